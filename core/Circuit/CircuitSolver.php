@@ -1,0 +1,412 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Circuit;
+
+/**
+ * Finds the steady state of a netlist: potentials, currents, motor speeds and relay positions.
+ *
+ * The parameters of all elements form one vector, so that a set-up, a fault or a drawn
+ * component value is just other numbers in it. Motors are solved in closed form against
+ * the linear network; several motors by coordinate descent on a convex function
+ * (see {@see settleMotors()}). Relays are moved one state at a time until none wants to
+ * move; a state that comes back means that the relay chatters.
+ */
+final class CircuitSolver
+{
+    /** Resistance at and above which a branch is left out of the network. */
+    private const OPEN_FROM_OHMS = 1e9;
+
+    /** @var array<string, int> "element.parameter" → place in the vector */
+    private array $slots = [];
+
+    /** @var list<float> */
+    private array $nominal = [];
+
+    /** @var array<string, int> */
+    private array $nodeNumbers;
+
+    /** @var list<Element> branches by number */
+    private array $branches;
+
+    /** @var array<string, int> element id → branch number */
+    private array $branchNumbers = [];
+
+    /** @var list<array{0: int, 1: int}> */
+    private array $ends = [];
+
+    /** @var array<int, list<int>> branch → all its slots */
+    private array $branchSlots = [];
+
+    /** @var list<int> branch → slot of its resistance */
+    private array $ohmsSlots = [];
+
+    /** @var list<int> branch numbers */
+    private array $sources = [];
+
+    /** @var list<int> branch numbers */
+    private array $motors = [];
+
+    /** @var list<int> branch numbers */
+    private array $coils = [];
+
+    /** @var array<int, list<int>> coil branch → contact branches */
+    private array $contacts = [];
+
+    /** @var array<string, LiveNetwork> by which branches are open */
+    private array $networks = [];
+
+    public function __construct(public readonly Netlist $netlist)
+    {
+        $this->nodeNumbers = array_flip($netlist->nodes);
+        $this->branches = array_values($netlist->elements);
+        foreach ($this->branches as $number => $element) {
+            $this->branchNumbers[$element->id] = $number;
+            $this->ends[] = [$this->nodeNumbers[$element->from], $this->nodeNumbers[$element->to]];
+            foreach ($element->parameters as $name => $value) {
+                $this->slots["$element->id.$name"] = \count($this->nominal);
+                $this->branchSlots[$number][] = \count($this->nominal);
+                $this->nominal[] = $value;
+            }
+            $this->ohmsSlots[] = $this->slots[$element->id.'.'.$element->type->resistanceParameter()];
+            match ($element->type) {
+                ElementType::Source => $this->sources[] = $number,
+                ElementType::Motor => $this->motors[] = $number,
+                ElementType::Coil => $this->coils[] = $number,
+                default => null,
+            };
+        }
+        foreach ($this->branches as $number => $element) {
+            if ($element->coil !== null) {
+                $this->contacts[$this->branchNumbers[$element->coil]][] = $number;
+            }
+        }
+    }
+
+    /** @return list<float> the netlist's own values */
+    public function nominalValues(): array
+    {
+        return $this->nominal;
+    }
+
+    /** @param string $parameter as "element.parameter" */
+    public function slot(string $parameter): int
+    {
+        return $this->slots[$parameter] ?? throw CircuitError::unknownParameter($parameter);
+    }
+
+    public function node(string $name): int
+    {
+        return $this->nodeNumbers[$name] ?? throw CircuitError::unknownNode($name);
+    }
+
+    public function branch(string $elementId): int
+    {
+        return $this->branchNumbers[$elementId] ?? throw CircuitError::unknownParameter($elementId);
+    }
+
+    /** @param list<float>|null $values defaults to the netlist's own */
+    public function solve(?array $values = null): OperatingPoint
+    {
+        $values ??= $this->nominal;
+        $energised = array_fill_keys($this->coils, false);
+        $seen = [];
+        $chatters = false;
+        while (true) {
+            foreach ($energised as $coil => $state) {
+                $this->moveContacts($values, $coil, $state);
+            }
+            $point = $this->solveUnmoved($values, $energised, $chatters);
+            if ($energised === [] || $chatters) {
+                return $point;
+            }
+            $seen[implode(',', array_map(intval(...), $energised))] = true;
+            foreach ($energised as $coil => $state) {
+                $element = $this->branches[$coil];
+                $volts = abs($point->voltageBetween($element->from, $element->to));
+                $threshold = $state ? 'dropOutVolts' : 'pullInVolts';
+                $energised[$coil] = $volts >= $values[$this->slots["$element->id.$threshold"]];
+            }
+            if ($energised === $point->energised) {
+                return $point;
+            }
+            $chatters = isset($seen[implode(',', array_map(intval(...), $energised))]);
+        }
+    }
+
+    /**
+     * The same circuit with every source dead, every motor at rest and an ohmmeter between two nodes.
+     *
+     * Its vector is the resistances of this circuit's branches ({@see resistances()}) and then the meter's own values.
+     */
+    public function withOhmmeter(string $a, string $b): self
+    {
+        [$this->node($a), $this->node($b)];
+        $passive = array_map(static fn (Element $e): Element => Element::resistor($e->id, $e->from, $e->to, 1.0), $this->branches);
+
+        return new self(new Netlist([...$passive, Element::source('ohmmeter', $a, $b, 1.0, 1.0)], $this->netlist->ground));
+    }
+
+    /**
+     * Vector for {@see withOhmmeter()}.
+     *
+     * @param list<float> $values
+     *
+     * @return list<float>
+     */
+    public function resistances(array $values): array
+    {
+        $ohms = [];
+        foreach ($this->ohmsSlots as $slot) {
+            $ohms[] = $values[$slot];
+        }
+
+        return [...$ohms, 1.0, 1.0];
+    }
+
+    /**
+     * Resistance between two nodes with every source dead and every motor at rest.
+     *
+     * @param list<float> $values
+     *
+     * @return float ohms, INF when nothing connects the two
+     */
+    public function resistanceBetween(string $a, string $b, array $values): float
+    {
+        return self::ohmmeterReading($this->withOhmmeter($a, $b)->solve($this->resistances($values)));
+    }
+
+    /** What the ohmmeter of {@see withOhmmeter()} shows: 1 V drives its current through its own ohm and the circuit. */
+    public static function ohmmeterReading(OperatingPoint $point): float
+    {
+        $current = -$point->current('ohmmeter');
+
+        return $current > 1e-9 ? max(0.0, 1.0 / $current - 1.0) : \INF;
+    }
+
+    /**
+     * What decides the currents for a vector: the branches that can carry any, in every
+     * position of the relays, and where their parameters differ from another vector's.
+     *
+     * Two vectors that differ from the same third one in the same way, as far as live
+     * branches go, have the same potentials at live nodes.
+     *
+     * @param list<float> $values
+     * @param list<float> $usual
+     */
+    public function signature(array $values, array $usual): string
+    {
+        $signature = '';
+        $live = [];
+        for ($state = 0; $state < 2 ** \count($this->coils); ++$state) {
+            foreach ($this->coils as $number => $coil) {
+                $this->moveContacts($values, $coil, ($state >> $number & 1) === 1);
+                $this->moveContacts($usual, $coil, ($state >> $number & 1) === 1);
+            }
+            $network = $this->network($values);
+            $signature .= $network->liveKey.';';
+            $live += $network->liveBranches;
+        }
+        foreach ($live as $branch => $_) {
+            foreach ($this->branchSlots[$branch] as $slot) {
+                if ($values[$slot] !== $usual[$slot]) {
+                    $signature .= "$slot=$values[$slot],";
+                }
+            }
+        }
+
+        return $signature;
+    }
+
+    /**
+     * A solved point as another vector with the same {@see signature()} has it: dead ends may hang elsewhere.
+     *
+     * @param list<float> $values
+     */
+    public function rehung(OperatingPoint $point, array $values): OperatingPoint
+    {
+        foreach ($point->energised as $coil => $state) {
+            $this->moveContacts($values, $coil, $state);
+        }
+
+        return $point->within($this->network($values));
+    }
+
+    /** @param list<float> $values */
+    private function moveContacts(array &$values, int $coil, bool $energised): void
+    {
+        foreach ($this->contacts[$coil] ?? [] as $contact) {
+            $values[$this->ohmsSlots[$contact]] = $energised ? $this->branches[$contact]->workOhms : $this->branches[$contact]->restOhms;
+        }
+    }
+
+    /**
+     * @param list<float>      $values
+     * @param array<int, bool> $energised
+     */
+    private function solveUnmoved(array $values, array $energised, bool $chatters): OperatingPoint
+    {
+        $joined = null;
+        foreach ($this->ohmsSlots as $number => $slot) {
+            if ($values[$slot] === 0.0) {
+                $joined ??= new PotentialForest(\count($this->nodeNumbers));
+                $element = $this->branches[$number];
+                $volts = $element->type === ElementType::Source ? $values[$this->slots["$element->id.volts"]] : 0.0;
+                if (!$joined->join($this->ends[$number][0], $this->ends[$number][1], $volts)) {
+                    throw CircuitError::idealLoop($element->id);
+                }
+            }
+        }
+        $network = $joined === null ? $this->network($values) : $this->buildNetwork($values, $joined);
+        $conductances = [];
+        foreach ($network->liveBranches as $number => $_) {
+            $conductances[$number] = 1.0 / $values[$this->ohmsSlots[$number]];
+        }
+        $network->factorise($conductances);
+        $emf = [];
+        foreach ($this->sources as $number) {
+            if (isset($network->liveBranches[$number])) {
+                $emf[$number] = $values[$this->slots[$this->branches[$number]->id.'.volts']];
+            }
+        }
+        $volts = $this->potentials($network, $conductances, $emf, $joined);
+        $speeds = $this->settleMotors($network, $conductances, $values, $volts, $joined);
+
+        return new OperatingPoint($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $volts, $values, $this->ohmsSlots, $this->slots, $speeds, $energised, $chatters, $joined);
+    }
+
+    /**
+     * @param array<int, float> $conductances
+     * @param array<int, float> $emf          volts of `from` above `to`, by branch
+     *
+     * @return array<int, float>
+     */
+    private function potentials(LiveNetwork $network, array $conductances, array $emf, ?PotentialForest $joined): array
+    {
+        $injected = [];
+        $representative = $network->representative;
+        foreach ($emf as $number => $volts) {
+            [$from, $to] = $this->ends[$number];
+            $this->inject($injected, $representative[$from], $representative[$to], $conductances[$number] * $volts);
+        }
+        if ($joined !== null) {
+            foreach ($conductances as $number => $conductance) {
+                [$from, $to] = $this->ends[$number];
+                $offset = $joined->offset($to) - $joined->offset($from);
+                if ($offset !== 0.0) {
+                    $this->inject($injected, $representative[$from], $representative[$to], $conductance * $offset);
+                }
+            }
+        }
+
+        return $network->potentials($injected);
+    }
+
+    /** @param array<int, float> $injected */
+    private function inject(array &$injected, int $from, int $to, float $current): void
+    {
+        $injected[$from] = ($injected[$from] ?? 0.0) + $current;
+        $injected[$to] = ($injected[$to] ?? 0.0) - $current;
+    }
+
+    /**
+     * Adds the motors' back-EMF to the potentials.
+     *
+     * With EMFs e the currents are i = i0 − G·e, G symmetric and positive definite. The
+     * torque balance of all motors is then the minimum of the convex function
+     * ½·eᵀGe − i0ᵀe + Σ(Tf·|ω| + b·ω²/2 + c·|ω|³/3) with e = k·ω, so going from motor to
+     * motor and settling each in closed form converges to the only solution.
+     *
+     * @param array<int, float> $conductances
+     * @param list<float>       $values
+     * @param array<int, float> $volts
+     *
+     * @return array<int, float> rad/s by motor branch
+     */
+    private function settleMotors(LiveNetwork $network, array $conductances, array $values, array &$volts, ?PotentialForest $joined): array
+    {
+        $speeds = array_fill_keys($this->motors, 0.0);
+        $running = [];
+        foreach ($this->motors as $motor) {
+            if (isset($network->liveBranches[$motor])) {
+                $running[] = $motor;
+            }
+        }
+        $stalled = [];
+        $response = [];
+        foreach ($running as $motor) {
+            [$from, $to] = $this->ends[$motor];
+            $offset = $joined === null ? 0.0 : $joined->offset($from) - $joined->offset($to);
+            $stalled[$motor] = ($volts[$network->representative[$from]] - $volts[$network->representative[$to]] + $offset) * $conductances[$motor];
+        }
+        $needed = false;
+        foreach ($running as $motor) {
+            $id = $this->branches[$motor]->id;
+            $needed = $needed || $values[$this->slots["$id.emfConstant"]] * abs($stalled[$motor]) > $values[$this->slots["$id.frictionTorque"]];
+        }
+        if (!$needed) {
+            return $speeds;
+        }
+        foreach ($running as $motor) {
+            $response[$motor] = $this->potentials($network, $conductances, [$motor => 1.0], null);
+        }
+        $coupling = [];
+        foreach ($running as $motor) {
+            [$from, $to] = $this->ends[$motor];
+            foreach ($running as $other) {
+                $across = $response[$other][$network->representative[$from]] - $response[$other][$network->representative[$to]];
+                $coupling[$motor][$other] = (($motor === $other ? 1.0 : 0.0) - $across) * $conductances[$motor];
+            }
+        }
+        $emf = array_fill_keys($running, 0.0);
+        for ($round = 0; $round < 2000; ++$round) {
+            $largest = 0.0;
+            foreach ($running as $motor) {
+                $id = $this->branches[$motor]->id;
+                $k = $values[$this->slots["$id.emfConstant"]];
+                $current = $stalled[$motor];
+                foreach ($running as $other) {
+                    $current -= $other === $motor ? 0.0 : $coupling[$motor][$other] * $emf[$other];
+                }
+                $speeds[$motor] = BrushedMotor::settledSpeed($current, $coupling[$motor][$motor], $k, $values[$this->slots["$id.frictionTorque"]], $values[$this->slots["$id.fanConstant"]], $values[$this->slots["$id.brakingConstant"]]);
+                $largest = max($largest, abs($k * $speeds[$motor] - $emf[$motor]));
+                $emf[$motor] = $k * $speeds[$motor];
+            }
+            if (\count($running) === 1 || $largest < 1e-12) {
+                break;
+            }
+        }
+        foreach ($running as $motor) {
+            foreach ($response[$motor] as $node => $perVolt) {
+                $volts[$node] += $perVolt * $emf[$motor];
+            }
+        }
+
+        return $speeds;
+    }
+
+    /** @param list<float> $values */
+    private function network(array $values): LiveNetwork
+    {
+        $shape = '';
+        foreach ($this->ohmsSlots as $slot) {
+            $shape .= $values[$slot] < self::OPEN_FROM_OHMS ? '1' : '0';
+        }
+
+        return $this->networks[$shape] ??= $this->buildNetwork($values, new PotentialForest(\count($this->nodeNumbers)));
+    }
+
+    /** @param list<float> $values */
+    private function buildNetwork(array $values, PotentialForest $joined): LiveNetwork
+    {
+        $conductive = [];
+        foreach ($this->ohmsSlots as $number => $slot) {
+            if ($values[$slot] > 0.0 && $values[$slot] < self::OPEN_FROM_OHMS) {
+                $conductive[$number] = $this->ends[$number];
+            }
+        }
+
+        return new LiveNetwork(\count($this->nodeNumbers), $conductive, array_fill_keys($this->sources, true), $joined);
+    }
+}

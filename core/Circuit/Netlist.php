@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Circuit;
+
+/**
+ * A named set of elements with one node as ground (0 V).
+ */
+final readonly class Netlist
+{
+    /** @var array<string, Element> by id */
+    public array $elements;
+
+    /** @var list<string> all nodes, ground first */
+    public array $nodes;
+
+    /** @param list<Element> $elements */
+    public function __construct(array $elements, public string $ground = '0')
+    {
+        $byId = [];
+        $nodes = [$ground => true];
+        $grounded = false;
+        foreach ($elements as $element) {
+            if (isset($byId[$element->id])) {
+                throw CircuitError::duplicateElement($element->id);
+            }
+            $byId[$element->id] = $element;
+            $nodes[$element->from] = true;
+            $nodes[$element->to] = true;
+            $grounded = $grounded || $element->from === $ground || $element->to === $ground;
+        }
+        if (!$grounded) {
+            throw CircuitError::noGround($ground);
+        }
+        foreach ($byId as $element) {
+            if ($element->coil !== null && ($byId[$element->coil] ?? null)?->type !== ElementType::Coil) {
+                throw CircuitError::unknownCoil($element->id, $element->coil);
+            }
+        }
+        $this->elements = $byId;
+        $this->nodes = array_map(strval(...), array_keys($nodes));
+    }
+}

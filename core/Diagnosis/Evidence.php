@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis;
+
+use Ispira\Core\Family\Test;
+
+/**
+ * What stands behind the odds: how each reading fits each hypothesis, and what tests would show.
+ */
+final readonly class Evidence
+{
+    /** @param array<string, Hypothesis> $hypotheses */
+    public function __construct(
+        public array $hypotheses,
+        public Belief $belief,
+        public TestValues $values,
+        public Predictions $predictions,
+    ) {
+    }
+
+    /** How much likelier a reading is under one hypothesis than under another, as a natural logarithm. */
+    public function weighs(Reading $reading, Hypothesis $for, Hypothesis $against): float
+    {
+        $fit = $this->belief->fit[$reading->id] ?? [];
+
+        return log(max($fit[$for->key] ?? 0.0, 1e-12) / max($fit[$against->key] ?? 0.0, 1e-12));
+    }
+
+    /**
+     * What a numeric test shows under a hypothesis.
+     *
+     * @return array{0: float, 1: float} mean (INF for open) and spread
+     */
+    public function expected(Hypothesis $hypothesis, Test $test): array
+    {
+        return $this->values->summary($hypothesis, $test);
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis;
+
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Fault;
+use Ispira\Core\Family\Severity;
+
+/**
+ * All explanations that are weighed for a circuit.
+ */
+final class HypothesisList
+{
+    public const NOTHING_WRONG = 'none';
+    private const NOTHING_WRONG_PRIOR = 0.03;
+
+    /** Weight of the intermittent form of a fault against its lasting form. */
+    private const COMES_AND_GOES = ['lasting' => 0.06, 'intermittent' => 1.2];
+
+    /** Weight of a lasting fault when the complaint comes and goes. */
+    private const LASTING_THOUGH_INTERMITTENT = 0.25;
+
+    /** @return array<string, Hypothesis> by key, priors adding up to 1 */
+    public static function of(CircuitModel $circuit, bool $intermittent): array
+    {
+        $list = [new Hypothesis(self::NOTHING_WRONG, [], [], self::NOTHING_WRONG_PRIOR, [])];
+        $lasting = $intermittent ? self::LASTING_THOUGH_INTERMITTENT : 1.0;
+        $passing = self::COMES_AND_GOES[$intermittent ? 'intermittent' : 'lasting'];
+        foreach ($circuit->faults as $fault) {
+            foreach ($fault->severities as $degree => $severity) {
+                $list[] = self::single($fault, $degree, $severity, $fault->prior * $severity->share * $lasting, false);
+            }
+            if ($fault->comesAndGoes) {
+                $list[] = self::single($fault, 0, $fault->severities[0], $fault->prior * $passing, true);
+            }
+        }
+        foreach ($circuit->pairs as $pair) {
+            $first = $circuit->faults[$pair->first];
+            $second = $circuit->faults[$pair->second];
+            foreach ($first->severities as $degree => $severity) {
+                foreach ($second->severities as $secondDegree => $secondSeverity) {
+                    $parts = array_values(array_unique([$first->part, $second->part]));
+                    sort($parts);
+                    $list[] = new Hypothesis(
+                        "$first->key#$degree+$second->key#$secondDegree",
+                        [$first, $second],
+                        $parts,
+                        $pair->prior * $severity->share * $secondSeverity->share * $lasting,
+                        [...$severity->adjustments, ...$secondSeverity->adjustments],
+                        $severity->acts + $secondSeverity->acts,
+                    );
+                }
+            }
+        }
+        $total = array_sum(array_map(static fn (Hypothesis $h): float => $h->prior, $list));
+        $byKey = [];
+        foreach ($list as $h) {
+            $byKey[$h->key] = new Hypothesis($h->key, $h->faults, $h->parts, $h->prior / $total, $h->adjustments, $h->acts, $h->comesAndGoes);
+        }
+
+        return $byKey;
+    }
+
+    private static function single(Fault $fault, int $degree, Severity $severity, float $prior, bool $comesAndGoes): Hypothesis
+    {
+        return new Hypothesis("$fault->key#$degree".($comesAndGoes ? '~' : ''), [$fault], [$fault->part], $prior, $severity->adjustments, $severity->acts, $comesAndGoes);
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis;
+
+use Ispira\Core\Family\Quantity;
+use Ispira\Core\Family\Test;
+
+/**
+ * How well a prediction fits what was read.
+ *
+ * A number is normal around its prediction; its spread joins the meter's accuracy, the
+ * repeatability of the hook-up and the neighbourhood that a draw stands for (a kernel of
+ * {@see KERNEL} times the spread between draws). A small share of every likelihood is a
+ * slip, spread evenly over what a meter can show, so that no one reading can rule out
+ * the truth.
+ */
+final readonly class Likelihood
+{
+    /** Share of the spread between draws that stays unresolved inside one draw. */
+    public const KERNEL = 0.35;
+
+    /** Range over which a slip is spread evenly, in V (per 12 V of system) and A. */
+    private const SLIP_RANGE = 24.0;
+
+    /** Decades over which a slipped resistance reading is spread evenly on a logarithmic scale. */
+    private const SLIP_DECADES = 7.0;
+
+    private const OVER_RANGE_BY_SLIP = 0.02;
+
+    /** Chance that a reading wanders, by whether the part moved has a bad joint. */
+    private const WANDERS = ['sound' => 0.03, 'loose' => 0.45];
+
+    private function __construct()
+    {
+    }
+
+    /** Standard deviation of a number around its prediction from meter and hook-up alone. */
+    public static function instrumentSpread(Quantity $quantity, float $predicted): float
+    {
+        $size = abs($predicted);
+
+        return match ($quantity) {
+            Quantity::Volts => 0.03 + 0.01 * $size,
+            Quantity::Amps => 0.15 + 0.025 * $size,
+            default => 0.04 + 0.02 * $size,
+        };
+    }
+
+    /** Density of a slip at a reading. */
+    public static function slipDensity(Quantity $quantity, float $reading, float $scale): float
+    {
+        return $quantity === Quantity::Ohms
+            ? 1.0 / ((abs($reading) + 0.3) * self::SLIP_DECADES * \M_LN10)
+            : 1.0 / (self::SLIP_RANGE * $scale);
+    }
+
+    public static function normalDensity(float $x, float $mean, float $deviation): float
+    {
+        $z = ($x - $mean) / $deviation;
+
+        return $z * $z > 200.0 ? 0.0 : exp(-0.5 * $z * $z) / ($deviation * 2.5066282746310002);
+    }
+
+    /**
+     * Likelihood and the part of it that is not a slip, for a number.
+     *
+     * @param float $predicted INF for an open circuit
+     * @param float $kernel    spread inside one draw
+     *
+     * @return array{0: float, 1: float}
+     */
+    public static function ofNumber(Quantity $quantity, ?float $reading, float $predicted, float $kernel, float $slip, float $scale): array
+    {
+        if ($reading === null) {
+            $fits = is_infinite($predicted) ? 0.97 * (1.0 - $slip) : 0.0;
+
+            return [$fits + $slip * self::OVER_RANGE_BY_SLIP, $fits];
+        }
+        $fits = 0.0;
+        if (!is_infinite($predicted)) {
+            $own = self::instrumentSpread($quantity, $predicted);
+            $fits = (1.0 - $slip) * self::normalDensity($reading, $predicted, sqrt($own * $own + $kernel * $kernel));
+        }
+
+        return [$fits + $slip * self::slipDensity($quantity, $reading, $scale), $fits];
+    }
+
+    /**
+     * @param array<string, float> $chances by outcome
+     *
+     * @return array{0: float, 1: float}
+     */
+    public static function ofChoice(array $chances, string $outcome, float $slip): array
+    {
+        $fits = (1.0 - $slip) * ($chances[$outcome] ?? 0.0);
+
+        return [$fits + $slip / max(1, \count($chances)), $fits];
+    }
+
+    public static function ofSteadiness(bool $steady, bool $loose): float
+    {
+        $wanders = self::WANDERS[$loose ? 'loose' : 'sound'];
+
+        return $steady ? 1.0 - $wanders : $wanders;
+    }
+
+    /**
+     * Chances of what is seen under a hypothesis: its faults' own where they say so, else the usual.
+     *
+     * @param array<string, float> $usual
+     *
+     * @return array<string, float>
+     */
+    public static function observed(Hypothesis $hypothesis, Test $test, array $usual): array
+    {
+        $special = [];
+        foreach ($hypothesis->faults as $fault) {
+            if (isset($fault->observed[$test->probe->at])) {
+                $special[] = $fault->observed[$test->probe->at];
+            }
+        }
+        if ($special === []) {
+            return $usual;
+        }
+        $chances = [];
+        foreach (array_keys($usual) as $outcome) {
+            $chances[$outcome] = array_sum(array_column($special, $outcome)) / \count($special);
+        }
+
+        return $chances;
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis;
+
+/**
+ * Keeps nothing.
+ */
+final class NoStore implements PredictionStore
+{
+    public function load(string $hash): array
+    {
+        return [];
+    }
+
+    public function save(string $hash, array $cells): void
+    {
+    }
+}

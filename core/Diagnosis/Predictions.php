@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis;
+
+use Ispira\Core\Circuit\OperatingPoint;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Probe;
+use Ispira\Core\Family\Quantity;
+use Ispira\Core\Family\SetUp;
+use Ispira\Core\Family\Test;
+
+/**
+ * What every test of a circuit would show under every hypothesis and every draw.
+ *
+ * Filled as it is asked for. A cell depends only on circuit, hypothesis, test and draws,
+ * so cells are kept by the circuit's hash and a new reading only re-weighs them.
+ */
+final class Predictions
+{
+    /** @var array<string, string> packed, by "hypothesis|test" */
+    private array $cells;
+
+    private bool $grown = false;
+
+    private readonly Simulator $simulator;
+
+    private ?DrawnValues $draws = null;
+
+    /** @var array<string, list<OperatingPoint>> one a draw, by hypothesis and set-up */
+    private array $points = [];
+
+    /** @var array<string, list<OperatingPoint>> one a draw, by set-up and what decides its currents */
+    private array $shared = [];
+
+    /** @var array<string, list<float>> first draw of the sound circuit, by set-up */
+    private array $usual = [];
+
+    public function __construct(
+        public readonly CircuitModel $circuit,
+        private readonly Hypothesis $sound,
+        private readonly PredictionStore $store,
+    ) {
+        $this->simulator = new Simulator($circuit);
+        $this->cells = $store->load($circuit->hash);
+    }
+
+    /**
+     * @return list<float> one number a draw: V, A, Ω, or heard speed as a ratio
+     */
+    public function of(Hypothesis $hypothesis, Test $test): array
+    {
+        return self::unpacked($this->packed($hypothesis, $test));
+    }
+
+    /** The same numbers as a binary string: equal strings are equal predictions. */
+    public function packed(Hypothesis $hypothesis, Test $test): string
+    {
+        return $this->cells["$hypothesis->key|$test->key"] ??= $this->compute($hypothesis, $test);
+    }
+
+    /** @return list<float> */
+    public static function unpacked(string $packed): array
+    {
+        $numbers = unpack('d*', $packed);
+
+        return $numbers === false ? [] : array_values(array_filter($numbers, \is_float(...)));
+    }
+
+    /** Supply voltage at no load that a draw assumes, in V. */
+    public function supplyOf(int $draw): float
+    {
+        return $this->draws()->vectors[$draw][$this->simulator->solver->slot($this->circuit->supply)];
+    }
+
+    /** Whether the fan runs in this set-up when nothing is wrong. */
+    public function shouldRun(Test $test): bool
+    {
+        return ($this->circuit->positions[$this->circuit->setUps[$test->setUp]->position]->runs)
+            || abs($this->of($this->sound, $test)[0]) > 0.5;
+    }
+
+    /** Keeps what was computed for the next time. */
+    public function keep(): void
+    {
+        if ($this->grown) {
+            $this->store->save($this->circuit->hash, $this->cells);
+            $this->grown = false;
+        }
+    }
+
+    private function compute(Hypothesis $hypothesis, Test $test): string
+    {
+        $this->grown = true;
+        if ($test->probe->quantity === Quantity::Observation) {
+            return pack('d', 0.0);
+        }
+        $numbers = array_map(fn (OperatingPoint $point): float => $this->simulator->observe($test->probe, $point), $this->points($hypothesis, $test->setUp, $test->probe));
+        if ($test->probe->quantity === Quantity::Speed) {
+            $numbers = $this->asHeard($test, $numbers);
+        }
+
+        return pack('d*', ...$numbers);
+    }
+
+    /**
+     * @param list<float> $speeds
+     *
+     * @return list<float>
+     */
+    private function asHeard(Test $test, array $speeds): array
+    {
+        $positions = array_keys($this->circuit->positions);
+        $sound = $this->points($this->sound, $test->setUp, $test->probe);
+        $full = $this->points($this->sound, (string) end($positions), $test->probe);
+        $heard = [];
+        foreach ($speeds as $draw => $speed) {
+            $heard[] = Simulator::heard($speed, $sound[$draw]->speed($this->circuit->motor), $full[$draw]->speed($this->circuit->motor));
+        }
+
+        return $heard;
+    }
+
+    private function draws(): DrawnValues
+    {
+        return $this->draws ??= DrawnValues::of($this->circuit, $this->simulator->solver);
+    }
+
+    /**
+     * The circuit's state in every draw. Hypotheses that differ only where no current flows share it.
+     *
+     * @return list<OperatingPoint>
+     */
+    private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe): array
+    {
+        $place = $setUpKey.($probe->quantity === Quantity::Ohms ? '|'.$probe->key() : '');
+        $key = "$hypothesis->key|$place";
+        if (isset($this->points[$key])) {
+            return $this->points[$key];
+        }
+        $setUp = $this->circuit->setUps[$setUpKey];
+        $solver = $this->simulator->solverFor($probe);
+        $first = $this->applied(0, $setUp, $hypothesis, $probe);
+        $this->usual[$place] ??= $this->applied(0, $setUp, $this->sound, $probe);
+        $signature = "$place|".$solver->signature($first, $this->usual[$place]);
+        if (!isset($this->shared[$signature])) {
+            foreach (array_keys($this->draws()->vectors) as $draw) {
+                $this->shared[$signature][] = $solver->solve($this->applied($draw, $setUp, $hypothesis, $probe));
+            }
+
+            return $this->points[$key] = $this->shared[$signature];
+        }
+
+        return $this->points[$key] = array_map(static fn (OperatingPoint $point): OperatingPoint => $solver->rehung($point, $first), $this->shared[$signature]);
+    }
+
+    /** @return list<float> */
+    private function applied(int $draw, SetUp $setUp, Hypothesis $hypothesis, Probe $probe): array
+    {
+        return $this->simulator->valuesAt($probe, $this->simulator->valuesFor($this->draws()->vectors[$draw], $setUp, $hypothesis));
+    }
+}

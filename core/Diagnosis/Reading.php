@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis;
+
+/**
+ * What a test showed. Readings are never changed: they are struck out and taken again.
+ */
+final readonly class Reading
+{
+    /**
+     * @param string       $test    key of a test that the circuit has
+     * @param float|string|null $value  number in the probe's SI unit, a state or outcome, or null for over-range
+     * @param bool         $steady  false when the reading wandered
+     * @param float|null   $supplyVolts supply voltage at that moment, where it was noted
+     * @param int          $episode how many replacements had been made before it
+     */
+    public function __construct(
+        public string $id,
+        public string $test,
+        public float|string|null $value,
+        public bool $steady = true,
+        public Trust $trust = Trust::Measured,
+        public ?float $supplyVolts = null,
+        public bool $struck = false,
+        public int $episode = 0,
+    ) {
+    }
+
+    public function isOverRange(): bool
+    {
+        return $this->value === null;
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis;
+
+use Ispira\Core\Circuit\CircuitSolver;
+use Ispira\Core\Circuit\OperatingPoint;
+use Ispira\Core\Family\Adjustment;
+use Ispira\Core\Family\AdjustmentKind;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Probe;
+use Ispira\Core\Family\Quantity;
+use Ispira\Core\Family\SetUp;
+
+/**
+ * Computes what a probe would show in a set-up under a hypothesis, for one vector of component values.
+ */
+final class Simulator
+{
+    public readonly CircuitSolver $solver;
+
+    /** @var array<string, CircuitSolver> by probe */
+    private array $ohmmeters = [];
+
+    /** Speed in rad/s under which a shaft counts as standing, for the choice of what to compare with. */
+    private const STANDS_BELOW = 1e-6;
+
+    public function __construct(public readonly CircuitModel $circuit)
+    {
+        $this->solver = new CircuitSolver($circuit->netlist);
+    }
+
+    /**
+     * The vector with set-up and hypothesis applied.
+     *
+     * Set-ups assign first and then raise or lower; faults come last, so that a weld
+     * beats a switch that is off and a break beats one that is on.
+     *
+     * @param list<float> $values
+     *
+     * @return list<float>
+     */
+    public function valuesFor(array $values, SetUp $setUp, Hypothesis $hypothesis): array
+    {
+        $position = $hypothesis->acts[$setUp->position] ?? $setUp->position;
+        $adjustments = [...$this->circuit->positions[$position]->adjustments, ...$setUp->adjustments, ...$hypothesis->adjustments];
+        $late = [];
+        foreach ($adjustments as $adjustment) {
+            if ($adjustment->kind === AdjustmentKind::AtLeast || $adjustment->kind === AdjustmentKind::AtMost) {
+                $late[] = $adjustment;
+            } else {
+                $this->apply($values, $adjustment);
+            }
+        }
+        foreach ($late as $adjustment) {
+            $this->apply($values, $adjustment);
+        }
+
+        return array_values($values);
+    }
+
+    /** The circuit as the probe finds it: an ohmmeter brings its own source and needs the others dead. */
+    public function solverFor(Probe $probe): CircuitSolver
+    {
+        return $probe->quantity !== Quantity::Ohms ? $this->solver : $this->ohmmeters[$probe->key()] ??= $this->solver->withOhmmeter($probe->at, $probe->against);
+    }
+
+    /**
+     * A vector of the circuit as {@see solverFor()} of the probe takes it.
+     *
+     * @param list<float> $values
+     *
+     * @return list<float>
+     */
+    public function valuesAt(Probe $probe, array $values): array
+    {
+        return $probe->quantity !== Quantity::Ohms ? $values : $this->solver->resistances($values);
+    }
+
+    /** @return float in V, A, Ω (INF when open) or rad/s (NAN when a relay chatters) */
+    public function observe(Probe $probe, OperatingPoint $point): float
+    {
+        return match ($probe->quantity) {
+            Quantity::Volts => $point->voltageBetween($probe->at, $probe->against),
+            Quantity::Amps => $point->current($probe->at),
+            Quantity::Ohms => CircuitSolver::ohmmeterReading($point),
+            Quantity::Speed => $point->chatters ? \NAN : $point->speed($probe->at),
+            Quantity::Observation => 0.0,
+        };
+    }
+
+    /**
+     * Speed as it is heard: over the sound circuit's in the same set-up, or over full speed where that stands.
+     */
+    public static function heard(float $speed, float $soundSpeed, float $fullSpeed): float
+    {
+        return abs($soundSpeed) > self::STANDS_BELOW ? $speed / $soundSpeed : $speed / max(abs($fullSpeed), self::STANDS_BELOW);
+    }
+
+    /** @param list<float> $values */
+    private function apply(array &$values, Adjustment $adjustment): void
+    {
+        $slot = $this->solver->slot($adjustment->parameter);
+        $values[$slot] = $adjustment->applyTo($values[$slot]);
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Family;
+
+/**
+ * A way in which a part fails.
+ */
+final readonly class Fault
+{
+    /**
+     * @param string         $part         key of the part whose replacement cures it
+     * @param float          $prior        relative frequency; only ratios count
+     * @param list<Severity> $severities   a small grid for what is continuous
+     * @param array<string, array<string, float>> $observed chances of outcomes, by observation, where they differ from the usual
+     * @param bool           $comesAndGoes whether an intermittent form exists
+     * @param bool           $loose        whether readings through it wander when it is moved
+     * @param array<string, string> $words values for the placeholders of its sentence
+     * @param string         $element      element on the circuit sheet that it marks
+     */
+    public function __construct(
+        public string $key,
+        public string $text,
+        public string $part,
+        public float $prior,
+        public array $severities,
+        public array $observed = [],
+        public bool $comesAndGoes = false,
+        public bool $loose = false,
+        public array $words = [],
+        public string $element = '',
+    ) {
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Family;
+
+/**
+ * Something a person sees, hears or feels, with its possible outcomes.
+ */
+final readonly class Observation
+{
+    /**
+     * @param array<string, float> $usual chance of each outcome when no fault says otherwise; adds up to 1
+     */
+    public function __construct(
+        public string $key,
+        public array $usual,
+    ) {
+    }
+}

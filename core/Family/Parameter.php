@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Family;
+
+/**
+ * One value that describes a circuit of a family.
+ */
+final readonly class Parameter
+{
+    /**
+     * @param 'choice'|'number'|'numbers' $kind
+     * @param list<string>    $choices  for a choice
+     * @param string          $unit     for numbers
+     * @param bool            $optional whether "unknown" (null) is an answer
+     * @param string|null     $countOf  for numbers: the parameter whose value minus one is how many there must be
+     */
+    private function __construct(
+        public string $key,
+        public string $kind,
+        public ?string $default,
+        public array $choices = [],
+        public string $unit = '',
+        public float $least = 0.0,
+        public float $most = 0.0,
+        public bool $optional = false,
+        public ?string $countOf = null,
+    ) {
+    }
+
+    /** @param list<string> $choices */
+    public static function choice(string $key, array $choices, string $default): self
+    {
+        return new self($key, 'choice', $default, $choices);
+    }
+
+    public static function number(string $key, string $unit, float $least, float $most): self
+    {
+        return new self($key, 'number', null, [], $unit, $least, $most, true);
+    }
+
+    /** As many numbers as another parameter says, less one. */
+    public static function numbers(string $key, string $unit, float $least, float $most, string $countOf): self
+    {
+        return new self($key, 'numbers', null, [], $unit, $least, $most, true, $countOf);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Family;
+
+/**
+ * A quantity at a place: two nodes, an element, a motor, or a thing to look at.
+ */
+final readonly class Probe
+{
+    private function __construct(
+        public Quantity $quantity,
+        public string $at,
+        public string $against = '',
+    ) {
+    }
+
+    /** Red lead on `$plus`, black lead on `$minus`. */
+    public static function volts(string $plus, string $minus): self
+    {
+        return new self(Quantity::Volts, $plus, $minus);
+    }
+
+    /** Clamp round the lead of an element, positive from its first node to its second. */
+    public static function amps(string $element): self
+    {
+        return new self(Quantity::Amps, $element);
+    }
+
+    public static function ohms(string $a, string $b): self
+    {
+        return new self(Quantity::Ohms, $a, $b);
+    }
+
+    public static function speed(string $motor): self
+    {
+        return new self(Quantity::Speed, $motor);
+    }
+
+    public static function observation(string $key): self
+    {
+        return new self(Quantity::Observation, $key);
+    }
+
+    public function key(): string
+    {
+        return $this->quantity->value.':'.$this->at.($this->against === '' ? '' : ','.$this->against);
+    }
+}

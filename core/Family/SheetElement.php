@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Family;
+
+/**
+ * How one element is drawn.
+ */
+final readonly class SheetElement
+{
+    /**
+     * @param string $symbol  wire, resistor, fuse, contact, plug, motor, battery, coil or ground
+     * @param list<array{0: float, 1: float}> $bends corners between the two nodes
+     * @param int    $segment which of the straight pieces carries the symbol, from 0
+     * @param string $side    where the label stands: left, right, above, below or none
+     */
+    public function __construct(
+        public string $symbol,
+        public string $label = '',
+        public array $bends = [],
+        public int $segment = 0,
+        public string $side = 'above',
+    ) {
+    }
+}

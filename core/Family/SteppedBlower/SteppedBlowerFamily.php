@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Family\SteppedBlower;
+
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Family;
+use Ispira\Core\Family\Parameter;
+use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Texts;
+
+/**
+ * Blower with a pack of resistors in the air stream: a selector puts more or less of it in series.
+ */
+final class SteppedBlowerFamily implements Family
+{
+    /** Raise this when predictions for the same values change, so that kept ones are built anew. */
+    private const VERSION = 1;
+
+    private ?Texts $texts = null;
+
+    public function key(): string
+    {
+        return 'stepped-blower';
+    }
+
+    public function parameters(): ParameterList
+    {
+        return new ParameterList([
+            Parameter::choice('side', ['feed', 'ground'], 'feed'),
+            Parameter::choice('positions', ['3', '4', '5', '6', '7'], '4'),
+            Parameter::choice('pack', ['chain', 'coils'], 'chain'),
+            Parameter::choice('thermalFuse', ['yes', 'no'], 'yes'),
+            Parameter::choice('high', ['selector', 'relay', 'changeover'], 'selector'),
+            Parameter::choice('selector', ['mechanical', 'electronic'], 'mechanical'),
+            Parameter::choice('modeContact', ['no', 'yes'], 'no'),
+            Parameter::choice('packPlace', ['duct', 'head'], 'duct'),
+            Parameter::choice('supply', ['12', '24'], '12'),
+            Parameter::numbers('packOhms', 'Ω', 0.05, 50.0, 'positions'),
+            Parameter::number('motorAmps', 'A', 1.0, 60.0),
+        ]);
+    }
+
+    public function circuit(array $values): CircuitModel
+    {
+        $variant = Variant::of($values);
+        $wiring = new Wiring($variant);
+        $faults = new FaultList($variant);
+        $tests = new TestList($variant);
+        $netlist = $wiring->netlist();
+        ksort($values);
+
+        return new CircuitModel(
+            hash('sha256', $this->key().'/'.self::VERSION.'/'.json_encode($values, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)),
+            $netlist,
+            'motor',
+            'battery.volts',
+            $wiring->unknowns(),
+            $wiring->assign(...),
+            $wiring->positions(),
+            $wiring->setUps(),
+            $tests->all($wiring->positions()),
+            FaultList::observations(),
+            $faults->all(),
+            $faults->pairs(),
+            $faults->parts(),
+            $tests->causeChecks(),
+            TestList::ACCESS_MINUTES,
+            (new Drawing($variant))->sheet($netlist),
+            $this->texts(),
+        );
+    }
+
+    public function texts(): Texts
+    {
+        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Family;
+
+/**
+ * Something worth doing: a set-up and a probe, with what it takes.
+ */
+final readonly class Test
+{
+    /**
+     * @param string       $key      probe name and set-up, as "motor-volts@3"
+     * @param string       $text     key of its words
+     * @param list<string> $access   what must be reached first; its minutes count once a job
+     * @param float        $minutes  of work once everything is reached
+     * @param list<string> $cautions keys of cautions, shown before the step
+     * @param list<string> $tools    keys of the tools needed
+     * @param array<string, string> $words values for the placeholders of its words
+     * @param bool         $offered  false for what only the speed map asks
+     */
+    public function __construct(
+        public string $key,
+        public string $text,
+        public string $setUp,
+        public Probe $probe,
+        public float $minutes,
+        public array $access = [],
+        public array $cautions = [],
+        public array $tools = [],
+        public array $words = [],
+        public bool $offered = true,
+    ) {
+    }
+}

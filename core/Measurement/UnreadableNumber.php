@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Measurement;
+
+/**
+ * A text that is not the value it should be; the message says what to type instead.
+ */
+final class UnreadableNumber extends \InvalidArgumentException
+{
+}
