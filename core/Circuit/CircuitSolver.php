@@ -16,7 +16,7 @@ namespace Ispira\Core\Circuit;
 final class CircuitSolver
 {
     /** Resistance at and above which a branch is left out of the network. */
-    private const OPEN_FROM_OHMS = 1e9;
+    public const OPEN_FROM_OHMS = 1e9;
 
     /** @var array<string, int> "element.parameter" → place in the vector */
     private array $slots = [];
@@ -126,7 +126,8 @@ final class CircuitSolver
                 $element = $this->branches[$coil];
                 $volts = abs($point->voltageBetween($element->from, $element->to));
                 $threshold = $state ? 'dropOutVolts' : 'pullInVolts';
-                $energised[$coil] = $volts >= $values[$this->slots["$element->id.$threshold"]];
+                $conducts = $values[$this->ohmsSlots[$coil]] < self::OPEN_FROM_OHMS;
+                $energised[$coil] = $conducts && $volts >= $values[$this->slots["$element->id.$threshold"]];
             }
             if ($energised === $point->energised) {
                 return $point;

@@ -85,6 +85,14 @@ final readonly class OperatingPoint
         return ($this->atNode($this->nodeNumbers[$element->from]) - $this->atNode($this->nodeNumbers[$element->to]) - $emf) / $ohms;
     }
 
+    /** Whether an element is open: a contact apart, a plug out. */
+    public function isOpen(string $elementId): bool
+    {
+        $branch = $this->branchNumbers[$elementId] ?? throw CircuitError::unknownParameter($elementId);
+
+        return $this->values[$this->ohmsSlots[$branch]] >= CircuitSolver::OPEN_FROM_OHMS;
+    }
+
     /** Shaft speed of a motor in rad/s; negative when it turns backwards. */
     public function speed(string $motorId): float
     {

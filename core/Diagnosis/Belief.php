@@ -22,6 +22,9 @@ final class Belief
     /** Chance that it comes and goes while the fan is being listened to. */
     private const SHOWS_CHANGING = 0.6;
 
+    /** Hypotheses less likely than this need no account of how single readings fit them. */
+    private const NEGLIGIBLE = 1e-5;
+
     /** @var array<string, list<float>> joint weights by hypothesis, one a draw; together they add up to 1 */
     public array $weights = [];
 
@@ -99,6 +102,9 @@ final class Belief
             foreach ($byHypothesis as $key => [$likelihoods, $fitting]) {
                 $weights = $this->weights[$key];
                 $sum = array_sum($weights);
+                if ($sum < self::NEGLIGIBLE && $key !== HypothesisList::NOTHING_WRONG) {
+                    continue;
+                }
                 $average = 0.0;
                 foreach ($weights as $draw => $weight) {
                     $slip += $weight * (1.0 - ($likelihoods[$draw] > 0.0 ? $fitting[$draw] / $likelihoods[$draw] : 0.0));

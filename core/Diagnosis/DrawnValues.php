@@ -45,12 +45,16 @@ final readonly class DrawnValues
         return new self($vectors);
     }
 
-    /** One draw at random, for simulated jobs. */
-    public static function random(CircuitModel $circuit, CircuitSolver $solver, Randomizer $random): self
+    /**
+     * One draw, for a simulated unit.
+     *
+     * @param \Closure(): float $normal gives standard normal deviates
+     */
+    public static function single(CircuitModel $circuit, CircuitSolver $solver, \Closure $normal): self
     {
         $values = [];
         foreach ($circuit->unknowns as $unknown) {
-            $values[$unknown->name] = $unknown->at(self::normalQuantile($random->getFloat(0.001, 0.999)));
+            $values[$unknown->name] = $unknown->at(max(-3.0, min(3.0, $normal())));
         }
 
         return new self([self::vector($circuit, $solver, $values)]);

@@ -17,6 +17,8 @@ final readonly class Engine
     /** Verdict without a doubt worth money still needs this probability while a test could raise it. */
     private const SURE = 0.97;
 
+    private const MOST_REPEATS = 3;
+
     /** Information in bits under which a test separates nothing. */
     private const TELLS_NOTHING = 0.015;
 
@@ -38,7 +40,7 @@ final readonly class Engine
         $money = new Money($circuit, $settings);
         $suspects = $this->suspects($hypotheses, $byHypothesis, $belief, $money);
         $values = new TestValues($hypotheses, $belief, $byHypothesis, $predictions, $money, $settings, $scale);
-        $choices = $values->all($this->opened($circuit, $case), $this->done($case));
+        $choices = $values->all($this->opened($circuit, $case), $this->exhausted($circuit, $case));
         $misfit = $this->misfit($case, $belief);
         $guessing = $money->wasted(array_column($suspects, 'probability', 'remedy'));
         $next = $this->next($choices, $suspects[0]->probability);
@@ -155,6 +157,22 @@ final readonly class Engine
         }
 
         return array_values(array_unique($places));
+    }
+
+    /**
+     * Tests that would only repeat themselves. Moving a part by hand is worth a second try while the fault comes and goes.
+     *
+     * @return array<string, true>
+     */
+    private function exhausted(CircuitModel $circuit, CaseFile $case): array
+    {
+        $done = $this->done($case);
+        if (!$case->intermittent) {
+            return $done;
+        }
+        $times = array_count_values(array_map(static fn (Reading $r): string => $r->test, $case->standing()));
+
+        return array_filter($done, static fn (string $test): bool => !$circuit->tests[$test]->repeatable || $times[$test] >= self::MOST_REPEATS, \ARRAY_FILTER_USE_KEY);
     }
 
     /** @return array<string, true> tests with a standing reading in the present episode */

@@ -117,8 +117,9 @@ final readonly class Likelihood
     {
         $special = [];
         foreach ($hypothesis->faults as $fault) {
-            if (isset($fault->observed[$test->probe->at])) {
-                $special[] = $fault->observed[$test->probe->at];
+            $observed = $hypothesis->comesAndGoes ? $fault->observedPassing + $fault->observed : $fault->observed;
+            if (isset($observed[$test->probe->at])) {
+                $special[] = $observed[$test->probe->at];
             }
         }
         if ($special === []) {

@@ -34,6 +34,9 @@ final class Predictions
     /** @var array<string, list<OperatingPoint>> one a draw, by set-up and what decides its currents */
     private array $shared = [];
 
+    /** @var array<string, list<float>> by set-up, one a draw, in rad/s */
+    private array $soundSpeeds = [];
+
     /** @var array<string, list<float>> first draw of the sound circuit, by set-up */
     private array $usual = [];
 
@@ -57,15 +60,19 @@ final class Predictions
     /** The same numbers as a binary string: equal strings are equal predictions. */
     public function packed(Hypothesis $hypothesis, Test $test): string
     {
-        return $this->cells["$hypothesis->key|$test->key"] ??= $this->compute($hypothesis, $test);
+        // While it shows, a fault that comes and goes is the lasting one.
+        $key = rtrim($hypothesis->key, '~')."|$test->key";
+
+        return $this->cells[$key] ??= $this->compute($hypothesis, $test);
     }
 
     /** @return list<float> */
     public static function unpacked(string $packed): array
     {
+        /** @var array<int, float>|false $numbers */
         $numbers = unpack('d*', $packed);
 
-        return $numbers === false ? [] : array_values(array_filter($numbers, \is_float(...)));
+        return $numbers === false ? [] : array_values($numbers);
     }
 
     /** Supply voltage at no load that a draw assumes, in V. */
@@ -111,15 +118,12 @@ final class Predictions
      */
     private function asHeard(Test $test, array $speeds): array
     {
-        $positions = array_keys($this->circuit->positions);
-        $sound = $this->points($this->sound, $test->setUp, $test->probe);
-        $full = $this->points($this->sound, (string) end($positions), $test->probe);
-        $heard = [];
-        foreach ($speeds as $draw => $speed) {
-            $heard[] = Simulator::heard($speed, $sound[$draw]->speed($this->circuit->motor), $full[$draw]->speed($this->circuit->motor));
-        }
+        $speedsOf = fn (string $setUp): array => $this->soundSpeeds[$setUp] ??= array_map(
+            fn (OperatingPoint $point): float => $point->speed($this->circuit->motor),
+            $this->points($this->sound, $setUp, $test->probe),
+        );
 
-        return $heard;
+        return array_map(Simulator::heard(...), $speeds, $speedsOf($test->setUp), $speedsOf((string) array_key_last($this->circuit->positions)));
     }
 
     private function draws(): DrawnValues
@@ -135,7 +139,7 @@ final class Predictions
     private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe): array
     {
         $place = $setUpKey.($probe->quantity === Quantity::Ohms ? '|'.$probe->key() : '');
-        $key = "$hypothesis->key|$place";
+        $key = "$hypothesis->key|$place".($probe->quantity === Quantity::Volts ? '|volts' : '');
         if (isset($this->points[$key])) {
             return $this->points[$key];
         }
@@ -152,7 +156,10 @@ final class Predictions
             return $this->points[$key] = $this->shared[$signature];
         }
 
-        return $this->points[$key] = array_map(static fn (OperatingPoint $point): OperatingPoint => $solver->rehung($point, $first), $this->shared[$signature]);
+        // Only potentials of dead ends differ between hypotheses that share their currents.
+        return $this->points[$key] = $probe->quantity !== Quantity::Volts
+            ? $this->shared[$signature]
+            : array_map(static fn (OperatingPoint $point): OperatingPoint => $solver->rehung($point, $first), $this->shared[$signature]);
     }
 
     /** @return list<float> */

@@ -46,6 +46,7 @@ final readonly class CircuitModel
      * @param list<FaultPair>      $pairs     cause and effect that occur together
      * @param list<Part>           $parts
      * @param list<CauseCheck>     $causeChecks
+     * @param array<string, string> $places    where each node is found, in words
      * @param array<string, float> $accessMinutes minutes to reach each place named by a test
      */
     public function __construct(
@@ -64,6 +65,7 @@ final readonly class CircuitModel
         array $parts,
         public array $causeChecks,
         public array $accessMinutes,
+        public array $places,
         public Sheet $sheet,
         public Texts $texts,
     ) {

@@ -16,6 +16,7 @@ final readonly class Fault
      * @param array<string, array<string, float>> $observed chances of outcomes, by observation, where they differ from the usual
      * @param bool           $comesAndGoes whether an intermittent form exists
      * @param bool           $loose        whether readings through it wander when it is moved
+     * @param array<string, array<string, float>> $observedPassing the same for its intermittent form, on top
      * @param array<string, string> $words values for the placeholders of its sentence
      * @param string         $element      element on the circuit sheet that it marks
      */
@@ -27,6 +28,7 @@ final readonly class Fault
         public array $severities,
         public array $observed = [],
         public bool $comesAndGoes = false,
+        public array $observedPassing = [],
         public bool $loose = false,
         public array $words = [],
         public string $element = '',

@@ -10,10 +10,11 @@ namespace Ispira\Core\Family;
 final readonly class SheetElement
 {
     /**
-     * @param string $symbol  wire, resistor, fuse, contact, plug, motor, battery, coil or ground
-     * @param list<array{0: float, 1: float}> $bends corners between the two nodes
+     * @param string $symbol  wire, resistor, fuse, contact, relay, plug, motor, battery, coil
+     * @param list<array{0: float, 1: float}> $bends corners between the two ends
      * @param int    $segment which of the straight pieces carries the symbol, from 0
-     * @param string $side    where the label stands: left, right, above, below or none
+     * @param string $side    where the label stands: left, right, above or below
+     * @param array{0: float, 1: float}|null $groundAt where an end at ground is drawn, with a ground sign of its own
      */
     public function __construct(
         public string $symbol,
@@ -21,6 +22,7 @@ final readonly class SheetElement
         public array $bends = [],
         public int $segment = 0,
         public string $side = 'above',
+        public ?array $groundAt = null,
     ) {
     }
 }

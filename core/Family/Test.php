@@ -17,6 +17,7 @@ final readonly class Test
      * @param list<string> $cautions keys of cautions, shown before the step
      * @param list<string> $tools    keys of the tools needed
      * @param array<string, string> $words values for the placeholders of its words
+     * @param bool         $repeatable whether doing it again can show what it did not the first time
      * @param bool         $offered  false for what only the speed map asks
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class Test
         public array $tools = [],
         public array $words = [],
         public bool $offered = true,
+        public bool $repeatable = false,
     ) {
     }
 }

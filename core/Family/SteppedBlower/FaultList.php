@@ -18,7 +18,8 @@ use Ispira\Core\Family\Severity;
  */
 final readonly class FaultList
 {
-    private const FEW = 0.03;
+    /** Places that are moved, tapped or worked while the fan runs. */
+    public const WIGGLES = ['wiggle-pack-plug', 'wiggle-motor-plug', 'wiggle-selector', 'wiggle-pack', 'wiggle-wires', 'wiggle-relay', 'wiggle-feed', 'wiggle-ground', 'wiggle-mode', 'wiggle-high'];
 
     private const BURNT = ['fine' => 0.12, 'burnt' => 0.8, 'corroded' => 0.08];
 
@@ -39,9 +40,7 @@ final readonly class FaultList
             new Observation('look-wheel', ['clean' => 0.93, 'debris' => 0.03, 'clogged' => 0.04]),
             new Observation('neighbours', ['work' => 0.97, 'dead' => 0.03]),
             new Observation('reader', ['follows' => 0.97, 'wrong' => 0.015, 'nothing' => 0.015]),
-            new Observation('wiggle-pack-plug', ['steady' => 0.97, 'changes' => 0.03]),
-            new Observation('wiggle-motor-plug', ['steady' => 0.97, 'changes' => 0.03]),
-            new Observation('wiggle-selector', ['steady' => 0.97, 'changes' => 0.03]),
+            ...array_map(static fn (string $key): Observation => new Observation($key, ['steady' => 0.98, 'changes' => 0.02]), self::WIGGLES),
             new Observation('knock', ['nothing' => 0.98, 'starts' => 0.02]),
         ];
     }
@@ -112,11 +111,11 @@ final readonly class FaultList
         $share = 1.0 / \count($low);
         $burntPack = ['look-pack' => ['fine' => 0.4, 'burnt' => 0.5, 'corroded' => 0.04, 'cracked' => 0.06]];
         $faults = [
-            new Fault('common-open', $v->thermalFuse ? 'thermal-fuse-open' : 'common-open', $part, 0.2, [new Severity([self::broken('common')])], $burntPack, true, element: 'common'),
+            new Fault('common-open', $v->thermalFuse ? 'thermal-fuse-open' : 'common-open', $part, 0.2, [new Severity([self::broken('common')])], $burntPack, comesAndGoes: true, observedPassing: self::movedAt('wiggle-pack'), element: 'common'),
         ];
         foreach ($low as $k) {
             $words = ['k' => (string) $k];
-            $faults[] = new Fault("resistor-$k-open", 'resistor-open', $part, 0.1 * $share, [new Severity([self::broken("resistor-$k")])], $burntPack, true, words: $words, element: "resistor-$k");
+            $faults[] = new Fault("resistor-$k-open", 'resistor-open', $part, 0.1 * $share, [new Severity([self::broken("resistor-$k")])], $burntPack, comesAndGoes: true, observedPassing: self::movedAt('wiggle-pack'), words: $words, element: "resistor-$k");
             $faults[] = new Fault("resistor-$k-high", 'resistor-high', $part, 0.04 * $share, [
                 new Severity([Adjustment::scale("resistor-$k.ohms", 1.7)], share: 0.5),
                 new Severity([Adjustment::scale("resistor-$k.ohms", 3.0)], share: 0.5),
@@ -133,12 +132,12 @@ final readonly class FaultList
         $grades = fn (string $element): array => array_map(fn (float $ohms): Severity => new Severity([Adjustment::add("$element.ohms", $ohms * $this->variant->impedance())], share: 1 / 3), [0.12, 0.35, 1.2]);
 
         return [
-            new Fault('plug-pack-burnt', 'plug-pack-burnt', 'pack-plug', 0.08, $grades('plug-pack'), ['look-pack-plug' => self::BURNT, 'wiggle-pack-plug' => ['steady' => 0.35, 'changes' => 0.65]], loose: true, element: 'plug-pack'),
-            new Fault('plug-pack-open', 'plug-pack-open', 'pack-plug', 0.035, [new Severity([self::broken('plug-pack')])], ['look-pack-plug' => self::BURNT, 'wiggle-pack-plug' => ['steady' => 0.4, 'changes' => 0.6]], true, true, element: 'plug-pack'),
-            new Fault('plug-motor-burnt', 'plug-motor-burnt', 'motor-plug', 0.07, $grades('plug-plus'), ['look-motor-plug' => self::BURNT, 'wiggle-motor-plug' => ['steady' => 0.35, 'changes' => 0.65]], loose: true, element: 'plug-plus'),
-            new Fault('plug-motor-open', 'plug-motor-open', 'motor-plug', 0.03, [new Severity([self::broken('plug-plus')])], ['look-motor-plug' => self::BURNT, 'wiggle-motor-plug' => ['steady' => 0.4, 'changes' => 0.6]], true, true, element: 'plug-plus'),
-            new Fault('feed-resistive', 'feed-resistive', 'feed-wire', 0.03, $grades('feed'), loose: true, element: 'feed'),
-            new Fault('ground-resistive', 'ground-resistive', 'ground-wire', 0.045, $grades('ground'), loose: true, element: 'ground'),
+            new Fault('plug-pack-burnt', 'plug-pack-burnt', 'pack-plug', 0.08, $grades('plug-pack'), ['look-pack-plug' => self::BURNT, 'wiggle-pack-plug' => ['steady' => 0.25, 'changes' => 0.75]], loose: true, element: 'plug-pack'),
+            new Fault('plug-pack-open', 'plug-pack-open', 'pack-plug', 0.035, [new Severity([self::broken('plug-pack')])], ['look-pack-plug' => self::BURNT, 'wiggle-pack-plug' => ['steady' => 0.4, 'changes' => 0.6]], comesAndGoes: true, observedPassing: self::movedAt('wiggle-pack-plug'), loose: true, element: 'plug-pack'),
+            new Fault('plug-motor-burnt', 'plug-motor-burnt', 'motor-plug', 0.07, $grades('plug-plus'), ['look-motor-plug' => self::BURNT, 'wiggle-motor-plug' => ['steady' => 0.25, 'changes' => 0.75]], loose: true, element: 'plug-plus'),
+            new Fault('plug-motor-open', 'plug-motor-open', 'motor-plug', 0.03, [new Severity([self::broken('plug-plus')])], ['look-motor-plug' => self::BURNT, 'wiggle-motor-plug' => ['steady' => 0.4, 'changes' => 0.6]], comesAndGoes: true, observedPassing: self::movedAt('wiggle-motor-plug'), loose: true, element: 'plug-plus'),
+            new Fault('feed-resistive', 'feed-resistive', 'feed-wire', 0.03, $grades('feed'), self::movedAt('wiggle-feed', 0.6), loose: true, element: 'feed'),
+            new Fault('ground-resistive', 'ground-resistive', 'ground-wire', 0.045, $grades('ground'), self::movedAt('wiggle-ground', 0.6), loose: true, element: 'ground'),
         ];
     }
 
@@ -152,19 +151,19 @@ final readonly class FaultList
         $faults = [];
         foreach (range(1, $v->top) as $j) {
             $words = ['j' => (string) $j];
-            $faults[] = new Fault("contact-$j-open", 'contact-open', $part, 0.07 * $share, [new Severity([self::broken("contact-$j")])], $sees, true, words: $words, element: "contact-$j");
+            $faults[] = new Fault("contact-$j-open", 'contact-open', $part, 0.07 * $share, [new Severity([self::broken("contact-$j")])], $sees, comesAndGoes: !$v->electronic, observedPassing: self::movedAt('wiggle-selector'), words: $words, element: "contact-$j");
         }
         foreach ($v->lowPositions() as $k) {
             $words = ['j' => (string) $k, 'next' => (string) ($k + 1)];
             $faults[] = new Fault("contact-$k-bridged", 'contact-bridged', $part, 0.015 * $share, [new Severity([Adjustment::atMost("bridge-$k.ohms", 0.02)])], words: $words, element: "contact-$k");
-            $faults[] = new Fault("tap-$k-open", 'tap-open', 'tap-wire', 0.03 * $share, [new Severity([self::broken("tap-$k")])], comesAndGoes: true, loose: true, words: $words, element: "tap-$k");
+            $faults[] = new Fault("tap-$k-open", 'tap-open', 'tap-wire', 0.03 * $share, [new Severity([self::broken("tap-$k")])], comesAndGoes: true, observedPassing: self::movedAt('wiggle-wires'), loose: true, words: $words, element: "tap-$k");
             $blown = $v->feedSide ? [self::broken('fuse')] : [];
             $faults[] = new Fault("tap-$k-to-body", $v->feedSide ? 'tap-to-body-fuse' : 'tap-to-body', 'tap-wire', 0.015 * $share, [new Severity([Adjustment::atMost("body-$k.ohms", 0.05), ...$blown])], words: $words, element: "tap-$k");
         }
         if (!$v->highRelay()) {
             $faults[] = new Fault("tap-$v->top-open", 'tap-open', 'tap-wire', 0.02 * $share, [new Severity([self::broken("tap-$v->top")])], words: ['j' => (string) $v->top], element: "tap-$v->top");
         }
-        $faults[] = new Fault('selector-open', $v->electronic ? 'input-open' : 'selector-open', $part, 0.03, [new Severity([self::broken('selector')])], $v->electronic ? ['reader' => ['follows' => 0.03, 'wrong' => 0.07, 'nothing' => 0.9]] : $sees, true, element: 'selector');
+        $faults[] = new Fault('selector-open', $v->electronic ? 'input-open' : 'selector-open', $part, 0.03, [new Severity([self::broken('selector')])], $v->electronic ? ['reader' => ['follows' => 0.03, 'wrong' => 0.07, 'nothing' => 0.9]] : $sees, comesAndGoes: true, observedPassing: $v->electronic ? [] : self::movedAt('wiggle-selector'), element: 'selector');
         if ($v->electronic) {
             $up = [];
             $down = ['1' => 'off'];
@@ -184,13 +183,13 @@ final readonly class FaultList
         $deadNeighbours = ['neighbours' => ['work' => 0.04, 'dead' => 0.96]];
         $faults = [
             new Fault('fuse-open', 'fuse-open', 'fuse', 0.06, [new Severity([self::broken('fuse')])], $deadNeighbours, element: 'fuse'),
-            new Fault('relay-open', 'relay-open', 'relay', 0.045, [new Severity([self::broken('relay')])], [], true, element: 'relay'),
+            new Fault('relay-open', 'relay-open', 'relay', 0.045, [new Severity([self::broken('relay')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-relay'), element: 'relay'),
             new Fault('relay-welded', 'relay-welded', 'relay', 0.02, [new Severity([Adjustment::atMost('relay.ohms', 0.004)])], element: 'relay'),
-            new Fault('feed-open', 'feed-open', 'feed-wire', 0.02, [new Severity([self::broken('feed')])], $deadNeighbours, true, true, element: 'feed'),
-            new Fault('ground-open', 'ground-open', 'ground-wire', 0.035, [new Severity([self::broken('ground')])], [], true, true, element: 'ground'),
+            new Fault('feed-open', 'feed-open', 'feed-wire', 0.02, [new Severity([self::broken('feed')])], $deadNeighbours, comesAndGoes: true, observedPassing: self::movedAt('wiggle-feed'), loose: true, element: 'feed'),
+            new Fault('ground-open', 'ground-open', 'ground-wire', 0.035, [new Severity([self::broken('ground')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-ground'), loose: true, element: 'ground'),
         ];
         if ($this->variant->modeContact) {
-            $faults[] = new Fault('mode-open', 'mode-open', 'mode-selector', 0.03, [new Severity([self::broken('mode')])], [], true, element: 'mode');
+            $faults[] = new Fault('mode-open', 'mode-open', 'mode-selector', 0.03, [new Severity([self::broken('mode')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-mode'), element: 'mode');
         }
 
         return $faults;
@@ -205,9 +204,9 @@ final readonly class FaultList
         }
         $faults = [
             new Fault('high-coil-open', 'high-coil-open', 'high-relay', 0.03, [new Severity([self::broken('high-coil')])], element: 'high-coil'),
-            new Fault('high-contact-open', 'high-contact-open', 'high-relay', 0.04, [new Severity([self::broken('high-joint')])], [], true, element: 'high-contact'),
+            new Fault('high-contact-open', 'high-contact-open', 'high-relay', 0.04, [new Severity([self::broken('high-joint')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-high'), element: 'high-contact'),
             new Fault('high-contact-welded', 'high-contact-welded', 'high-relay', 0.03, [new Severity([Adjustment::atMost('high-weld.ohms', 0.004)])], element: 'high-contact'),
-            new Fault('high-feed-open', $v->feedSide ? 'high-feed-open' : 'high-ground-open', 'high-wire', 0.015, [new Severity([self::broken('high-feed')])], [], true, element: 'high-feed'),
+            new Fault('high-feed-open', $v->feedSide ? 'high-feed-open' : 'high-ground-open', 'high-wire', 0.015, [new Severity([self::broken('high-feed')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-high'), element: 'high-feed'),
         ];
         if ($v->feedSide) {
             $faults[] = new Fault('high-fuse-open', 'high-fuse-open', 'high-fuse', 0.03, [new Severity([self::broken('high-fuse')])], element: 'high-fuse');
@@ -216,7 +215,7 @@ final readonly class FaultList
             $faults[] = new Fault('rest-contact-burnt', 'rest-contact-burnt', 'high-relay', 0.05, [
                 new Severity([self::broken('rest-joint')], share: 0.6),
                 new Severity([Adjustment::add('rest-joint.ohms', 0.5 * $v->impedance())], share: 0.4),
-            ], [], true, element: 'rest');
+            ], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-high'), element: 'rest');
         }
 
         return $faults;
@@ -230,12 +229,12 @@ final readonly class FaultList
         $seized = Adjustment::set('motor.frictionTorque', 1e6);
 
         return [
-            new Fault('motor-open', 'motor-open', 'motor', 0.07, [new Severity([self::broken('motor', 'armatureOhms')])], ['knock' => ['nothing' => 0.5, 'starts' => 0.5]], true, element: 'motor'),
+            new Fault('motor-open', 'motor-open', 'motor', 0.07, [new Severity([self::broken('motor', 'armatureOhms')])], ['knock' => ['nothing' => 0.5, 'starts' => 0.5]], comesAndGoes: true, observedPassing: ['knock' => ['nothing' => 0.25, 'starts' => 0.75]], element: 'motor'),
             new Fault('motor-brushes', 'motor-brushes', 'motor', 0.05, [
                 new Severity([Adjustment::add('motor.armatureOhms', 0.2 * $z)], share: 0.5),
                 new Severity([Adjustment::add('motor.armatureOhms', 0.6 * $z)], share: 0.5),
             ], ['knock' => ['nothing' => 0.7, 'starts' => 0.3]], loose: false, element: 'motor'),
-            new Fault('motor-drag', 'motor-drag', 'motor', 0.07, $dragging(0.05, 0.10, 0.15), ['spin' => ['free' => 0.15, 'gritty' => 0.8, 'locked' => 0.05]], element: 'motor'),
+            new Fault('motor-drag', 'motor-drag', 'motor', 0.07, $dragging(0.05, 0.10, 0.15), ['spin' => ['free' => 0.06, 'gritty' => 0.9, 'locked' => 0.04]], element: 'motor'),
             new Fault('motor-turns', 'motor-turns', 'motor', 0.015, [
                 new Severity([Adjustment::scale('motor.armatureOhms', 0.9), Adjustment::scale('motor.emfConstant', 0.95), Adjustment::add('motor.brakingConstant', 4e-4)]),
             ], element: 'motor'),
@@ -243,12 +242,18 @@ final readonly class FaultList
                 new Severity([$seized, self::broken('fuse')], share: 0.5),
                 new Severity([$seized], share: 0.5),
             ], ['spin' => ['free' => 0.02, 'gritty' => 0.08, 'locked' => 0.9]], element: 'motor'),
-            new Fault('wheel-debris', 'wheel-debris', 'wheel', 0.045, $dragging(0.05, 0.11), ['look-wheel' => ['clean' => 0.1, 'debris' => 0.85, 'clogged' => 0.05], 'spin' => ['free' => 0.3, 'gritty' => 0.65, 'locked' => 0.05]], element: 'motor'),
+            new Fault('wheel-debris', 'wheel-debris', 'wheel', 0.045, $dragging(0.05, 0.11), ['look-wheel' => ['clean' => 0.05, 'debris' => 0.92, 'clogged' => 0.03], 'spin' => ['free' => 0.3, 'gritty' => 0.65, 'locked' => 0.05]], element: 'motor'),
             new Fault('air-blocked', 'air-blocked', 'wheel', 0.035, [
                 new Severity([Adjustment::scale('motor.fanConstant', 0.62)], share: 0.5),
                 new Severity([Adjustment::scale('motor.fanConstant', 0.4)], share: 0.5),
-            ], ['look-wheel' => ['clean' => 0.1, 'debris' => 0.05, 'clogged' => 0.85]], element: 'motor'),
+            ], ['look-wheel' => ['clean' => 0.05, 'debris' => 0.03, 'clogged' => 0.92]], element: 'motor'),
         ];
+    }
+
+    /** @return array<string, array<string, float>> */
+    private static function movedAt(string $wiggle, float $changes = 0.85): array
+    {
+        return [$wiggle => ['steady' => 1.0 - $changes, 'changes' => $changes]];
     }
 
     private static function broken(string $element, string $parameter = 'ohms'): Adjustment

@@ -67,9 +67,29 @@ final class SteppedBlowerFamily implements Family
             $faults->parts(),
             $tests->causeChecks(),
             TestList::ACCESS_MINUTES,
-            (new Drawing($variant))->sheet($netlist),
+            $this->places($variant, $netlist->nodes),
+            (new Drawing($variant))->sheet(),
             $this->texts(),
         );
+    }
+
+    /**
+     * @param list<string> $nodes
+     *
+     * @return array<string, string>
+     */
+    private function places(Variant $variant, array $nodes): array
+    {
+        $side = $variant->feedSide ? 'feed-side' : 'ground-side';
+        $places = [];
+        foreach ($nodes as $node) {
+            $numbered = preg_match('/^(tap|pack)-(\d+)$/', $node, $found) === 1;
+            $words = ['k' => $numbered ? $found[2] : ''];
+            $key = $numbered ? $found[1] : $node;
+            $places[$node] = $this->texts()->find("places.$side.$key", $words) ?? $this->texts()->get("places.$key", $words);
+        }
+
+        return $places;
     }
 
     public function texts(): Texts

@@ -56,12 +56,14 @@ final readonly class TestList
         $checks = [];
         foreach ([$v->packPart(), 'pack-plug', 'motor-plug'] as $part) {
             $checks[] = new CauseCheck($part, "current@$v->top", 'draw');
+            $checks[] = new CauseCheck($part, 'spin', 'drag');
             $checks[] = new CauseCheck($part, 'look-wheel', 'airflow');
         }
         $checks[] = new CauseCheck($v->packPart(), 'look-pack-plug', 'pins');
         foreach (['fuse', 'relay'] as $part) {
             $checks[] = new CauseCheck($part, 'spin', 'spin');
         }
+        $checks[] = new CauseCheck('fuse', 'taps-body-ohms', 'chafed');
 
         return $checks;
     }
@@ -71,7 +73,7 @@ final readonly class TestList
     {
         $v = $this->variant;
         $top = (string) $v->top;
-        $look = static fn (string $key, float $minutes, array $access, array $cautions, string $setUp = 'off'): Test => new Test($key, $key, $setUp, Probe::observation($key), $minutes, $access, $cautions, words: ['position' => $top]);
+        $look = static fn (string $key, float $minutes, array $access, array $cautions, string $setUp = 'off'): Test => new Test($key, $key, $setUp, Probe::observation($key), $minutes, $access, $cautions, words: ['position' => $setUp === 'off' ? $top : $setUp], repeatable: \in_array($key, FaultList::WIGGLES, true));
         $tests = [
             $look('look-pack', 1.0, ['pack'], ['pack-hot', 'sheet-metal']),
             $look('look-pack-plug', 0.7, ['pack-plug'], []),
@@ -81,11 +83,22 @@ final readonly class TestList
             $look('neighbours', 1.0, [], []),
             $look('wiggle-pack-plug', 1.0, ['pack-plug'], ['pack-hot'], (string) ($v->top - 1)),
             $look('wiggle-motor-plug', 1.0, ['motor-plug'], ['hands-clear'], $top),
+            $look('wiggle-pack', 1.0, ['pack'], ['pack-hot'], (string) ($v->top - 1)),
+            $look('wiggle-wires', 1.5, ['pack-plug'], ['pack-hot'], (string) ($v->top - 1)),
+            $look('wiggle-relay', 0.7, ['fuse-box'], ['hands-clear'], $top),
+            $look('wiggle-feed', 1.5, ['fuse-box'], ['hands-clear'], $top),
+            $look('wiggle-ground', 1.5, [$v->feedSide ? 'motor-plug' : 'selector'], ['hands-clear'], $top),
             $look('knock', 0.7, ['wheel'], ['hands-clear'], $top),
         ];
         $tests[] = $v->electronic
             ? new Test('reader', 'reader', 'off', Probe::observation('reader'), 2.0, ['diagnostic-plug'], [], ['reader'])
             : $look('wiggle-selector', 0.8, [], [], $top);
+        if ($v->modeContact) {
+            $tests[] = $look('wiggle-mode', 0.8, [], [], $top);
+        }
+        if ($v->highRelay()) {
+            $tests[] = $look('wiggle-high', 0.8, ['high-relay'], ['hands-clear'], $top);
+        }
 
         return $tests;
     }
@@ -180,6 +193,7 @@ final readonly class TestList
         $tests = [
             new Test('common-ohms', $v->thermalFuse ? 'thermal-fuse-ohms' : 'common-ohms', 'pack-out', Probe::ohms('pack-end', 'pack-common'), 1.0, ['pack'], ['pack-hot', 'ohms-dead'], self::METER),
         ];
+        $tests[] = new Test('taps-body-ohms', 'taps-body-ohms', 'taps-joined', Probe::ohms('tap-1', '0'), 1.5, ['pack-plug'], ['ohms-dead'], self::METER);
         foreach ($v->lowPositions() as $k) {
             $tests[] = new Test("pack-ohms-$k", 'pack-ohms', 'pack-out', Probe::ohms("pack-$k", 'pack-common'), 1.0, ['pack'], ['pack-hot', 'ohms-dead'], self::METER, ['k' => (string) $k]);
             if ($v->chain && $k + 1 < $v->top) {

@@ -92,6 +92,9 @@ final readonly class Wiring
         $setUps[] = new SetUp('direct', 'off', [...$open('plug-plus', 'plug-minus'), Adjustment::set('direct-plus.ohms', 0.03), Adjustment::set('direct-minus.ohms', 0.01)], 'direct');
         $taps = array_map(static fn (int $k): string => "tap-$k", $v->lowPositions());
         $setUps[] = new SetUp('pack-out', 'key-off', $open('plug-pack', ...$taps), 'pack-out');
+        // The harness pins of the unplugged pack joined, so that one reading covers every wire.
+        $joined = array_map(static fn (int $k): Adjustment => Adjustment::set("bridge-$k.ohms", 0.01), \array_slice($v->lowPositions(), 0, -1));
+        $setUps[] = new SetUp('taps-joined', 'key-off', [...$open('plug-pack', 'selector', ...$taps), ...$joined], 'taps-joined');
         if (!$v->electronic) {
             foreach (range(1, $v->top) as $position) {
                 $setUps[] = new SetUp("selector-out-$position", (string) $position, [
@@ -204,7 +207,7 @@ final readonly class Wiring
             $elements[] = Element::resistor("contact-$k", 'wiper', "tap-$k", Variant::OPEN);
             $elements[] = Element::resistor("tap-$k", "tap-$k", "pack-$k", $wire);
             $elements[] = Element::resistor("resistor-$k", "pack-$k", $next, $ohms[$k]);
-            $elements[] = Element::resistor("body-$k", "pack-$k", '0', Variant::OPEN);
+            $elements[] = Element::resistor("body-$k", "tap-$k", '0', Variant::OPEN);
             $elements[] = Element::resistor("bridge-$k", "tap-$k", 'tap-'.($k + 1), Variant::OPEN);
         }
         $elements[] = Element::resistor('common', 'pack-end', 'pack-common', $joint);

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Job;
+use App\Models\Unit;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Ispira\Core\Job\JobKind;
+use Ispira\Core\Job\JobStage;
+use Ispira\Core\Job\MapKind;
+
+/**
+ * Opens a job: unit, complaint and the first speed map, all or nothing.
+ */
+final readonly class OpenJob
+{
+    public function __construct(private RecordMap $recordMap)
+    {
+    }
+
+    /**
+     * @param array<string, mixed>  $data   validated
+     * @param array<string, mixed>  $parameters of the circuit, read by its family
+     * @param array<string, string> $states by position
+     */
+    public function __invoke(User $user, array $data, string $family, array $parameters, array $states): Job
+    {
+        return DB::transaction(function () use ($user, $data, $family, $parameters, $states): Job {
+            $workshop = $user->workshop;
+            $number = $workshop->takeJobNumber();
+            // The number's lock also makes a repeated submit wait for the first, and then find its job.
+            $existing = $workshop->jobs()->whereKey($data['id'])->first();
+            if ($existing !== null) {
+                return $existing;
+            }
+            $unit = isset($data['unitId'])
+                ? $workshop->units()->findOrFail($data['unitId'])
+                : $workshop->units()->create(['name' => $data['unitName'], 'place' => $data['unitPlace'] ?? null, 'model' => $data['unitModel'] ?? null]);
+            $job = new Job([
+                'workshop_id' => $workshop->id,
+                'number' => $number,
+                'unit_id' => $unit instanceof Unit ? $unit->id : null,
+                'user_id' => $user->id,
+                'kind' => JobKind::Fault,
+                'stage' => JobStage::Circuit,
+                'complaint' => $data['complaint'],
+                'since' => $data['since'] ?? null,
+                'intermittent' => (bool) ($data['intermittent'] ?? false),
+                'replaced_before' => $data['replacedBefore'] ?? null,
+                'family' => $family,
+                'parameters' => $parameters,
+            ]);
+            $job->id = (string) $data['id'];
+            $job->save();
+            ($this->recordMap)($user, $job, (string) $data['mapId'], MapKind::Before, null, $states);
+
+            return $job;
+        });
+    }
+}

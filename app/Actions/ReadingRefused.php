@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+/**
+ * A reading that cannot be taken in; the message is for the user.
+ */
+final class ReadingRefused extends \RuntimeException
+{
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Job;
+use App\Models\Reading;
+use App\Models\SpeedMap;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Ispira\Core\Job\MapKind;
+
+/**
+ * Stores a speed map: each cell that was tried is a reading.
+ */
+final readonly class RecordMap
+{
+    /** @param array<string, string> $states by position; positions that were not tried are left out */
+    public function __invoke(User $user, Job $job, string $id, MapKind $kind, ?string $notedFor, array $states): SpeedMap
+    {
+        return DB::transaction(function () use ($user, $job, $id, $kind, $notedFor, $states): SpeedMap {
+            $existing = SpeedMap::query()->whereKey($id)->where('job_id', $job->id)->lockForUpdate()->first();
+            if ($existing instanceof SpeedMap) {
+                return $existing;
+            }
+            $now = now();
+            $episode = $kind === MapKind::Remembered ? 0 : $job->replacements()->count();
+            $map = new SpeedMap(['job_id' => $job->id, 'kind' => $kind, 'noted_for' => $notedFor, 'episode' => $episode, 'taken_at' => $now]);
+            $map->id = $id;
+            $map->save();
+            foreach ($states as $position => $state) {
+                Reading::query()->create([
+                    'id' => (string) Str::ulid(),
+                    'job_id' => $job->id,
+                    'speed_map_id' => $id,
+                    'user_id' => $user->id,
+                    'test' => "speed@$position",
+                    'choice' => $state,
+                    'trust' => $kind->trust(),
+                    'episode' => $episode,
+                    'taken_at' => $now,
+                ]);
+            }
+            $job->touch();
+
+            return $map;
+        });
+    }
+}

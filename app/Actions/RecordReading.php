@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Job;
+use App\Models\Reading;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Ispira\Core\Diagnosis\Reading as CoreReading;
+
+/**
+ * Adds a reading to a job. The same id sent again is the same reading.
+ */
+final readonly class RecordReading
+{
+    /** @throws ReadingRefused when the id belongs to another job's reading */
+    public function __invoke(User $user, Job $job, CoreReading $reading): Reading
+    {
+        return DB::transaction(function () use ($user, $job, $reading): Reading {
+            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $existing = Reading::query()->where('id', $reading->id)->first();
+            if ($existing instanceof Reading) {
+                return $existing->job_id === $job->id ? $existing : throw new ReadingRefused('This reading was not accepted. Reload the page and take it again.');
+            }
+            $stored = Reading::query()->create([
+                'id' => $reading->id,
+                'job_id' => $job->id,
+                'user_id' => $user->id,
+                'test' => $reading->test,
+                'number' => is_float($reading->value) ? $reading->value : null,
+                'choice' => is_string($reading->value) ? $reading->value : null,
+                'over_range' => $reading->isOverRange(),
+                'steady' => $reading->steady,
+                'trust' => $reading->trust,
+                'supply_volts' => $reading->supplyVolts,
+                'episode' => $job->replacements()->count(),
+                'taken_at' => now(),
+            ]);
+            $locked->touch();
+
+            return $stored;
+        });
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Diagnosis;
+
+use App\Models\Job;
+use Ispira\Core\Diagnosis\DiagnosisFormat;
+use Ispira\Core\Diagnosis\Engine;
+use Ispira\Core\Diagnosis\PredictionStore;
+use Ispira\Core\Diagnosis\SoundCircuit;
+use Ispira\Core\Family\CircuitModel;
+
+/**
+ * The diagnosis of a stored job, as the pages show it.
+ */
+final readonly class JobDiagnosis
+{
+    public function __construct(private PredictionStore $store)
+    {
+    }
+
+    /**
+     * @param string|null $chosen test to describe instead of the proposed one
+     *
+     * @return array{diagnosis: array<string, mixed>, sheet: array<string, mixed>}
+     */
+    public function of(Job $job, CircuitModel $circuit, ?string $chosen = null): array
+    {
+        $case = $job->caseFile();
+        $diagnosis = (new Engine($this->store))->diagnose($circuit, $case, $job->workshop->decisionSettings());
+        $shown = $chosen !== null && isset($circuit->tests[$chosen]) ? $circuit->tests[$chosen] : $diagnosis->next?->test;
+        $top = (string) array_key_last($circuit->positions);
+
+        return [
+            'diagnosis' => (new DiagnosisFormat($circuit, $case, $diagnosis))->toArray($chosen),
+            'sheet' => (new SoundCircuit($circuit))->sheet($circuit->setUps[$shown->setUp ?? $top]),
+        ];
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Diagnosis;
+
+use App\Models\Job;
+use App\Models\Reading;
+use App\Models\Replacement;
+use App\Models\SpeedMap;
+use Ispira\Core\Diagnosis\SoundCircuit;
+use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Position;
+use Ispira\Core\Job\MapKind;
+
+/**
+ * What the pages show of a job.
+ */
+final class JobView
+{
+    /** @return array<string, mixed> */
+    public static function head(Job $job): array
+    {
+        return [
+            'id' => $job->id,
+            'number' => self::number($job),
+            'unit' => $job->unit->name,
+            'place' => $job->unit->place,
+            'model' => $job->unit->model,
+            'complaint' => $job->complaint,
+            'since' => $job->since,
+            'intermittent' => $job->intermittent,
+            'replacedBefore' => $job->replaced_before,
+            'stage' => $job->stage->value,
+            'flow' => array_map(static fn ($stage): string => $stage->value, $job->kind->flow()),
+            'openedAt' => $job->created_at->toIso8601String(),
+            'closedAt' => $job->closed_at?->toIso8601String(),
+        ];
+    }
+
+    public static function number(Job $job): string
+    {
+        return 'J-'.str_pad((string) $job->number, 4, '0', \STR_PAD_LEFT);
+    }
+
+    /**
+     * The speed strip: the cells and every map laid over them.
+     *
+     * @return array{cells: list<array{key: string, label: string, runs: bool, expected: float}>, maps: list<array{id: string, kind: string, notedFor: string|null, episode: int, states: array<string, string>}>}
+     */
+    public static function strip(Job $job, CircuitModel $circuit): array
+    {
+        $speeds = (new SoundCircuit($circuit))->speeds();
+        $cells = array_map(static fn (Position $p): array => ['key' => $p->key, 'label' => $p->label, 'runs' => $p->runs, 'expected' => $speeds[$p->key]], array_values($circuit->positions));
+
+        return ['cells' => $cells, 'maps' => self::maps($job)];
+    }
+
+    /** @return list<array{id: string, kind: string, notedFor: string|null, episode: int, states: array<string, string>}> */
+    public static function maps(Job $job): array
+    {
+        $byMap = $job->readings->groupBy('speed_map_id');
+        $maps = $job->maps->map(static fn (SpeedMap $map): array => [
+            'id' => $map->id,
+            'kind' => $map->kind->value,
+            'notedFor' => $map->noted_for,
+            'episode' => $map->episode,
+            'states' => ($byMap[$map->id] ?? collect())->filter(static fn (Reading $r): bool => $r->strike === null)->mapWithKeys(static fn (Reading $r): array => [substr($r->test, 6) => (string) $r->choice])->all(),
+        ]);
+        // A cell that was listened to again stands in the map it corrects.
+        $single = $job->readings->filter(static fn (Reading $r): bool => $r->speed_map_id === null && $r->strike === null && str_starts_with($r->test, 'speed@'));
+
+        return $maps->map(static function (array $map) use ($single): array {
+            foreach ($single as $reading) {
+                if ($reading->episode === $map['episode'] && $map['kind'] !== MapKind::Remembered->value) {
+                    $map['states'][substr($reading->test, 6)] ??= (string) $reading->choice;
+                }
+            }
+
+            return $map;
+        })->values()->all();
+    }
+
+    /** @return list<array<string, mixed>> newest first, without the cells of maps */
+    public static function readings(Job $job, CircuitModel $circuit): array
+    {
+        $words = new Words($circuit);
+
+        return $job->readings
+            ->map(static fn (Reading $reading): array => [
+                'id' => $reading->id,
+                'test' => $reading->test,
+                'title' => $words->test($circuit->tests[$reading->test]),
+                'value' => $words->reading($reading->toCore()),
+                'steady' => $reading->steady,
+                'episode' => $reading->episode,
+                'map' => $reading->speed_map_id,
+                'struck' => $reading->strike !== null,
+                'struckBecause' => $reading->strike?->reason,
+                'takenAt' => $reading->taken_at->toIso8601String(),
+            ])
+            ->reverse()->values()->all();
+    }
+
+    /** @return list<array<string, mixed>> */
+    public static function replacements(Job $job, CircuitModel $circuit): array
+    {
+        $words = new Words($circuit);
+
+        return $job->replacements->map(static fn (Replacement $r): array => [
+            'remedy' => $r->remedy,
+            'label' => $words->remedy($r->remedy),
+            'partNumber' => $r->part_number,
+            'note' => $r->note,
+            'at' => $r->replaced_at->toIso8601String(),
+            'verdict' => $r->verdict,
+        ])->values()->all();
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Diagnosis;
+
+use App\Models\Job;
+use App\Models\Reading;
+use App\Models\Replacement;
+use App\Models\SpeedMap;
+use App\Models\Strike;
+use App\Models\Unit;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Ispira\Core\Job\FiledReading;
+use Ispira\Core\Job\JobFile;
+use Ispira\Core\Job\JobStage;
+
+/**
+ * Turns a stored job into a job file and back.
+ */
+final class StoredJobFile
+{
+    public static function of(Job $job): JobFile
+    {
+        return new JobFile(
+            [
+                'kind' => $job->kind,
+                'stage' => $job->stage,
+                'number' => JobView::number($job),
+                'complaint' => $job->complaint,
+                'since' => $job->since,
+                'intermittent' => $job->intermittent,
+                'replacedBefore' => $job->replaced_before,
+                'openedAt' => self::text($job->created_at),
+                'closedAt' => self::text($job->closed_at),
+            ],
+            ['name' => $job->unit->name, 'place' => $job->unit->place, 'model' => $job->unit->model, 'notes' => null],
+            $job->family,
+            $job->parameters,
+            array_values($job->maps->map(static fn (SpeedMap $map): array => ['id' => $map->id, 'kind' => $map->kind, 'notedFor' => $map->noted_for, 'episode' => $map->episode])->all()),
+            array_values($job->readings->map(static fn (Reading $reading): FiledReading => new FiledReading($reading->toCore(), $reading->speed_map_id, self::text($reading->taken_at), self::text($reading->strike?->struck_at), $reading->strike?->reason))->all()),
+            array_values($job->replacements->map(static fn (Replacement $r): array => ['id' => $r->id, 'remedy' => $r->remedy, 'partNumber' => $r->part_number, 'note' => $r->note, 'at' => self::text($r->replaced_at)])->all()),
+        );
+    }
+
+    /** Stores a file as a new job of the user's workshop, with ids of its own. */
+    public static function import(User $user, JobFile $file): Job
+    {
+        return DB::transaction(static function () use ($user, $file): Job {
+            $workshop = $user->workshop;
+            $name = $file->unit['name'] ?? 'Imported unit';
+            $unit = $workshop->units()->where('name', $name)->where('model', $file->unit['model'] ?? null)->first()
+                ?? $workshop->units()->create(['name' => Str::limit($name, 117), 'place' => $file->unit['place'] ?? null, 'model' => $file->unit['model'] ?? null]);
+            $opened = self::moment($file->job['openedAt']);
+            $job = new Job([
+                'workshop_id' => $workshop->id,
+                'number' => $workshop->takeJobNumber(),
+                'unit_id' => $unit instanceof Unit ? $unit->id : null,
+                'user_id' => $user->id,
+                'kind' => $file->job['kind'],
+                'stage' => $file->job['stage'] ?? JobStage::Bench,
+                'complaint' => $file->job['complaint'] === '' ? 'Imported job' : $file->job['complaint'],
+                'since' => $file->job['since'],
+                'intermittent' => $file->job['intermittent'],
+                'replaced_before' => $file->job['replacedBefore'],
+                'family' => $file->family,
+                'parameters' => $file->parameters,
+                'closed_at' => $file->job['closedAt'] === null ? null : self::moment($file->job['closedAt']),
+            ]);
+            $job->created_at = $opened;
+            $job->save();
+            $maps = [];
+            foreach ($file->maps as $map) {
+                $stored = SpeedMap::query()->create(['job_id' => $job->id, 'kind' => $map['kind'], 'noted_for' => $map['notedFor'], 'episode' => $map['episode'], 'taken_at' => $opened]);
+                $maps[$map['id']] = $stored->id;
+            }
+            foreach ($file->readings as $filed) {
+                self::importReading($user, $job, $filed, $maps, $opened);
+            }
+            foreach ($file->replacements as $replacement) {
+                Replacement::query()->create(['id' => (string) Str::ulid(), 'job_id' => $job->id, 'user_id' => $user->id, 'remedy' => $replacement['remedy'], 'part_number' => $replacement['partNumber'], 'note' => $replacement['note'], 'replaced_at' => self::moment($replacement['at'])]);
+            }
+
+            return $job;
+        });
+    }
+
+    /** @param array<string, string> $maps stored id by the file's */
+    private static function importReading(User $user, Job $job, FiledReading $filed, array $maps, Carbon $opened): void
+    {
+        $reading = $filed->reading;
+        $stored = Reading::query()->create([
+            'id' => (string) Str::ulid(),
+            'job_id' => $job->id,
+            'speed_map_id' => $filed->map === null ? null : $maps[$filed->map],
+            'user_id' => $user->id,
+            'test' => $reading->test,
+            'number' => is_float($reading->value) ? $reading->value : null,
+            'choice' => is_string($reading->value) ? $reading->value : null,
+            'over_range' => $reading->isOverRange(),
+            'steady' => $reading->steady,
+            'trust' => $reading->trust,
+            'supply_volts' => $reading->supplyVolts,
+            'episode' => $reading->episode,
+            'taken_at' => $filed->takenAt === null ? $opened : self::moment($filed->takenAt),
+        ]);
+        if ($reading->struck) {
+            Strike::query()->create(['reading_sequence' => $stored->sequence, 'user_id' => $user->id, 'reason' => $filed->struckBecause, 'struck_at' => self::moment($filed->struckAt)]);
+        }
+    }
+
+    private static function text(?Carbon $moment): ?string
+    {
+        return $moment?->utc()->format('Y-m-d\TH:i:s.u\Z');
+    }
+
+    private static function moment(?string $text): Carbon
+    {
+        return $text === null ? now() : Carbon::parse($text)->utc();
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Diagnosis\JobView;
+use App\Models\Job;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use Ispira\Core\Diagnosis\SoundCircuit;
+use Ispira\Core\Family\Family;
+use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Family\Parameter;
+use Ispira\Core\Family\ParameterError;
+use Ispira\Core\Job\JobStage;
+
+final class CircuitController extends Controller
+{
+    public function __construct(private readonly FamilyRegistry $families)
+    {
+    }
+
+    public function edit(Job $job): Response
+    {
+        $circuit = $job->circuit();
+        $top = (string) array_key_last($circuit->positions);
+
+        return Inertia::render('Circuit', [
+            'job' => JobView::head($job),
+            'strip' => JobView::strip($job, $circuit),
+            'family' => $circuit->texts->get('name'),
+            'fields' => self::fields($this->families->get($job->family)),
+            'values' => (object) $job->parameters,
+            'sheet' => (new SoundCircuit($circuit))->sheet($circuit->setUps[$top]),
+            'open' => $job->stage !== JobStage::Closed,
+        ]);
+    }
+
+    public function update(Request $request, Job $job): RedirectResponse
+    {
+        if ($job->stage === JobStage::Closed) {
+            return $this->whereItStands($job, 'This job is closed. Its circuit stays as it was.');
+        }
+        $family = $this->families->get($job->family);
+        try {
+            $values = $family->parameters()->read($request->array('values'));
+        } catch (ParameterError $error) {
+            throw ValidationException::withMessages($error->messages);
+        }
+        $circuit = $family->circuit($values);
+        $lost = $job->readings->filter(static fn ($reading): bool => !isset($circuit->tests[$reading->test]))->map(static fn ($reading): string => $reading->test)->unique();
+        if ($lost->isNotEmpty()) {
+            throw ValidationException::withMessages(['circuit' => 'Readings were taken that this circuit does not have ('.$lost->implode(', ').'). Open a new job for the right circuit; nothing here was changed.']);
+        }
+        DB::transaction(static function () use ($job, $values): void {
+            $job->update(['parameters' => $values, 'stage' => $job->stage === JobStage::Circuit ? JobStage::Bench : $job->stage]);
+        });
+
+        return $this->whereItStands($job->refresh());
+    }
+
+    /**
+     * The fields of a family's circuit, as a form shows them.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public static function fields(Family $family): array
+    {
+        $texts = $family->texts();
+
+        return array_map(static fn (Parameter $p): array => [
+            'key' => $p->key,
+            'kind' => $p->kind,
+            'label' => $texts->get("parameters.$p->key.label"),
+            'hint' => $texts->find("parameters.$p->key.hint"),
+            'choices' => array_map(static fn (string $choice): array => ['value' => $choice, 'label' => $texts->get("parameters.$p->key.$choice")], $p->choices),
+            'unit' => $p->unit,
+            'default' => $p->default,
+            'countOf' => $p->countOf,
+        ], array_values($family->parameters()->parameters));
+    }
+}

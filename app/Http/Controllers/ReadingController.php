@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ReadingRefused;
+use App\Actions\RecordReading;
+use App\Http\Requests\RecordReadingRequest;
+use App\Models\Job;
+use App\Models\Reading;
+use App\Models\Strike;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Ispira\Core\Job\JobStage;
+
+final class ReadingController extends Controller
+{
+    public function store(RecordReadingRequest $request, Job $job, RecordReading $record): RedirectResponse
+    {
+        if ($job->stage !== JobStage::Bench && !$job->readings->contains('id', $request->string('id')->toString())) {
+            return $this->whereItStands($job, 'This job is no longer on the bench: the reading was not recorded.');
+        }
+        try {
+            $record($this->user($request), $job, $request->reading($job->circuit()));
+        } catch (ReadingRefused $error) {
+            throw ValidationException::withMessages(['value' => $error->getMessage()]);
+        }
+
+        return redirect("/jobs/$job->id/bench", 303);
+    }
+
+    public function strike(Request $request, Job $job, string $reading): RedirectResponse
+    {
+        $data = $request->validate(['reason' => ['nullable', 'string', 'max:250']]);
+        $found = $job->readings->firstWhere('id', $reading);
+        abort_unless($found instanceof Reading, 404);
+        if ($job->stage !== JobStage::Bench) {
+            return $this->whereItStands($job, 'Only readings of a job on the bench can be struck out.');
+        }
+        $strike = Strike::query()->firstOrCreate(
+            ['reading_sequence' => $found->sequence],
+            ['user_id' => $this->user($request)->id, 'reason' => $data['reason'] ?? null, 'struck_at' => now()],
+        );
+        $notice = $strike->wasRecentlyCreated ? null : 'That reading was struck out already.';
+
+        return redirect("/jobs/$job->id/bench", 303)->with('notice', $notice);
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Models\User;
+use Illuminate\Http\Request;
+use Inertia\Middleware;
+
+final class HandleInertiaRequests extends Middleware
+{
+    protected $rootView = 'app';
+
+    /** @return array<string, mixed> */
+    public function share(Request $request): array
+    {
+        $user = $request->user();
+
+        return [
+            ...parent::share($request),
+            'user' => $user instanceof User ? ['name' => $user->name, 'role' => $user->role, 'workshop' => $user->workshop->name, 'currency' => $user->workshop->currency] : null,
+            'notice' => fn () => $request->session()->get('notice'),
+        ];
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+final class OpenJobRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'id' => ['required', 'ulid'],
+            'mapId' => ['required', 'ulid'],
+            'unitId' => ['nullable', 'ulid'],
+            'unitName' => ['required_without:unitId', 'nullable', 'string', 'max:120'],
+            'unitPlace' => ['nullable', 'string', 'max:120'],
+            'unitModel' => ['nullable', 'string', 'max:120'],
+            'complaint' => ['required', 'string', 'max:2000'],
+            'since' => ['nullable', 'string', 'max:120'],
+            'intermittent' => ['boolean'],
+            'replacedBefore' => ['nullable', 'string', 'max:1000'],
+            'family' => ['required', 'string', 'max:60'],
+            'parameters' => ['nullable', 'array', 'max:40'],
+            'states' => ['nullable', 'array', 'max:30'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'unitName.required_without' => 'Name the unit, or choose one that was here before.',
+            'complaint.required' => 'Write what the user of the machine says, in a few words.',
+            '*.max' => 'That is too long: keep it under :max characters.',
+        ];
+    }
+}

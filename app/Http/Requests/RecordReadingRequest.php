@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\ValidationException;
+use Ispira\Core\Diagnosis\Reading;
+use Ispira\Core\Diagnosis\SpeedState;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Quantity;
+use Ispira\Core\Family\Test;
+use Ispira\Core\Measurement\NumberReader;
+use Ispira\Core\Measurement\UnreadableNumber;
+
+final class RecordReadingRequest extends FormRequest
+{
+    /** Beyond this, in V, A or 10 MΩ, no instrument of the trade reads. */
+    private const LARGEST = ['volts' => 1000.0, 'amps' => 500.0, 'ohms' => 1e8];
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'id' => ['required', 'ulid'],
+            'test' => ['required', 'string', 'max:80'],
+            'value' => ['nullable', 'max:40'],
+            'choice' => ['nullable', 'string', 'max:40'],
+            'overRange' => ['boolean'],
+            'steady' => ['boolean'],
+            'supplyVolts' => ['nullable', 'max:40'],
+        ];
+    }
+
+    /** @throws ValidationException */
+    public function reading(CircuitModel $circuit): Reading
+    {
+        $test = $circuit->tests[$this->string('test')->toString()] ?? throw ValidationException::withMessages(['value' => 'This circuit has no such test. Reload the page: the circuit may have been changed.']);
+
+        return new Reading(
+            $this->string('id')->toString(),
+            $test->key,
+            $test->probe->quantity->isNumber() ? $this->number($test) : $this->outcome($circuit, $test),
+            $this->boolean('steady', true),
+            supplyVolts: $this->supply(),
+        );
+    }
+
+    private function number(Test $test): ?float
+    {
+        $quantity = $test->probe->quantity;
+        if ($this->boolean('overRange')) {
+            return null;
+        }
+        $number = $this->read('value', $this->input('value'), $quantity->unit());
+        if ($quantity === Quantity::Ohms && $number < 0.0) {
+            $this->fail('value', 'A resistance is never below zero. Was the part live, or were the leads not zeroed?');
+        }
+        if (abs($number) > self::LARGEST[$quantity->value]) {
+            $this->fail('value', 'No meter of the trade reads that much. Check the prefix and the decimal point, or press over range.');
+        }
+
+        return $number;
+    }
+
+    private function outcome(CircuitModel $circuit, Test $test): string
+    {
+        $choice = $this->string('choice')->toString();
+        $allowed = $test->probe->quantity === Quantity::Observation
+            ? array_keys($circuit->observations[$test->probe->at]->usual)
+            : array_map(static fn (SpeedState $s): string => $s->value, SpeedState::cases());
+        if (!in_array($choice, $allowed, true)) {
+            $this->fail('value', 'Choose what you saw or heard.');
+        }
+
+        return $choice;
+    }
+
+    private function supply(): ?float
+    {
+        $given = $this->input('supplyVolts');
+        if ($given === null || $given === '') {
+            return null;
+        }
+        $volts = $this->read('supplyVolts', $given, 'V');
+        if ($volts < 5.0 || $volts > 60.0) {
+            $this->fail('supplyVolts', 'The supply of this circuit lies between 5 and 60 V.');
+        }
+
+        return $volts;
+    }
+
+    private function read(string $field, mixed $given, string $unit): float
+    {
+        try {
+            return NumberReader::read($given, $unit);
+        } catch (UnreadableNumber $error) {
+            $this->fail($field, $error->getMessage());
+        }
+    }
+
+    private function fail(string $field, string $message): never
+    {
+        throw ValidationException::withMessages([$field => $message]);
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+use Ispira\Core\Diagnosis\CaseFile;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Job\JobKind;
+use Ispira\Core\Job\JobStage;
+
+/**
+ * @property string       $id
+ * @property int          $workshop_id
+ * @property int          $number
+ * @property string       $unit_id
+ * @property JobKind      $kind
+ * @property JobStage     $stage
+ * @property string       $complaint
+ * @property string|null  $since
+ * @property bool         $intermittent
+ * @property string|null  $replaced_before
+ * @property string       $family
+ * @property array<string, mixed> $parameters
+ * @property Carbon|null  $closed_at
+ * @property Carbon       $created_at
+ * @property Carbon       $updated_at
+ * @property Unit         $unit
+ * @property Workshop     $workshop
+ * @property \Illuminate\Database\Eloquent\Collection<int, Reading> $readings
+ * @property \Illuminate\Database\Eloquent\Collection<int, SpeedMap> $maps
+ * @property \Illuminate\Database\Eloquent\Collection<int, Replacement> $replacements
+ */
+final class Job extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    protected $casts = [
+        'kind' => JobKind::class,
+        'stage' => JobStage::class,
+        'intermittent' => 'boolean',
+        'parameters' => 'array',
+        'closed_at' => 'datetime',
+        'number' => 'integer',
+    ];
+
+    /** @return BelongsTo<Unit, $this> */
+    public function unit(): BelongsTo
+    {
+        return $this->belongsTo(Unit::class);
+    }
+
+    /** @return BelongsTo<Workshop, $this> */
+    public function workshop(): BelongsTo
+    {
+        return $this->belongsTo(Workshop::class);
+    }
+
+    /** @return HasMany<Reading, $this> */
+    public function readings(): HasMany
+    {
+        return $this->hasMany(Reading::class)->orderBy('sequence');
+    }
+
+    /** @return HasMany<SpeedMap, $this> */
+    public function maps(): HasMany
+    {
+        return $this->hasMany(SpeedMap::class)->orderBy('taken_at');
+    }
+
+    /** @return HasMany<Replacement, $this> */
+    public function replacements(): HasMany
+    {
+        return $this->hasMany(Replacement::class)->orderBy('sequence');
+    }
+
+    public function circuit(): CircuitModel
+    {
+        $family = app(FamilyRegistry::class)->get($this->family);
+
+        return $family->circuit($family->parameters()->read($this->parameters));
+    }
+
+    public function caseFile(): CaseFile
+    {
+        return new CaseFile(
+            $this->readings->map(static fn (Reading $reading) => $reading->toCore())->values()->all(),
+            $this->replacements->pluck('remedy')->map(strval(...))->values()->all(),
+            $this->intermittent,
+        );
+    }
+}

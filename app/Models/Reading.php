@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
+use Ispira\Core\Diagnosis\Reading as CoreReading;
+use Ispira\Core\Diagnosis\Trust;
+
+/**
+ * One observed value. Rows are only ever added.
+ *
+ * @property int         $sequence
+ * @property string      $id
+ * @property string      $job_id
+ * @property string|null $speed_map_id
+ * @property string      $test
+ * @property float|null  $number
+ * @property string|null $choice
+ * @property bool        $over_range
+ * @property bool        $steady
+ * @property Trust       $trust
+ * @property float|null  $supply_volts
+ * @property int         $episode
+ * @property Carbon      $taken_at
+ * @property Strike|null $strike
+ */
+final class Reading extends Model
+{
+    public $timestamps = false;
+
+    protected $primaryKey = 'sequence';
+
+    protected $guarded = [];
+
+    protected $dateFormat = 'Y-m-d H:i:s.u';
+
+    protected $casts = [
+        'number' => 'float',
+        'over_range' => 'boolean',
+        'steady' => 'boolean',
+        'trust' => Trust::class,
+        'supply_volts' => 'float',
+        'episode' => 'integer',
+        'taken_at' => 'datetime',
+    ];
+
+    protected $with = ['strike'];
+
+    public function getRouteKeyName(): string
+    {
+        return 'id';
+    }
+
+    /** @return BelongsTo<Job, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(Job::class);
+    }
+
+    /** @return HasOne<Strike, $this> */
+    public function strike(): HasOne
+    {
+        return $this->hasOne(Strike::class, 'reading_sequence', 'sequence');
+    }
+
+    public function toCore(): CoreReading
+    {
+        return new CoreReading(
+            $this->id,
+            $this->test,
+            $this->over_range ? null : $this->choice ?? $this->number,
+            $this->steady,
+            $this->trust,
+            $this->supply_volts,
+            $this->strike !== null,
+            $this->episode,
+        );
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Ispira\Core\Diagnosis\DecisionSettings;
+
+/**
+ * @property int    $id
+ * @property string $name
+ * @property string $currency
+ * @property float  $labour_per_hour
+ * @property float  $come_back_hours
+ * @property int    $last_job_number
+ */
+final class Workshop extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['labour_per_hour' => 'float', 'come_back_hours' => 'float', 'last_job_number' => 'integer'];
+
+    protected $attributes = ['currency' => 'EUR', 'labour_per_hour' => 75, 'come_back_hours' => 1.5];
+
+    /** @return HasMany<Job, $this> */
+    public function jobs(): HasMany
+    {
+        return $this->hasMany(Job::class);
+    }
+
+    /** @return HasMany<Unit, $this> */
+    public function units(): HasMany
+    {
+        return $this->hasMany(Unit::class);
+    }
+
+    /** @return HasMany<User, $this> */
+    public function users(): HasMany
+    {
+        return $this->hasMany(User::class);
+    }
+
+    public function decisionSettings(): DecisionSettings
+    {
+        return new DecisionSettings($this->labour_per_hour, $this->come_back_hours);
+    }
+
+    /** The next number of a job; call inside the transaction that stores the job. */
+    public function takeJobNumber(): int
+    {
+        $locked = self::query()->whereKey($this->id)->lockForUpdate()->firstOrFail();
+        $locked->increment('last_job_number');
+
+        return $locked->last_job_number;
+    }
+}

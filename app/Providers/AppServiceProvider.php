@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Diagnosis\FilePredictionStore;
+use App\Models\User;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Support\ServiceProvider;
+use Ispira\Core\Diagnosis\PredictionStore;
+use Ispira\Core\Family\FamilyRegistry;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(FamilyRegistry::class, static fn (): FamilyRegistry => FamilyRegistry::shipped());
+        $this->app->singleton(PredictionStore::class, static fn (): PredictionStore => new FilePredictionStore(config()->string('ispira.predictions')));
+    }
+
+    public function boot(): void
+    {
+        // Every job is looked up inside the user's own workshop: another's is not found.
+        Route::bind('job', static function (string $id) {
+            $user = Auth::user();
+            abort_unless($user instanceof User, 404);
+
+            return $user->workshop->jobs()->with(['unit', 'readings', 'maps', 'replacements'])->findOrFail($id);
+        });
+    }
+}

@@ -1,0 +1,106 @@
+# Shared by bin/start and bin/test: sets up what a fresh machine lacks, and runs the private database.
+
+root=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
+cd "$root"
+mkdir -p var
+
+# JIT and a compiled-code cache make the diagnosis several times faster.
+php_fast=(-d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d opcache.memory_consumption=192)
+
+say() { printf '%s\n' "$*"; }
+fail() { printf '%s\n' "$*" >&2; exit 1; }
+
+as_root() {
+    if [ "$(id -u)" = 0 ]; then "$@"
+    elif command -v sudo >/dev/null; then sudo "$@"
+    else fail "Debian packages are missing and neither root nor sudo is at hand: install them first: $*"
+    fi
+}
+
+install_packages() {
+    local missing=() package
+    for package in "$@"; do
+        dpkg-query -W -f='${Status}' "$package" 2>/dev/null | grep -q 'ok installed' || missing+=("$package")
+    done
+    [ "${#missing[@]}" = 0 ] && return
+    say "Installing Debian packages: ${missing[*]}"
+    as_root env DEBIAN_FRONTEND=noninteractive apt-get update -q >var/apt.log 2>&1 || fail "apt-get update failed, see var/apt.log"
+    as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -q --no-install-recommends "${missing[@]}" >>var/apt.log 2>&1 || fail "apt-get install failed, see var/apt.log"
+}
+
+# Runs a command when the files it depends on have changed since it last succeeded.
+when_changed() {
+    local name=$1 files=$2 now
+    shift 2
+    now=$(find $files -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum)
+    [ -f "var/$name.done" ] && [ "$(cat "var/$name.done")" = "$now" ] && return
+    say "Running: $*"
+    "$@" >"var/$name.log" 2>&1 || { tail -n 30 "var/$name.log" >&2; fail "\"$*\" failed, see var/$name.log"; }
+    printf '%s' "$now" >"var/$name.done"
+}
+
+base_packages=(mariadb-server php8.2-cli php8.2-mysql php8.2-mbstring php8.2-xml php8.2-intl php8.2-curl php8.2-zip php8.2-gd php8.2-bcmath)
+
+set_up() {
+    command -v node >/dev/null || fail "Node.js 20 is needed: install it and run this again."
+    command -v composer >/dev/null || fail "Composer is needed: install it and run this again."
+    install_packages "${base_packages[@]}" "$@"
+    [ -f vendor/autoload.php ] || rm -f var/composer.done
+    [ -d node_modules ] || rm -f var/npm.done
+    [ -f public/build/manifest.json ] || rm -f var/build.done
+    when_changed composer composer.json env COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --no-scripts
+    when_changed npm package-lock.json npm ci
+    when_changed build "resources package-lock.json vite.config.ts tsconfig.json" npm run build
+}
+
+# start_database FOLDER PORT: a MariaDB server of our own on loopback, data in FOLDER.
+start_database() {
+    local folder=$1 port=$2
+    database_socket="$folder/server.sock"
+    [ "${#database_socket}" -lt 100 ] || database_socket="/tmp/ispira-$(id -u)-$port.sock"
+    if [ ! -d "$folder/data/mysql" ]; then
+        mkdir -p "$folder/data" "$folder/tmp"
+        mariadb-install-db --no-defaults --user="$(id -un)" --datadir="$folder/data" --auth-root-authentication-method=normal --skip-test-db --skip-name-resolve >"$folder/install.log" 2>&1 || fail "The database could not be made, see $folder/install.log"
+    fi
+    mariadbd --no-defaults --user="$(id -un)" --datadir="$folder/data" --bind-address=127.0.0.1 --port="$port" --socket="$database_socket" --pid-file="$folder/server.pid" --log-error="$folder/server.log" --tmpdir="$folder/tmp" --innodb-flush-log-at-trx-commit=1 --innodb-doublewrite=1 --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve </dev/null >/dev/null 2>&1 &
+    local tries
+    for tries in $(seq 100); do
+        mariadb-admin --no-defaults --socket="$database_socket" -uroot ping >/dev/null 2>&1 && return
+        sleep 0.2
+    done
+    fail "The database did not start, see $folder/server.log"
+}
+
+stop_database() {
+    [ -n "${database_socket:-}" ] && mariadb-admin --no-defaults --socket="$database_socket" -uroot shutdown >/dev/null 2>&1
+}
+
+# make_database NAME USER PASSWORD
+make_database() {
+    mariadb --no-defaults --socket="$database_socket" -uroot <<SQL
+CREATE DATABASE IF NOT EXISTS \`$1\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
+CREATE USER IF NOT EXISTS '$2'@'127.0.0.1' IDENTIFIED BY '$3';
+ALTER USER '$2'@'127.0.0.1' IDENTIFIED BY '$3';
+GRANT ALL ON \`$1\`.* TO '$2'@'127.0.0.1';
+SQL
+}
+
+# serve PORT: the application on loopback with four workers, in a process group of its own.
+serve() {
+    ( cd public && PHP_CLI_SERVER_WORKERS=4 exec setsid php "${php_fast[@]}" -d upload_max_filesize=4M -d post_max_size=6M -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php ) >>"var/server-$1.log" 2>&1 </dev/null &
+    server_pid=$!
+    local tries
+    for tries in $(seq 100); do
+        curl -s -o /dev/null "http://127.0.0.1:$1/sign-in" && return
+        kill -0 "$server_pid" 2>/dev/null || fail "The server did not start: is port $1 taken? See var/server-$1.log"
+        sleep 0.1
+    done
+    fail "The server does not answer, see var/server-$1.log"
+}
+
+stop_server() {
+    [ -n "${server_pid:-}" ] || return 0
+    kill -- "-$server_pid" 2>/dev/null || kill "$server_pid" 2>/dev/null
+    wait "$server_pid" 2>/dev/null
+    server_pid=
+}

@@ -1,0 +1,30 @@
+<?php
+
+use App\Http\Middleware\HandleInertiaRequests;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(web: __DIR__.'/../routes/web.php')
+    ->withCommands([__DIR__.'/../app/Console/Commands'])
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->web(append: [HandleInertiaRequests::class]);
+        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->redirectUsersTo('/');
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->respond(function ($response, Throwable $error, Request $request) {
+            $status = $response->getStatusCode();
+            if ($status === 419) {
+                return back()->with('notice', 'The page had been open too long. Nothing was lost: send it again.');
+            }
+            if (in_array($status, [403, 404, 405, 413, 429, 500, 503], true) && (!config('app.debug') || $status < 500)) {
+                return Inertia::render('Problem', ['status' => $status])->toResponse($request)->setStatusCode($status);
+            }
+
+            return $response;
+        });
+    })->create();

@@ -1,0 +1,12 @@
+<?php
+
+return [
+    // Shows the demo accounts on the sign-in page. Never set this where real jobs are kept.
+    'demo' => (bool) env('ISPIRA_DEMO', false),
+
+    // Password of every demo account.
+    'demo_password' => env('ISPIRA_DEMO_PASSWORD', 'lake-ferry'),
+
+    // Folder in which predictions are kept between requests.
+    'predictions' => storage_path('framework/cache/predictions'),
+];

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis;
+
+use Ispira\Core\Circuit\Element;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\SetUp;
+use Ispira\Core\Family\SheetElement;
+
+/**
+ * How a circuit behaves when nothing is wrong, at the middle of what is unknown: for the strip and the sheet.
+ */
+final class SoundCircuit
+{
+    /** Current in A from which a path counts as live. */
+    private const LIVE_FROM = 0.02;
+
+    private readonly Simulator $simulator;
+
+    private readonly Hypothesis $sound;
+
+    /** @var list<float> */
+    private readonly array $values;
+
+    public function __construct(private readonly CircuitModel $circuit)
+    {
+        $this->simulator = new Simulator($circuit);
+        $this->sound = new Hypothesis(HypothesisList::NOTHING_WRONG, [], [], 1.0, []);
+        $this->values = DrawnValues::single($circuit, $this->simulator->solver, static fn (): float => 0.0)->vectors[0];
+    }
+
+    /**
+     * Speed expected in each position, as a part of the highest.
+     *
+     * @return array<string, float>
+     */
+    public function speeds(): array
+    {
+        $speeds = [];
+        foreach ($this->circuit->positions as $key => $position) {
+            $point = $this->simulator->solver->solve($this->simulator->valuesFor($this->values, $this->circuit->setUps[(string) $key], $this->sound));
+            $speeds[(string) $key] = abs($point->speed($this->circuit->motor));
+        }
+        $full = max($speeds) ?: 1.0;
+
+        return array_map(static fn (float $speed): float => $speed / $full, $speeds);
+    }
+
+    /**
+     * The sheet for a set-up: what is closed, where current flows, and the potential of each node.
+     *
+     * @return array{width: float, height: float, nodes: array<string, array{x: float, y: float, volts: float|null, place: string}>, elements: list<array{id: string, from: string, to: string, symbol: string, label: string, bends: list<array{0: float, 1: float}>, segment: int, side: string, groundAt: array{0: float, 1: float}|null, groundEnd: string|null, live: bool, open: bool}>}
+     */
+    public function sheet(SetUp $setUp): array
+    {
+        $values = $this->simulator->valuesFor($this->values, $setUp, $this->sound);
+        $point = $this->simulator->solver->solve($values);
+        $sheet = $this->circuit->sheet;
+        $nodes = [];
+        foreach ($sheet->nodes as $node => [$x, $y]) {
+            $nodes[$node] = ['x' => $x, 'y' => $y, 'volts' => $point->potential((string) $node), 'place' => $this->circuit->places[$node]];
+        }
+        $elements = [];
+        foreach ($sheet->elements as $id => $drawn) {
+            $element = $this->circuit->netlist->elements[$id];
+            $elements[] = [
+                'id' => $id,
+                'from' => $element->from,
+                'to' => $element->to,
+                'symbol' => $drawn->symbol,
+                'label' => $drawn->label,
+                'bends' => $drawn->bends,
+                'segment' => $drawn->segment,
+                'side' => $drawn->side,
+                'groundAt' => $drawn->groundAt,
+                'groundEnd' => $this->groundEnd($element, $drawn),
+                'live' => abs($point->current($id)) > self::LIVE_FROM,
+                'open' => $point->isOpen($id),
+            ];
+        }
+
+        return ['width' => $sheet->width, 'height' => $sheet->height, 'nodes' => $nodes, 'elements' => $elements];
+    }
+
+    private function groundEnd(Element $element, SheetElement $drawn): ?string
+    {
+        if ($drawn->groundAt === null) {
+            return null;
+        }
+
+        return $element->from === $this->circuit->netlist->ground ? 'from' : 'to';
+    }
+}

@@ -1,0 +1,200 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis;
+
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Quantity;
+use Ispira\Core\Family\Test;
+
+/**
+ * A test as it is shown to a person: what to do, what each outcome means, what each suspect predicts.
+ *
+ * @phpstan-type Outcome array{value: string|null, from: float|null, to: float|null, label: string, probability: float, remedies: list<array{remedy: string, label: string, fault: string, probability: float}>}
+ * @phpstan-type Card array{key: string, title: string, quantity: string, unit: string, setUp: string, position: string, red: string|null, black: string|null, at: string, against: string, meter: string, cautions: list<string>, tools: list<string>, access: list<string>, choices: list<array{value: string, label: string}>, outcomes: list<Outcome>, marks: list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>}
+ */
+final readonly class TestCard
+{
+    /** Suspects below this share are not shown among outcomes. */
+    private const SHOWN_FROM = 0.004;
+    private const MOST_MARKS = 6;
+
+    private Words $words;
+
+    public function __construct(private CircuitModel $circuit, private Diagnosis $diagnosis)
+    {
+        $this->words = new Words($circuit);
+    }
+
+    /** @return Card */
+    public function of(Test $test): array
+    {
+        $texts = $this->circuit->texts;
+        $volts = $test->probe->quantity === Quantity::Volts;
+        $leads = $volts || $test->probe->quantity === Quantity::Ohms;
+        $supply = $this->diagnosis->evidence->predictions->supplyOf(0);
+
+        return [
+            'key' => $test->key,
+            'title' => $this->words->test($test),
+            'quantity' => $test->probe->quantity->value,
+            'unit' => $test->probe->quantity->unit(),
+            'setUp' => $this->words->setUp($test),
+            'position' => $this->circuit->setUps[$test->setUp]->position,
+            'red' => $leads ? $this->words->place($test->probe->at) : null,
+            'black' => $leads ? $this->words->place($test->probe->against) : null,
+            'at' => $test->probe->at,
+            'against' => $test->probe->against,
+            'meter' => Words::general('meter.'.$test->probe->quantity->value, ['range' => $supply > 19.0 ? '60' : '20']),
+            'cautions' => array_map(static fn (string $key): string => $texts->get("cautions.$key"), $test->cautions),
+            'tools' => array_map(static fn (string $key): string => $texts->get("tools.$key"), $test->tools),
+            'access' => array_map(static fn (string $key): string => $texts->get("access.$key"), $test->access),
+            'choices' => $this->choices($test),
+            'outcomes' => $test->probe->quantity->isNumber() ? $this->bands($test) : $this->outcomes($test),
+            'marks' => $test->probe->quantity->isNumber() ? $this->marks($test) : [],
+        ];
+    }
+
+    /** @return list<array{value: string, label: string}> */
+    private function choices(Test $test): array
+    {
+        $values = match ($test->probe->quantity) {
+            Quantity::Observation => array_keys($this->circuit->observations[$test->probe->at]->usual),
+            Quantity::Speed => array_map(static fn (SpeedState $s): string => $s->value, SpeedState::possible($this->diagnosis->evidence->predictions->shouldRun($test))),
+            default => [],
+        };
+
+        return array_map(fn (string $value): array => ['value' => $value, 'label' => $this->words->choice($test, $value)], $values);
+    }
+
+    /**
+     * What each choice would mean.
+     *
+     * @return list<Outcome>
+     */
+    private function outcomes(Test $test): array
+    {
+        $outcomes = [];
+        foreach ($this->choices($test) as ['value' => $value, 'label' => $label]) {
+            $shares = [];
+            foreach ($this->alive() as [$hypothesis, $probability]) {
+                $shares[] = [$hypothesis, $probability * ($this->diagnosis->evidence->values->chances($hypothesis, $test)[$value] ?? 0.0)];
+            }
+            $outcomes[] = ['value' => $value, 'from' => null, 'to' => null, 'label' => $label, ...$this->meaning($shares)];
+        }
+
+        return $outcomes;
+    }
+
+    /**
+     * Ranges of readings that mean the same, from the suspects' own predictions.
+     *
+     * @return list<Outcome>
+     */
+    private function bands(Test $test): array
+    {
+        $ranges = [];
+        foreach ($this->alive() as [$hypothesis, $probability]) {
+            [$mean, $spread] = $this->diagnosis->evidence->expected($hypothesis, $test);
+            $ranges[] = [$mean, min($spread, 0.08 * abs($mean) + 0.2), $hypothesis, $probability];
+        }
+        usort($ranges, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $bands = [];
+        foreach ($ranges as [$mean, $spread, $hypothesis, $probability]) {
+            $from = is_infinite($mean) ? \INF : $mean - 1.6 * $spread;
+            $last = array_key_last($bands);
+            if ($last === null || $from > $bands[$last]['to']) {
+                $bands[] = ['from' => $from, 'to' => is_infinite($mean) ? \INF : $mean + 1.6 * $spread, 'shares' => []];
+                $last = \count($bands) - 1;
+            }
+            $bands[$last]['to'] = is_infinite($mean) ? \INF : max($bands[$last]['to'], $mean + 1.6 * $spread);
+            $bands[$last]['shares'][] = [$hypothesis, $probability];
+        }
+
+        return array_map(function (array $band) use ($test): array {
+            $open = is_infinite($band['from']);
+            $from = $test->probe->quantity === Quantity::Ohms ? max(0.0, $band['from']) : $band['from'];
+            $label = $open ? Words::general('over-range') : self::range($from, $band['to'], $test->probe->quantity);
+
+            return ['value' => null, 'from' => $open ? null : $from, 'to' => $open ? null : $band['to'], 'label' => $label, ...$this->meaning($band['shares'])];
+        }, $bands);
+    }
+
+    private static function range(float $from, float $to, Quantity $quantity): string
+    {
+        $decimals = max(abs($from), abs($to)) >= 3.0 ? 1 : 2;
+        $low = number_format($from, $decimals, '.', '');
+        if ((float) $low <= 0.0 && $from > -0.5) {
+            return 'under '.number_format($to, $decimals, '.', '').' '.$quantity->unit();
+        }
+
+        return $low.' to '.number_format($to, $decimals, '.', '').' '.$quantity->unit();
+    }
+
+    /**
+     * @param list<array{0: Hypothesis, 1: float}> $shares
+     *
+     * @return array{probability: float, remedies: list<array{remedy: string, label: string, fault: string, probability: float}>}
+     */
+    private function meaning(array $shares): array
+    {
+        $total = array_sum(array_column($shares, 1));
+        $byRemedy = [];
+        $leading = [];
+        usort($shares, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
+        foreach ($shares as [$hypothesis, $share]) {
+            $remedy = $hypothesis->remedy();
+            $byRemedy[$remedy] = ($byRemedy[$remedy] ?? 0.0) + $share;
+            $leading[$remedy] ??= $hypothesis;
+        }
+        arsort($byRemedy);
+        $remedies = [];
+        foreach (\array_slice($byRemedy, 0, 3, true) as $remedy => $share) {
+            if ($total > 0.0 && $share / $total > 0.05) {
+                $remedies[] = ['remedy' => $remedy, 'label' => $this->words->remedy($remedy), 'fault' => $this->words->hypothesis($leading[$remedy]), 'probability' => $share / $total];
+            }
+        }
+
+        return ['probability' => $total, 'remedies' => $remedies];
+    }
+
+    /**
+     * Where the likeliest suspects see the reading.
+     *
+     * @return list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>
+     */
+    private function marks(Test $test): array
+    {
+        $marks = [];
+        foreach (\array_slice($this->diagnosis->suspects, 0, self::MOST_MARKS) as $suspect) {
+            if ($suspect->probability < self::SHOWN_FROM) {
+                continue;
+            }
+            [$mean, $spread] = $this->diagnosis->evidence->expected($suspect->leading(), $test);
+            $open = is_infinite($mean);
+            $marks[] = [
+                'remedy' => $suspect->remedy,
+                'label' => $this->words->remedy($suspect->remedy),
+                'probability' => $suspect->probability,
+                'from' => $open ? null : $mean - 1.3 * $spread,
+                'to' => $open ? null : $mean + 1.3 * $spread,
+            ];
+        }
+
+        return $marks;
+    }
+
+    /** @return list<array{0: Hypothesis, 1: float}> */
+    private function alive(): array
+    {
+        $alive = [];
+        foreach ($this->diagnosis->evidence->belief->byHypothesis() as $key => $probability) {
+            if ($probability >= self::SHOWN_FROM) {
+                $alive[] = [$this->diagnosis->evidence->hypotheses[$key], $probability];
+            }
+        }
+
+        return $alive;
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Trial;
+
+use Ispira\Core\Diagnosis\DrawnValues;
+use Ispira\Core\Diagnosis\Hypothesis;
+use Ispira\Core\Diagnosis\Likelihood;
+use Ispira\Core\Diagnosis\Reading;
+use Ispira\Core\Diagnosis\Simulator;
+use Ispira\Core\Diagnosis\SpeedState;
+use Ispira\Core\Family\Adjustment;
+use Ispira\Core\Family\AdjustmentKind;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Quantity;
+use Ispira\Core\Family\Test;
+
+/**
+ * A unit with a hidden fault, component values of its own and a person who reads a meter.
+ *
+ * Its values are drawn apart from the engine's, its meter errs, and now and then a
+ * reading is a slip.
+ */
+final class SimulatedUnit
+{
+    private const WANDERS = 0.03;
+    private const WANDERS_WHEN_LOOSE = 0.4;
+
+    private readonly Simulator $simulator;
+
+    /** @var list<float> */
+    private readonly array $values;
+
+    private readonly Hypothesis $truth;
+
+    private readonly Hypothesis $sound;
+
+    public function __construct(
+        private readonly CircuitModel $circuit,
+        Hypothesis $truth,
+        private readonly Chance $chance,
+        private readonly float $slips,
+    ) {
+        $this->simulator = new Simulator($circuit);
+        $this->values = DrawnValues::single($circuit, $this->simulator->solver, $chance->normal(...))->vectors[0];
+        $this->truth = $this->ofOwnDegree($truth);
+        $this->sound = new Hypothesis('none', [], [], 1.0, []);
+    }
+
+    public function remedy(): string
+    {
+        return $this->truth->remedy();
+    }
+
+    /** The reading that a person takes down. */
+    public function read(string $id, Test $test, int $episode): Reading
+    {
+        $steady = !$test->probe->quantity->isNumber() || !$this->chance->happens($this->truth->isLoose() ? self::WANDERS_WHEN_LOOSE : self::WANDERS);
+
+        return new Reading($id, $test->key, $this->answer($test), $steady, episode: $episode);
+    }
+
+    /** @return float|string|null number, outcome, or null for over-range */
+    private function answer(Test $test): float|string|null
+    {
+        $shows = !$this->truth->comesAndGoes || $this->chance->happens(0.5);
+        $slip = $this->chance->happens($this->slips);
+        if ($test->probe->quantity->isNumber()) {
+            $seen = $this->observe($test, $shows ? $this->truth : $this->sound);
+            if ($slip) {
+                return $test->probe->quantity === Quantity::Ohms ? 10.0 ** $this->chance->between(-1.0, 6.0) : $this->chance->between(0.0, 13.0 * $this->values[$this->simulator->solver->slot($this->circuit->supply)] / 12.0);
+            }
+
+            return is_infinite($seen) ? null : $seen + $this->chance->normal() * Likelihood::instrumentSpread($test->probe->quantity, $seen);
+        }
+        $chances = $test->probe->quantity === Quantity::Observation
+            ? Likelihood::observed($this->truth, $test, $this->circuit->observations[$test->probe->at]->usual)
+            : $this->heard($test, $shows);
+        if ($slip) {
+            $chances = array_fill_keys(array_keys($chances), 1.0 / \count($chances));
+        }
+
+        return $this->chance->pick($chances);
+    }
+
+    /** @return array<string, float> */
+    private function heard(Test $test, bool $shows): array
+    {
+        $soundSpeed = $this->observe($test, $this->sound);
+        $top = (string) array_key_last($this->circuit->positions);
+        $full = $this->observe($this->circuit->speedTest($top), $this->sound);
+        $shouldRun = abs($soundSpeed) > 1.0;
+        $with = Simulator::heard($this->observe($test, $this->truth), $soundSpeed, $full);
+        if ($this->truth->comesAndGoes && abs($with - Simulator::heard($soundSpeed, $soundSpeed, $full)) > 0.15 && $this->chance->happens(0.35)) {
+            $with = \NAN;
+        } elseif (!$shows) {
+            $with = Simulator::heard($soundSpeed, $soundSpeed, $full);
+        }
+
+        return SpeedState::chances($with, $shouldRun);
+    }
+
+    private function observe(Test $test, Hypothesis $state): float
+    {
+        $probe = $test->probe;
+        $applied = $this->simulator->valuesAt($probe, $this->simulator->valuesFor($this->values, $this->circuit->setUps[$test->setUp], $state));
+
+        return $this->simulator->observe($probe, $this->simulator->solverFor($probe)->solve($applied));
+    }
+
+    /** The fault in a degree between those of the engine's grid. */
+    private function ofOwnDegree(Hypothesis $truth): Hypothesis
+    {
+        $factor = exp(0.2 * $this->chance->normal());
+        $adjustments = array_map(static fn (Adjustment $a): Adjustment => match (true) {
+            $a->kind === AdjustmentKind::Add => Adjustment::add($a->parameter, $a->value * $factor),
+            $a->kind === AdjustmentKind::Scale => Adjustment::scale($a->parameter, 1.0 + ($a->value - 1.0) * min($factor, 1.3)),
+            default => $a,
+        }, $truth->adjustments);
+
+        return new Hypothesis($truth->key, $truth->faults, $truth->parts, $truth->prior, $adjustments, $truth->acts, $truth->comesAndGoes);
+    }
+}

@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Trial;
+
+use Ispira\Core\Diagnosis\CaseFile;
+use Ispira\Core\Diagnosis\DecisionSettings;
+use Ispira\Core\Diagnosis\Diagnosis;
+use Ispira\Core\Diagnosis\Engine;
+use Ispira\Core\Diagnosis\Money;
+use Ispira\Core\Diagnosis\Reading;
+use Ispira\Core\Diagnosis\SpeedState;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Test;
+
+/**
+ * Works one simulated job from the map to a machine that runs.
+ */
+final class TrialJob
+{
+    private const MOST_TESTS = 25;
+    private const MOST_REPLACEMENTS = 4;
+    private const MOST_MAPS = 20;
+    private const SURE = 0.97;
+
+    private int $tests = 0;
+    private float $minutes = 0.0;
+    private int $number = 0;
+    private CaseFile $case;
+
+    /** @var array<string, true> */
+    private array $opened = [];
+
+    public function __construct(
+        private readonly CircuitModel $circuit,
+        private readonly SimulatedUnit $unit,
+        private readonly Engine $engine,
+        private readonly Policy $policy,
+        private readonly Chance $chance,
+        private readonly DecisionSettings $settings,
+        bool $intermittent,
+    ) {
+        $this->case = new CaseFile([], [], $intermittent);
+    }
+
+    public function run(): Outcome
+    {
+        $money = new Money($this->circuit, $this->settings);
+        $right = $this->unit->remedy();
+        $avoidable = 0.0;
+        $first = null;
+        for ($attempt = 0; $attempt < self::MOST_REPLACEMENTS; ++$attempt) {
+            $this->map();
+            $diagnosis = $this->investigate();
+            $remedy = $diagnosis->verdict->suspect->remedy ?? $diagnosis->suspects[0]->remedy;
+            $first ??= [$remedy === $right, $diagnosis->verdict !== null, $diagnosis->suspects[0]->probability, $remedy];
+            $bought = $remedy === 'none' ? [] : explode('+', $remedy);
+            $needed = explode('+', $right);
+            foreach (array_diff($bought, $needed) as $part) {
+                $avoidable += $money->ofRemedy($part);
+            }
+            if (array_diff($needed, $bought) === []) {
+                break;
+            }
+            $avoidable += $this->settings->comeBack();
+            if ($remedy === 'none' || array_intersect($bought, $needed) !== []) {
+                // What is left of a pair is found on the second visit at the price of the come-back.
+                break;
+            }
+            $this->case = new CaseFile($this->case->readings, [...$this->case->replacements, $remedy], $this->case->intermittent);
+        }
+        $first ??= [false, false, 0.0, ''];
+
+        return new Outcome($first[0], $first[1], $first[2], $this->tests, $this->minutes, $avoidable + $this->settings->labour($this->minutes), $first[3]);
+    }
+
+    /** Steps through the selector; there is no job without a complaint, so until something is heard it is done again. */
+    private function map(): void
+    {
+        $before = $this->case;
+        for ($try = 0; $try < self::MOST_MAPS; ++$try) {
+            $this->case = $before;
+            $heard = [];
+            foreach ($this->circuit->positions as $position) {
+                $this->read($this->circuit->speedTest($position->key));
+            }
+            foreach (\array_slice($this->case->readings, \count($before->readings)) as $reading) {
+                $heard[] = $reading->value;
+            }
+            if (array_unique($heard) !== [SpeedState::Right->value]) {
+                return;
+            }
+        }
+    }
+
+    private function investigate(): Diagnosis
+    {
+        $repeated = [];
+        $fixed = array_values(array_filter($this->circuit->tests, static fn (Test $t): bool => $t->offered));
+        if ($this->policy === Policy::RandomOrder) {
+            $fixed = $this->chance->shuffled($fixed);
+        }
+        while (true) {
+            $diagnosis = $this->engine->diagnose($this->circuit, $this->case, $this->settings);
+            if ($this->policy === Policy::BuyOnPattern || $this->tests >= self::MOST_TESTS) {
+                return $diagnosis;
+            }
+            $doubtful = array_values(array_diff($diagnosis->misfit->spoiling ?? [], $repeated));
+            if ($doubtful !== [] && $this->policy === Policy::Engine) {
+                $repeated[] = $this->repeat($doubtful[0]);
+                continue;
+            }
+            $cause = $diagnosis->verdict === null ? null : ($diagnosis->verdict->causesToCheck[0] ?? null);
+            $next = $this->policy === Policy::Engine ? $diagnosis->next->test ?? ($cause === null ? null : $this->circuit->tests[$cause->test]) : ($diagnosis->suspects[0]->probability >= self::SURE ? null : array_shift($fixed));
+            if (!$next instanceof Test) {
+                return $diagnosis;
+            }
+            $this->read($next);
+            $this->spend($next);
+        }
+    }
+
+    private function spend(Test $test): void
+    {
+        ++$this->tests;
+        $this->minutes += $test->minutes;
+        foreach ($test->access as $place) {
+            if (!isset($this->opened[$place])) {
+                $this->opened[$place] = true;
+                $this->minutes += $this->circuit->accessMinutes[$place];
+            }
+        }
+    }
+
+    private function read(Test $test): string
+    {
+        $id = 'r'.$this->number++;
+        $this->case = $this->case->with($this->unit->read($id, $test, \count($this->case->replacements)));
+
+        return $id;
+    }
+
+    /** Strikes a doubtful reading out and takes it again. */
+    private function repeat(string $id): string
+    {
+        $readings = [];
+        $test = null;
+        foreach ($this->case->readings as $reading) {
+            if ($reading->id === $id) {
+                $test = $this->circuit->tests[$reading->test];
+                $reading = new Reading($reading->id, $reading->test, $reading->value, $reading->steady, $reading->trust, $reading->supplyVolts, true, $reading->episode);
+            }
+            $readings[] = $reading;
+        }
+        $this->case = new CaseFile($readings, $this->case->replacements, $this->case->intermittent);
+        if ($test === null) {
+            return $id;
+        }
+        $this->spend($test);
+
+        return $this->read($test);
+    }
+}

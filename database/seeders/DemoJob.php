@@ -1,0 +1,227 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Models\Job;
+use App\Models\Reading;
+use App\Models\Replacement;
+use App\Models\SpeedMap;
+use App\Models\Unit;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+use Ispira\Core\Diagnosis\DiagnosisFormat;
+use Ispira\Core\Diagnosis\Engine;
+use Ispira\Core\Diagnosis\Hypothesis;
+use Ispira\Core\Diagnosis\HypothesisList;
+use Ispira\Core\Diagnosis\PredictionStore;
+use Ispira\Core\Diagnosis\Reading as CoreReading;
+use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Family\Test;
+use Ispira\Core\Job\JobKind;
+use Ispira\Core\Job\JobStage;
+use Ispira\Core\Job\MapKind;
+
+/**
+ * Works a job of the demo on a simulated unit with a hidden fault, as a technician would who follows the proposals.
+ */
+final class DemoJob
+{
+    private const FAMILY = 'stepped-blower';
+
+    private readonly Job $job;
+
+    private readonly CircuitModel $circuit;
+
+    private SimulatedUnit $unit;
+
+    private Carbon $clock;
+
+    /** @param array<string, mixed> $parameters */
+    public function __construct(
+        private readonly User $user,
+        Unit $unit,
+        array $parameters,
+        int $daysAgo,
+        string $complaint,
+        private readonly string $fault,
+        private readonly int $seed,
+        bool $intermittent,
+        ?string $since,
+        ?string $replacedBefore,
+    ) {
+        $family = app(FamilyRegistry::class)->get(self::FAMILY);
+        $values = $family->parameters()->read($parameters);
+        $this->circuit = $family->circuit($values);
+        $this->clock = Carbon::now()->subDays($daysAgo)->setTime(8 + $seed % 7, $seed % 60);
+        if ($this->clock->isFuture()) {
+            $this->clock = Carbon::now()->subHours(2);
+        }
+        $this->job = new Job([
+            'workshop_id' => $user->workshop_id,
+            'number' => $user->workshop->takeJobNumber(),
+            'unit_id' => $unit->id,
+            'user_id' => $user->id,
+            'kind' => JobKind::Fault,
+            'stage' => JobStage::Bench,
+            'complaint' => $complaint,
+            'since' => $since,
+            'intermittent' => $intermittent,
+            'replaced_before' => $replacedBefore,
+            'family' => self::FAMILY,
+            'parameters' => $values,
+        ]);
+        $this->job->created_at = $this->clock->copy();
+        $this->job->save();
+        $this->unit = new SimulatedUnit($this->circuit, $this->hypothesis($this->fault), new Chance($seed), 0.0);
+        $this->map(MapKind::Before, 0);
+        $this->touch();
+    }
+
+    /** Does the proposed tests, at most so many. */
+    public function investigate(int $most): self
+    {
+        for ($n = 0; $n < $most; ++$n) {
+            $test = $this->diagnosis()['next'];
+            if ($test === null) {
+                break;
+            }
+            $this->record($this->unit->read((string) Str::ulid($this->clock), $test, $this->job->replacements()->count()), null);
+        }
+        $this->touch();
+
+        return $this;
+    }
+
+    public function replace(string $remedy, ?string $partNumber, string $note): self
+    {
+        $this->clock->addMinutes(45);
+        $shown = $this->diagnosis()['shown'];
+        Replacement::query()->create([
+            'id' => (string) Str::ulid($this->clock),
+            'job_id' => $this->job->id,
+            'user_id' => $this->user->id,
+            'remedy' => $remedy,
+            'part_number' => $partNumber,
+            'note' => $note,
+            'verdict' => ['verdict' => $shown['verdict'], 'suspects' => array_slice((array) $shown['suspects'], 0, 4), 'guessing' => $shown['guessing']],
+            'replaced_at' => $this->clock,
+        ]);
+        $this->job->update(['stage' => JobStage::Proof]);
+        $this->touch();
+
+        return $this;
+    }
+
+    /** Every position is right again. */
+    public function prove(): self
+    {
+        $this->clock->addMinutes(6);
+        $map = $this->newMap(MapKind::After, 1, null);
+        foreach ($this->circuit->positions as $position) {
+            $this->record(new CoreReading((string) Str::ulid($this->clock), $this->circuit->speedTest($position->key)->key, 'right', episode: 1), $map);
+        }
+        $this->job->update(['stage' => JobStage::Closed, 'closed_at' => $this->clock]);
+        $this->touch();
+
+        return $this;
+    }
+
+    /** The new pack works, but the motor still drags: the proof sends the job back. */
+    public function failProof(): self
+    {
+        $this->clock->addMinutes(6);
+        $left = explode('+', $this->fault)[0].'#1';
+        $this->unit = new SimulatedUnit($this->circuit, $this->hypothesis($left), new Chance($this->seed + 1), 0.0);
+        $this->map(MapKind::After, 1);
+        $this->job->update(['stage' => JobStage::Bench]);
+        $this->touch();
+
+        return $this;
+    }
+
+    /** @param array<string, string> $states */
+    public function remember(string $notedFor, array $states): self
+    {
+        $map = $this->newMap(MapKind::Remembered, 0, $notedFor);
+        foreach ($states as $position => $state) {
+            $this->record(new CoreReading((string) Str::ulid($this->clock), "speed@$position", $state, trust: MapKind::Remembered->trust()), $map);
+        }
+        $this->touch();
+
+        return $this;
+    }
+
+    public function leaveCircuit(): self
+    {
+        $this->job->update(['stage' => JobStage::Circuit]);
+
+        return $this;
+    }
+
+    private function hypothesis(string $key): Hypothesis
+    {
+        foreach (HypothesisList::of($this->circuit, $this->job->intermittent ?? false) as $hypothesis) {
+            if ($hypothesis->key === $key || $hypothesis->faultKey() === $key) {
+                return $hypothesis;
+            }
+        }
+
+        throw new \LogicException("The circuit has no fault $key.");
+    }
+
+    /** @return array{next: Test|null, shown: array<string, mixed>} */
+    private function diagnosis(): array
+    {
+        $case = $this->job->unsetRelations()->caseFile();
+        $diagnosis = (new Engine(app(PredictionStore::class)))->diagnose($this->circuit, $case, $this->user->workshop->decisionSettings());
+        $cause = $diagnosis->verdict === null ? null : ($diagnosis->verdict->causesToCheck[0] ?? null);
+
+        return [
+            'next' => $diagnosis->next->test ?? ($cause === null ? null : $this->circuit->tests[$cause->test]),
+            'shown' => (new DiagnosisFormat($this->circuit, $case, $diagnosis))->toArray(),
+        ];
+    }
+
+    private function map(MapKind $kind, int $episode): void
+    {
+        $map = $this->newMap($kind, $episode, null);
+        foreach ($this->circuit->positions as $position) {
+            $this->record($this->unit->read((string) Str::ulid($this->clock), $this->circuit->speedTest($position->key), $episode), $map);
+        }
+    }
+
+    private function newMap(MapKind $kind, int $episode, ?string $notedFor): string
+    {
+        return SpeedMap::query()->create(['job_id' => $this->job->id, 'kind' => $kind, 'noted_for' => $notedFor, 'episode' => $episode, 'taken_at' => $this->clock])->id;
+    }
+
+    private function record(CoreReading $reading, ?string $map): void
+    {
+        $this->clock->addSeconds($map === null ? 170 : 8);
+        Reading::query()->create([
+            'id' => $reading->id,
+            'job_id' => $this->job->id,
+            'speed_map_id' => $map,
+            'user_id' => $this->user->id,
+            'test' => $reading->test,
+            'number' => is_float($reading->value) ? round($reading->value, 2) : null,
+            'choice' => is_string($reading->value) ? $reading->value : null,
+            'over_range' => $reading->isOverRange(),
+            'steady' => $reading->steady,
+            'trust' => $reading->trust,
+            'episode' => $reading->episode,
+            'taken_at' => $this->clock,
+        ]);
+    }
+
+    private function touch(): void
+    {
+        Job::query()->whereKey($this->job->id)->update(['updated_at' => $this->clock]);
+    }
+}

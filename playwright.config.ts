@@ -1,0 +1,20 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+    testDir: 'tests/Browser',
+    outputDir: 'var/test/browser',
+    workers: 2,
+    fullyParallel: false,
+    timeout: 120_000,
+    expect: { timeout: 15_000 },
+    reporter: [['list']],
+    use: {
+        baseURL: process.env.APP_URL ?? 'http://127.0.0.1:8010',
+        viewport: { width: 1280, height: 800 },
+        trace: 'off',
+        launchOptions: {
+            executablePath: '/usr/bin/chromium',
+            args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+        },
+    },
+});

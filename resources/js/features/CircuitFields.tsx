@@ -1,0 +1,54 @@
+import type { FieldShown, Parameters } from '@/lib/types';
+import Choices from '@/ui/Choices';
+import { TextField } from '@/ui/Field';
+
+interface Props {
+    fields: FieldShown[];
+    values: Parameters;
+    errors: Record<string, string>;
+    onChange: (values: Parameters) => void;
+    disabled?: boolean;
+}
+
+/** The values that describe a circuit, as its family declares them. What stays empty stays unknown. */
+export default function CircuitFields({ fields, values, errors, onChange, disabled = false }: Props) {
+    const set = (key: string, value: Parameters[string]) => onChange({ ...values, [key]: value });
+    return (
+        <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
+            {fields.map((field) => {
+                if (field.kind === 'choice') {
+                    return <Choices key={field.key} label={field.label} value={String(values[field.key] ?? field.default ?? '')} choices={field.choices} disabled={disabled} onChange={(value) => set(field.key, value)} />;
+                }
+                if (field.kind === 'number') {
+                    return <TextField key={field.key} label={`${field.label}, ${field.unit}`} hint={field.hint} error={errors[field.key]} inputMode="decimal" disabled={disabled} value={String(values[field.key] ?? '')} onChange={(event) => set(field.key, event.target.value)} />;
+                }
+                const count = Number(values[field.countOf ?? ''] ?? 0) - 1;
+                const list = Array.isArray(values[field.key]) ? (values[field.key] as (string | number)[]) : [];
+                return (
+                    <fieldset key={field.key} className="md:col-span-2">
+                        <legend className="mb-1 font-medium">{field.label}, {field.unit}</legend>
+                        <div className="flex flex-wrap gap-2">
+                            {Array.from({ length: Math.max(0, count) }, (_, n) => (
+                                <input
+                                    key={n}
+                                    aria-label={`${field.label}, number ${n + 1}`}
+                                    inputMode="decimal"
+                                    disabled={disabled}
+                                    placeholder={`R${n + 1}`}
+                                    value={String(list[n] ?? '')}
+                                    onChange={(event) => {
+                                        const next = Array.from({ length: count }, (_unused, m) => String(m === n ? event.target.value : (list[m] ?? '')));
+                                        set(field.key, next.every((one) => one === '') ? null : next);
+                                    }}
+                                    className="figure min-h-11 w-24 rounded-[4px] border border-soft/60 bg-sheet px-2"
+                                />
+                            ))}
+                        </div>
+                        {field.hint && <p className="mt-1 text-[0.9rem] text-soft">{field.hint}</p>}
+                        {errors[field.key] && <p role="alert" className="mt-1 font-medium text-bad">{errors[field.key]}</p>}
+                    </fieldset>
+                );
+            })}
+        </div>
+    );
+}

@@ -1,0 +1,30 @@
+import { router } from '@inertiajs/react';
+import { clock } from '@/lib/format';
+import type { ReadingShown } from '@/lib/types';
+
+interface Props {
+    jobId: string;
+    readings: ReadingShown[];
+    open: boolean;
+    spoiling?: string[];
+}
+
+/** Everything that was observed, newest first. Struck readings stay, crossed out. */
+export default function ReadingLog({ jobId, readings, open, spoiling = [] }: Props) {
+    const strike = (id: string) => router.post(`/jobs/${jobId}/readings/${id}/strike`, { reason: null }, { preserveScroll: true, preserveState: true });
+    if (readings.length === 0) return <p className="text-soft">No reading yet.</p>;
+    return (
+        <ul className="flex flex-col">
+            {readings.map((reading) => (
+                <li key={reading.id} className={`flex items-center gap-3 border-t border-rule py-1 ${spoiling.includes(reading.id) ? 'bg-caution' : ''}`}>
+                    <span className={`figure w-24 shrink-0 text-right text-[0.92rem] font-medium ${reading.struck ? 'line-through opacity-70' : ''}`}>{reading.value}</span>
+                    <span className="min-w-0 flex-1 leading-snug">
+                        <span className={reading.struck ? 'line-through opacity-70' : ''}>{reading.title}</span>
+                        <span className="text-[0.86rem] text-soft"> {clock(reading.takenAt)}{reading.steady ? '' : ', wandered'}{reading.map ? ', map' : ''}{reading.struck ? ', struck out' : ''}</span>
+                    </span>
+                    {open && !reading.struck && <button type="button" onClick={() => strike(reading.id)} className="min-h-11 shrink-0 px-2 text-lake underline underline-offset-4" aria-label={`Strike out: ${reading.title}, ${reading.value}`}>Strike out</button>}
+                </li>
+            ))}
+        </ul>
+    );
+}

@@ -1,0 +1,78 @@
+import { useRef, type KeyboardEvent } from 'react';
+import { runningStates, standingStates, stateKeys, wordFor } from '@/lib/states';
+import type { State } from '@/lib/types';
+
+interface Props {
+    cells: { key: string; label: string; runs: boolean }[];
+    states: Record<string, State | undefined>;
+    onChange: (states: Record<string, State | undefined>) => void;
+    legend: string;
+    error?: string | undefined;
+}
+
+const letters: Record<State, string> = { right: 'R', slow: 'S', fast: 'F', dead: 'D', 'cuts-out': 'C', runs: 'N' };
+
+/** Step through the selector: one column a position, a letter or a tap a state. */
+export default function SpeedMapEntry({ cells, states, onChange, legend, error }: Props) {
+    const columns = useRef<(HTMLDivElement | null)[]>([]);
+    const focusColumn = (index: number) => {
+        const column = columns.current[index];
+        const button = column?.querySelector<HTMLButtonElement>('button[aria-pressed="true"]') ?? column?.querySelector('button');
+        button?.focus();
+    };
+    const set = (index: number, state: State) => {
+        const cell = cells[index];
+        if (!cell) return;
+        onChange({ ...states, [cell.key]: states[cell.key] === state ? undefined : state });
+    };
+    const onKeyDown = (event: KeyboardEvent, index: number) => {
+        const cell = cells[index];
+        if (!cell || event.altKey || event.ctrlKey || event.metaKey) return;
+        if (event.key === 'ArrowRight' || event.key === 'ArrowLeft') {
+            event.preventDefault();
+            focusColumn(index + (event.key === 'ArrowRight' ? 1 : -1));
+            return;
+        }
+        const state = stateKeys[event.key.toLowerCase()];
+        if (state && (cell.runs ? runningStates : standingStates).includes(state)) {
+            event.preventDefault();
+            onChange({ ...states, [cell.key]: state });
+            focusColumn(index + 1);
+        }
+    };
+    return (
+        <fieldset>
+            <legend className="mb-1 font-medium">{legend}</legend>
+            <p className="mb-2 text-[0.9rem] text-soft">
+                Tap, or type a letter and move on: <span className="key">R</span> right, <span className="key">S</span> slow, <span className="key">F</span> fast, <span className="key">D</span> dead, <span className="key">C</span> cuts in and out, <span className="key">N</span> runs when it should not.
+            </p>
+            <div className="flex gap-1.5 overflow-x-auto pb-1">
+                {cells.map((cell, index) => (
+                    <div
+                        key={cell.key}
+                        ref={(node) => { columns.current[index] = node; }}
+                        role="group"
+                        aria-label={cell.label === '0' ? 'off' : /^\d/.test(cell.label) ? `position ${cell.label}` : cell.label}
+                        onKeyDown={(event) => onKeyDown(event, index)}
+                        className="flex min-w-[92px] flex-1 flex-col gap-1 border-t-2 border-ink bg-sheet p-1.5"
+                    >
+                        <p className="figure text-center font-medium">{cell.label}</p>
+                        {(cell.runs ? runningStates : standingStates).map((state) => (
+                            <button
+                                key={state}
+                                type="button"
+                                aria-pressed={states[cell.key] === state}
+                                aria-keyshortcuts={letters[state]}
+                                onClick={() => set(index, state)}
+                                className={`min-h-11 rounded-[4px] border px-1 text-[0.95rem] ${states[cell.key] === state ? 'border-ink bg-ink font-semibold text-paper' : 'border-soft/40 hover:border-ink'}`}
+                            >
+                                {wordFor(state, cell.runs)}
+                            </button>
+                        ))}
+                    </div>
+                ))}
+            </div>
+            {error && <p role="alert" className="mt-1 font-medium text-bad">{error}</p>}
+        </fieldset>
+    );
+}

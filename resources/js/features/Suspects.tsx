@@ -1,0 +1,43 @@
+import { money, percent } from '@/lib/format';
+import type { Suspect } from '@/lib/types';
+
+interface Props {
+    suspects: Suspect[];
+    currency: string;
+    most: number;
+    all: boolean;
+}
+
+/** A short ladder of what may have to be replaced, with odds and the reasons for them. */
+export default function Suspects({ suspects, currency, most, all }: Props) {
+    const shown = suspects.filter((suspect, n) => n === 0 || suspect.probability > 0.004).slice(0, most);
+    const rest = suspects.slice(shown.length).reduce((sum, suspect) => sum + suspect.probability, 0);
+    return (
+        <ol className="flex flex-col gap-2.5">
+            {shown.map((suspect) => {
+                const reasons = all ? suspect.reasons : suspect.reasons.slice(0, 1);
+                return (
+                    <li key={suspect.remedy}>
+                        <p className="flex items-baseline justify-between gap-2">
+                            <span className="leading-tight font-semibold">{suspect.label}</span>
+                            <span className="figure text-[1.1rem] font-medium whitespace-nowrap">{percent(suspect.probability)}</span>
+                        </p>
+                        <span className="my-1 block h-2 bg-rule" aria-hidden="true"><span className="settles block h-2 bg-lake" style={{ width: `${Math.max(0.5, suspect.probability * 100)}%` }} /></span>
+                        <p className="text-[0.9rem] leading-snug text-soft">
+                            {suspect.faults[0]?.label}
+                            {suspect.remedy !== 'none' && `, ${money(suspect.cost, currency)}`}
+                            {suspect.origins[0] && suspect.origins[0].origin !== 'cured' && ` (${suspect.origins[0].label})`}
+                        </p>
+                        {reasons.map((reason) => (
+                            <p key={reason.sentence} className="text-[0.9rem] leading-snug">
+                                <span className="font-semibold" style={{ color: reason.speaks === 'for' ? 'var(--good)' : 'var(--bad)' }}>{reason.speaks === 'for' ? 'For: ' : 'Against: '}</span>
+                                {reason.sentence}
+                            </p>
+                        ))}
+                    </li>
+                );
+            })}
+            {rest > 0.005 && <li className="text-soft">all others together <span className="figure">{percent(rest)}</span></li>}
+        </ol>
+    );
+}

@@ -1,0 +1,29 @@
+export function percent(share: number): string {
+    if (share >= 0.995) return '> 99 %';
+    if (share < 0.01) return '< 1 %';
+    return `${Math.round(share * 100)} %`;
+}
+
+export function money(amount: number, currency: string): string {
+    return new Intl.NumberFormat('en-GB', { style: 'currency', currency, maximumFractionDigits: 0 }).format(amount);
+}
+
+export function minutes(amount: number): string {
+    return amount < 1.5 ? 'about a minute' : `about ${Math.round(amount)} minutes`;
+}
+
+export function day(moment: string): string {
+    return new Date(moment).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+}
+
+export function clock(moment: string): string {
+    return new Date(moment).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+}
+
+/** What is typed, as far as it already is a number: for the mark on the number line only. */
+export function sketchNumber(typed: string): number | null {
+    const found = /^\s*(-?\d*[.,]?\d+)\s*([mkM]?)/.exec(typed);
+    if (!found?.[1]) return null;
+    const factor = { m: 1e-3, k: 1e3, M: 1e6 }[found[2] ?? ''] ?? 1;
+    return Number(found[1].replace(',', '.')) * factor;
+}

@@ -1,0 +1,201 @@
+/** What the server sends; tests/Feature/PagePropsTest.php holds these shapes against it. */
+
+export type State = 'right' | 'slow' | 'fast' | 'dead' | 'cuts-out' | 'runs';
+
+export interface JobHead {
+    id: string;
+    number: string;
+    unit: string;
+    place: string | null;
+    model: string | null;
+    complaint: string;
+    since: string | null;
+    intermittent: boolean;
+    replacedBefore: string | null;
+    stage: 'circuit' | 'bench' | 'proof' | 'closed';
+    flow: string[];
+    openedAt: string;
+    closedAt: string | null;
+}
+
+export interface Cell {
+    key: string;
+    label: string;
+    runs: boolean;
+    expected: number;
+}
+
+export interface SpeedMap {
+    id: string;
+    kind: 'before' | 'remembered' | 'after';
+    notedFor: string | null;
+    episode: number;
+    states: Record<string, State | undefined>;
+}
+
+export interface Strip {
+    cells: Cell[];
+    maps: SpeedMap[];
+}
+
+export interface SheetNode {
+    x: number;
+    y: number;
+    volts: number | null;
+    place: string;
+}
+
+export interface SheetElement {
+    id: string;
+    from: string;
+    to: string;
+    symbol: string;
+    label: string;
+    bends: [number, number][];
+    segment: number;
+    side: string;
+    groundAt: [number, number] | null;
+    groundEnd: 'from' | 'to' | null;
+    live: boolean;
+    open: boolean;
+}
+
+export interface Sheet {
+    width: number;
+    height: number;
+    nodes: Record<string, SheetNode | undefined>;
+    elements: SheetElement[];
+}
+
+export interface Reason {
+    readings: string[];
+    speaks: 'for' | 'against';
+    weight: number;
+    sentence: string;
+}
+
+export interface Suspect {
+    remedy: string;
+    label: string;
+    probability: number;
+    cost: number;
+    faults: { key: string; label: string; probability: number; elements: string[] }[];
+    reasons: Reason[];
+    origins: { origin: string; label: string; share: number }[];
+}
+
+export interface Meaning {
+    remedy: string;
+    label: string;
+    fault: string;
+    probability: number;
+}
+
+export interface Outcome {
+    value: string | null;
+    from: number | null;
+    to: number | null;
+    label: string;
+    probability: number;
+    remedies: Meaning[];
+}
+
+export interface Mark {
+    remedy: string;
+    label: string;
+    probability: number;
+    from: number | null;
+    to: number | null;
+}
+
+export interface Card {
+    key: string;
+    title: string;
+    quantity: 'volts' | 'amps' | 'ohms' | 'speed' | 'observation';
+    unit: string;
+    setUp: string;
+    position: string;
+    red: string | null;
+    black: string | null;
+    at: string;
+    against: string;
+    meter: string;
+    cautions: string[];
+    tools: string[];
+    access: string[];
+    choices: { value: string; label: string }[];
+    outcomes: Outcome[];
+    marks: Mark[];
+}
+
+export interface TestChoice {
+    key: string;
+    title: string;
+    gain: number;
+    saves: number;
+    cost: number;
+    minutes: number;
+    information: number;
+    elements: string[];
+}
+
+export interface VerdictShown {
+    remedy: string;
+    label: string;
+    probability: number;
+    byElimination: boolean;
+    final: boolean;
+    causes: { test: string; title: string; question: string }[];
+}
+
+export interface Diagnosis {
+    suspects: Suspect[];
+    next: TestChoice | null;
+    card: Card | null;
+    tests: TestChoice[];
+    verdict: VerdictShown | null;
+    misfit: { reading: string; sentence: string; hint: string }[] | null;
+    guessing: number;
+}
+
+export interface ReadingShown {
+    id: string;
+    test: string;
+    title: string;
+    value: string;
+    steady: boolean;
+    episode: number;
+    map: string | null;
+    struck: boolean;
+    struckBecause: string | null;
+    takenAt: string;
+}
+
+export interface ReplacementShown {
+    remedy: string;
+    label: string;
+    partNumber: string | null;
+    note: string | null;
+    at: string;
+    verdict: { verdict: VerdictShown | null; suspects: Suspect[]; guessing: number } | null;
+}
+
+export interface FieldShown {
+    key: string;
+    kind: 'choice' | 'number' | 'numbers';
+    label: string;
+    hint: string | null;
+    choices: { value: string; label: string }[];
+    unit: string;
+    default: string | null;
+    countOf: string | null;
+}
+
+export type Parameters = Record<string, string | number | number[] | string[] | null | undefined>;
+
+export interface Shared {
+    user: { name: string; role: string; workshop: string; currency: string } | null;
+    notice: string | null;
+    errors: Record<string, string>;
+    [key: string]: unknown;
+}

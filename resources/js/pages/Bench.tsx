@@ -1,0 +1,160 @@
+import { Link, router, usePage } from '@inertiajs/react';
+import { useEffect, useRef, useState } from 'react';
+import CircuitSheet from '@/features/CircuitSheet';
+import NextTest from '@/features/NextTest';
+import ReadingDock from '@/features/ReadingDock';
+import ReadingLog from '@/features/ReadingLog';
+import SpeedStrip from '@/features/SpeedStrip';
+import Suspects from '@/features/Suspects';
+import TestList from '@/features/TestList';
+import { money, percent, sketchNumber } from '@/lib/format';
+import type { Diagnosis, JobHead, ReadingShown, ReplacementShown, Shared, Sheet, Strip } from '@/lib/types';
+import Button from '@/ui/Button';
+import Frame from '@/ui/Frame';
+import Panel from '@/ui/Panel';
+
+interface Props extends Shared {
+    job: JobHead;
+    strip: Strip;
+    sheet: Sheet;
+    readings: ReadingShown[];
+    replacements: ReplacementShown[];
+    diagnosis: Diagnosis;
+    chosen: string | null;
+    open: boolean;
+}
+
+/** In words, what the last reading changed. */
+function whatChanged(before: Diagnosis, after: Diagnosis, reading: ReadingShown | undefined): string {
+    const was = before.suspects[0];
+    const is = after.suspects[0];
+    if (!reading || !is || !was) return '';
+    const old = before.suspects.find((suspect) => suspect.remedy === is.remedy)?.probability ?? 0;
+    const lead = is.remedy === was.remedy ? is.label : `${is.label} now leads`;
+    return `Recorded ${reading.value}. ${lead}: ${percent(old)} to ${percent(is.probability)}.`;
+}
+
+export default function Bench() {
+    const { job, strip, sheet, readings, diagnosis, chosen, open, user } = usePage<Props>().props;
+    const currency = user?.currency ?? 'EUR';
+    const [panel, setPanel] = useState<'tests' | 'why' | 'readings' | null>(null);
+    const [near, setNear] = useState<string[] | null>(null);
+    const [volts, setVolts] = useState(false);
+    const [typed, setTyped] = useState('');
+    const [lastWords, setLastWords] = useState<string | null>(null);
+    const previous = useRef(diagnosis);
+    const count = useRef(readings.length);
+    const { card, verdict, misfit } = diagnosis;
+
+    useEffect(() => {
+        if (readings.length > count.current) setLastWords(whatChanged(previous.current, diagnosis, readings[0]));
+        previous.current = diagnosis;
+        count.current = readings.length;
+    }, [diagnosis, readings]);
+    useEffect(() => setTyped(''), [card?.key]);
+
+    const another = () => {
+        const next = diagnosis.tests.find((test) => test.key !== card?.key && test.key !== diagnosis.next?.key);
+        if (next) router.get(`/jobs/${job.id}/bench`, { test: next.key }, { preserveState: true, preserveScroll: true });
+    };
+    useEffect(() => {
+        const onKey = (event: globalThis.KeyboardEvent) => {
+            const target = event.target as HTMLElement;
+            if (event.altKey || event.ctrlKey || event.metaKey || panel !== null || (target.tagName === 'INPUT' && target.getAttribute('inputmode') !== 'decimal') || target.tagName === 'TEXTAREA') return;
+            const key = event.key.toLowerCase();
+            if (key === 't') { setNear(null); setPanel('tests'); }
+            else if (key === 'w') setPanel('why');
+            else if (key === 'l') setPanel('readings');
+            else if (key === 'x') another();
+            else if (key === 'v' && target.tagName !== 'INPUT') setVolts((shown) => !shown);
+            else return;
+            event.preventDefault();
+        };
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    });
+
+    return (
+        <Frame title={`Bench ${job.number}`} job={job} here="bench" fill>
+            <SpeedStrip strip={strip} here={card?.position ?? ''} />
+            <div className="grid min-h-0 flex-1 max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1.16fr)_minmax(0,1fr)_minmax(0,0.72fr)]">
+                <section aria-label="Circuit" className="flex min-h-0 flex-col px-5 py-3 max-lg:order-2 lg:border-r lg:border-rule">
+                    <div className="flex items-center justify-between gap-3">
+                        <h2 className="text-soft">{card ? card.setUp : 'All plugged in'}</h2>
+                        <Button kind="quiet" aria-pressed={volts} aria-keyshortcuts="V" onClick={() => setVolts(!volts)}>{volts ? 'hide volts' : 'show volts'} <span className="key no-underline">V</span></Button>
+                    </div>
+                    <div className="min-h-[300px] flex-1">
+                        <CircuitSheet
+                            sheet={sheet}
+                            title="Circuit with the current path of this set-up, suspects marked, and the leads of the test"
+                            suspects={diagnosis.suspects}
+                            red={card?.red ? card.at : null}
+                            black={card?.black ? card.against : null}
+                            volts={volts}
+                            onElement={(element) => { setNear([element.id, element.from, element.to]); setPanel('tests'); }}
+                        />
+                    </div>
+                    <p className="text-[0.88rem] text-soft">Heavy line: current when nothing is wrong. Press a part to test there.</p>
+                </section>
+                <section aria-label="Next test" className="min-h-0 overflow-y-auto px-5 py-3 max-lg:order-1 lg:border-r lg:border-rule" tabIndex={0}>
+                    {misfit && (
+                        <div role="alert" className="mb-3 border-l-4 border-bad bg-caution px-3 py-2">
+                            {misfit.map((one) => <p key={one.reading}><strong className="font-semibold">{one.sentence}</strong> {one.hint}</p>)}
+                            <Button kind="quiet" onClick={() => setPanel('readings')}>Strike it out in the readings</Button>
+                        </div>
+                    )}
+                    {verdict && (
+                        <div className="mb-3 border-2 border-lake bg-sheet px-4 py-3">
+                            <p className="text-soft">{verdict.byElimination ? 'No test separates further' : 'No test is worth its minutes any more'}</p>
+                            <p className="text-[1.5rem] leading-tight font-semibold">{verdict.label} <span className="figure">{percent(verdict.probability)}</span></p>
+                            {verdict.causes.length > 0 && open && (
+                                <>
+                                    <p className="mt-2 font-medium">Before it is final, look for the cause:</p>
+                                    <ul>
+                                        {verdict.causes.map((cause) => (
+                                            <li key={cause.test} className="border-t border-rule py-1">
+                                                {cause.question}{' '}
+                                                <Link href={`/jobs/${job.id}/bench?test=${cause.test}`} preserveScroll className="inline-flex min-h-11 items-center text-lake underline underline-offset-4">{cause.title}</Link>
+                                            </li>
+                                        ))}
+                                    </ul>
+                                </>
+                            )}
+                            <Link href={`/jobs/${job.id}/verdict`} className="mt-2 inline-flex min-h-11 items-center rounded-[5px] bg-act px-5 font-semibold text-act-ink">To the verdict</Link>
+                        </div>
+                    )}
+                    {card && open && <NextTest card={card} choice={diagnosis.tests.find((test) => test.key === card.key)} proposed={chosen === null || chosen === diagnosis.next?.key} typed={sketchNumber(typed)} />}
+                    {!card && !verdict && !misfit && <p>No test is left that tells anything. Choose one of the others, or go to the verdict with the odds as they stand.</p>}
+                    {open && (
+                        <p className="mt-2 flex flex-wrap gap-x-1">
+                            <Button kind="quiet" aria-keyshortcuts="T" onClick={() => { setNear(null); setPanel('tests'); }}>Other tests <span className="key">T</span></Button>
+                            <Button kind="quiet" aria-keyshortcuts="X" onClick={another}>Cannot do this here <span className="key">X</span></Button>
+                        </p>
+                    )}
+                </section>
+                <section aria-label="Suspects" className="min-h-0 overflow-y-auto px-5 py-3 max-lg:order-3" tabIndex={0}>
+                    <h2 className="mb-2 text-soft">Suspects, by what would cure it</h2>
+                    <Suspects suspects={diagnosis.suspects} currency={currency} most={4} all={false} />
+                    <p className="flex flex-wrap gap-x-1">
+                        <Button kind="quiet" aria-keyshortcuts="W" onClick={() => setPanel('why')}>Why <span className="key">W</span></Button>
+                        <Button kind="quiet" aria-keyshortcuts="L" onClick={() => setPanel('readings')}>Readings <span className="key">L</span></Button>
+                        {open && !verdict && <Link href={`/jobs/${job.id}/verdict`} className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Verdict now</Link>}
+                    </p>
+                    <p className="mt-1 border-t border-rule pt-2 leading-snug">
+                        <strong className="font-semibold">Price of guessing.</strong> Buying on these odds wastes {money(diagnosis.guessing, currency)} on average{diagnosis.next && chosen === null ? `; this test saves ${money(Math.max(0, diagnosis.next.saves), currency)} and costs ${money(diagnosis.next.cost, currency)}` : ''}.
+                    </p>
+                </section>
+            </div>
+            {card && open && <ReadingDock jobId={job.id} card={card} lastWords={lastWords} typed={typed} onType={setTyped} onRecorded={() => undefined} />}
+            <Panel open={panel === 'tests'} onOpenChange={(on) => setPanel(on ? 'tests' : null)} title={near ? 'Tests at this place' : 'Every test, best first'} description="What it saves is the fall in the price of guessing, before its own minutes.">
+                <TestList jobId={job.id} tests={diagnosis.tests} currency={currency} near={near} onChosen={() => setPanel(null)} />
+            </Panel>
+            <Panel open={panel === 'why'} onOpenChange={(on) => setPanel(on ? 'why' : null)} title="Why these odds" description="Each reading against what the suspects would show.">
+                <Suspects suspects={diagnosis.suspects} currency={currency} most={8} all />
+            </Panel>
+            <Panel open={panel === 'readings'} onOpenChange={(on) => setPanel(on ? 'readings' : null)} title="Readings" description="Newest first. A reading is never changed: strike it out and take it again.">
+                <ReadingLog jobId={job.id} readings={readings} open={open} spoiling={misfit?.map((one) => one.reading) ?? []} />
+            </Panel>
+        </Frame>
+    );
+}

@@ -1,0 +1,104 @@
+import { Head, Link, router, usePage } from '@inertiajs/react';
+import { useState, type ReactNode } from 'react';
+import type { JobHead, Shared } from '@/lib/types';
+
+function currentTheme(): string {
+    return typeof document === 'undefined' ? '' : (document.documentElement.dataset.theme ?? '');
+}
+
+function ThemeSwitch() {
+    const [theme, setTheme] = useState(currentTheme);
+    const dark = theme === 'dash';
+    const change = () => {
+        const next = dark ? 'day' : 'dash';
+        document.documentElement.dataset.theme = next;
+        localStorage.setItem('ispira-theme', next);
+        setTheme(next);
+    };
+    return (
+        <button type="button" onClick={change} aria-pressed={dark} className="min-h-11 px-2 text-soft underline decoration-dotted underline-offset-4 hover:text-ink">
+            {dark ? 'daylight' : 'under dash'}
+        </button>
+    );
+}
+
+const stages = [
+    { key: 'complaint', label: 'Complaint' },
+    { key: 'circuit', label: 'Circuit' },
+    { key: 'bench', label: 'Bench' },
+    { key: 'verdict', label: 'Verdict' },
+    { key: 'proof', label: 'Proof' },
+];
+
+function reached(job: JobHead, stage: string): boolean {
+    if (stage === 'complaint' || stage === 'circuit') return true;
+    if (stage === 'bench' || stage === 'verdict') return job.stage !== 'circuit';
+    return job.stage === 'proof' || job.stage === 'closed';
+}
+
+function StageTrail({ job, here }: { job: JobHead; here: string }) {
+    return (
+        <nav aria-label="Stages of the job" className="flex min-w-0 overflow-x-auto">
+            <ol className="flex">
+                {stages.map((stage) => {
+                    const current = stage.key === here;
+                    const look = `flex min-h-11 items-center border-b-[3px] px-2.5 ${current ? 'border-ink font-semibold' : 'border-transparent text-soft'}`;
+                    return (
+                        <li key={stage.key}>
+                            {reached(job, stage.key) ? (
+                                <Link href={`/jobs/${job.id}/${stage.key}`} aria-current={current ? 'page' : undefined} className={`${look} hover:text-ink`}>{stage.label}</Link>
+                            ) : (
+                                <span className={look} aria-disabled="true">{stage.label}</span>
+                            )}
+                        </li>
+                    );
+                })}
+            </ol>
+        </nav>
+    );
+}
+
+interface Props {
+    title: string;
+    job?: JobHead;
+    here?: string;
+    fill?: boolean;
+    children: ReactNode;
+}
+
+/** Head of every page: where you are, and the way back. */
+export default function Frame({ title, job, here = '', fill = false, children }: Props) {
+    const { user, notice } = usePage<Shared>().props;
+    return (
+        <div className={`flex min-h-screen flex-col ${fill ? 'lg:h-screen lg:overflow-hidden' : ''}`}>
+            <Head title={title} />
+            <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:bg-sheet focus:p-3">To the content</a>
+            <header className="flex flex-wrap items-center gap-x-4 border-b border-rule px-5">
+                <Link href="/" className="flex min-h-11 items-center text-[1.35rem] font-semibold tracking-tight text-lake">ispira</Link>
+                {job ? (
+                    <>
+                        <p className="flex min-w-0 flex-1 items-baseline gap-3 max-lg:basis-full max-lg:order-last max-lg:pb-2">
+                            <span className="figure text-soft">{job.number}</span>
+                            <span className="font-semibold whitespace-nowrap">{job.unit}</span>
+                            <span className="truncate text-soft max-sm:hidden">{job.complaint}</span>
+                        </p>
+                        <StageTrail job={job} here={here} />
+                    </>
+                ) : (
+                    <p className="flex-1 truncate text-soft">{user?.workshop}</p>
+                )}
+                <div className="ml-auto flex items-center gap-2">
+                    <ThemeSwitch />
+                    {user && !job && (
+                        <>
+                            <span className="text-soft max-sm:hidden">{user.name}, {user.role}</span>
+                            <button type="button" onClick={() => router.post('/sign-out')} className="min-h-11 px-2 text-lake underline underline-offset-4">Sign out</button>
+                        </>
+                    )}
+                </div>
+            </header>
+            {notice && <p role="status" className="border-b border-warn/40 bg-caution px-5 py-2 font-medium">{notice}</p>}
+            <main id="main" className={`flex-1 ${fill ? 'flex min-h-0 flex-col' : ''}`}>{children}</main>
+        </div>
+    );
+}

@@ -1,0 +1,40 @@
+<?php
+
+use App\Http\Controllers\BenchController;
+use App\Http\Controllers\CircuitController;
+use App\Http\Controllers\JobController;
+use App\Http\Controllers\JobFileController;
+use App\Http\Controllers\ProofController;
+use App\Http\Controllers\ReadingController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SpeedMapController;
+use App\Http\Controllers\VerdictController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('guest')->group(function (): void {
+    Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
+    Route::post('/sign-in', [SessionController::class, 'store'])->middleware('throttle:30,1');
+});
+
+Route::middleware('auth')->group(function (): void {
+    Route::post('/sign-out', [SessionController::class, 'destroy']);
+    Route::get('/ping', fn () => response()->noContent());
+
+    Route::get('/', [JobController::class, 'index']);
+    Route::get('/jobs/new', [JobController::class, 'create']);
+    Route::post('/jobs', [JobController::class, 'store']);
+    Route::post('/jobs/import', [JobFileController::class, 'store']);
+    Route::get('/jobs/{job}', [JobController::class, 'show']);
+    Route::get('/jobs/{job}/complaint', [JobController::class, 'complaint']);
+    Route::get('/jobs/{job}/file', [JobFileController::class, 'show']);
+    Route::post('/jobs/{job}/maps', [SpeedMapController::class, 'store']);
+    Route::get('/jobs/{job}/circuit', [CircuitController::class, 'edit']);
+    Route::put('/jobs/{job}/circuit', [CircuitController::class, 'update']);
+    Route::get('/jobs/{job}/bench', [BenchController::class, 'show']);
+    Route::post('/jobs/{job}/readings', [ReadingController::class, 'store']);
+    Route::post('/jobs/{job}/readings/{reading}/strike', [ReadingController::class, 'strike']);
+    Route::get('/jobs/{job}/verdict', [VerdictController::class, 'show']);
+    Route::post('/jobs/{job}/replacements', [VerdictController::class, 'store']);
+    Route::get('/jobs/{job}/proof', [ProofController::class, 'show']);
+    Route::post('/jobs/{job}/proof', [ProofController::class, 'store']);
+});
