@@ -8,36 +8,45 @@ use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
 
 /**
- * Weights of all hypotheses and draws, and how readings and replacements change them.
+ * Weights of all hypotheses, and how readings and replacements change them.
  */
 final class Belief
 {
-    /** Chance that a replaced part is faulty itself or fitted wrongly, and that a second fault was there all along. */
-    private const NEW_PART_FAULTY = 0.04;
-    private const SECOND_FAULT = 0.06;
-
     /** Chance that an intermittent fault shows during one visit to a set-up. */
-    private const SHOWS = 0.45;
+    public const SHOWS = 0.45;
 
     /** Chance that it comes and goes while the fan is being listened to. */
     private const SHOWS_CHANGING = 0.6;
 
-    /** Hypotheses less likely than this need no account of how single readings fit them. */
-    private const NEGLIGIBLE = 1e-5;
+    /** A change of heard speed from which a person notices that a fault comes and goes. */
+    private const NOTICED_FROM = 0.15;
 
-    /** @var array<string, list<float>> joint weights by hypothesis, one a draw; together they add up to 1 */
+    /** Chance that a replaced part is faulty itself or fitted wrongly, and that a second fault was there all along. */
+    private const NEW_PART_FAULTY = 0.04;
+    private const SECOND_FAULT = 0.06;
+
+    /** Share of slips in a reading from which nothing is learned from it. */
+    private const DOUBTED_FROM = 0.5;
+
+    /** Hypotheses that fall below this share of the best are not followed further within an episode. */
+    private const NEGLIGIBLE = 1e-9;
+
+    /** @var array<string, float> by hypothesis, adding up to 1 */
     public array $weights = [];
 
-    /** @var array<string, array<string, float>> after a replacement: what the weight of a hypothesis is made of */
+    /** @var array<string, Learned> by hypothesis */
+    public array $learned = [];
+
+    /** @var array<string, array<string, float>> after a replacement: what the weight of a hypothesis was made of */
     public array $origins = [];
 
-    /** @var array<string, float> posterior share of slips, by reading id */
+    /** @var array<string, float> share of slips in each reading, by reading id */
     public array $slips = [];
 
-    /** @var array<string, array<string, float>> average likelihood by reading id and hypothesis key */
+    /** @var array<string, array<string, float>> likelihood by reading id and hypothesis key */
     public array $fit = [];
 
-    /** @var array<string, array{0: list<float>, 1: list<float>}> likelihoods by reading and prediction, so that equal predictions are weighed once */
+    /** @var array<string, array{0: float, 1: float}> likelihoods of what was heard, so that equal predictions are weighed once */
     private array $memory = [];
 
     /** @param array<string, Hypothesis> $hypotheses */
@@ -47,17 +56,18 @@ final class Belief
         private readonly float $scale,
     ) {
         foreach ($hypotheses as $key => $hypothesis) {
-            $this->weights[$key] = array_fill(0, DrawnValues::COUNT, $hypothesis->prior / DrawnValues::COUNT);
+            $this->weights[$key] = $hypothesis->prior;
+            $this->learned[$key] = Learned::nothing();
         }
     }
 
+    /** @param array<string, Hypothesis> $hypotheses */
     public static function of(CaseFile $case, array $hypotheses, Predictions $predictions, float $scale): self
     {
         $belief = new self($hypotheses, $predictions, $scale);
-        $episodes = \count($case->replacements);
-        for ($episode = 0; $episode <= $episodes; ++$episode) {
-            if ($episode > 0) {
-                $belief->replaced(explode('+', $case->replacements[$episode - 1]));
+        foreach ([null, ...$case->replacements] as $episode => $remedy) {
+            if ($remedy !== null) {
+                $belief->replaced(explode('+', $remedy));
             }
             $belief->take(array_values(array_filter($case->standing(), static fn (Reading $r): bool => $r->episode === $episode)));
         }
@@ -68,10 +78,10 @@ final class Belief
     /** @return array<string, float> probability by hypothesis, largest first */
     public function byHypothesis(): array
     {
-        $sums = array_map(array_sum(...), $this->weights);
-        arsort($sums);
+        $weights = $this->weights;
+        arsort($weights);
 
-        return $sums;
+        return $weights;
     }
 
     /**
@@ -81,38 +91,27 @@ final class Belief
      */
     public function take(array $readings): void
     {
-        $visits = $this->visits($readings);
-        $fits = [];
-        foreach ($this->hypotheses as $key => $hypothesis) {
-            $weights = $this->weights[$key];
-            foreach ($visits as $visit) {
-                $factors = $this->visitLikelihood($hypothesis, $visit, $fits);
-                foreach ($factors as $draw => $factor) {
-                    $weights[$draw] *= $factor;
-                }
-            }
-            $this->weights[$key] = $weights;
-        }
-        $total = array_sum(array_map(array_sum(...), $this->weights));
-        foreach ($this->weights as $key => $weights) {
-            $this->weights[$key] = $total > 0.0 ? array_map(static fn (float $w): float => $w / $total, $weights) : $weights;
-        }
-        foreach ($fits as $reading => $byHypothesis) {
-            $slip = 0.0;
-            foreach ($byHypothesis as $key => [$likelihoods, $fitting]) {
-                $weights = $this->weights[$key];
-                $sum = array_sum($weights);
-                if ($sum < self::NEGLIGIBLE && $key !== HypothesisList::NOTHING_WRONG) {
+        $slips = [];
+        foreach ($this->visits($readings) as $visit) {
+            $floor = self::NEGLIGIBLE * max($this->weights);
+            foreach ($this->hypotheses as $key => $hypothesis) {
+                if ($this->weights[$key] < $floor) {
+                    $this->weights[$key] = 0.0;
                     continue;
                 }
-                $average = 0.0;
-                foreach ($weights as $draw => $weight) {
-                    $slip += $weight * (1.0 - ($likelihoods[$draw] > 0.0 ? $fitting[$draw] / $likelihoods[$draw] : 0.0));
-                    $average += $weight * $likelihoods[$draw];
-                }
-                $this->fit[$reading][$key] = $sum > 0.0 ? $average / $sum : array_sum($likelihoods) / \count($likelihoods);
+                $likelihood = $this->visit($hypothesis, $visit, $slips);
+                $this->weights[$key] *= $likelihood;
             }
-            $this->slips[$reading] = $slip;
+        }
+        $total = array_sum($this->weights);
+        foreach ($this->weights as $key => $weight) {
+            $this->weights[$key] = $total > 0.0 ? $weight / $total : 0.0;
+        }
+        foreach ($slips as $reading => $byHypothesis) {
+            $this->slips[$reading] = 0.0;
+            foreach ($byHypothesis as $key => $slip) {
+                $this->slips[$reading] += $this->weights[$key] * $slip;
+            }
         }
     }
 
@@ -121,7 +120,7 @@ final class Belief
      *
      * @param list<Reading> $readings
      *
-     * @return list<list<Reading>>
+     * @return list<non-empty-list<Reading>>
      */
     private function visits(array $readings): array
     {
@@ -129,151 +128,147 @@ final class Belief
         $last = null;
         foreach ($readings as $reading) {
             $setUp = $this->predictions->circuit->tests[$reading->test]->setUp.$reading->trust->value;
-            if ($setUp !== $last) {
-                $visits[] = [];
+            if ($setUp === $last && $visits !== []) {
+                $visits[\count($visits) - 1][] = $reading;
+            } else {
+                $visits[] = [$reading];
             }
-            $visits[\count($visits) - 1][] = $reading;
             $last = $setUp;
         }
 
-        return array_values(array_filter($visits));
+        return $visits;
     }
 
     /**
-     * @param list<Reading> $visit
-     * @param array<string, array<string, array{0: list<float>, 1: list<float>}>> $fits filled by reading and hypothesis
+     * Likelihood of the readings of one visit; what they teach goes into {@see $learned}.
      *
-     * @return list<float> one factor a draw
+     * @param non-empty-list<Reading> $visit
+     * @param array<string, array<string, float>> $slips filled by reading and hypothesis
      */
-    private function visitLikelihood(Hypothesis $hypothesis, array $visit, array &$fits): array
+    private function visit(Hypothesis $hypothesis, array $visit, array &$slips): float
     {
-        $present = array_fill(0, DrawnValues::COUNT, 1.0);
-        $absent = $present;
-        $sound = $this->hypotheses[HypothesisList::NOTHING_WRONG];
+        $start = $this->learned[$hypothesis->key];
+        [$present, $learned, $shares] = $this->follow($hypothesis, $hypothesis, $visit, $start);
+        $likelihood = $present;
+        $shown = 1.0;
+        if ($hypothesis->comesAndGoes) {
+            [$absent, $otherwise, $otherShares] = $this->follow($hypothesis, $this->hypotheses[HypothesisList::NOTHING_WRONG], $visit, $start);
+            $likelihood = self::SHOWS * $present + (1.0 - self::SHOWS) * $absent;
+            $shown = $likelihood > 0.0 ? self::SHOWS * $present / $likelihood : 0.0;
+            $learned = $shown > 0.5 ? $learned : $otherwise;
+        }
+        $this->learned[$hypothesis->key] = $learned;
+        foreach ($visit as $number => $reading) {
+            [$fit, $slip] = $shares[$number];
+            if (isset($otherShares)) {
+                $fit = self::SHOWS * $fit + (1.0 - self::SHOWS) * $otherShares[$number][0];
+                $slip = $shown * $slip + (1.0 - $shown) * $otherShares[$number][1];
+            }
+            $this->fit[$reading->id][$hypothesis->key] = $fit;
+            $slips[$reading->id][$hypothesis->key] = $slip;
+        }
+
+        return $likelihood;
+    }
+
+    /**
+     * Follows the readings of a visit with the circuit in one state.
+     *
+     * @param Hypothesis $state the hypothesis itself, or the sound circuit while an intermittent fault is away
+     * @param non-empty-list<Reading> $visit
+     *
+     * @return array{0: float, 1: Learned, 2: list<array{0: float, 1: float}>} likelihood, what was learned, and likelihood and share of slip of each reading
+     */
+    private function follow(Hypothesis $hypothesis, Hypothesis $state, array $visit, Learned $learned): array
+    {
+        $likelihood = 1.0;
+        $shares = [];
         foreach ($visit as $reading) {
-            [$likelihoods, $fitting] = $this->likelihood($hypothesis, $reading);
-            if ($hypothesis->comesAndGoes) {
-                [$without, $withoutFitting] = $this->likelihood($sound, $reading);
-                [$likelihoods, $without, $fitting] = $this->passing($hypothesis, $reading, $likelihoods, $without, $fitting, $withoutFitting);
-                foreach ($without as $draw => $factor) {
-                    $absent[$draw] *= $factor;
-                }
-                $fits[$reading->id][$hypothesis->key] = [array_map(static fn (float $a, float $b): float => self::SHOWS * $a + (1.0 - self::SHOWS) * $b, $likelihoods, $without), $fitting];
+            $test = $this->predictions->circuit->tests[$reading->test];
+            if ($test->probe->quantity->isNumber()) {
+                [$one, $fits, $learned] = $this->number($hypothesis, $state, $reading, $test, $learned);
             } else {
-                $fits[$reading->id][$hypothesis->key] = [$likelihoods, $fitting];
+                [$one, $fits] = $this->choice($hypothesis, $state, $reading, $test);
             }
-            foreach ($likelihoods as $draw => $factor) {
-                $present[$draw] *= $factor;
-            }
-        }
-        if (!$hypothesis->comesAndGoes) {
-            return $present;
+            $likelihood *= $one;
+            $shares[] = [$one, $one > 0.0 ? 1.0 - $fits / $one : 1.0];
         }
 
-        return array_map(static fn (float $with, float $without): float => self::SHOWS * $with + (1.0 - self::SHOWS) * $without, $present, $absent);
+        return [$likelihood, $learned, $shares];
     }
 
-    /**
-     * An intermittent fault that would change what is heard may also be heard changing it.
-     *
-     * @param list<float> $with
-     * @param list<float> $without
-     * @param list<float> $fitting
-     * @param list<float> $withoutFitting
-     *
-     * @return array{0: list<float>, 1: list<float>, 2: list<float>}
-     */
-    private function passing(Hypothesis $hypothesis, Reading $reading, array $with, array $without, array $fitting, array $withoutFitting): array
-    {
-        $test = $this->predictions->circuit->tests[$reading->test];
-        $both = [];
-        if ($test->probe->quantity === Quantity::Speed) {
-            $faulty = $this->predictions->of($hypothesis, $test);
-            $sound = $this->predictions->of($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);
-            $cutsOut = $reading->value === SpeedState::CutsOut->value;
-            foreach ($with as $draw => $likelihood) {
-                $differs = is_nan($faulty[$draw]) || abs($faulty[$draw] - $sound[$draw]) > 0.15;
-                if ($differs) {
-                    $with[$draw] = self::SHOWS_CHANGING * ($cutsOut ? 0.95 : 0.01) + (1.0 - self::SHOWS_CHANGING) * $likelihood;
-                    if ($cutsOut) {
-                        $fitting[$draw] = 0.9;
-                    }
-                }
-            }
-        }
-        foreach ($fitting as $draw => $one) {
-            $both[] = self::SHOWS * $one + (1.0 - self::SHOWS) * $withoutFitting[$draw];
-        }
-
-        return [$with, $without, $both];
-    }
-
-    /** @return array{0: list<float>, 1: list<float>} likelihood, and its part that is no slip, one a draw */
-    public function likelihood(Hypothesis $hypothesis, Reading $reading): array
-    {
-        $test = $this->predictions->circuit->tests[$reading->test];
-        $quantity = $test->probe->quantity;
-        $loose = $hypothesis->isLoose() && $quantity->isNumber();
-        if ($quantity === Quantity::Observation) {
-            $chances = Likelihood::observed($hypothesis, $test, $this->predictions->circuit->observations[$test->probe->at]->usual);
-            [$likelihood, $fits] = Likelihood::ofChoice($chances, (string) $reading->value, $reading->trust->slip());
-
-            return [array_fill(0, DrawnValues::COUNT, $likelihood), array_fill(0, DrawnValues::COUNT, $fits)];
-        }
-        $packed = $this->predictions->packed($hypothesis, $test);
-        $memory = "$reading->id|".($loose ? '1' : '0').$packed;
-
-        return $this->memory[$memory] ??= $this->weigh($test, $reading, Predictions::unpacked($packed), $loose);
-    }
-
-    /**
-     * @param list<float> $predicted
-     *
-     * @return array{0: list<float>, 1: list<float>}
-     */
-    private function weigh(Test $test, Reading $reading, array $predicted, bool $loose): array
+    /** @return array{0: float, 1: float, 2: Learned} likelihood, its part that is no slip, and what was learned */
+    private function number(Hypothesis $hypothesis, Hypothesis $state, Reading $reading, Test $test, Learned $learned): array
     {
         $quantity = $test->probe->quantity;
+        $numbers = $this->predictions->of($state, $test);
         $slip = $reading->trust->slip();
-        $likelihoods = [];
-        $fitting = [];
-        if ($quantity === Quantity::Speed) {
-            $shouldRun = $this->predictions->shouldRun($test);
-            foreach ($predicted as $ratio) {
-                [$likelihoods[], $fitting[]] = Likelihood::ofChoice(SpeedState::chances($ratio, $shouldRun), (string) $reading->value, $slip);
-            }
+        $steadiness = Likelihood::ofSteadiness($reading->steady, $hypothesis->isLoose());
+        if (\is_string($reading->value) || $reading->value === null || is_infinite($numbers[0])) {
+            [$one, $fits] = Likelihood::ofOpen($quantity, $reading->value === null ? null : (float) $reading->value, is_infinite($numbers[0]), $slip, $this->scale);
 
-            return [$likelihoods, $fitting];
+            return [$one * $steadiness, $fits * $steadiness, $learned];
         }
-        $kernel = Likelihood::KERNEL * self::deviation($predicted);
-        $steadiness = Likelihood::ofSteadiness($reading->steady, $loose);
-        foreach ($predicted as $draw => $number) {
-            if ($reading->supplyVolts !== null && $quantity !== Quantity::Ohms) {
-                $number *= $reading->supplyVolts / $this->predictions->supplyOf($draw);
+        if ($reading->supplyVolts !== null && $quantity !== Quantity::Ohms) {
+            foreach ($numbers as $draw => $number) {
+                $numbers[$draw] = $number * $reading->supplyVolts / $this->predictions->supplyOf($draw);
             }
-            [$likelihood, $fits] = Likelihood::ofNumber($quantity, $reading->value === null ? null : (float) $reading->value, $number, $kernel, $slip, $this->scale);
-            $likelihoods[] = $likelihood * $steadiness;
-            $fitting[] = $fits * $steadiness;
+        }
+        [$mean, $variance] = $learned->expect($numbers);
+        $own = Likelihood::instrumentSpread($quantity, $mean) ** 2;
+        $fits = (1.0 - $slip) * Likelihood::normalDensity($reading->value, $mean, sqrt($variance + $own));
+        $one = $fits + $slip * Likelihood::slipDensity($quantity, $reading->value, $this->scale);
+        if ($fits > self::DOUBTED_FROM * $one) {
+            $learned = $learned->with($numbers, $reading->value, $own);
         }
 
-        return [$likelihoods, $fitting];
+        return [$one * $steadiness, $fits * $steadiness, $learned];
     }
 
-    /** @param list<float> $numbers */
-    public static function deviation(array $numbers): float
+    /** @return array{0: float, 1: float} */
+    private function choice(Hypothesis $hypothesis, Hypothesis $state, Reading $reading, Test $test): array
     {
-        $finite = array_filter($numbers, is_finite(...));
-        $count = \count($finite);
-        if ($count < 2) {
-            return 0.0;
+        $slip = $reading->trust->slip();
+        if ($test->probe->quantity === Quantity::Observation) {
+            $usual = $this->predictions->circuit->observations[$test->probe->at]->usual;
+
+            return Likelihood::ofChoice(Likelihood::observed($hypothesis, $test, $usual), (string) $reading->value, $slip);
         }
-        $mean = array_sum($finite) / $count;
-        $sum = 0.0;
-        foreach ($finite as $number) {
-            $sum += ($number - $mean) ** 2;
+        if ($hypothesis->comesAndGoes && $state === $hypothesis && $this->noticed($hypothesis, $test)) {
+            $changing = $reading->value === SpeedState::CutsOut->value ? 0.95 : 0.01;
+            [$one, $fits] = $this->heard($state, $reading, $test, $slip);
+
+            return [self::SHOWS_CHANGING * $changing + (1.0 - self::SHOWS_CHANGING) * $one, self::SHOWS_CHANGING * $changing + (1.0 - self::SHOWS_CHANGING) * $fits];
         }
 
-        return sqrt($sum / ($count - 1));
+        return $this->heard($state, $reading, $test, $slip);
+    }
+
+    private function noticed(Hypothesis $hypothesis, Test $test): bool
+    {
+        $faulty = $this->predictions->of($hypothesis, $test)[0];
+
+        return is_nan($faulty) || abs($faulty - $this->predictions->of($this->hypotheses[HypothesisList::NOTHING_WRONG], $test)[0]) > self::NOTICED_FROM;
+    }
+
+    /** @return array{0: float, 1: float} mean over the draws */
+    private function heard(Hypothesis $state, Reading $reading, Test $test, float $slip): array
+    {
+        $packed = $this->predictions->packed($state, $test);
+        $memory = "$reading->id|$packed";
+        if (!isset($this->memory[$memory])) {
+            $shouldRun = $this->predictions->shouldRun($test);
+            $sums = [0.0, 0.0];
+            $ratios = Predictions::unpacked($packed);
+            foreach ($ratios as $ratio) {
+                [$one, $fits] = Likelihood::ofChoice(SpeedState::chances($ratio, $shouldRun), (string) $reading->value, $slip);
+                $sums[0] += $one;
+                $sums[1] += $fits;
+            }
+            $this->memory[$memory] = [$sums[0] / \count($ratios), $sums[1] / \count($ratios)];
+        }
+
+        return $this->memory[$memory];
     }
 
     /**
@@ -288,45 +283,38 @@ final class Belief
     private function replaced(array $parts): void
     {
         $before = $this->weights;
-        $zero = array_fill(0, DrawnValues::COUNT, 0.0);
-        $after = array_fill_keys(array_keys($before), $zero);
-        $origins = [];
-        $cured = $zero;
-        $add = static function (string $key, string $origin, array $weights, float $factor) use (&$after, &$origins): void {
-            foreach ($weights as $draw => $weight) {
-                $after[$key][$draw] += $weight * $factor;
-            }
-            $origins[$key][$origin] = ($origins[$key][$origin] ?? 0.0) + array_sum($weights) * $factor;
-        };
+        $this->weights = array_fill_keys(array_keys($before), 0.0);
+        $this->origins = [];
+        $cured = 0.0;
         foreach ($this->hypotheses as $key => $hypothesis) {
             $left = array_values(array_diff($hypothesis->parts, $parts));
-            if ($hypothesis->parts === [] || $left === []) {
-                foreach ($before[$key] as $draw => $weight) {
-                    $cured[$draw] += $weight;
-                }
+            if ($left === []) {
+                $cured += $before[$key];
             } elseif (\count($left) === \count($hypothesis->parts)) {
-                $add($key, 'verdict-wrong', $before[$key], 1.0);
+                $this->addOrigin($key, 'verdict-wrong', $before[$key]);
             } else {
-                $rest = $this->remainder($hypothesis, $left);
-                $add($rest ?? $key, 'cause-remains', $before[$key], 1.0);
+                $this->addOrigin($this->remainder($hypothesis, $left) ?? $key, 'cause-remains', $before[$key]);
             }
         }
-        $priors = ['new-part' => 0.0, 'second-fault' => 0.0];
-        foreach ($this->hypotheses as $hypothesis) {
-            if (\count($hypothesis->parts) === 1) {
-                $priors[\in_array($hypothesis->parts[0], $parts, true) ? 'new-part' : 'second-fault'] += $hypothesis->prior;
-            }
-        }
+        $priors = ['new-part' => 1e-12, 'second-fault' => 1e-12];
+        $origins = [];
         foreach ($this->hypotheses as $key => $hypothesis) {
             if (\count($hypothesis->parts) === 1) {
-                $origin = \in_array($hypothesis->parts[0], $parts, true) ? 'new-part' : 'second-fault';
-                $chance = $origin === 'new-part' ? self::NEW_PART_FAULTY : self::SECOND_FAULT;
-                $add($key, $origin, $cured, $chance * $hypothesis->prior / max($priors[$origin], 1e-12));
+                $origins[$key] = \in_array($hypothesis->parts[0], $parts, true) ? 'new-part' : 'second-fault';
+                $priors[$origins[$key]] += $hypothesis->prior;
             }
         }
-        $add(HypothesisList::NOTHING_WRONG, 'cured', $cured, 1.0 - self::NEW_PART_FAULTY - self::SECOND_FAULT);
-        $this->weights = $after;
-        $this->origins = $origins;
+        foreach ($origins as $key => $origin) {
+            $chance = $origin === 'new-part' ? self::NEW_PART_FAULTY : self::SECOND_FAULT;
+            $this->addOrigin($key, $origin, $cured * $chance * $this->hypotheses[$key]->prior / $priors[$origin]);
+        }
+        $this->addOrigin(HypothesisList::NOTHING_WRONG, 'cured', $cured * (1.0 - self::NEW_PART_FAULTY - self::SECOND_FAULT));
+    }
+
+    private function addOrigin(string $key, string $origin, float $weight): void
+    {
+        $this->weights[$key] += $weight;
+        $this->origins[$key][$origin] = ($this->origins[$key][$origin] ?? 0.0) + $weight;
     }
 
     /** @param list<string> $left parts of the hypothesis that were not replaced */
@@ -334,9 +322,9 @@ final class Belief
     {
         foreach ($hypothesis->faults as $number => $fault) {
             if (\in_array($fault->part, $left, true)) {
-                $degrees = explode('+', $hypothesis->key);
+                $single = explode('+', $hypothesis->key)[$number] ?? '';
 
-                return isset($this->hypotheses[$degrees[$number]]) ? $degrees[$number] : null;
+                return isset($this->hypotheses[$single]) ? $single : null;
             }
         }
 

@@ -6,19 +6,19 @@ namespace Ispira\Core\Diagnosis;
 
 use Ispira\Core\Circuit\CircuitSolver;
 use Ispira\Core\Family\CircuitModel;
-use Random\Engine\Xoshiro256StarStar;
-use Random\Randomizer;
 
 /**
  * Draws of the unknown component values, common to all hypotheses.
  *
- * A Latin hypercube: each unknown visits each of its equally likely layers once, in an
- * order of its own. The seed is fixed, so that the same circuit is always judged alike.
+ * The two-level design of Plackett and Burman (1946) for up to 23 unknowns: every unknown
+ * stands one deviation above its middle in half of the draws and one below in the other
+ * half, and any two of them are uncorrelated over the 24 draws, so that no reading seems to
+ * teach what it cannot.
  */
 final readonly class DrawnValues
 {
     public const COUNT = 24;
-    private const SEED = 20240613;
+    private const FIRST_ROW = '+++++-+-++--++--+-+----';
 
     /** @param list<list<float>> $vectors element parameters in the solver's order, one list a draw */
     private function __construct(public array $vectors)
@@ -27,17 +27,11 @@ final readonly class DrawnValues
 
     public static function of(CircuitModel $circuit, CircuitSolver $solver): self
     {
-        $random = new Randomizer(new Xoshiro256StarStar(self::SEED));
-        $layers = [];
-        foreach ($circuit->unknowns as $unknown) {
-            $layers[$unknown->name] = $random->shuffleArray(range(0, self::COUNT - 1));
-        }
-        $deviates = array_map(static fn (int $layer): float => self::normalQuantile(($layer + 0.5) / self::COUNT), range(0, self::COUNT - 1));
         $vectors = [];
         for ($draw = 0; $draw < self::COUNT; ++$draw) {
             $values = [];
-            foreach ($circuit->unknowns as $unknown) {
-                $values[$unknown->name] = $unknown->at($deviates[$layers[$unknown->name][$draw]]);
+            foreach ($circuit->unknowns as $number => $unknown) {
+                $values[$unknown->name] = $unknown->at(self::level($draw, $number % (self::COUNT - 1)));
             }
             $vectors[] = self::vector($circuit, $solver, $values);
         }
@@ -75,30 +69,11 @@ final readonly class DrawnValues
         return array_values($vector);
     }
 
-    /** Inverse of the standard normal distribution, by bisection on its integral. */
-    private static function normalQuantile(float $probability): float
+    /** Each row but the last is the row before, shifted by one; the last is all minus. */
+    private static function level(int $draw, int $unknown): float
     {
-        $low = -6.0;
-        $high = 6.0;
-        for ($i = 0; $i < 50; ++$i) {
-            $middle = ($low + $high) / 2.0;
-            if (self::normalIntegral($middle) < $probability) {
-                $low = $middle;
-            } else {
-                $high = $middle;
-            }
-        }
+        $places = self::COUNT - 1;
 
-        return ($low + $high) / 2.0;
-    }
-
-    /** Φ(x) by the rational approximation of Abramowitz and Stegun 26.2.17, good to 7.5e-8. */
-    private static function normalIntegral(float $x): float
-    {
-        $t = 1.0 / (1.0 + 0.2316419 * abs($x));
-        $polynomial = $t * (0.319381530 + $t * (-0.356563782 + $t * (1.781477937 + $t * (-1.821255978 + $t * 1.330274429))));
-        $tail = exp(-$x * $x / 2.0) / sqrt(2.0 * \M_PI) * $polynomial;
-
-        return $x >= 0.0 ? 1.0 - $tail : $tail;
+        return $draw < $places && self::FIRST_ROW[($unknown - $draw + $places) % $places] === '+' ? 1.0 : -1.0;
     }
 }

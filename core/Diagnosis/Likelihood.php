@@ -11,16 +11,12 @@ use Ispira\Core\Family\Test;
  * How well a prediction fits what was read.
  *
  * A number is normal around its prediction; its spread joins the meter's accuracy, the
- * repeatability of the hook-up and the neighbourhood that a draw stands for (a kernel of
- * {@see KERNEL} times the spread between draws). A small share of every likelihood is a
- * slip, spread evenly over what a meter can show, so that no one reading can rule out
- * the truth.
+ * repeatability of the hook-up and what is still unknown of the circuit. A small share of
+ * every likelihood is a slip, spread evenly over what a meter can show, so that no one
+ * reading can rule out the truth.
  */
 final readonly class Likelihood
 {
-    /** Share of the spread between draws that stays unresolved inside one draw. */
-    public const KERNEL = 0.35;
-
     /** Range over which a slip is spread evenly, in V (per 12 V of system) and A. */
     private const SLIP_RANGE = 24.0;
 
@@ -64,27 +60,19 @@ final readonly class Likelihood
     }
 
     /**
-     * Likelihood and the part of it that is not a slip, for a number.
-     *
-     * @param float $predicted INF for an open circuit
-     * @param float $kernel    spread inside one draw
+     * Likelihood and the part of it that is no slip, where the reading or the prediction is an open circuit.
      *
      * @return array{0: float, 1: float}
      */
-    public static function ofNumber(Quantity $quantity, ?float $reading, float $predicted, float $kernel, float $slip, float $scale): array
+    public static function ofOpen(Quantity $quantity, ?float $reading, bool $predictedOpen, float $slip, float $scale): array
     {
         if ($reading === null) {
-            $fits = is_infinite($predicted) ? 0.97 * (1.0 - $slip) : 0.0;
+            $fits = $predictedOpen ? 0.97 * (1.0 - $slip) : 0.0;
 
             return [$fits + $slip * self::OVER_RANGE_BY_SLIP, $fits];
         }
-        $fits = 0.0;
-        if (!is_infinite($predicted)) {
-            $own = self::instrumentSpread($quantity, $predicted);
-            $fits = (1.0 - $slip) * self::normalDensity($reading, $predicted, sqrt($own * $own + $kernel * $kernel));
-        }
 
-        return [$fits + $slip * self::slipDensity($quantity, $reading, $scale), $fits];
+        return [$slip * self::slipDensity($quantity, $reading, $scale), 0.0];
     }
 
     /**

@@ -15,7 +15,7 @@ use Ispira\Core\Family\Quantity;
 final readonly class Reasons
 {
     /** A reading that changes the odds by less than this (natural logarithm) is no reason. */
-    private const SPEAKS_FROM = 0.5;
+    private const SPEAKS_FROM = 0.7;
 
     private Words $words;
 
@@ -63,8 +63,10 @@ final readonly class Reasons
         }
         foreach (['for', 'against'] as $side) {
             if ($map[$side] !== []) {
-                $words = ['positions' => implode(', ', $map[$side]), 'fault' => $this->words->hypothesis($own)];
-                $reasons[] = ['readings' => array_map(strval(...), array_keys($map[$side])), 'speaks' => $side, 'weight' => $weights[$side], 'sentence' => Words::general("reasons.map-$side", $words)];
+                $one = \count($map[$side]) === 1;
+                $positions = Words::general($one ? 'reasons.one' : 'reasons.many', ['positions' => implode(', ', $map[$side])]);
+                $sentence = Words::general("reasons.map-$side".($one ? '-one' : ''), ['positions' => $positions, 'fault' => $this->words->hypothesis($own)]);
+                $reasons[] = ['readings' => array_map(strval(...), array_keys($map[$side])), 'speaks' => $side, 'weight' => $weights[$side], 'sentence' => $sentence];
             }
         }
         usort($reasons, static fn (array $a, array $b): int => abs($b['weight']) <=> abs($a['weight']));

@@ -153,17 +153,15 @@ final class TestValues
         }
         $shouldRun = $this->predictions->shouldRun($test);
         $sum = [];
-        $weights = $this->belief->weights[$hypothesis->key];
-        $total = array_sum($weights);
-        foreach ($this->predictions->of($hypothesis, $test) as $draw => $ratio) {
+        foreach ($this->predictions->of($hypothesis, $test) as $ratio) {
             foreach (SpeedState::chances($ratio, $shouldRun) as $state => $chance) {
-                $sum[$state] = ($sum[$state] ?? 0.0) + $chance * ($total > 0.0 ? $weights[$draw] / $total : 1.0 / DrawnValues::COUNT);
+                $sum[$state] = ($sum[$state] ?? 0.0) + $chance / DrawnValues::COUNT;
             }
         }
         if ($hypothesis->comesAndGoes) {
             $sound = $this->chances($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);
             foreach ($sum as $state => $chance) {
-                $sum[$state] = 0.45 * $chance + 0.55 * ($sound[$state] ?? 0.0);
+                $sum[$state] = Belief::SHOWS * $chance + (1.0 - Belief::SHOWS) * ($sound[$state] ?? 0.0);
             }
         }
 
@@ -196,7 +194,7 @@ final class TestValues
             foreach ($means as $key => $mean) {
                 $fits = self::fits($quantity, $outcome, $mean, $spreads[$key]);
                 if ($sound !== null && $this->alive[$key]->comesAndGoes) {
-                    $fits = 0.45 * $fits + 0.55 * self::fits($quantity, $outcome, $sound[0], $sound[1]);
+                    $fits = Belief::SHOWS * $fits + (1.0 - Belief::SHOWS) * self::fits($quantity, $outcome, $sound[0], $sound[1]);
                 }
                 $likelihoods[$key] = $fits + self::SLIP * (is_infinite($outcome) ? 0.02 : Likelihood::slipDensity($quantity, $outcome, $this->scale));
             }
@@ -223,22 +221,13 @@ final class TestValues
     public function summary(Hypothesis $hypothesis, Test $test): array
     {
         $numbers = $this->predictions->of($hypothesis, $test);
-        $weights = $this->belief->weights[$hypothesis->key];
-        $total = array_sum($weights);
         if (is_infinite($numbers[0])) {
             return [\INF, 1.0];
         }
-        $mean = 0.0;
-        $square = 0.0;
-        foreach ($numbers as $draw => $number) {
-            $weight = $total > 0.0 ? $weights[$draw] / $total : 1.0 / DrawnValues::COUNT;
-            $mean += $weight * $number;
-            $square += $weight * $number * $number;
-        }
-        $kernel = Likelihood::KERNEL * Belief::deviation($numbers);
+        [$mean, $variance] = $this->belief->learned[$hypothesis->key]->expect($numbers);
         $own = Likelihood::instrumentSpread($test->probe->quantity, $mean);
 
-        return [$mean, sqrt(max(0.0, $square - $mean * $mean) + $kernel * $kernel + $own * $own)];
+        return [$mean, sqrt($variance + $own * $own)];
     }
 
     /**

@@ -27,6 +27,11 @@ final class SimulatedUnit
     private const WANDERS = 0.03;
     private const WANDERS_WHEN_LOOSE = 0.4;
 
+    /** An intermittent fault shows or not for a whole visit to a set-up. */
+    private ?string $visited = null;
+
+    private bool $shows = true;
+
     private readonly Simulator $simulator;
 
     /** @var list<float> */
@@ -64,7 +69,11 @@ final class SimulatedUnit
     /** @return float|string|null number, outcome, or null for over-range */
     private function answer(Test $test): float|string|null
     {
-        $shows = !$this->truth->comesAndGoes || $this->chance->happens(0.5);
+        if ($this->truth->comesAndGoes && $this->visited !== $test->setUp) {
+            $this->visited = $test->setUp;
+            $this->shows = $this->chance->happens(0.5);
+        }
+        $shows = $this->shows;
         $slip = $this->chance->happens($this->slips);
         if ($test->probe->quantity->isNumber()) {
             $seen = $this->observe($test, $shows ? $this->truth : $this->sound);

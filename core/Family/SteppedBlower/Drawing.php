@@ -15,13 +15,15 @@ use Ispira\Core\Family\SheetElement;
  */
 final readonly class Drawing
 {
-    private const TOP = 58.0;
-    private const FED = 226.0;
-    private const TAPS = 286.0;
-    private const PACK = 344.0;
-    private const PACK_END = 420.0;
-    private const COMMON = 480.0;
-    private const MOTOR = 580.0;
+    private const TOP = 66.0;
+    private const BOTTOM = 452.0;
+    private const BATTERY = 38.0;
+    private const FED = 176.0;
+    private const TAPS = 226.0;
+    private const PACK = 276.0;
+    private const PACK_END = 340.0;
+    private const COMMON = 398.0;
+    private const MOTOR = 492.0;
 
     private float $first;
 
@@ -29,26 +31,25 @@ final readonly class Drawing
 
     public function __construct(private Variant $variant)
     {
-        $this->first = $variant->feedSide ? 104.0 : 140.0;
-        $this->step = ($variant->feedSide ? 252.0 : 204.0) / ($variant->top - 1);
+        $this->first = $variant->feedSide ? 112.0 : 156.0;
+        $this->step = ($variant->feedSide ? 318.0 : 250.0) / ($variant->top - 1);
     }
 
     public function sheet(): Sheet
     {
         $v = $this->variant;
-        $wiper = $this->y($v->top) + 0.5 * $this->step * ($v->top - 1);
         $nodes = [
-            '0' => [40.0, 380.0],
-            'battery' => [40.0, self::TOP],
-            'fuse-in' => [74.0, self::TOP],
-            'fuse-out' => [128.0, self::TOP],
-            'wiper' => [self::FED, $wiper],
+            '0' => [self::BATTERY, self::BOTTOM],
+            'battery' => [self::BATTERY, self::TOP],
+            'fuse-in' => [58.0, self::TOP],
+            'fuse-out' => [100.0, self::TOP],
+            'wiper' => [self::FED, $this->y($v->top) + 0.5 * $this->step * ($v->top - 1)],
             'fed' => [self::FED, self::TOP],
             'pack-end' => [self::PACK_END, $this->y($v->top - 1)],
             'pack-common' => [self::COMMON, $this->y($v->top - 1)],
         ];
         if ($v->modeContact) {
-            $nodes['relay-out'] = [172.0, self::TOP];
+            $nodes['relay-out'] = [138.0, self::TOP];
         }
         foreach (range(1, $v->top) as $k) {
             $nodes["tap-$k"] = [self::TAPS, $this->y($k)];
@@ -57,7 +58,7 @@ final readonly class Drawing
             }
         }
         $elements = [
-            'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, 380.0]),
+            'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [self::BATTERY, self::BOTTOM]),
             'feed' => new SheetElement('wire'),
             'fuse' => new SheetElement('fuse', 'fuse'),
             'relay' => new SheetElement('relay', 'relay'),
@@ -67,7 +68,7 @@ final readonly class Drawing
         }
         [$sideNodes, $sideElements] = $v->feedSide ? $this->feedSide() : $this->groundSide();
 
-        return new Sheet(640.0, 416.0, $nodes + $sideNodes, $elements + $this->pack() + $sideElements);
+        return new Sheet(530.0, 474.0, $nodes + $sideNodes, $elements + $this->pack() + $sideElements);
     }
 
     private function y(int $position): float
@@ -102,39 +103,41 @@ final readonly class Drawing
     {
         $v = $this->variant;
         $y = $this->y($v->top - 1);
+        $plus = max($y + 62.0, 240.0);
         $nodes = [
             'drive' => [self::MOTOR, $y],
-            'motor-plus' => [self::MOTOR, $y + 46.0],
-            'motor-minus' => [self::MOTOR, $y + 122.0],
-            'return' => [self::MOTOR, $y + 160.0],
+            'motor-plus' => [self::MOTOR, $plus],
+            'motor-minus' => [self::MOTOR, $plus + 84.0],
+            'return' => [self::MOTOR, $plus + 116.0],
         ];
         $elements = [
             'selector' => new SheetElement('wire'),
             'plug-plus' => new SheetElement('plug', 'blower plug', side: 'left'),
             'motor' => new SheetElement('motor', 'blower', side: 'left'),
             'plug-minus' => new SheetElement('wire'),
-            'ground' => new SheetElement('wire', 'ground', side: 'left', groundAt: [self::MOTOR, 380.0]),
+            'ground' => new SheetElement('wire', 'ground', side: 'left', groundAt: [self::MOTOR, self::BOTTOM]),
         ];
+        $elements['plug-pack'] = new SheetElement('plug', 'pack plug');
         if ($v->high === 'changeover') {
-            $nodes['rest'] = [518.0, $y];
-            $nodes['pack-out'] = [536.0, $y];
-            $elements['rest'] = new SheetElement('relay', 'rest', side: 'above');
+            $nodes['rest'] = [430.0, $y];
+            $nodes['pack-out'] = [444.0, $y];
+            $elements['rest'] = new SheetElement('relay', 'rest', side: 'below');
             $elements['rest-joint'] = new SheetElement('wire');
+            $elements['plug-pack'] = new SheetElement('plug', 'plug');
         }
-        $elements['plug-pack'] = new SheetElement('plug', 'pack plug', side: 'below');
         if (!$v->highRelay()) {
             $elements["tap-$v->top"] = new SheetElement('wire', bends: [[self::MOTOR, $this->y($v->top)]]);
 
             return [$nodes, $elements];
         }
-        $nodes += ['high-in' => [440.0, 26.0], 'high-fused' => [492.0, 26.0], 'high-out' => [540.0, 26.0]];
+        $nodes += ['high-in' => [330.0, 28.0], 'high-fused' => [376.0, 28.0], 'high-out' => [436.0, 28.0]];
 
         return [$nodes, $elements + [
-            'high-coil' => new SheetElement('coil', 'high relay', groundAt: [410.0, $this->y($v->top)], side: 'above'),
-            'high-feed' => new SheetElement('wire', bends: [[40.0, 26.0]]),
+            'high-coil' => new SheetElement('coil', 'high relay', groundAt: [340.0, $this->y($v->top)]),
+            'high-feed' => new SheetElement('wire', bends: [[self::BATTERY, 28.0]]),
             'high-fuse' => new SheetElement('fuse', 'fuse', side: 'below'),
             'high-contact' => new SheetElement('relay', 'high', side: 'below'),
-            'high-joint' => new SheetElement('wire', bends: [[self::MOTOR, 26.0]]),
+            'high-joint' => new SheetElement('wire', bends: [[self::MOTOR, 28.0]]),
         ]];
     }
 
@@ -143,42 +146,42 @@ final readonly class Drawing
     {
         $v = $this->variant;
         $y = $this->y($v->top - 1);
-        $drive = 290.0;
+        $drive = max($y + 40.0, 300.0);
+        $down = 442.0;
         $nodes = [
-            'motor-plus' => [self::MOTOR, 100.0],
-            'motor-minus' => [self::MOTOR, 180.0],
+            'motor-plus' => [self::MOTOR, 116.0],
+            'motor-minus' => [self::MOTOR, 204.0],
             'drive' => [self::MOTOR, $drive],
-            'return' => [self::FED, 356.0],
+            'return' => [self::FED, 424.0],
         ];
         $elements = [
-            'plug-plus' => new SheetElement('plug', 'blower plug', [[self::MOTOR, self::TOP]], 0, 'above'),
+            'plug-plus' => new SheetElement('plug', 'blower plug', [[self::MOTOR, self::TOP]], 0),
             'motor' => new SheetElement('motor', 'blower', side: 'left'),
             'plug-minus' => new SheetElement('plug'),
             'selector' => new SheetElement('wire'),
-            'ground' => new SheetElement('wire', 'ground', side: 'left', groundAt: [self::FED, 380.0]),
+            'ground' => new SheetElement('wire', 'ground', side: 'left', groundAt: [self::FED, self::BOTTOM]),
         ];
-        $down = 520.0;
         if ($v->high === 'changeover') {
             $nodes['rest'] = [$down, $y];
-            $nodes['pack-out'] = [$down, $y + 26.0];
+            $nodes['pack-out'] = [$down, $y + 30.0];
             $elements['rest'] = new SheetElement('relay', 'rest');
             $elements['rest-joint'] = new SheetElement('wire');
         }
         $bends = $v->high === 'changeover' ? [[$down, $drive]] : [[$down, $y], [$down, $drive]];
         $elements['plug-pack'] = new SheetElement('plug', 'pack plug', $bends, \count($bends) - 1, 'left');
         if (!$v->highRelay()) {
-            $elements["tap-$v->top"] = new SheetElement('wire', bends: [[548.0, $this->y($v->top)], [548.0, $drive]]);
+            $elements["tap-$v->top"] = new SheetElement('wire', bends: [[466.0, $this->y($v->top)], [466.0, $drive]]);
 
             return [$nodes, $elements];
         }
-        $nodes += ['high-in' => [430.0, 352.0], 'high-fused' => [470.0, 352.0], 'high-out' => [530.0, 352.0]];
+        $nodes += ['high-in' => [330.0, 428.0], 'high-fused' => [364.0, 428.0], 'high-out' => [430.0, 428.0]];
 
         return [$nodes, $elements + [
             'high-coil' => new SheetElement('coil', 'high relay', [[self::TAPS, self::TOP]], 1, 'right'),
-            'high-feed' => new SheetElement('wire', groundAt: [430.0, 380.0]),
+            'high-feed' => new SheetElement('wire', groundAt: [330.0, self::BOTTOM]),
             'high-fuse' => new SheetElement('wire'),
             'high-contact' => new SheetElement('relay', 'high'),
-            'high-joint' => new SheetElement('wire', bends: [[self::MOTOR, 352.0]]),
+            'high-joint' => new SheetElement('wire', bends: [[self::MOTOR, 428.0]]),
         ]];
     }
 }

@@ -37,6 +37,7 @@ final readonly class FaultList
             new Observation('look-pack-plug', $plug),
             new Observation('look-motor-plug', $plug),
             new Observation('spin', ['free' => 0.95, 'gritty' => 0.04, 'locked' => 0.01]),
+            new Observation('spin-bare', ['free' => 0.96, 'gritty' => 0.03, 'locked' => 0.01]),
             new Observation('look-wheel', ['clean' => 0.93, 'debris' => 0.03, 'clogged' => 0.04]),
             new Observation('neighbours', ['work' => 0.97, 'dead' => 0.03]),
             new Observation('reader', ['follows' => 0.97, 'wrong' => 0.015, 'nothing' => 0.015]),
@@ -234,14 +235,14 @@ final readonly class FaultList
                 new Severity([Adjustment::add('motor.armatureOhms', 0.2 * $z)], share: 0.5),
                 new Severity([Adjustment::add('motor.armatureOhms', 0.6 * $z)], share: 0.5),
             ], ['knock' => ['nothing' => 0.7, 'starts' => 0.3]], loose: false, element: 'motor'),
-            new Fault('motor-drag', 'motor-drag', 'motor', 0.07, $dragging(0.05, 0.10, 0.15), ['spin' => ['free' => 0.06, 'gritty' => 0.9, 'locked' => 0.04]], element: 'motor'),
+            new Fault('motor-drag', 'motor-drag', 'motor', 0.07, $dragging(0.05, 0.10, 0.15), ['spin' => ['free' => 0.06, 'gritty' => 0.9, 'locked' => 0.04], 'spin-bare' => ['free' => 0.03, 'gritty' => 0.93, 'locked' => 0.04]], element: 'motor'),
             new Fault('motor-turns', 'motor-turns', 'motor', 0.015, [
                 new Severity([Adjustment::scale('motor.armatureOhms', 0.9), Adjustment::scale('motor.emfConstant', 0.95), Adjustment::add('motor.brakingConstant', 4e-4)]),
             ], element: 'motor'),
             new Fault('motor-seized', 'motor-seized', 'motor', 0.04, [
                 new Severity([$seized, self::broken('fuse')], share: 0.5),
                 new Severity([$seized], share: 0.5),
-            ], ['spin' => ['free' => 0.02, 'gritty' => 0.08, 'locked' => 0.9]], element: 'motor'),
+            ], ['spin' => ['free' => 0.02, 'gritty' => 0.08, 'locked' => 0.9], 'spin-bare' => ['free' => 0.01, 'gritty' => 0.04, 'locked' => 0.95]], element: 'motor'),
             new Fault('wheel-debris', 'wheel-debris', 'wheel', 0.045, $dragging(0.05, 0.11), ['look-wheel' => ['clean' => 0.05, 'debris' => 0.92, 'clogged' => 0.03], 'spin' => ['free' => 0.3, 'gritty' => 0.65, 'locked' => 0.05]], element: 'motor'),
             new Fault('air-blocked', 'air-blocked', 'wheel', 0.035, [
                 new Severity([Adjustment::scale('motor.fanConstant', 0.62)], share: 0.5),

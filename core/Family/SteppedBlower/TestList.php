@@ -24,6 +24,7 @@ final readonly class TestList
         'selector' => 8.0,
         'selector-unplugged' => 2.0,
         'wheel' => 4.0,
+        'wheel-off' => 10.0,
         'high-relay' => 2.0,
         'diagnostic-plug' => 0.5,
     ];
@@ -79,6 +80,7 @@ final readonly class TestList
             $look('look-pack-plug', 0.7, ['pack-plug'], []),
             $look('look-motor-plug', 0.7, ['motor-plug'], []),
             $look('spin', 0.7, ['wheel'], ['fan-starts']),
+            $look('spin-bare', 0.7, ['wheel', 'wheel-off'], ['fan-starts', 'sheet-metal']),
             $look('look-wheel', 0.7, ['wheel'], ['fan-starts']),
             $look('neighbours', 1.0, [], []),
             $look('wiggle-pack-plug', 1.0, ['pack-plug'], ['pack-hot'], (string) ($v->top - 1)),

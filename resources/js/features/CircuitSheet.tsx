@@ -137,7 +137,7 @@ export default function CircuitSheet({ sheet, title, suspects = [], red = null, 
                 return (
                     <text key={one.element.id} x={x} y={y} textAnchor={anchor} fontSize="14" fontWeight={share > 0.2 ? 600 : 500} fill={share > 0.2 ? 'var(--bad)' : 'var(--ink)'} stroke="var(--paper)" strokeWidth="4" paintOrder="stroke">
                         {one.element.label}
-                        {share >= 0.05 && ` ${Math.round(share * 100)} %`}
+                        {share >= 0.05 && ` ${Math.round(share * 100)}%`}
                     </text>
                 );
             })}
@@ -145,7 +145,7 @@ export default function CircuitSheet({ sheet, title, suspects = [], red = null, 
                 <text key={name} x={node.x + 5} y={node.y + 15} fontSize="12" className="figure" fill="var(--lake)" stroke="var(--paper)" strokeWidth="4" paintOrder="stroke">{node.volts.toFixed(1)}</text>
             ))}
             {([['A', red, '#a12d22'], ['B', black, '#14181b']] as const).map(([name, node, colour]) => {
-                const at = node === '0' ? { x: 40, y: 372 } : node ? sheet.nodes[node] : undefined;
+                const at = node === '0' ? { x: 38, y: 446 } : node ? sheet.nodes[node] : undefined;
                 return at ? (
                     <g key={name} transform={`translate(${at.x} ${at.y})`}>
                         <path d="M0 0L12 -14" stroke={colour} strokeWidth="5" strokeLinecap="round" />

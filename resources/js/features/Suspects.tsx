@@ -14,8 +14,9 @@ export default function Suspects({ suspects, currency, most, all }: Props) {
     const rest = suspects.slice(shown.length).reduce((sum, suspect) => sum + suspect.probability, 0);
     return (
         <ol className="flex flex-col gap-2.5">
-            {shown.map((suspect) => {
-                const reasons = all ? suspect.reasons : suspect.reasons.slice(0, 1);
+            {shown.map((suspect, rank) => {
+                // What the leading suspect shares with the others is said once.
+                const reasons = all ? suspect.reasons : rank === 0 ? suspect.reasons.slice(0, 2) : suspect.reasons.filter((reason) => reason.speaks === 'against').slice(0, 1);
                 return (
                     <li key={suspect.remedy}>
                         <p className="flex items-baseline justify-between gap-2">

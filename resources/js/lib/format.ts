@@ -1,7 +1,7 @@
 export function percent(share: number): string {
-    if (share >= 0.995) return '> 99 %';
-    if (share < 0.01) return '< 1 %';
-    return `${Math.round(share * 100)} %`;
+    if (share >= 0.995) return '>99%';
+    if (share < 0.01) return '<1%';
+    return `${Math.round(share * 100)}%`;
 }
 
 export function money(amount: number, currency: string): string {

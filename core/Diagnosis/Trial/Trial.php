@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Trial;
+
+use Ispira\Core\Diagnosis\DecisionSettings;
+use Ispira\Core\Diagnosis\Engine;
+use Ispira\Core\Diagnosis\Hypothesis;
+use Ispira\Core\Diagnosis\HypothesisList;
+use Ispira\Core\Diagnosis\MemoryStore;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Family;
+use Ispira\Core\Family\Parameter;
+
+/**
+ * Simulated jobs over the faults and variants of a family, the same ones for every policy.
+ */
+final readonly class Trial
+{
+    public function __construct(private Family $family, private int $seed, private float $slips = 0.02)
+    {
+    }
+
+    /**
+     * The ordinary circuit, and one more for each other choice of each parameter.
+     *
+     * @return array<string, array<string, string>> parameters by name of the variant
+     */
+    public function variants(): array
+    {
+        $variants = ['ordinary' => []];
+        foreach ($this->family->parameters()->parameters as $parameter) {
+            foreach ($this->otherChoices($parameter) as $choice) {
+                $variants["$parameter->key $choice"] = [$parameter->key => $choice];
+            }
+        }
+
+        return $variants;
+    }
+
+    /**
+     * Runs jobs with each fault of a circuit hidden.
+     *
+     * @param array<string, mixed> $parameters
+     * @param int                  $runs       jobs a fault
+     *
+     * @return iterable<array{group: 'lasting'|'intermittent'|'pair', fault: string, outcome: Outcome}>
+     */
+    public function run(array $parameters, Policy $policy, int $runs): iterable
+    {
+        $circuit = $this->family->circuit($this->family->parameters()->read($parameters));
+        $engine = new Engine(new MemoryStore());
+        foreach ($this->faults($circuit) as $fault => $degrees) {
+            for ($run = 0; $run < $runs; ++$run) {
+                $hidden = $degrees[$run % \count($degrees)];
+                $seed = crc32("$this->seed/$fault/$run");
+                $unit = new SimulatedUnit($circuit, $hidden, new Chance($seed), $this->slips);
+                $job = new TrialJob($circuit, $unit, $engine, $policy, new Chance($seed + 1), new DecisionSettings(), $hidden->comesAndGoes);
+                $group = $hidden->comesAndGoes ? 'intermittent' : (\count($hidden->faults) > 1 ? 'pair' : 'lasting');
+                yield ['group' => $group, 'fault' => $fault, 'outcome' => $job->run()];
+            }
+        }
+    }
+
+    /** @return array<string, non-empty-list<Hypothesis>> degrees by fault */
+    private function faults(CircuitModel $circuit): array
+    {
+        $faults = [];
+        foreach (HypothesisList::of($circuit, false) as $hypothesis) {
+            if ($hypothesis->parts !== []) {
+                $faults[$hypothesis->faultKey()][] = $hypothesis;
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @return list<string> */
+    private function otherChoices(Parameter $parameter): array
+    {
+        return array_values(array_filter($parameter->choices, static fn (string $choice): bool => $choice !== $parameter->default));
+    }
+}
