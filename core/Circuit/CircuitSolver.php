@@ -408,6 +408,9 @@ final class CircuitSolver
             }
         }
 
-        return new LiveNetwork(\count($this->nodeNumbers), $conductive, array_fill_keys($this->sources, true), $joined);
+        // With joined nodes a dead end would have to remember at which of them it hangs; it is solved with the rest instead.
+        $kept = $joined->isTrivial() ? array_fill_keys($this->sources, true) : array_fill_keys(array_keys($conductive), true);
+
+        return new LiveNetwork(\count($this->nodeNumbers), $conductive, $kept, $joined);
     }
 }

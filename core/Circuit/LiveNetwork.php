@@ -50,10 +50,10 @@ final class LiveNetwork
     /**
      * @param int                                $nodeCount nodes are 0 (ground) to $nodeCount − 1
      * @param array<int, array{0: int, 1: int}>  $branches  conductive branches as node pairs, by branch number
-     * @param array<int, true>                   $sources   branch numbers of sources: their nodes are no dead ends
+     * @param array<int, true>                   $kept      branches whose nodes never count as dead ends: sources
      * @param PotentialForest                    $joined    nodes joined by ideal branches
      */
-    public function __construct(int $nodeCount, array $branches, array $sources, PotentialForest $joined)
+    public function __construct(int $nodeCount, array $branches, array $kept, PotentialForest $joined)
     {
         $root = [];
         for ($node = 0; $node < $nodeCount; ++$node) {
@@ -83,7 +83,7 @@ final class LiveNetwork
                 $root[$node] = 0;
             }
         }
-        [$live, $hangsOn] = $this->withoutDeadEnds($root, $branches, $sources);
+        [$live, $hangsOn] = $this->withoutDeadEnds($root, $branches, $kept);
         $shunted = array_filter($branches, static fn (array $ends): bool => $root[$ends[0]] === $root[$ends[1]]);
         $this->liveBranches = array_fill_keys(array_keys($live + $shunted), true);
         $this->liveKey = implode(',', array_keys($this->liveBranches));
@@ -101,11 +101,11 @@ final class LiveNetwork
     /**
      * @param list<int>                         $root
      * @param array<int, array{0: int, 1: int}> $branches
-     * @param array<int, true>                  $sources
+     * @param array<int, true>                  $kept
      *
      * @return array{array<int, array{0: int, 1: int}>, array<int, int>} live branches, and the dead ends with what they hang on
      */
-    private function withoutDeadEnds(array $root, array $branches, array $sources): array
+    private function withoutDeadEnds(array $root, array $branches, array $kept): array
     {
         $live = [];
         $at = [];
@@ -126,7 +126,7 @@ final class LiveNetwork
                 continue;
             }
             $branch = array_key_first($at[$node]);
-            if (isset($sources[$branch])) {
+            if (isset($kept[$branch])) {
                 continue;
             }
             [$a, $b] = $live[$branch];

@@ -21,6 +21,18 @@ final class PotentialForest
         $this->above = array_fill(0, $nodeCount, 0.0);
     }
 
+    /** Whether nothing was joined. */
+    public function isTrivial(): bool
+    {
+        foreach ($this->parent as $node => $parent) {
+            if ($node !== $parent) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     public function root(int $node): int
     {
         while ($this->parent[$node] !== $node) {

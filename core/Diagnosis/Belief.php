@@ -46,6 +46,9 @@ final class Belief
     /** @var array<string, array<string, float>> likelihood by reading id and hypothesis key */
     public array $fit = [];
 
+    /** @var array<string, int> how often each test was read, by episode and test */
+    private array $taken = [];
+
     /** @var array<string, array{0: float, 1: float}> likelihoods of what was heard, so that equal predictions are weighed once */
     private array $memory = [];
 
@@ -101,6 +104,10 @@ final class Belief
                 }
                 $likelihood = $this->visit($hypothesis, $visit, $slips);
                 $this->weights[$key] *= $likelihood;
+            }
+            foreach ($visit as $reading) {
+                $again = "$reading->episode|$reading->test";
+                $this->taken[$again] = ($this->taken[$again] ?? 0) + 1;
             }
         }
         $total = array_sum($this->weights);
@@ -215,7 +222,9 @@ final class Belief
             }
         }
         [$mean, $variance] = $learned->expect($numbers);
-        $own = Likelihood::instrumentSpread($quantity, $mean) ** 2;
+        // The same meter on the same place errs alike again: a repeat adds little.
+        $repeats = $this->taken["$reading->episode|$reading->test"] ?? 0;
+        $own = (Likelihood::instrumentSpread($quantity, $mean) * (1 + $repeats)) ** 2;
         $fits = (1.0 - $slip) * Likelihood::normalDensity($reading->value, $mean, sqrt($variance + $own));
         $one = $fits + $slip * Likelihood::slipDensity($quantity, $reading->value, $this->scale);
         if ($fits > self::DOUBTED_FROM * $one) {

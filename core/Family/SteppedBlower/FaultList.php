@@ -39,6 +39,8 @@ final readonly class FaultList
             new Observation('spin', ['free' => 0.95, 'gritty' => 0.04, 'locked' => 0.01]),
             new Observation('spin-bare', ['free' => 0.96, 'gritty' => 0.03, 'locked' => 0.01]),
             new Observation('look-wheel', ['clean' => 0.93, 'debris' => 0.03, 'clogged' => 0.04]),
+            new Observation('air', ['fits' => 0.96, 'little' => 0.04]),
+            new Observation('motor-warmth', ['warm' => 0.95, 'hot' => 0.05]),
             new Observation('neighbours', ['work' => 0.97, 'dead' => 0.03]),
             new Observation('reader', ['follows' => 0.97, 'wrong' => 0.015, 'nothing' => 0.015]),
             ...array_map(static fn (string $key): Observation => new Observation($key, ['steady' => 0.98, 'changes' => 0.02]), self::WIGGLES),
@@ -235,10 +237,10 @@ final readonly class FaultList
                 new Severity([Adjustment::add('motor.armatureOhms', 0.2 * $z)], share: 0.5),
                 new Severity([Adjustment::add('motor.armatureOhms', 0.6 * $z)], share: 0.5),
             ], ['knock' => ['nothing' => 0.7, 'starts' => 0.3]], loose: false, element: 'motor'),
-            new Fault('motor-drag', 'motor-drag', 'motor', 0.07, $dragging(0.05, 0.10, 0.15), ['spin' => ['free' => 0.06, 'gritty' => 0.9, 'locked' => 0.04], 'spin-bare' => ['free' => 0.03, 'gritty' => 0.93, 'locked' => 0.04]], element: 'motor'),
+            new Fault('motor-drag', 'motor-drag', 'motor', 0.07, $dragging(0.05, 0.10, 0.15), ['spin' => ['free' => 0.06, 'gritty' => 0.9, 'locked' => 0.04], 'spin-bare' => ['free' => 0.03, 'gritty' => 0.93, 'locked' => 0.04], 'motor-warmth' => ['warm' => 0.5, 'hot' => 0.5]], element: 'motor'),
             new Fault('motor-turns', 'motor-turns', 'motor', 0.015, [
                 new Severity([Adjustment::scale('motor.armatureOhms', 0.9), Adjustment::scale('motor.emfConstant', 0.95), Adjustment::add('motor.brakingConstant', 4e-4)]),
-            ], element: 'motor'),
+            ], ['motor-warmth' => ['warm' => 0.07, 'hot' => 0.93]], element: 'motor'),
             new Fault('motor-seized', 'motor-seized', 'motor', 0.04, [
                 new Severity([$seized, self::broken('fuse')], share: 0.5),
                 new Severity([$seized], share: 0.5),
@@ -247,7 +249,7 @@ final readonly class FaultList
             new Fault('air-blocked', 'air-blocked', 'wheel', 0.035, [
                 new Severity([Adjustment::scale('motor.fanConstant', 0.62)], share: 0.5),
                 new Severity([Adjustment::scale('motor.fanConstant', 0.4)], share: 0.5),
-            ], ['look-wheel' => ['clean' => 0.05, 'debris' => 0.03, 'clogged' => 0.92]], element: 'motor'),
+            ], ['look-wheel' => ['clean' => 0.05, 'debris' => 0.03, 'clogged' => 0.92], 'air' => ['fits' => 0.06, 'little' => 0.94]], element: 'motor'),
         ];
     }
 

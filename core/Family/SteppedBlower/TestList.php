@@ -82,6 +82,8 @@ final readonly class TestList
             $look('spin', 0.7, ['wheel'], ['fan-starts']),
             $look('spin-bare', 0.7, ['wheel', 'wheel-off'], ['fan-starts', 'sheet-metal']),
             $look('look-wheel', 0.7, ['wheel'], ['fan-starts']),
+            $look('air', 0.5, [], [], $top),
+            $look('motor-warmth', 6.0, ['wheel'], ['hands-clear'], $top),
             $look('neighbours', 1.0, [], []),
             $look('wiggle-pack-plug', 1.0, ['pack-plug'], ['pack-hot'], (string) ($v->top - 1)),
             $look('wiggle-motor-plug', 1.0, ['motor-plug'], ['hands-clear'], $top),

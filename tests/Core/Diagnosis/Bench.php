@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Diagnosis;
+
+use Ispira\Core\Diagnosis\CaseFile;
+use Ispira\Core\Diagnosis\DecisionSettings;
+use Ispira\Core\Diagnosis\Diagnosis;
+use Ispira\Core\Diagnosis\Engine;
+use Ispira\Core\Diagnosis\Hypothesis;
+use Ispira\Core\Diagnosis\HypothesisList;
+use Ispira\Core\Diagnosis\NoStore;
+use Ispira\Core\Diagnosis\Predictions;
+use Ispira\Core\Diagnosis\Reading;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\FamilyRegistry;
+
+/**
+ * A circuit on a test's bench, with readings taken from its own predictions.
+ */
+final class Bench
+{
+    public readonly CircuitModel $circuit;
+
+    /** @var array<string, Hypothesis> */
+    public readonly array $hypotheses;
+
+    public readonly Predictions $predictions;
+
+    /** @param array<string, mixed> $parameters */
+    public function __construct(array $parameters = [], bool $intermittent = false)
+    {
+        $family = FamilyRegistry::shipped()->get('stepped-blower');
+        $this->circuit = $family->circuit($family->parameters()->read($parameters));
+        $this->hypotheses = HypothesisList::of($this->circuit, $intermittent);
+        $this->predictions = new Predictions($this->circuit, $this->hypotheses['none'], new NoStore());
+    }
+
+    /** What a test shows under a hypothesis, on average over the draws. */
+    public function shows(string $hypothesis, string $test): float
+    {
+        $numbers = $this->predictions->of($this->hypotheses[$hypothesis], $this->circuit->tests[$test]);
+
+        return array_sum($numbers) / \count($numbers);
+    }
+
+    /**
+     * Speed heard in each position under a hypothesis, as a part of what is right there (of full speed in off and key-off).
+     *
+     * @return array<string, float>
+     */
+    public function speeds(string $hypothesis): array
+    {
+        $speeds = [];
+        foreach (array_keys($this->circuit->positions) as $position) {
+            $speeds[(string) $position] = round($this->shows($hypothesis, "speed@$position"), 3);
+        }
+
+        return $speeds;
+    }
+
+    /**
+     * @param array<array-key, string> $states by position
+     * @param array<string, float|string|null> $readings by test
+     */
+    public static function case(array $states, array $readings = [], bool $intermittent = false): CaseFile
+    {
+        $list = [];
+        foreach ($states as $position => $state) {
+            $list[] = new Reading("map-$position", "speed@$position", $state);
+        }
+        foreach ($readings as $test => $value) {
+            $list[] = new Reading("reading-$test", $test, $value);
+        }
+
+        return new CaseFile($list, [], $intermittent);
+    }
+
+    public function diagnose(CaseFile $case): Diagnosis
+    {
+        return (new Engine())->diagnose($this->circuit, $case, new DecisionSettings());
+    }
+}
