@@ -71,7 +71,7 @@ final class JobView
         // A cell that was listened to again stands in the map it corrects.
         $single = $job->readings->filter(static fn (Reading $r): bool => $r->speed_map_id === null && $r->strike === null && str_starts_with($r->test, 'speed@'));
 
-        return $maps->map(static function (array $map) use ($single): array {
+        return array_values($maps->map(static function (array $map) use ($single): array {
             foreach ($single as $reading) {
                 if ($reading->episode === $map['episode'] && $map['kind'] !== MapKind::Remembered->value) {
                     $map['states'][substr($reading->test, 6)] ??= (string) $reading->choice;
@@ -79,7 +79,7 @@ final class JobView
             }
 
             return $map;
-        })->values()->all();
+        })->all());
     }
 
     /** @return list<array<string, mixed>> newest first, without the cells of maps */
@@ -87,7 +87,7 @@ final class JobView
     {
         $words = new Words($circuit);
 
-        return $job->readings
+        return array_values($job->readings
             ->map(static fn (Reading $reading): array => [
                 'id' => $reading->id,
                 'test' => $reading->test,
@@ -100,7 +100,7 @@ final class JobView
                 'struckBecause' => $reading->strike?->reason,
                 'takenAt' => $reading->taken_at->toIso8601String(),
             ])
-            ->reverse()->values()->all();
+            ->reverse()->all());
     }
 
     /** @return list<array<string, mixed>> */
@@ -108,13 +108,13 @@ final class JobView
     {
         $words = new Words($circuit);
 
-        return $job->replacements->map(static fn (Replacement $r): array => [
+        return array_values($job->replacements->map(static fn (Replacement $r): array => [
             'remedy' => $r->remedy,
             'label' => $words->remedy($r->remedy),
             'partNumber' => $r->part_number,
             'note' => $r->note,
             'at' => $r->replaced_at->toIso8601String(),
             'verdict' => $r->verdict,
-        ])->values()->all();
+        ])->all());
     }
 }

@@ -92,8 +92,8 @@ final class Job extends Model
     public function caseFile(): CaseFile
     {
         return new CaseFile(
-            $this->readings->map(static fn (Reading $reading) => $reading->toCore())->values()->all(),
-            $this->replacements->pluck('remedy')->map(strval(...))->values()->all(),
+            array_values($this->readings->map(static fn (Reading $reading) => $reading->toCore())->all()),
+            array_values($this->replacements->map(static fn (Replacement $replacement): string => $replacement->remedy)->all()),
             $this->intermittent,
         );
     }

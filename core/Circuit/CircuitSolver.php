@@ -234,7 +234,11 @@ final class CircuitSolver
         return $point->within($this->network($values));
     }
 
-    /** @param list<float> $values */
+    /**
+     * @param array<int, float> $values
+     *
+     * @param-out array<int, float> $values
+     */
     private function moveContacts(array &$values, int $coil, bool $energised): void
     {
         foreach ($this->contacts[$coil] ?? [] as $contact) {
@@ -243,8 +247,8 @@ final class CircuitSolver
     }
 
     /**
-     * @param list<float>      $values
-     * @param array<int, bool> $energised
+     * @param array<int, float> $values
+     * @param array<int, bool>  $energised
      */
     private function solveUnmoved(array $values, array $energised, bool $chatters): OperatingPoint
     {
@@ -320,7 +324,7 @@ final class CircuitSolver
      * motor and settling each in closed form converges to the only solution.
      *
      * @param array<int, float> $conductances
-     * @param list<float>       $values
+     * @param array<int, float> $values
      * @param array<int, float> $volts
      *
      * @return array<int, float> rad/s by motor branch
@@ -387,10 +391,10 @@ final class CircuitSolver
         return $speeds;
     }
 
-    /** @param list<float> $values */
+    /** @param array<int, float> $values */
     private function network(array $values): LiveNetwork
     {
-        $shape = '';
+        $shape = 'open ';
         foreach ($this->ohmsSlots as $slot) {
             $shape .= $values[$slot] < self::OPEN_FROM_OHMS ? '1' : '0';
         }
@@ -398,7 +402,7 @@ final class CircuitSolver
         return $this->networks[$shape] ??= $this->buildNetwork($values, new PotentialForest(\count($this->nodeNumbers)));
     }
 
-    /** @param list<float> $values */
+    /** @param array<int, float> $values */
     private function buildNetwork(array $values, PotentialForest $joined): LiveNetwork
     {
         $conductive = [];

@@ -76,7 +76,7 @@ final class LiveNetwork
                 $tie[$islandRoot] ??= $supernode;
             }
         }
-        $this->island = $island;
+        $this->island = array_values($island);
         foreach ($root as $node => $supernode) {
             $tied = $tie[$islands->root($supernode)] ?? null;
             if ($supernode === $ground || $supernode === $tied) {
@@ -94,7 +94,7 @@ final class LiveNetwork
             }
             $representative[$node] = $supernode;
         }
-        $this->representative = $representative;
+        $this->representative = array_values($representative);
         $this->prepareElimination($live);
     }
 

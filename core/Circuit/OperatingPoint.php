@@ -13,7 +13,7 @@ final readonly class OperatingPoint
      * @param array<string, int> $nodeNumbers
      * @param array<string, int> $branchNumbers
      * @param array<int, float>  $volts         by live node
-     * @param list<float>        $values        parameters that were solved for
+     * @param array<int, float>  $values        parameters that were solved for
      * @param list<int>          $ohmsSlots
      * @param array<string, int> $slots
      * @param array<int, float>  $speeds        rad/s by motor branch

@@ -9,10 +9,10 @@ namespace Ispira\Core\Circuit;
  */
 final class PotentialForest
 {
-    /** @var list<int> */
+    /** @var array<int, int> */
     private array $parent;
 
-    /** @var list<float> volts of the node above its parent */
+    /** @var array<int, float> volts of the node above its parent */
     private array $above;
 
     public function __construct(int $nodeCount)

@@ -46,8 +46,8 @@ final class Belief
     /** @var array<string, array<string, float>> likelihood by reading id and hypothesis key */
     public array $fit = [];
 
-    /** @var array<string, int> how often each test was read, by episode and test */
-    private array $taken = [];
+    /** @var array<string, int> the how-manieth of its test a reading is, by reading id */
+    private array $times = [];
 
     /** @var array<string, array{0: float, 1: float}> likelihoods of what was heard, so that equal predictions are weighed once */
     private array $memory = [];
@@ -95,8 +95,12 @@ final class Belief
     public function take(array $readings): void
     {
         $slips = [];
+        $read = [];
+        foreach ($readings as $reading) {
+            $this->times[$reading->id] = $read[$reading->test] = ($read[$reading->test] ?? 0) + 1;
+        }
         foreach ($this->visits($readings) as $visit) {
-            $floor = self::NEGLIGIBLE * max($this->weights);
+            $floor = self::NEGLIGIBLE * max(0.0, ...array_values($this->weights));
             foreach ($this->hypotheses as $key => $hypothesis) {
                 if ($this->weights[$key] < $floor) {
                     $this->weights[$key] = 0.0;
@@ -104,10 +108,6 @@ final class Belief
                 }
                 $likelihood = $this->visit($hypothesis, $visit, $slips);
                 $this->weights[$key] *= $likelihood;
-            }
-            foreach ($visit as $reading) {
-                $again = "$reading->episode|$reading->test";
-                $this->taken[$again] = ($this->taken[$again] ?? 0) + 1;
             }
         }
         $total = array_sum($this->weights);
@@ -132,18 +132,18 @@ final class Belief
     private function visits(array $readings): array
     {
         $visits = [];
+        $number = -1;
         $last = null;
         foreach ($readings as $reading) {
             $setUp = $this->predictions->circuit->tests[$reading->test]->setUp.$reading->trust->value;
-            if ($setUp === $last && $visits !== []) {
-                $visits[\count($visits) - 1][] = $reading;
-            } else {
-                $visits[] = [$reading];
+            if ($setUp !== $last) {
+                ++$number;
             }
+            $visits[$number][] = $reading;
             $last = $setUp;
         }
 
-        return $visits;
+        return array_values($visits);
     }
 
     /**
@@ -210,7 +210,7 @@ final class Belief
         $quantity = $test->probe->quantity;
         $numbers = $this->predictions->of($state, $test);
         $slip = $reading->trust->slip();
-        $steadiness = Likelihood::ofSteadiness($reading->steady, $hypothesis->isLoose());
+        $steadiness = $this->times[$reading->id] > 1 ? 1.0 : Likelihood::ofSteadiness($reading->steady, $hypothesis->isLoose() && $this->runsThrough($hypothesis, $test));
         if (\is_string($reading->value) || $reading->value === null || is_infinite($numbers[0])) {
             [$one, $fits] = Likelihood::ofOpen($quantity, $reading->value === null ? null : (float) $reading->value, is_infinite($numbers[0]), $slip, $this->scale);
 
@@ -223,8 +223,7 @@ final class Belief
         }
         [$mean, $variance] = $learned->expect($numbers);
         // The same meter on the same place errs alike again: a repeat adds little.
-        $repeats = $this->taken["$reading->episode|$reading->test"] ?? 0;
-        $own = (Likelihood::instrumentSpread($quantity, $mean) * (1 + $repeats)) ** 2;
+        $own = (Likelihood::instrumentSpread($quantity, $mean) * $this->times[$reading->id]) ** 2;
         $fits = (1.0 - $slip) * Likelihood::normalDensity($reading->value, $mean, sqrt($variance + $own));
         $one = $fits + $slip * Likelihood::slipDensity($quantity, $reading->value, $this->scale);
         if ($fits > self::DOUBTED_FROM * $one) {
@@ -232,6 +231,15 @@ final class Belief
         }
 
         return [$one * $steadiness, $fits * $steadiness, $learned];
+    }
+
+    /** Whether the fault of a hypothesis changes what a test shows: only then can its bad joint be felt there. */
+    private function runsThrough(Hypothesis $hypothesis, Test $test): bool
+    {
+        $with = $this->predictions->of($hypothesis, $test)[0];
+        $without = $this->predictions->of($this->hypotheses[HypothesisList::NOTHING_WRONG], $test)[0];
+
+        return is_infinite($with) || is_infinite($without) ? $with !== $without : abs($with - $without) > Likelihood::instrumentSpread($test->probe->quantity, $without);
     }
 
     /** @return array{0: float, 1: float} */

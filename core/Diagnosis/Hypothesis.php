@@ -16,7 +16,7 @@ final readonly class Hypothesis
      * @param list<Fault>          $faults
      * @param list<string>         $parts       whose replacement cures it, sorted
      * @param list<Adjustment>     $adjustments
-     * @param array<string,string> $acts        position → position that the control really makes
+     * @param array<array-key, string> $acts       position → position that the control really makes
      * @param bool                 $comesAndGoes present in some visits to a set-up, absent in others
      */
     public function __construct(

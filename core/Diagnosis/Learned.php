@@ -58,7 +58,6 @@ final readonly class Learned
      * With one more reading taken in.
      *
      * @param list<float> $numbers  prediction in each draw, all finite
-     * @param float       $reading
      * @param float       $variance of the instrument and the hook-up
      */
     public function with(array $numbers, float $reading, float $variance): self

@@ -84,7 +84,7 @@ final class Predictions
     /** Whether the fan runs in this set-up when nothing is wrong. */
     public function shouldRun(Test $test): bool
     {
-        return ($this->circuit->positions[$this->circuit->setUps[$test->setUp]->position]->runs)
+        return $this->circuit->positions[$this->circuit->setUps[$test->setUp]->position]->runs
             || abs($this->of($this->sound, $test)[0]) > 0.5;
     }
 

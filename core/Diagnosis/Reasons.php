@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis;
 
 use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Quantity;
 
 /**
  * Why a suspect stands where it does: the readings that speak for and against it, with their numbers.

@@ -6,7 +6,6 @@ namespace Ispira\Core\Diagnosis;
 
 use Ispira\Core\Circuit\CircuitSolver;
 use Ispira\Core\Circuit\OperatingPoint;
-use Ispira\Core\Family\Adjustment;
 use Ispira\Core\Family\AdjustmentKind;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Probe;
@@ -46,18 +45,21 @@ final class Simulator
         $position = $hypothesis->acts[$setUp->position] ?? $setUp->position;
         $adjustments = [...$this->circuit->positions[$position]->adjustments, ...$setUp->adjustments, ...$hypothesis->adjustments];
         $late = [];
+        $changed = [];
         foreach ($adjustments as $adjustment) {
-            if ($adjustment->kind === AdjustmentKind::AtLeast || $adjustment->kind === AdjustmentKind::AtMost) {
+            if (AdjustmentKind::AtLeast === $adjustment->kind || AdjustmentKind::AtMost === $adjustment->kind) {
                 $late[] = $adjustment;
             } else {
-                $this->apply($values, $adjustment);
+                $slot = $this->solver->slot($adjustment->parameter);
+                $changed[$slot] = $adjustment->applyTo($changed[$slot] ?? $values[$slot]);
             }
         }
         foreach ($late as $adjustment) {
-            $this->apply($values, $adjustment);
+            $slot = $this->solver->slot($adjustment->parameter);
+            $changed[$slot] = $adjustment->applyTo($changed[$slot] ?? $values[$slot]);
         }
 
-        return array_values($values);
+        return array_values(array_replace($values, $changed));
     }
 
     /** The circuit as the probe finds it: an ohmmeter brings its own source and needs the others dead. */
@@ -96,12 +98,5 @@ final class Simulator
     public static function heard(float $speed, float $soundSpeed, float $fullSpeed): float
     {
         return abs($soundSpeed) > self::STANDS_BELOW ? $speed / $soundSpeed : $speed / max(abs($fullSpeed), self::STANDS_BELOW);
-    }
-
-    /** @param list<float> $values */
-    private function apply(array &$values, Adjustment $adjustment): void
-    {
-        $slot = $this->solver->slot($adjustment->parameter);
-        $values[$slot] = $adjustment->applyTo($values[$slot]);
     }
 }

@@ -43,7 +43,7 @@ final class SoundCircuit
             $point = $this->simulator->solver->solve($this->simulator->valuesFor($this->values, $this->circuit->setUps[(string) $key], $this->sound));
             $speeds[(string) $key] = abs($point->speed($this->circuit->motor));
         }
-        $full = max($speeds) ?: 1.0;
+        $full = max(1e-9, ...array_values($speeds));
 
         return array_map(static fn (float $speed): float => $speed / $full, $speeds);
     }
@@ -51,7 +51,7 @@ final class SoundCircuit
     /**
      * The sheet for a set-up: what is closed, where current flows, and the potential of each node.
      *
-     * @return array{width: float, height: float, nodes: array<string, array{x: float, y: float, volts: float|null, place: string}>, elements: list<array{id: string, from: string, to: string, symbol: string, label: string, bends: list<array{0: float, 1: float}>, segment: int, side: string, groundAt: array{0: float, 1: float}|null, groundEnd: string|null, live: bool, open: bool}>}
+     * @return array{width: float, height: float, nodes: array<array-key, array{x: float, y: float, volts: float|null, place: string}>, elements: list<array{id: string, from: string, to: string, symbol: string, label: string, bends: list<array{0: float, 1: float}>, segment: int, side: string, groundAt: array{0: float, 1: float}|null, groundEnd: string|null, live: bool, open: bool}>}
      */
     public function sheet(SetUp $setUp): array
     {

@@ -103,13 +103,17 @@ final readonly class TestCard
         $bands = [];
         foreach ($ranges as [$mean, $spread, $hypothesis, $probability]) {
             $from = is_infinite($mean) ? \INF : $mean - 1.6 * $spread;
-            $last = array_key_last($bands);
-            if ($last === null || $from > $bands[$last]['to']) {
-                $bands[] = ['from' => $from, 'to' => is_infinite($mean) ? \INF : $mean + 1.6 * $spread, 'shares' => []];
-                $last = \count($bands) - 1;
+            $to = is_infinite($mean) ? \INF : $mean + 1.6 * $spread;
+            $last = array_pop($bands);
+            if ($last !== null && $from > $last['to']) {
+                $bands[] = $last;
+                $last = null;
             }
-            $bands[$last]['to'] = is_infinite($mean) ? \INF : max($bands[$last]['to'], $mean + 1.6 * $spread);
-            $bands[$last]['shares'][] = [$hypothesis, $probability];
+            $bands[] = [
+                'from' => $last['from'] ?? $from,
+                'to' => max($last['to'] ?? $to, $to),
+                'shares' => [...$last['shares'] ?? [], [$hypothesis, $probability]],
+            ];
         }
 
         return array_map(function (array $band) use ($test): array {

@@ -11,7 +11,7 @@ final readonly class Severity
 {
     /**
      * @param list<Adjustment>     $adjustments
-     * @param array<string,string> $acts        position → position whose contacts the control really makes
+     * @param array<array-key, string> $acts       position → position whose contacts the control really makes
      */
     public function __construct(
         public array $adjustments,

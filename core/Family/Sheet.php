@@ -13,7 +13,7 @@ namespace Ispira\Core\Family;
 final readonly class Sheet
 {
     /**
-     * @param array<string, array{0: float, 1: float}> $nodes
+     * @param array<array-key, array{0: float, 1: float}> $nodes
      * @param array<string, SheetElement>              $elements by element id; others are not drawn
      */
     public function __construct(

@@ -49,7 +49,8 @@ final readonly class JobFileFormat
         try {
             $values = $this->families->get($family)->parameters()->read(\is_array($parameters) ? $parameters : throw FileError::at('circuit.parameters', 'must be an object.'));
         } catch (ParameterError $error) {
-            throw FileError::at('circuit.'.array_key_first($error->messages), (string) reset($error->messages));
+            $field = (string) array_key_first($error->messages);
+            throw FileError::at("circuit.$field", $error->messages[$field] ?? '');
         }
         $model = $this->families->get($family)->circuit($values);
         $replacements = $this->replacements($file, $model);

@@ -145,7 +145,7 @@ final class DemoJob
         return $this;
     }
 
-    /** @param array<string, string> $states */
+    /** @param array<array-key, string> $states */
     public function remember(string $notedFor, array $states): self
     {
         $map = $this->newMap(MapKind::Remembered, 0, $notedFor);

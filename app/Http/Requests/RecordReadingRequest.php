@@ -57,7 +57,7 @@ final class RecordReadingRequest extends FormRequest
         if ($quantity === Quantity::Ohms && $number < 0.0) {
             $this->fail('value', 'A resistance is never below zero. Was the part live, or were the leads not zeroed?');
         }
-        if (abs($number) > self::LARGEST[$quantity->value]) {
+        if (abs($number) > (self::LARGEST[$quantity->value] ?? 0.0)) {
             $this->fail('value', 'No meter of the trade reads that much. Check the prefix and the decimal point, or press over range.');
         }
 

@@ -47,10 +47,10 @@ final class Chance
      */
     public function shuffled(array $items): array
     {
-        return array_values($this->randomizer->shuffleArray($items));
+        return $this->randomizer->shuffleArray($items);
     }
 
-    /** @param non-empty-array<string, float> $weights */
+    /** @param array<string, float> $weights at least one */
     public function pick(array $weights): string
     {
         $left = $this->between(0.0, array_sum($weights));

@@ -61,7 +61,8 @@ final class SimulatedUnit
     /** The reading that a person takes down. */
     public function read(string $id, Test $test, int $episode): Reading
     {
-        $steady = !$test->probe->quantity->isNumber() || !$this->chance->happens($this->truth->isLoose() ? self::WANDERS_WHEN_LOOSE : self::WANDERS);
+        $through = $test->probe->quantity->isNumber() && $this->truth->isLoose() && $this->observe($test, $this->truth) !== $this->observe($test, $this->sound);
+        $steady = !$test->probe->quantity->isNumber() || !$this->chance->happens($through ? self::WANDERS_WHEN_LOOSE : self::WANDERS);
 
         return new Reading($id, $test->key, $this->answer($test), $steady, episode: $episode);
     }

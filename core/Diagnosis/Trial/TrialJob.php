@@ -54,7 +54,9 @@ final class TrialJob
             $this->map();
             $diagnosis = $this->investigate();
             $remedy = $diagnosis->verdict->suspect->remedy ?? $diagnosis->suspects[0]->remedy;
-            $first ??= [$remedy === $right, $diagnosis->verdict !== null, $diagnosis->suspects[0]->probability, $remedy];
+            if ($first === null) {
+                $first = [$remedy === $right, $diagnosis->verdict !== null, $diagnosis->suspects[0]->probability, $remedy];
+            }
             $bought = $remedy === 'none' ? [] : explode('+', $remedy);
             $needed = explode('+', $right);
             foreach (array_diff($bought, $needed) as $part) {
@@ -70,7 +72,6 @@ final class TrialJob
             }
             $this->case = new CaseFile($this->case->readings, [...$this->case->replacements, $remedy], $this->case->intermittent);
         }
-        $first ??= [false, false, 0.0, ''];
 
         return new Outcome($first[0], $first[1], $first[2], $this->tests, $this->minutes, $avoidable + $this->settings->labour($this->minutes), $first[3]);
     }

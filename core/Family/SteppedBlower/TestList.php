@@ -74,37 +74,47 @@ final readonly class TestList
     {
         $v = $this->variant;
         $top = (string) $v->top;
-        $look = static fn (string $key, float $minutes, array $access, array $cautions, string $setUp = 'off'): Test => new Test($key, $key, $setUp, Probe::observation($key), $minutes, $access, $cautions, words: ['position' => $setUp === 'off' ? $top : $setUp], repeatable: \in_array($key, FaultList::WIGGLES, true));
         $tests = [
-            $look('look-pack', 1.0, ['pack'], ['pack-hot', 'sheet-metal']),
-            $look('look-pack-plug', 0.7, ['pack-plug'], []),
-            $look('look-motor-plug', 0.7, ['motor-plug'], []),
-            $look('spin', 0.7, ['wheel'], ['fan-starts']),
-            $look('spin-bare', 0.7, ['wheel', 'wheel-off'], ['fan-starts', 'sheet-metal']),
-            $look('look-wheel', 0.7, ['wheel'], ['fan-starts']),
-            $look('air', 0.5, [], [], $top),
-            $look('motor-warmth', 6.0, ['wheel'], ['hands-clear'], $top),
-            $look('neighbours', 1.0, [], []),
-            $look('wiggle-pack-plug', 1.0, ['pack-plug'], ['pack-hot'], (string) ($v->top - 1)),
-            $look('wiggle-motor-plug', 1.0, ['motor-plug'], ['hands-clear'], $top),
-            $look('wiggle-pack', 1.0, ['pack'], ['pack-hot'], (string) ($v->top - 1)),
-            $look('wiggle-wires', 1.5, ['pack-plug'], ['pack-hot'], (string) ($v->top - 1)),
-            $look('wiggle-relay', 0.7, ['fuse-box'], ['hands-clear'], $top),
-            $look('wiggle-feed', 1.5, ['fuse-box'], ['hands-clear'], $top),
-            $look('wiggle-ground', 1.5, [$v->feedSide ? 'motor-plug' : 'selector'], ['hands-clear'], $top),
-            $look('knock', 0.7, ['wheel'], ['hands-clear'], $top),
+            $this->look('look-pack', 1.0, ['pack'], ['pack-hot', 'sheet-metal']),
+            $this->look('look-pack-plug', 0.7, ['pack-plug'], []),
+            $this->look('look-motor-plug', 0.7, ['motor-plug'], []),
+            $this->look('spin', 0.7, ['wheel'], ['fan-starts']),
+            $this->look('spin-bare', 0.7, ['wheel', 'wheel-off'], ['fan-starts', 'sheet-metal']),
+            $this->look('look-wheel', 0.7, ['wheel'], ['fan-starts']),
+            $this->look('air', 0.5, [], [], $top),
+            $this->look('motor-warmth', 6.0, ['wheel'], ['hands-clear'], $top),
+            $this->look('neighbours', 1.0, [], []),
+            $this->look('wiggle-pack-plug', 1.0, ['pack-plug'], ['pack-hot'], (string) ($v->top - 1)),
+            $this->look('wiggle-motor-plug', 1.0, ['motor-plug'], ['hands-clear'], $top),
+            $this->look('wiggle-pack', 1.0, ['pack'], ['pack-hot'], (string) ($v->top - 1)),
+            $this->look('wiggle-wires', 1.5, ['pack-plug'], ['pack-hot'], (string) ($v->top - 1)),
+            $this->look('wiggle-relay', 0.7, ['fuse-box'], ['hands-clear'], $top),
+            $this->look('wiggle-feed', 1.5, ['fuse-box'], ['hands-clear'], $top),
+            $this->look('wiggle-ground', 1.5, [$v->feedSide ? 'motor-plug' : 'selector'], ['hands-clear'], $top),
+            $this->look('knock', 0.7, ['wheel'], ['hands-clear'], $top),
         ];
         $tests[] = $v->electronic
             ? new Test('reader', 'reader', 'off', Probe::observation('reader'), 2.0, ['diagnostic-plug'], [], ['reader'])
-            : $look('wiggle-selector', 0.8, [], [], $top);
+            : $this->look('wiggle-selector', 0.8, [], [], $top);
         if ($v->modeContact) {
-            $tests[] = $look('wiggle-mode', 0.8, [], [], $top);
+            $tests[] = $this->look('wiggle-mode', 0.8, [], [], $top);
         }
         if ($v->highRelay()) {
-            $tests[] = $look('wiggle-high', 0.8, ['high-relay'], ['hands-clear'], $top);
+            $tests[] = $this->look('wiggle-high', 0.8, ['high-relay'], ['hands-clear'], $top);
         }
 
         return $tests;
+    }
+
+    /**
+     * @param list<string> $access
+     * @param list<string> $cautions
+     */
+    private function look(string $key, float $minutes, array $access, array $cautions, string $setUp = 'off'): Test
+    {
+        $position = 'off' === $setUp ? (string) $this->variant->top : $setUp;
+
+        return new Test($key, $key, $setUp, Probe::observation($key), $minutes, $access, $cautions, words: ['position' => $position], repeatable: \in_array($key, FaultList::WIGGLES, true));
     }
 
     /** @return list<Test> */

@@ -10,7 +10,7 @@ interface Props {
     lastWords: string | null;
     typed: string;
     onType: (value: string) => void;
-    onRecorded: () => void;
+    onRecorded: (page: { props: unknown }) => void;
 }
 
 /** Always in reach: the number or the choice, what is doubtful about it, and Record. */
@@ -27,12 +27,10 @@ export default function ReadingDock({ jobId, card, lastWords, typed, onType, onR
     const field = useRef<HTMLInputElement>(null);
     const numeric = card.unit !== '';
 
+    // A new test mounts a new dock: the field is ready for its number.
     useEffect(() => {
-        setChoice('');
-        setOverRange(false);
-        setSteady(true);
         if (window.matchMedia('(pointer: fine)').matches) field.current?.focus();
-    }, [card.key]);
+    }, []);
 
     // The same id goes out again on the next try, so nothing is taken down twice.
     useEffect(() => router.on('exception', (event) => {
@@ -48,14 +46,13 @@ export default function ReadingDock({ jobId, card, lastWords, typed, onType, onR
         router.post(`/jobs/${jobId}/readings`, { id, test: card.key, value: overRange ? null : typed, choice, overRange, steady, supplyVolts: supply }, {
             preserveState: true,
             preserveScroll: true,
-            onSuccess: () => {
+            onSuccess: (page) => {
                 setId(ulid());
                 onType('');
                 setOverRange(false);
                 setSteady(true);
                 setChoice('');
-                onRecorded();
-                field.current?.focus();
+                onRecorded(page);
             },
             onFinish: () => setSending(false),
         });

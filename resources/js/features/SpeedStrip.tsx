@@ -101,14 +101,12 @@ export default function SpeedStrip({ strip, here }: Props) {
 
 /** The strip in small, for lists. */
 export function StripInSmall({ positions, states }: { positions: { key: string; label: string; runs: boolean }[]; states: Record<string, State | undefined> }) {
-    const running = positions.filter((position) => position.runs).length;
-    let step = 0;
+    const running = positions.filter((position) => position.runs);
     const words = positions.map((position) => `${position.label} ${states[position.key] ? wordFor(states[position.key] as State, position.runs) : 'not tried'}`).join(', ');
     return (
         <svg viewBox={`0 0 ${positions.length * 20} 66`} height="44" role="img" aria-label={words} className="block">
             {positions.map((position, n) => {
-                if (position.runs) step += 1;
-                const cell = { ...position, expected: position.runs ? 0.35 + (0.65 * step) / running : 0 };
+                const cell = { ...position, expected: position.runs ? 0.35 + (0.65 * (running.indexOf(position) + 1)) / running.length : 0 };
                 return <Bar key={position.key} state={states[position.key]} cell={cell} x={n * 20 + 3} width={13} />;
             })}
             <line x1="0" x2={positions.length * 20} y1={TALL + 11} y2={TALL + 11} stroke="var(--ink)" strokeWidth="1.5" />

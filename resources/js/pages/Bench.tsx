@@ -1,5 +1,5 @@
 import { Link, router, usePage } from '@inertiajs/react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import CircuitSheet from '@/features/CircuitSheet';
 import NextTest from '@/features/NextTest';
 import ReadingDock from '@/features/ReadingDock';
@@ -40,18 +40,14 @@ export default function Bench() {
     const [panel, setPanel] = useState<'tests' | 'why' | 'readings' | null>(null);
     const [near, setNear] = useState<string[] | null>(null);
     const [volts, setVolts] = useState(false);
-    const [typed, setTyped] = useState('');
+    const [draft, setDraft] = useState({ test: '', value: '' });
     const [lastWords, setLastWords] = useState<string | null>(null);
-    const previous = useRef(diagnosis);
-    const count = useRef(readings.length);
     const { card, verdict, misfit } = diagnosis;
-
-    useEffect(() => {
-        if (readings.length > count.current) setLastWords(whatChanged(previous.current, diagnosis, readings[0]));
-        previous.current = diagnosis;
-        count.current = readings.length;
-    }, [diagnosis, readings]);
-    useEffect(() => setTyped(''), [card?.key]);
+    const typed = draft.test === card?.key ? draft.value : '';
+    const recorded = (page: { props: unknown }) => {
+        const now = page.props as Props;
+        setLastWords(whatChanged(diagnosis, now.diagnosis, now.readings[0]));
+    };
 
     const another = () => {
         const next = diagnosis.tests.find((test) => test.key !== card?.key && test.key !== diagnosis.next?.key);
@@ -145,7 +141,7 @@ export default function Bench() {
                     </p>
                 </section>
             </div>
-            {card && open && <ReadingDock jobId={job.id} card={card} lastWords={lastWords} typed={typed} onType={setTyped} onRecorded={() => undefined} />}
+            {card && open && <ReadingDock key={card.key} jobId={job.id} card={card} lastWords={lastWords} typed={typed} onType={(value) => setDraft({ test: card.key, value })} onRecorded={recorded} />}
             <Panel open={panel === 'tests'} onOpenChange={(on) => setPanel(on ? 'tests' : null)} title={near ? 'Tests at this place' : 'Every test, best first'} description="What it saves is the fall in the price of guessing, before its own minutes.">
                 <TestList jobId={job.id} tests={diagnosis.tests} currency={currency} near={near} onChosen={() => setPanel(null)} />
             </Panel>

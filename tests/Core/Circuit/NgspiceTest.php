@@ -95,7 +95,7 @@ final class NgspiceTest extends TestCase
         $output = (string) shell_exec('ngspice -b '.escapeshellarg($file).' 2>/dev/null');
         unlink($file);
         preg_match_all('/v\((x\d+_\w+)\) = (\S+)/', $output, $found, \PREG_SET_ORDER);
-        self::assertCount(\count($wanted), $found, "The simulator did not answer for every node: ".implode(' ', array_diff(array_keys($wanted), array_column($found, 1))).substr($output, 0, 300));
+        self::assertCount(\count($wanted), $found, 'The simulator did not answer for every node: '.implode(' ', array_diff(array_keys($wanted), array_column($found, 1))).substr($output, 0, 300));
         foreach ($found as [, $node, $value]) {
             [$number, $name] = $wanted[$node];
             $own = $points[$number]->potential($name);

@@ -48,7 +48,7 @@ final class Bench
     /**
      * Speed heard in each position under a hypothesis, as a part of what is right there (of full speed in off and key-off).
      *
-     * @return array<string, float>
+     * @return array<array-key, float>
      */
     public function speeds(string $hypothesis): array
     {

@@ -263,7 +263,7 @@ final class EngineTest extends TestCase
         $case = Bench::case($this->statesOf($bench, $hidden));
         for ($n = 0; $n < 25; ++$n) {
             $diagnosis = $bench->diagnose($case);
-            $test = $diagnosis->next?->test ?? ($causes && isset($diagnosis->verdict->causesToCheck[0]) ? $bench->circuit->tests[$diagnosis->verdict->causesToCheck[0]->test] : null);
+            $test = $diagnosis->next->test ?? ($causes && isset($diagnosis->verdict->causesToCheck[0]) ? $bench->circuit->tests[$diagnosis->verdict->causesToCheck[0]->test] : null);
             if ($test === null) {
                 $verdict = $diagnosis->verdict?->suspect->remedy;
                 break;

@@ -95,7 +95,7 @@ final class SteppedBlowerTest extends TestCase
         }
     }
 
-    /** @return iterable<string, array{0: array<string, mixed>, 1: string, 2: array<string, string>}> states: = right, 0 dead, - slow, + fast, ! runs */
+    /** @return iterable<string, array{0: array<string, mixed>, 1: string, 2: array<array-key, string>}> states: = right, 0 dead, - slow, + fast, ! runs */
     public static function faults(): iterable
     {
         $four = static fn (string $states): array => array_combine(['key-off', 'off', '1', '2', '3', '4'], str_split($states));
@@ -142,7 +142,7 @@ final class SteppedBlowerTest extends TestCase
 
     /**
      * @param array<string, mixed>  $parameters
-     * @param array<string, string> $expected
+     * @param array<array-key, string> $expected
      */
     #[DataProvider('faults')]
     public function testFaultsChangeTheSpeedsAsTheTradeKnowsThem(array $parameters, string $fault, array $expected): void

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use Illuminate\Console\Command;
+use Ispira\Core\Diagnosis\HypothesisList;
+use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Family\ParameterError;
+
+/**
+ * A stand-in for the unit on the bench: computes what a test shows on a circuit with a hidden fault.
+ */
+final class AnswerCommand extends Command
+{
+    protected $signature = 'ispira:answer
+        {test? : key of a test; every position of the speed map when left out}
+        {--fault=none : key of the hidden fault, as the faults are listed with --list}
+        {--family=stepped-blower}
+        {--parameters={} : the circuit as JSON}
+        {--seed=1 : chooses component values and meter noise}
+        {--list : list the faults that can be hidden, and stop}';
+
+    protected $description = 'Compute what a person would read on a simulated unit with a hidden fault, as JSON';
+
+    public function handle(FamilyRegistry $families): int
+    {
+        $family = $families->get((string) $this->option('family'));
+        $parameters = json_decode((string) $this->option('parameters'), true);
+        try {
+            $circuit = $family->circuit($family->parameters()->read(is_array($parameters) ? $parameters : []));
+        } catch (ParameterError $error) {
+            $this->error($error->getMessage());
+
+            return self::FAILURE;
+        }
+        $hypotheses = HypothesisList::of($circuit, false);
+        if ($this->option('list') === true) {
+            $this->line(implode("\n", array_keys($hypotheses)));
+
+            return self::SUCCESS;
+        }
+        $hidden = $hypotheses[(string) $this->option('fault')] ?? null;
+        if ($hidden === null) {
+            $this->error('This circuit has no such fault. See --list.');
+
+            return self::FAILURE;
+        }
+        $test = $this->argument('test');
+        $tests = is_string($test) ? [$test] : array_map(static fn ($p): string => "speed@$p->key", array_values($circuit->positions));
+        $unit = new SimulatedUnit($circuit, $hidden, new Chance((int) $this->option('seed')), 0.0);
+        $answers = $this->answers($circuit, $unit, $tests);
+        if ($answers === null) {
+            return self::FAILURE;
+        }
+        $this->output->writeln((string) json_encode($answers, \JSON_UNESCAPED_SLASHES));
+
+        return self::SUCCESS;
+    }
+
+    /**
+     * @param list<string> $tests
+     *
+     * @return array<string, float|string|null>|null
+     */
+    private function answers(CircuitModel $circuit, SimulatedUnit $unit, array $tests): ?array
+    {
+        $answers = [];
+        foreach ($tests as $key) {
+            if (!isset($circuit->tests[$key])) {
+                $this->error("The circuit has no test \"$key\".");
+
+                return null;
+            }
+            $answers[$key] = $unit->read('reading', $circuit->tests[$key], 0)->value;
+        }
+
+        return $answers;
+    }
+}

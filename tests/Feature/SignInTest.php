@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Testing\PendingCommand;
+use Inertia\Testing\AssertableInertia as Page;
+use Tests\TestCase;
+
+final class SignInTest extends TestCase
+{
+    public function testNobodyGetsInWithoutSigningIn(): void
+    {
+        foreach (['/', '/jobs/new', '/ping', '/jobs/'.$this->ulid().'/bench'] as $path) {
+            $this->get($path)->assertRedirect('/sign-in');
+        }
+    }
+
+    public function testTheRightPasswordLetsInAndSignOutLetsOut(): void
+    {
+        $user = $this->person();
+        $this->post('/sign-in', ['email' => $user->email, 'password' => 'a long password'])->assertRedirect('/');
+        $this->get('/')->assertOk();
+        $this->post('/sign-out')->assertRedirect('/sign-in');
+        $this->assertGuest();
+    }
+
+    public function testWrongPasswordsAreRefusedAndThenSlowedDown(): void
+    {
+        $user = $this->person();
+        for ($n = 0; $n < 5; ++$n) {
+            $this->post('/sign-in', ['email' => $user->email, 'password' => 'wrong'])->assertSessionHasErrors(['email' => 'E-mail address and password do not belong together.']);
+        }
+        $response = $this->post('/sign-in', ['email' => $user->email, 'password' => 'a long password']);
+        $response->assertSessionHasErrors('email');
+        self::assertStringContainsString('Too many tries', session('errors')->first('email'));
+        $this->assertGuest();
+    }
+
+    public function testPasswordsAreStoredHashed(): void
+    {
+        self::assertNotSame('a long password', $this->person()->getAuthPassword());
+        self::assertTrue(password_verify('a long password', $this->person()->getAuthPassword()));
+    }
+
+    public function testDemoAccountsAreShownOnlyInDemoMode(): void
+    {
+        $this->get('/sign-in')->assertInertia(fn (Page $page) => $page->component('SignIn')->where('demo', null));
+        config(['ispira.demo' => true]);
+        $this->person()->update(['email' => 'x@halvmark.example']);
+        $this->get('/sign-in')->assertInertia(fn (Page $page) => $page->where('demo.accounts.0.email', 'x@halvmark.example'));
+    }
+
+    public function testACommandMakesTheFirstWorkshopAndLead(): void
+    {
+        $this->command('lea@quay.test')
+            ->expectsQuestion('Password of the lead, at least 10 characters', 'short')->assertFailed();
+        $this->command('lea@quay.test')
+            ->expectsQuestion('Password of the lead, at least 10 characters', 'long enough now')->assertSuccessful();
+        $this->post('/sign-in', ['email' => 'lea@quay.test', 'password' => 'long enough now'])->assertRedirect('/');
+        $this->command('lea@quay.test')->assertFailed();
+        $this->command('nowhere')->assertFailed();
+    }
+
+    private function command(string $email): PendingCommand
+    {
+        $command = $this->artisan('ispira:workshop', ['name' => 'Quay', 'lead' => 'Lea', 'email' => $email]);
+        self::assertInstanceOf(PendingCommand::class, $command);
+
+        return $command;
+    }
+}
