@@ -52,6 +52,7 @@ final class TrialCommand extends Command
             }
             $this->rows('all', $overall + ['together' => array_merge(...array_values($overall) ?: [[]])]);
         }
+        $this->kinds($byFault);
         $this->weakFaults($byFault);
         $this->calibration($verdicts);
 
@@ -73,6 +74,25 @@ final class TrialCommand extends Command
                 array_sum(array_map(static fn (Outcome $o): float => $o->minutes, $outcomes)) / max(1, $jobs),
                 array_sum(array_map(static fn (Outcome $o): float => $o->avoidable, $outcomes)) / max(1, $jobs),
             ));
+        }
+    }
+
+    /**
+     * Right parts by kind of fault over all variants, whichever resistor, contact or wire it was.
+     *
+     * @param array<string, list<Outcome>> $byFault
+     */
+    private function kinds(array $byFault): void
+    {
+        $kinds = [];
+        foreach ($byFault as $fault => $outcomes) {
+            $kind = (string) preg_replace(['/^.*: /', '/-\d+/'], ['', ''], $fault);
+            $kinds[$kind] = [...$kinds[$kind] ?? [], ...$outcomes];
+        }
+        $this->line("\nright part by kind of fault, over all variants");
+        foreach ($kinds as $kind => $outcomes) {
+            $right = count(array_filter($outcomes, static fn (Outcome $o): bool => $o->right));
+            $this->line(sprintf('  %-40s %5d of %5d  %5.1f%%', $kind, $right, count($outcomes), 100 * $right / max(1, count($outcomes))));
         }
     }
 

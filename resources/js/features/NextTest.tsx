@@ -24,7 +24,7 @@ interface Props {
 /** What to do, where, with what, the caution first, and what each outcome would mean. */
 export default function NextTest({ card, choice, proposed, typed }: Props) {
     return (
-        <div className="flex flex-col gap-2">
+        <div className="flex flex-col gap-2" data-test={card.key}>
             <p className="text-soft">{proposed ? 'Do this next' : 'Chosen by you'}{choice ? `, ${minutes(choice.minutes)}` : ''}</p>
             {card.cautions.map((caution) => <p key={caution} className="border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">{caution}</p>)}
             <h1 className="text-[1.4rem] leading-tight font-semibold">{card.title}</h1>

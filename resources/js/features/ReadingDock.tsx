@@ -102,7 +102,7 @@ export default function ReadingDock({ jobId, card, lastWords, typed, onType, onR
             ) : (
                 <div role="group" aria-label={card.title} className="flex min-w-0 flex-1 flex-wrap items-center gap-2">
                     {card.choices.map((one, n) => (
-                        <Button key={one.value} kind="dock" aria-pressed={choice === one.value} aria-keyshortcuts={String(n + 1)} onClick={() => setChoice(one.value)} className="min-h-14 text-[1.05rem]">
+                        <Button key={one.value} kind="dock" data-choice={one.value} aria-pressed={choice === one.value} aria-keyshortcuts={String(n + 1)} onClick={() => setChoice(one.value)} className="min-h-14 text-[1.05rem]">
                             {one.label} <span className="key max-lg:hidden">{n + 1}</span>
                         </Button>
                     ))}

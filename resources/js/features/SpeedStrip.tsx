@@ -62,8 +62,8 @@ interface Props {
 export default function SpeedStrip({ strip, here }: Props) {
     const { before, after } = currentMaps(strip.maps);
     return (
-        <section aria-label="Speed strip" className="flex border-b border-rule bg-sheet max-sm:overflow-x-auto">
-            <div className="flex w-36 shrink-0 flex-col justify-end px-5 pb-2.5 text-[0.82rem] leading-snug text-soft max-sm:w-24 max-sm:px-3">
+        <section aria-label="Speed strip" className="flex border-b border-rule bg-sheet">
+            <div className="flex w-36 shrink-0 flex-col justify-end px-5 pb-2.5 text-[0.82rem] leading-snug text-soft max-sm:hidden">
                 <span className="font-semibold text-ink">{after ? 'Before and after' : 'As it was found'}</span>
                 <span>bar: what was heard</span>
                 <span>outline: expected</span>
@@ -74,7 +74,7 @@ export default function SpeedStrip({ strip, here }: Props) {
                     const is = after?.states[cell.key];
                     const shown = after ? is : was;
                     return (
-                        <li key={cell.key} className={`flex min-w-[62px] flex-1 flex-col items-center border-l border-rule px-1 pt-1 pb-2 ${here === cell.key ? 'bg-caution' : ''}`}>
+                        <li key={cell.key} className={`flex min-w-0 flex-1 flex-col items-center border-l border-rule px-0.5 pt-1 pb-2 text-center max-sm:first:border-l-0 ${here === cell.key ? 'bg-caution' : ''}`}>
                             <svg viewBox="0 0 72 64" width="72" height="64" aria-hidden="true" className="max-w-full">
                                 <line x1="8" x2="64" y1={TALL + 10.75} y2={TALL + 10.75} stroke="var(--ink)" strokeWidth="1.5" />
                                 {after ? (

@@ -73,7 +73,7 @@ export default function Bench() {
     return (
         <Frame title={`Bench ${job.number}`} job={job} here="bench" fill>
             <SpeedStrip strip={strip} here={card?.position ?? ''} />
-            <div className="grid min-h-0 flex-1 max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1.16fr)_minmax(0,1fr)_minmax(0,0.72fr)]">
+            <div data-readings={readings.length} className="grid min-h-0 flex-1 max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1.16fr)_minmax(0,1fr)_minmax(0,0.72fr)]">
                 <section aria-label="Circuit" className="flex min-h-0 flex-col px-5 py-3 max-lg:order-2 lg:border-r lg:border-rule">
                     <div className="flex items-center justify-between gap-3">
                         <h2 className="text-soft">{card ? card.setUp : 'All plugged in'}</h2>

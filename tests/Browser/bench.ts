@@ -1,0 +1,83 @@
+import { execFileSync } from 'node:child_process';
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+/** A simulated unit with a hidden fault, answered by the application's own core. */
+export class HiddenUnit {
+    constructor(private readonly fault: string, private readonly parameters: Record<string, unknown> = {}, private readonly seed = 1) {}
+
+    answer(test?: string): Record<string, number | string | null> {
+        const args = ['artisan', 'ispira:answer', ...(test ? [test] : []), `--fault=${this.fault}`, `--parameters=${JSON.stringify(this.parameters)}`, `--seed=${this.seed}`];
+        return JSON.parse(execFileSync('php', args, { encoding: 'utf8' })) as Record<string, number | string | null>;
+    }
+}
+
+export async function signIn(page: Page): Promise<void> {
+    await page.goto('/sign-in');
+    await page.getByLabel('E-mail address').fill('iska@halvmark.example');
+    await page.getByLabel('Password').fill('lake-ferry');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+}
+
+export function watchForErrors(page: Page): string[] {
+    const errors: string[] = [];
+    page.on('pageerror', (error) => errors.push(error.message));
+    page.on('console', (message) => {
+        if (message.type() === 'error') errors.push(message.text());
+    });
+    return errors;
+}
+
+export async function expectAccessible(page: Page): Promise<void> {
+    const result = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze();
+    expect(result.violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
+}
+
+const words: Record<string, string> = { right: 'right', slow: 'too slow', fast: 'too fast', dead: 'dead', 'cuts-out': 'cuts out', runs: 'runs on' };
+
+export async function enterMap(page: Page, states: Record<string, string>): Promise<void> {
+    for (const [position, state] of Object.entries(states)) {
+        const group = page.getByRole('group', { name: position === 'key-off' ? 'key off' : position === 'off' ? 'off' : `position ${position}`, exact: true });
+        await group.getByRole('button', { name: position.endsWith('off') && state === 'right' ? 'off, right' : words[state] ?? state, exact: true }).click();
+    }
+}
+
+/** Takes the test that stands on the bench with the hidden unit's answer; returns the key of the test. */
+export async function takeTest(page: Page, unit: HiddenUnit): Promise<string> {
+    const card = page.locator('[data-test]');
+    const key = (await card.getAttribute('data-test')) ?? '';
+    const value = unit.answer(key)[key];
+    const dock = page.getByRole('region', { name: 'Reading', exact: true });
+    if (typeof value === 'number') {
+        await dock.getByRole('textbox').first().fill(value.toFixed(3));
+    } else if (value === null) {
+        await dock.getByRole('button', { name: /over range/ }).click();
+    } else {
+        await dock.locator(`[data-choice="${value}"]`).click();
+    }
+    const bench = page.locator('[data-readings]');
+    const before = (await bench.getAttribute('data-readings')) ?? '';
+    await dock.getByRole('button', { name: 'Record', exact: true }).click();
+    await expect(bench).not.toHaveAttribute('data-readings', before);
+    return key;
+}
+
+/** Follows proposals, and then the checks for the cause, until the verdict is final. Returns the tests that were taken. */
+export async function followToVerdict(page: Page, unit: HiddenUnit): Promise<string[]> {
+    const taken: string[] = [];
+    for (let step = 0; step < 25; step += 1) {
+        await expect(page.getByRole('region', { name: 'Suspects' })).toBeVisible();
+        const cause = page.getByRole('region', { name: 'Next test' }).getByRole('listitem').getByRole('link').first();
+        if (await page.locator('[data-test]').isVisible()) {
+            taken.push(await takeTest(page, unit));
+        } else if (await cause.isVisible()) {
+            await cause.click();
+            await expect(page.locator('[data-test]')).toBeVisible();
+            taken.push(await takeTest(page, unit));
+        } else {
+            return taken;
+        }
+    }
+    return taken;
+}
