@@ -69,7 +69,7 @@ function Symbol({ placed }: { placed: Placed }): ReactNode {
             const a = points[0];
             const b = points[points.length - 1];
             if (!a || !b) return null;
-            return <g>{!element.open && <path d={line([a, b])} {...stroke} />}<circle cx={b[0]} cy={b[1]} r="5" {...stroke} strokeWidth="1.5" fill={element.open ? 'var(--paper)' : colour} /></g>;
+            return <g>{!element.open && <path d={line([a, b])} {...stroke} />}<circle cx={a[0]} cy={a[1]} r="4" fill={element.open ? 'var(--ink)' : colour} /><circle cx={b[0]} cy={b[1]} r="5" {...stroke} strokeWidth="1.5" fill={element.open ? 'var(--paper)' : colour} /></g>;
         }
         default:
             return null;
