@@ -38,7 +38,7 @@ final class BenchCommand extends Command
     private function diagnosis(FamilyRegistry $families): void
     {
         $family = $families->get('stepped-blower');
-        foreach (['ordinary, 4 speeds' => [], 'largest, 7 speeds with changeover relay and mode contact' => ['positions' => '7', 'high' => 'changeover', 'modeContact' => 'yes']] as $name => $parameters) {
+        foreach (['ordinary, 4 speeds' => [], 'largest, 7 speeds with changeover relay and mode contact' => ['positions' => '7', 'high' => 'changeover', 'modeContact' => 'feed']] as $name => $parameters) {
             $circuit = $family->circuit($family->parameters()->read($parameters));
             $top = (string) array_key_last($circuit->positions);
             $readings = [];

@@ -48,7 +48,7 @@ final readonly class Drawing
             'pack-end' => [self::PACK_END, $this->y($v->top - 1)],
             'pack-common' => [self::COMMON, $this->y($v->top - 1)],
         ];
-        if ($v->modeContact) {
+        if ($v->mode === 'feed') {
             $nodes['relay-out'] = [138.0, self::TOP];
         }
         foreach (range(1, $v->top) as $k) {
@@ -63,10 +63,14 @@ final readonly class Drawing
             'fuse' => new SheetElement('fuse', 'fuse'),
             'relay' => new SheetElement('relay', 'relay'),
         ];
-        if ($v->modeContact) {
-            $elements['mode'] = new SheetElement('contact', 'mode', side: 'below');
+        if ($v->modeContact()) {
+            $elements['mode'] = new SheetElement('relay', 'mode', side: $v->mode === 'feed' ? 'below' : 'left');
         }
         [$sideNodes, $sideElements] = $v->feedSide ? $this->feedSide() : $this->groundSide();
+        if ($v->mode === 'return') {
+            [$x, $y] = $sideNodes['return'];
+            $sideNodes['mode-out'] = [$x, $y + 26.0];
+        }
 
         return new Sheet(530.0, 474.0, $nodes + $sideNodes, $elements + $this->pack() + $sideElements);
     }
@@ -108,7 +112,7 @@ final readonly class Drawing
             'drive' => [self::MOTOR, $y],
             'motor-plus' => [self::MOTOR, $plus],
             'motor-minus' => [self::MOTOR, $plus + 84.0],
-            'return' => [self::MOTOR, $plus + 116.0],
+            'return' => [self::MOTOR, $plus + ($v->mode === 'return' ? 104.0 : 116.0)],
         ];
         $elements = [
             'selector' => new SheetElement('wire'),
@@ -152,7 +156,7 @@ final readonly class Drawing
             'motor-plus' => [self::MOTOR, 116.0],
             'motor-minus' => [self::MOTOR, 204.0],
             'drive' => [self::MOTOR, $drive],
-            'return' => [self::FED, 424.0],
+            'return' => [self::FED, $v->mode === 'return' ? 404.0 : 424.0],
         ];
         $elements = [
             'plug-plus' => new SheetElement('plug', 'blower plug', [[self::MOTOR, self::TOP]], 0),

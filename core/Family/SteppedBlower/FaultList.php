@@ -98,7 +98,7 @@ final readonly class FaultList
                 $parts[] = new Part('high-fuse', 2.0, 5.0);
             }
         }
-        if ($v->modeContact) {
+        if ($v->modeContact()) {
             $parts[] = new Part('mode-selector', 60.0, 50.0);
         }
 
@@ -191,7 +191,7 @@ final readonly class FaultList
             new Fault('feed-open', 'feed-open', 'feed-wire', 0.02, [new Severity([self::broken('feed')])], $deadNeighbours, comesAndGoes: true, observedPassing: self::movedAt('wiggle-feed'), loose: true, element: 'feed'),
             new Fault('ground-open', 'ground-open', 'ground-wire', 0.035, [new Severity([self::broken('ground')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-ground'), loose: true, element: 'ground'),
         ];
-        if ($this->variant->modeContact) {
+        if ($this->variant->modeContact()) {
             $faults[] = new Fault('mode-open', 'mode-open', 'mode-selector', 0.03, [new Severity([self::broken('mode')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-mode'), element: 'mode');
         }
 

@@ -34,7 +34,7 @@ final class SteppedBlowerFamily implements Family
             Parameter::choice('thermalFuse', ['yes', 'no'], 'yes'),
             Parameter::choice('high', ['selector', 'relay', 'changeover'], 'selector'),
             Parameter::choice('selector', ['mechanical', 'electronic'], 'mechanical'),
-            Parameter::choice('modeContact', ['no', 'yes'], 'no'),
+            Parameter::choice('modeContact', ['no', 'feed', 'return'], 'no'),
             Parameter::choice('packPlace', ['duct', 'head'], 'duct'),
             Parameter::choice('supply', ['12', '24'], '12'),
             Parameter::numbers('packOhms', 'Ω', 0.05, 50.0, 'positions'),

@@ -96,7 +96,7 @@ final readonly class TestList
         $tests[] = $v->electronic
             ? new Test('reader', 'reader', 'off', Probe::observation('reader'), 2.0, ['diagnostic-plug'], [], ['reader'])
             : $this->look('wiggle-selector', 0.8, [], [], $top);
-        if ($v->modeContact) {
+        if ($v->modeContact()) {
             $tests[] = $this->look('wiggle-mode', 0.8, [], [], $top);
         }
         if ($v->highRelay()) {
@@ -147,7 +147,7 @@ final readonly class TestList
             $this->volts('battery-volts', $top, 'battery', '0', ['battery']),
             $this->volts('fuse-in', $top, 'fuse-in', '0', ['fuse-box']),
             $this->volts('fuse-out', $top, 'fuse-out', '0', ['fuse-box']),
-            $this->volts('relay-out', $top, $v->modeContact ? 'relay-out' : 'fed', '0', ['fuse-box']),
+            $this->volts('relay-out', $top, $v->mode === 'feed' ? 'relay-out' : 'fed', '0', ['fuse-box']),
             $this->volts('selector-feed', $top, $v->selectorNode(), '0', ['selector']),
             $this->volts('plus-volts', $top, $v->plusNode(), '0', ['motor-plug']),
             $this->volts('minus-volts', $top, $v->minusNode(), '0', ['motor-plug']),
@@ -156,9 +156,9 @@ final readonly class TestList
             $this->volts('motor-plug-drop', $top, $v->plusNode(), 'motor-plus', ['motor-plug']),
             $this->volts('pack-plug-drop', $low, $v->feedSide ? $this->packSide() : 'drive', $v->feedSide ? 'drive' : $this->packSide(), ['pack-plug']),
         ];
-        if ($v->modeContact) {
+        if ($v->modeContact()) {
             $tests[] = new Test('speed@other-mode', 'speed-other-mode', 'other-mode', Probe::speed('motor'), 0.7, words: ['position' => $top]);
-            $tests[] = $this->volts('mode-drop', $top, 'relay-out', 'fed', ['selector']);
+            $tests[] = $this->volts('mode-drop', $top, $v->modeNodes()[0], $v->modeNodes()[1], ['selector']);
         }
 
         return $tests;

@@ -14,6 +14,7 @@ final readonly class Variant
     /**
      * @param int              $top       highest position, which bypasses the pack
      * @param 'selector'|'relay'|'changeover' $high what makes the highest speed
+     * @param 'no'|'feed'|'return'     $mode where the mode selector interrupts the blower
      * @param float            $scale     system voltage over 12 V
      * @param list<float>|null $packOhms  resistances from the lowest position up; per position for separate coils
      * @param float|null       $motorAmps rated current on high
@@ -25,7 +26,7 @@ final readonly class Variant
         public bool $thermalFuse,
         public string $high,
         public bool $electronic,
-        public bool $modeContact,
+        public string $mode,
         public bool $packInHead,
         public float $scale,
         public ?array $packOhms,
@@ -39,6 +40,7 @@ final readonly class Variant
         $high = $values['high'] ?? 'selector';
         $pack = $values['packOhms'] ?? null;
         $amps = $values['motorAmps'] ?? null;
+        $mode = $values['modeContact'] ?? 'no';
 
         return new self(
             ($values['side'] ?? 'feed') === 'feed',
@@ -47,7 +49,7 @@ final readonly class Variant
             ($values['thermalFuse'] ?? 'yes') === 'yes',
             $high === 'relay' || $high === 'changeover' ? $high : 'selector',
             ($values['selector'] ?? 'mechanical') === 'electronic',
-            ($values['modeContact'] ?? 'no') === 'yes',
+            $mode === 'feed' || $mode === 'return' ? $mode : 'no',
             ($values['packPlace'] ?? 'duct') === 'head',
             ($values['supply'] ?? '12') === '24' ? 2.0 : 1.0,
             \is_array($pack) ? array_values(array_filter($pack, \is_float(...))) : null,
@@ -58,6 +60,17 @@ final readonly class Variant
     public function highRelay(): bool
     {
         return $this->high !== 'selector';
+    }
+
+    public function modeContact(): bool
+    {
+        return $this->mode !== 'no';
+    }
+
+    /** @return array{0: string, 1: string} nodes before and after the contact of the mode selector */
+    public function modeNodes(): array
+    {
+        return $this->mode === 'return' ? ['return', 'mode-out'] : ['relay-out', 'fed'];
     }
 
     /** Factor on resistances against a 12 V circuit of the same power. */

@@ -48,19 +48,20 @@ final readonly class Wiring
             Element::source('battery', 'battery', '0', 13.1 * $v->scale, 0.015 * $z),
             Element::resistor('feed', 'battery', 'fuse-in', $wire),
             Element::resistor('fuse', 'fuse-in', 'fuse-out', $joint),
-            Element::resistor('relay', 'fuse-out', $v->modeContact ? 'relay-out' : 'fed', $joint),
+            Element::resistor('relay', 'fuse-out', $v->mode === 'feed' ? 'relay-out' : 'fed', $joint),
             Element::motor('motor', 'motor-plus', 'motor-minus', $this->motor(1.0)),
             Element::resistor('plug-plus', $v->plusNode(), 'motor-plus', $joint),
             Element::resistor('plug-minus', 'motor-minus', $v->minusNode(), $joint),
-            Element::resistor('ground', 'return', '0', $wire),
+            Element::resistor('ground', $v->mode === 'return' ? 'mode-out' : 'return', '0', $wire),
             Element::resistor('selector', $v->selectorNode(), 'wiper', $joint),
             Element::resistor('lamp', $v->plusNode(), $v->minusNode(), Variant::OPEN),
             Element::resistor('direct-plus', 'battery', 'motor-plus', Variant::OPEN),
             Element::resistor('direct-minus', 'motor-minus', '0', Variant::OPEN),
         ];
-        if ($v->modeContact) {
-            $elements[] = Element::resistor('mode', 'relay-out', 'fed', $joint);
-            $elements[] = Element::resistor('mode-other', 'relay-out', 'fed', Variant::OPEN);
+        if ($v->modeContact()) {
+            [$before, $after] = $v->modeNodes();
+            $elements[] = Element::resistor('mode', $before, $after, $joint);
+            $elements[] = Element::resistor('mode-other', $before, $after, Variant::OPEN);
         }
 
         return new Netlist([...$elements, ...$this->pack($joint, $wire), ...$this->high($joint, $wire)]);
@@ -105,7 +106,7 @@ final readonly class Wiring
                 ], 'selector-out');
             }
         }
-        if ($v->modeContact) {
+        if ($v->modeContact()) {
             $setUps[] = new SetUp('other-mode', (string) $v->top, [Adjustment::set('mode.ohms', Variant::OPEN), Adjustment::set('mode-other.ohms', self::JOINT * $v->scale)], 'other-mode');
         }
 

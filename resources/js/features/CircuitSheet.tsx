@@ -149,7 +149,7 @@ export default function CircuitSheet({ sheet, title, suspects = [], red = null, 
                 return at ? (
                     <g key={name} transform={`translate(${at.x} ${at.y})`}>
                         <path d="M0 0L12 -14" stroke={colour} strokeWidth="5" strokeLinecap="round" />
-                        <circle cx="15" cy="-18" r="11" fill={colour} stroke="var(--paper)" strokeWidth="2" />
+                        <circle cx="15" cy="-18" r="11" fill={colour} stroke={name === 'B' ? 'var(--soft)' : 'var(--paper)'} strokeWidth="1.5" />
                         <text x="15" y="-13" textAnchor="middle" fontSize="14" fontWeight="600" fill="#fff">{name}</text>
                     </g>
                 ) : null;

@@ -9,6 +9,7 @@ function Means({ outcome }: { outcome: Outcome }) {
         <>
             <strong className="font-semibold">{first.label}</strong> <span className="figure">{percent(first.probability)}</span>
             <span className="text-soft">, {first.fault}</span>
+            {outcome.probability < 0.03 && <span className="text-soft">; unlikely to come</span>}
             {others[0] && <span className="text-soft">; or {others[0].label.toLowerCase()} <span className="figure">{percent(others[0].probability)}</span></span>}
         </>
     );

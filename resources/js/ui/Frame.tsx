@@ -38,7 +38,7 @@ function reached(job: JobHead, stage: string): boolean {
 
 function StageTrail({ job, here }: { job: JobHead; here: string }) {
     return (
-        <nav aria-label="Stages of the job" className="flex min-w-0 overflow-x-auto">
+        <nav aria-label="Stages of the job" className="flex min-w-0 max-lg:order-3 max-lg:-ml-2.5 max-lg:basis-full">
             <ol className="flex">
                 {stages.map((stage) => {
                     const current = stage.key === here;
@@ -77,7 +77,7 @@ export default function Frame({ title, job, here = '', fill = false, children }:
                 <Link href="/" className="flex min-h-11 items-center text-[1.35rem] font-semibold tracking-tight text-lake">ispira</Link>
                 {job ? (
                     <>
-                        <p className="flex min-w-0 flex-1 items-baseline gap-3 max-lg:basis-full max-lg:order-last max-lg:pb-2">
+                        <p className="flex min-w-0 flex-1 items-baseline gap-3 max-lg:order-2 max-lg:basis-full">
                             <span className="figure text-soft">{job.number}</span>
                             <span className="font-semibold whitespace-nowrap">{job.unit}</span>
                             <span className="truncate text-soft max-sm:hidden">{job.complaint}</span>
@@ -87,7 +87,7 @@ export default function Frame({ title, job, here = '', fill = false, children }:
                 ) : (
                     <p className="flex-1 truncate text-soft">{user?.workshop}</p>
                 )}
-                <div className="ml-auto flex items-center gap-2">
+                <div className="ml-auto flex items-center gap-2 max-lg:order-1">
                     <ThemeSwitch />
                     {user && !job && (
                         <>

@@ -25,7 +25,7 @@ final class SteppedBlowerTest extends TestCase
                 foreach (['chain', 'coils'] as $pack) {
                     foreach (['3', '7'] as $positions) {
                         foreach (['12', '24'] as $supply) {
-                            yield "$side $high $pack $positions $supply V" => [['side' => $side, 'high' => $high, 'pack' => $pack, 'positions' => $positions, 'supply' => $supply, 'modeContact' => $positions === '7' ? 'yes' : 'no', 'selector' => $supply === '24' ? 'electronic' : 'mechanical']];
+                            yield "$side $high $pack $positions $supply V" => [['side' => $side, 'high' => $high, 'pack' => $pack, 'positions' => $positions, 'supply' => $supply, 'modeContact' => $positions === '7' ? ($side === 'feed' ? 'feed' : 'return') : ($supply === '24' ? 'return' : 'no'), 'selector' => $supply === '24' ? 'electronic' : 'mechanical']];
                         }
                     }
                 }
@@ -123,7 +123,8 @@ final class SteppedBlowerTest extends TestCase
             yield "$side: bearing drags, stalls on low" => [$on, 'motor-drag#2', $four('==0---')];
             yield "$side: clogged runs faster" => [$on, 'air-blocked#1', $four('==++++')];
             yield "$side: wrong code acts as the next position" => [$on + ['selector' => 'electronic'], 'code-wrong#0', $four('==+++=')];
-            yield "$side: mode contact open" => [$on + ['modeContact' => 'yes'], 'mode-open#0', $four('==0000')];
+            yield "$side: mode contact in the feed open" => [$on + ['modeContact' => 'feed'], 'mode-open#0', $four('==0000')];
+            yield "$side: mode contact in the return open" => [$on + ['modeContact' => 'return'], 'mode-open#0', $four('==0000')];
             foreach (['relay', 'changeover'] as $high) {
                 $with = $on + ['high' => $high];
                 yield "$side $high: coil open" => [$with, 'high-coil-open#0', $four($high === 'relay' ? '=====0' : '=====0')];
