@@ -68,6 +68,24 @@ final class Reading extends Model
         return $this->hasOne(Strike::class, 'reading_sequence', 'sequence');
     }
 
+    /**
+     * The columns in which the value and its circumstances are stored.
+     *
+     * @return array<string, mixed>
+     */
+    public static function columns(CoreReading $reading): array
+    {
+        return [
+            'test' => $reading->test,
+            'number' => is_float($reading->value) ? $reading->value : null,
+            'choice' => is_string($reading->value) ? $reading->value : null,
+            'over_range' => $reading->isOverRange(),
+            'steady' => $reading->steady,
+            'trust' => $reading->trust,
+            'supply_volts' => $reading->supplyVolts,
+        ];
+    }
+
     public function toCore(): CoreReading
     {
         return new CoreReading(

@@ -9,8 +9,8 @@ namespace Ispira\Core\Circuit;
  *
  * The parameters of all elements form one vector, so that a set-up, a fault or a drawn
  * component value is just other numbers in it. Motors are solved in closed form against
- * the linear network; several motors by coordinate descent on a convex function
- * (see {@see settleMotors()}). Relays are moved one state at a time until none wants to
+ * the linear network; several motors:
+ * see {@see MotorSettlement}. Relays are moved one state at a time until none wants to
  * move; a state that comes back means that the relay chatters.
  */
 final class CircuitSolver
@@ -318,11 +318,6 @@ final class CircuitSolver
     /**
      * Adds the motors' back-EMF to the potentials.
      *
-     * With EMFs e the currents are i = i0 − G·e, G symmetric and positive definite. The
-     * torque balance of all motors is then the minimum of the convex function
-     * ½·eᵀGe − i0ᵀe + Σ(Tf·|ω| + b·ω²/2 + c·|ω|³/3) with e = k·ω, so going from motor to
-     * motor and settling each in closed form converges to the only solution.
-     *
      * @param array<int, float> $conductances
      * @param array<int, float> $values
      * @param array<int, float> $volts
@@ -331,64 +326,60 @@ final class CircuitSolver
      */
     private function settleMotors(LiveNetwork $network, array $conductances, array $values, array &$volts, ?PotentialForest $joined): array
     {
-        $speeds = array_fill_keys($this->motors, 0.0);
-        $running = [];
+        $across = function (array $volts, int $motor) use ($network): float {
+            [$from, $to] = $this->ends[$motor];
+
+            return $volts[$network->representative[$from]] - $volts[$network->representative[$to]];
+        };
+        $stalled = [];
+        $motors = [];
         foreach ($this->motors as $motor) {
             if (isset($network->liveBranches[$motor])) {
-                $running[] = $motor;
+                [$from, $to] = $this->ends[$motor];
+                $offset = null === $joined ? 0.0 : $joined->offset($from) - $joined->offset($to);
+                $stalled[$motor] = ($across($volts, $motor) + $offset) * $conductances[$motor];
+                $motors[$motor] = $this->motorAt($motor, $values);
             }
         }
-        $stalled = [];
+        $settlement = new MotorSettlement($motors, $stalled);
+        if ($settlement->allStand()) {
+            return array_fill_keys($this->motors, 0.0);
+        }
         $response = [];
-        foreach ($running as $motor) {
-            [$from, $to] = $this->ends[$motor];
-            $offset = $joined === null ? 0.0 : $joined->offset($from) - $joined->offset($to);
-            $stalled[$motor] = ($volts[$network->representative[$from]] - $volts[$network->representative[$to]] + $offset) * $conductances[$motor];
-        }
-        $needed = false;
-        foreach ($running as $motor) {
-            $id = $this->branches[$motor]->id;
-            $needed = $needed || $values[$this->slots["$id.emfConstant"]] * abs($stalled[$motor]) > $values[$this->slots["$id.frictionTorque"]];
-        }
-        if (!$needed) {
-            return $speeds;
-        }
-        foreach ($running as $motor) {
+        foreach ($motors as $motor => $_) {
             $response[$motor] = $this->potentials($network, $conductances, [$motor => 1.0], null);
         }
         $coupling = [];
-        foreach ($running as $motor) {
-            [$from, $to] = $this->ends[$motor];
-            foreach ($running as $other) {
-                $across = $response[$other][$network->representative[$from]] - $response[$other][$network->representative[$to]];
-                $coupling[$motor][$other] = (($motor === $other ? 1.0 : 0.0) - $across) * $conductances[$motor];
+        foreach ($motors as $motor => $_) {
+            foreach ($motors as $other => $_other) {
+                $coupling[$motor][$other] = (($motor === $other ? 1.0 : 0.0) - $across($response[$other], $motor)) * $conductances[$motor];
             }
         }
-        $emf = array_fill_keys($running, 0.0);
-        for ($round = 0; $round < 2000; ++$round) {
-            $largest = 0.0;
-            foreach ($running as $motor) {
-                $id = $this->branches[$motor]->id;
-                $k = $values[$this->slots["$id.emfConstant"]];
-                $current = $stalled[$motor];
-                foreach ($running as $other) {
-                    $current -= $other === $motor ? 0.0 : $coupling[$motor][$other] * $emf[$other];
-                }
-                $speeds[$motor] = BrushedMotor::settledSpeed($current, $coupling[$motor][$motor], $k, $values[$this->slots["$id.frictionTorque"]], $values[$this->slots["$id.fanConstant"]], $values[$this->slots["$id.brakingConstant"]]);
-                $largest = max($largest, abs($k * $speeds[$motor] - $emf[$motor]));
-                $emf[$motor] = $k * $speeds[$motor];
-            }
-            if (\count($running) === 1 || $largest < 1e-12) {
-                break;
-            }
-        }
-        foreach ($running as $motor) {
+        $speeds = $settlement->speeds($coupling);
+        foreach ($motors as $motor => ['emfConstant' => $k]) {
             foreach ($response[$motor] as $node => $perVolt) {
-                $volts[$node] += $perVolt * $emf[$motor];
+                $volts[$node] += $perVolt * $k * $speeds[$motor];
             }
         }
 
-        return $speeds;
+        return $speeds + array_fill_keys($this->motors, 0.0);
+    }
+
+    /**
+     * @param array<int, float> $values
+     *
+     * @return array{emfConstant: float, frictionTorque: float, fanConstant: float, brakingConstant: float}
+     */
+    private function motorAt(int $branch, array $values): array
+    {
+        $id = $this->branches[$branch]->id;
+
+        return [
+            'emfConstant' => $values[$this->slots["$id.emfConstant"]],
+            'frictionTorque' => $values[$this->slots["$id.frictionTorque"]],
+            'fanConstant' => $values[$this->slots["$id.fanConstant"]],
+            'brakingConstant' => $values[$this->slots["$id.brakingConstant"]],
+        ];
     }
 
     /** @param array<int, float> $values */

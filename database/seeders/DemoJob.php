@@ -209,12 +209,8 @@ final class DemoJob
             'job_id' => $this->job->id,
             'speed_map_id' => $map,
             'user_id' => $this->user->id,
-            'test' => $reading->test,
+            ...Reading::columns($reading),
             'number' => is_float($reading->value) ? round($reading->value, 2) : null,
-            'choice' => is_string($reading->value) ? $reading->value : null,
-            'over_range' => $reading->isOverRange(),
-            'steady' => $reading->steady,
-            'trust' => $reading->trust,
             'episode' => $reading->episode,
             'taken_at' => $this->clock,
         ]);

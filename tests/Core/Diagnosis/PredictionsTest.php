@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Diagnosis;
+
+use Ispira\Core\Diagnosis\DrawnValues;
+use Ispira\Core\Diagnosis\Hypothesis;
+use Ispira\Core\Diagnosis\MemoryStore;
+use Ispira\Core\Diagnosis\Predictions;
+use Ispira\Core\Diagnosis\Simulator;
+use Ispira\Core\Family\Quantity;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * The shared and kept predictions against solving every case on its own.
+ */
+final class PredictionsTest extends TestCase
+{
+    /** @return iterable<string, array{0: array<string, mixed>}> */
+    public static function circuits(): iterable
+    {
+        yield 'feed side' => [['positions' => '3']];
+        yield 'ground side with high relay' => [['positions' => '3', 'side' => 'ground', 'high' => 'relay']];
+        yield 'feed side with changeover relay and coils' => [['positions' => '3', 'high' => 'changeover', 'pack' => 'coils', 'modeContact' => 'return']];
+        yield 'ground side with changeover relay' => [['positions' => '3', 'side' => 'ground', 'high' => 'changeover', 'selector' => 'electronic']];
+    }
+
+    /** @param array<string, mixed> $parameters */
+    #[DataProvider('circuits')]
+    public function testEveryCellEqualsItsOwnSolution(array $parameters): void
+    {
+        $bench = new Bench($parameters);
+        $simulator = new Simulator($bench->circuit);
+        $draws = DrawnValues::of($bench->circuit, $simulator->solver)->vectors;
+        $compared = 0;
+        foreach ($bench->hypotheses as $hypothesis) {
+            foreach ($bench->circuit->tests as $test) {
+                if (!$test->probe->quantity->isNumber() || $hypothesis->comesAndGoes) {
+                    continue;
+                }
+                $draw = ($compared * 7) % \count($draws);
+                $values = $simulator->valuesAt($test->probe, $simulator->valuesFor($draws[$draw], $bench->circuit->setUps[$test->setUp], $hypothesis));
+                $alone = $simulator->observe($test->probe, $simulator->solverFor($test->probe)->solve($values));
+                $kept = $bench->predictions->of($hypothesis, $test)[$draw];
+                if (is_infinite($alone)) {
+                    self::assertInfinite($kept, "$hypothesis->key, $test->key");
+                } else {
+                    self::assertEqualsWithDelta($alone, $kept, 1e-7 * max(1.0, abs($alone)), "$hypothesis->key, $test->key");
+                }
+                ++$compared;
+            }
+        }
+        self::assertGreaterThan(1000, $compared);
+    }
+
+    public function testTheSoundCircuitIsHeardRightEverywhere(): void
+    {
+        $bench = new Bench(['high' => 'relay']);
+        foreach ($bench->circuit->tests as $test) {
+            if (Quantity::Speed === $test->probe->quantity) {
+                foreach ($bench->predictions->of($bench->hypotheses['none'], $test) as $ratio) {
+                    self::assertEqualsWithDelta($bench->predictions->shouldRun($test) ? 1.0 : 0.0, $ratio, 1e-9, $test->key);
+                }
+            }
+        }
+    }
+
+    public function testWhatWasPredictedIsKeptAndUsedAgain(): void
+    {
+        $bench = new Bench();
+        $store = new MemoryStore();
+        $first = new Predictions($bench->circuit, $bench->hypotheses['none'], $store);
+        $test = $bench->circuit->tests['motor-volts@4'];
+        $numbers = $first->of($bench->hypotheses['motor-open#0'], $test);
+        self::assertSame([], $store->load($bench->circuit->hash));
+        $first->keep();
+        self::assertNotSame([], $store->load($bench->circuit->hash));
+        $second = new Predictions($bench->circuit, $bench->hypotheses['none'], $store);
+        self::assertSame($numbers, $second->of($bench->hypotheses['motor-open#0'], $test));
+    }
+
+    public function testDrawsAreBalancedAndUncorrelated(): void
+    {
+        $bench = new Bench(['positions' => '7']);
+        $simulator = new Simulator($bench->circuit);
+        $draws = DrawnValues::of($bench->circuit, $simulator->solver)->vectors;
+        $supply = array_column($draws, $simulator->solver->slot('battery.volts'));
+        self::assertCount(24, $supply);
+        self::assertSame([12, 12], array_values(array_count_values(array_map(static fn (float $v): string => (string) round($v, 6), $supply))));
+        self::assertEqualsWithDelta(13.1, array_sum($supply) / 24, 1e-9);
+    }
+
+    public function testAWeldBeatsASwitchThatIsOffAndABreakOneThatIsOn(): void
+    {
+        $bench = new Bench();
+        $simulator = new Simulator($bench->circuit);
+        $values = $simulator->solver->nominalValues();
+        $slot = $simulator->solver->slot('relay.ohms');
+        $off = $bench->circuit->setUps['key-off'];
+        $on = $bench->circuit->setUps['4'];
+        $welded = $bench->hypotheses['relay-welded#0'];
+        $broken = $bench->hypotheses['relay-open#0'];
+        $none = new Hypothesis('none', [], [], 1.0, []);
+        self::assertSame(1e10, $simulator->valuesFor($values, $off, $none)[$slot]);
+        self::assertLessThan(0.01, $simulator->valuesFor($values, $off, $welded)[$slot]);
+        self::assertSame(1e10, $simulator->valuesFor($values, $on, $broken)[$slot]);
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Job;
+use App\Models\User;
+use App\Models\Workshop;
+use Database\Seeders\DatabaseSeeder;
+use Ispira\Core\Job\JobStage;
+use Tests\TestCase;
+
+final class DemoTest extends TestCase
+{
+    public function testTheDemoHasJobsInEveryStageAndEveryPageOpens(): void
+    {
+        $this->seed(DatabaseSeeder::class);
+        $workshop = Workshop::query()->where('name', 'Halvmark shared workshop')->firstOrFail();
+        self::assertSame(10, $workshop->units()->count());
+        self::assertSame(15, $workshop->jobs()->count());
+        self::assertSame(['lead', 'technician', 'trainee'], $workshop->users()->orderBy('id')->pluck('role')->all());
+        foreach (JobStage::cases() as $stage) {
+            self::assertGreaterThan(0, $workshop->jobs()->where('stage', $stage)->count(), $stage->value);
+        }
+        $this->actingAs(User::query()->where('email', 'iska@halvmark.example')->firstOrFail());
+        $this->get('/')->assertOk();
+        $this->get('/jobs/new')->assertOk();
+        foreach ($workshop->jobs()->get() as $job) {
+            $this->assertPagesOpen($job);
+        }
+        $this->seed(DatabaseSeeder::class);
+        self::assertSame(15, $workshop->jobs()->count(), 'the demo is loaded once');
+    }
+
+    private function assertPagesOpen(Job $job): void
+    {
+        foreach (['complaint', 'circuit', 'file'] as $page) {
+            $this->get("/jobs/$job->id/$page")->assertOk();
+        }
+        foreach (['bench', 'verdict'] as $page) {
+            JobStage::Circuit === $job->stage ? $this->get("/jobs/$job->id/$page")->assertRedirect("/jobs/$job->id/circuit") : $this->get("/jobs/$job->id/$page")->assertOk();
+        }
+        $proof = $this->get("/jobs/$job->id/proof");
+        \in_array($job->stage, [JobStage::Proof, JobStage::Closed], true) ? $proof->assertOk() : $proof->assertRedirect();
+        $page = JobStage::Closed === $job->stage ? 'proof' : $job->stage->value;
+        $this->get("/jobs/$job->id")->assertRedirect("/jobs/$job->id/$page");
+    }
+}
