@@ -4,6 +4,7 @@ import { expectAccessible, signIn, watchForErrors } from './bench';
 async function openJob(page: Page, words: string): Promise<void> {
     await page.getByLabel('Unit, complaint or number').fill(words);
     await page.getByRole('button', { name: 'Find' }).click();
+    await page.waitForURL(/[?]q=/);
     await page.getByRole('listitem').getByRole('link').first().click();
     await expect(page.getByRole('region', { name: 'Suspects' })).toBeVisible();
 }
