@@ -10,7 +10,7 @@ return (new PhpCsFixer\Config())
         'single_line_throw' => false,
         'phpdoc_to_comment' => false,
         'phpdoc_align' => false,
-        'yoda_style' => false,
+        'yoda_style' => ['equal' => false, 'identical' => false, 'less_and_greater' => false],
         'increment_style' => ['style' => 'pre'],
         'global_namespace_import' => false,
         'concat_space' => ['spacing' => 'none'],

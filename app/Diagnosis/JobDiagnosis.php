@@ -20,6 +20,12 @@ final readonly class JobDiagnosis
     {
     }
 
+    /** What buying on the speed map alone would have wasted on average. */
+    public function priceOfGuessing(Job $job, CircuitModel $circuit): float
+    {
+        return (new Engine($this->store))->diagnose($circuit, $job->caseFile()->mapOnly($circuit), $job->workshop->decisionSettings())->guessing;
+    }
+
     /**
      * @param string|null $chosen test to describe instead of the proposed one
      *

@@ -326,18 +326,13 @@ final class CircuitSolver
      */
     private function settleMotors(LiveNetwork $network, array $conductances, array $values, array &$volts, ?PotentialForest $joined): array
     {
-        $across = function (array $volts, int $motor) use ($network): float {
-            [$from, $to] = $this->ends[$motor];
-
-            return $volts[$network->representative[$from]] - $volts[$network->representative[$to]];
-        };
         $stalled = [];
         $motors = [];
         foreach ($this->motors as $motor) {
             if (isset($network->liveBranches[$motor])) {
                 [$from, $to] = $this->ends[$motor];
-                $offset = null === $joined ? 0.0 : $joined->offset($from) - $joined->offset($to);
-                $stalled[$motor] = ($across($volts, $motor) + $offset) * $conductances[$motor];
+                $offset = $joined === null ? 0.0 : $joined->offset($from) - $joined->offset($to);
+                $stalled[$motor] = ($this->across($network, $volts, $motor) + $offset) * $conductances[$motor];
                 $motors[$motor] = $this->motorAt($motor, $values);
             }
         }
@@ -352,7 +347,7 @@ final class CircuitSolver
         $coupling = [];
         foreach ($motors as $motor => $_) {
             foreach ($motors as $other => $_other) {
-                $coupling[$motor][$other] = (($motor === $other ? 1.0 : 0.0) - $across($response[$other], $motor)) * $conductances[$motor];
+                $coupling[$motor][$other] = (($motor === $other ? 1.0 : 0.0) - $this->across($network, $response[$other], $motor)) * $conductances[$motor];
             }
         }
         $speeds = $settlement->speeds($coupling);
@@ -363,6 +358,14 @@ final class CircuitSolver
         }
 
         return $speeds + array_fill_keys($this->motors, 0.0);
+    }
+
+    /** @param array<int, float> $volts by live node */
+    private function across(LiveNetwork $network, array $volts, int $branch): float
+    {
+        [$from, $to] = $this->ends[$branch];
+
+        return $volts[$network->representative[$from]] - $volts[$network->representative[$to]];
     }
 
     /**

@@ -31,7 +31,7 @@ final readonly class MotorSettlement
     public function allStand(): bool
     {
         foreach ($this->motors as $motor => $parameters) {
-            if ($parameters['emfConstant'] * abs($this->stalled[$motor]) > $parameters['frictionTorque']) {
+            if ($parameters['frictionTorque'] < $parameters['emfConstant'] * abs($this->stalled[$motor])) {
                 return false;
             }
         }
@@ -60,7 +60,7 @@ final readonly class MotorSettlement
                 $largest = max($largest, abs($volts - $emf[$motor]));
                 $emf[$motor] = $volts;
             }
-            if (1 === \count($this->motors) || $largest < self::SETTLED) {
+            if (\count($this->motors) === 1 || $largest < self::SETTLED) {
                 break;
             }
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis;
 
+use Ispira\Core\Family\CircuitModel;
+
 /**
  * What is known of one job: its readings, what was replaced between them, and how the fault behaves.
  */
@@ -24,6 +26,16 @@ final readonly class CaseFile
     public function with(Reading $reading): self
     {
         return new self([...$this->readings, $reading], $this->replacements, $this->intermittent);
+    }
+
+    /** The case as it stood before any test: only what the speed maps say. */
+    public function mapOnly(CircuitModel $circuit): self
+    {
+        return new self(
+            array_values(array_filter($this->readings, static fn (Reading $r): bool => !$circuit->tests[$r->test]->offered)),
+            $this->replacements,
+            $this->intermittent,
+        );
     }
 
     /** @return list<Reading> */

@@ -47,7 +47,7 @@ final class Simulator
         $late = [];
         $changed = [];
         foreach ($adjustments as $adjustment) {
-            if (AdjustmentKind::AtLeast === $adjustment->kind || AdjustmentKind::AtMost === $adjustment->kind) {
+            if ($adjustment->kind === AdjustmentKind::AtLeast || $adjustment->kind === AdjustmentKind::AtMost) {
                 $late[] = $adjustment;
             } else {
                 $slot = $this->solver->slot($adjustment->parameter);

@@ -14,10 +14,10 @@ use Ispira\Core\Circuit\Netlist;
  */
 final readonly class CircuitModel
 {
-    /** @var array<string, Position> by key */
+    /** @var array<array-key, Position> by key */
     public array $positions;
 
-    /** @var array<string, SetUp> by key */
+    /** @var array<array-key, SetUp> by key */
     public array $setUps;
 
     /** @var array<string, Test> by key */
@@ -46,7 +46,7 @@ final readonly class CircuitModel
      * @param list<FaultPair>      $pairs     cause and effect that occur together
      * @param list<Part>           $parts
      * @param list<CauseCheck>     $causeChecks
-     * @param array<string, string> $places    where each node is found, in words
+     * @param array<array-key, string> $places    where each node is found, in words
      * @param array<string, float> $accessMinutes minutes to reach each place named by a test
      */
     public function __construct(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Diagnosis\JobDiagnosis;
 use App\Models\Job;
 use App\Models\Reading;
 use App\Models\Replacement;
@@ -109,7 +110,7 @@ final class DemoJob
             'remedy' => $remedy,
             'part_number' => $partNumber,
             'note' => $note,
-            'verdict' => ['verdict' => $shown['verdict'], 'suspects' => array_slice((array) $shown['suspects'], 0, 4), 'guessing' => $shown['guessing']],
+            'verdict' => ['verdict' => $shown['verdict'], 'suspects' => array_slice((array) $shown['suspects'], 0, 4), 'guessing' => app(JobDiagnosis::class)->priceOfGuessing($this->job, $this->circuit)],
             'replaced_at' => $this->clock,
         ]);
         $this->job->update(['stage' => JobStage::Proof]);

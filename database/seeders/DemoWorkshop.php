@@ -66,7 +66,7 @@ final class DemoWorkshop
         $open('green', 6, 'Weak on low, squeals', 'motor-drag+common-open', 83, since: 'the harvest')->investigate(2)->replace('pack', 'FW-701', 'Pack fitted on the pattern.')->failProof();
 
         // On the bench.
-        $open('van7', 2, 'Only blows on the top setting again', 'motor-drag+common-open', 92, since: 'the wet week', before: 'Resistor pack, ten months ago')->investigate(1);
+        $open('van7', 2, 'Only blows on the top setting again', 'motor-drag+common-open', 92, since: 'the wet week', before: 'Resistor pack, ten months ago');
         $open('ferry', 1, 'Weak at full speed, pins were brown once', 'plug-pack-burnt#2', 105)->investigate(1);
         $open('bus', 1, 'Cuts in and out on the lower speeds', 'common-open#0~', 111, true, 'a month')->remember('a month ago', ['1' => 'cuts-out', '2' => 'right', '3' => 'right', '4' => 'right']);
         $open('ferry2', 1, 'Too fast on 1', 'contact-1-bridged#0', 122)->investigate(2);

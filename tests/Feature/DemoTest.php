@@ -39,11 +39,11 @@ final class DemoTest extends TestCase
             $this->get("/jobs/$job->id/$page")->assertOk();
         }
         foreach (['bench', 'verdict'] as $page) {
-            JobStage::Circuit === $job->stage ? $this->get("/jobs/$job->id/$page")->assertRedirect("/jobs/$job->id/circuit") : $this->get("/jobs/$job->id/$page")->assertOk();
+            $job->stage === JobStage::Circuit ? $this->get("/jobs/$job->id/$page")->assertRedirect("/jobs/$job->id/circuit") : $this->get("/jobs/$job->id/$page")->assertOk();
         }
         $proof = $this->get("/jobs/$job->id/proof");
         \in_array($job->stage, [JobStage::Proof, JobStage::Closed], true) ? $proof->assertOk() : $proof->assertRedirect();
-        $page = JobStage::Closed === $job->stage ? 'proof' : $job->stage->value;
+        $page = $job->stage === JobStage::Closed ? 'proof' : $job->stage->value;
         $this->get("/jobs/$job->id")->assertRedirect("/jobs/$job->id/$page");
     }
 }

@@ -35,6 +35,7 @@ final class VerdictController extends Controller
             'replacements' => JobView::replacements($job, $circuit),
             'parts' => array_map(static fn (Part $part): array => ['key' => $part->key, 'label' => $words->part($part->key), 'price' => $part->price, 'minutes' => $part->minutes], array_values($circuit->parts)),
             'open' => $job->stage === JobStage::Bench,
+            'guessedOnTheMap' => $diagnosis->priceOfGuessing($job, $circuit),
             ...$diagnosis->of($job, $circuit),
         ]);
     }
@@ -57,7 +58,7 @@ final class VerdictController extends Controller
             }
         }
         $verdict = $job->stage === JobStage::Bench ? $diagnosis->of($job, $circuit)['diagnosis'] : null;
-        $snapshot = $verdict === null ? null : ['verdict' => $verdict['verdict'], 'suspects' => array_slice((array) $verdict['suspects'], 0, 4), 'guessing' => $verdict['guessing']];
+        $snapshot = $verdict === null ? null : ['verdict' => $verdict['verdict'], 'suspects' => array_slice((array) $verdict['suspects'], 0, 4), 'guessing' => $diagnosis->priceOfGuessing($job, $circuit)];
         try {
             $record($this->user($request), $job, $data['id'], implode('+', $parts), $data['partNumber'] ?? null, $data['note'] ?? null, $snapshot);
         } catch (ReadingRefused $error) {

@@ -76,8 +76,8 @@ final readonly class TestList
         $top = (string) $v->top;
         $tests = [
             $this->look('look-pack', 1.0, ['pack'], ['pack-hot', 'sheet-metal']),
-            $this->look('look-pack-plug', 0.7, ['pack-plug'], []),
-            $this->look('look-motor-plug', 0.7, ['motor-plug'], []),
+            $this->look('look-pack-plug', 0.7, ['pack-plug'], ['pack-hot']),
+            $this->look('look-motor-plug', 0.7, ['motor-plug'], ['fan-starts']),
             $this->look('spin', 0.7, ['wheel'], ['fan-starts']),
             $this->look('spin-bare', 0.7, ['wheel', 'wheel-off'], ['fan-starts', 'sheet-metal']),
             $this->look('look-wheel', 0.7, ['wheel'], ['fan-starts']),
@@ -112,7 +112,7 @@ final readonly class TestList
      */
     private function look(string $key, float $minutes, array $access, array $cautions, string $setUp = 'off'): Test
     {
-        $position = 'off' === $setUp ? (string) $this->variant->top : $setUp;
+        $position = $setUp === 'off' ? (string) $this->variant->top : $setUp;
 
         return new Test($key, $key, $setUp, Probe::observation($key), $minutes, $access, $cautions, words: ['position' => $position], repeatable: \in_array($key, FaultList::WIGGLES, true));
     }

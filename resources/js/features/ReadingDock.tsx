@@ -100,7 +100,7 @@ export default function ReadingDock({ jobId, card, lastWords, typed, onType, onR
                     </label>
                 </>
             ) : (
-                <div role="group" aria-label={card.title} className="flex min-w-0 flex-1 flex-wrap items-center gap-2">
+                <div role="group" aria-label={card.title} className="flex min-w-0 flex-[5_1_0] flex-wrap items-center gap-2 max-lg:basis-full">
                     {card.choices.map((one, n) => (
                         <Button key={one.value} kind="dock" data-choice={one.value} aria-pressed={choice === one.value} aria-keyshortcuts={String(n + 1)} onClick={() => setChoice(one.value)} className="min-h-14 text-[1.05rem]">
                             {one.label} <span className="key max-lg:hidden">{n + 1}</span>
@@ -108,7 +108,7 @@ export default function ReadingDock({ jobId, card, lastWords, typed, onType, onR
                     ))}
                 </div>
             )}
-            <div className={`flex min-w-[160px] flex-1 flex-col justify-center text-[0.95rem] leading-snug ${numeric ? '' : 'max-lg:basis-full'}`}>
+            <div className="flex min-w-[160px] flex-[2_1_0] flex-col justify-center text-[0.95rem] leading-snug">
                 <p className="sr-only" id="dock-where">{card.title}</p>
                 {error ? <p id="dock-error" role="alert" className="font-medium text-[#f5a99b]">{error}</p>
                     : lost ? <p role="alert" className="font-medium text-[#f5a99b]">No connection. The reading is kept here: press Record again when it is back.</p>

@@ -18,11 +18,12 @@ interface Props extends Shared {
     replacements: ReplacementShown[];
     parts: { key: string; label: string; price: number; minutes: number }[];
     diagnosis: Diagnosis;
+    guessedOnTheMap: number;
     open: boolean;
 }
 
 export default function Verdict() {
-    const { job, strip, sheet, readings, replacements, parts, diagnosis, open, user, errors } = usePage<Props>().props;
+    const { job, strip, sheet, readings, replacements, parts, diagnosis, guessedOnTheMap, open, user, errors } = usePage<Props>().props;
     const currency = user?.currency ?? 'EUR';
     const { verdict, misfit, suspects } = diagnosis;
     const leading = suspects[0];
@@ -56,7 +57,7 @@ export default function Verdict() {
                                 {leading.reasons.length === 0 && <li className="text-soft">Nothing speaks for it yet but its ordinary odds.</li>}
                             </ul>
                             {suspects.length > 1 && <p className="mt-3"><strong className="font-semibold">Still in question:</strong> {suspects.slice(1, 4).filter((one) => one.probability > 0.003).map((one) => `${one.label.toLowerCase()} ${percent(one.probability)}`).join(', ') || 'nothing worth naming'}.</p>}
-                            <p className="mt-3 border-l-4 border-lake pl-3"><strong className="font-semibold">Price of guessing.</strong> Buying on these odds wastes {money(diagnosis.guessing, currency)} on average: wrong parts, their labour, and coming back.</p>
+                            <p className="mt-3 border-l-4 border-lake pl-3"><strong className="font-semibold">Price of guessing.</strong> Buying on the speed map alone would have wasted {money(guessedOnTheMap, currency)} on average: wrong parts, their labour, and coming back. On the odds as they stand now it is {money(diagnosis.guessing, currency)}.</p>
                             {verdict && (
                                 <>
                                     <h2 className="mt-4 font-semibold">The cause behind it</h2>
@@ -75,7 +76,7 @@ export default function Verdict() {
                             <div key={past.at} className="mb-4">
                                 <p className="text-soft">{day(past.at)}</p>
                                 <h1 className="text-[1.7rem] leading-tight font-semibold">{past.label}</h1>
-                                {past.verdict?.verdict && <p>The verdict was {past.verdict.verdict.label.toLowerCase()}, {percent(past.verdict.verdict.probability)}.</p>}
+                                {past.verdict?.verdict && <p>The verdict was {past.verdict.verdict.label.toLowerCase()}, {percent(past.verdict.verdict.probability)}. Guessing on the map would have wasted {money(past.verdict.guessing, currency)} on average.</p>}
                                 {past.verdict?.suspects[0]?.reasons.map((reason) => <p key={reason.sentence} className="border-t border-rule py-1.5">{reason.sentence}</p>)}
                                 {past.note && <p>{past.note}</p>}
                             </div>

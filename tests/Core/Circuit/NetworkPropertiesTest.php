@@ -24,7 +24,7 @@ final class NetworkPropertiesTest extends TestCase
     /** @return list<Element> */
     private function network(int $nodes, bool $motor): array
     {
-        $name = static fn (int $n): string => 0 === $n ? '0' : "n$n";
+        $name = static fn (int $n): string => $n === 0 ? '0' : "n$n";
         $elements = [Element::source('V', 'n1', '0', $this->random(5, 25), $this->random(0.01, 1))];
         for ($n = 2; $n <= $nodes; ++$n) {
             $elements[] = Element::resistor("T$n", $name($n), $name(mt_rand(0, $n - 1)), 10 ** $this->random(-3, 3));
@@ -41,7 +41,7 @@ final class NetworkPropertiesTest extends TestCase
     {
         mt_srand(31);
         for ($run = 0; $run < 120; ++$run) {
-            $netlist = new Netlist($this->network(mt_rand(2, 12), 0 === $run % 2));
+            $netlist = new Netlist($this->network(mt_rand(2, 12), $run % 2 === 0));
             $point = (new CircuitSolver($netlist))->solve();
             $sums = [];
             $largest = 0.0;
@@ -119,7 +119,7 @@ final class NetworkPropertiesTest extends TestCase
         for ($run = 0; $run < 60; ++$run) {
             $values = $used->nominalValues();
             foreach ($elements as $element) {
-                if (ElementType::Resistor === $element->type && 0 === mt_rand(0, 3)) {
+                if ($element->type === ElementType::Resistor && mt_rand(0, 3) === 0) {
                     $values[$used->slot("$element->id.ohms")] = 1e10;
                 }
             }

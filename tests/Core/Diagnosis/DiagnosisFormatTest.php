@@ -90,6 +90,6 @@ final class DiagnosisFormatTest extends TestCase
         $sentences = implode(' ', array_column($plug['reasons'], 'sentence'));
         self::assertMatchesRegularExpression('/12\.6 V\. \d+\.\d V expected with no contact in the pack plug; [\d.]+ V with/', $sentences);
         self::assertStringContainsString('Positions 1, 2, 3 behave', $sentences);
-        self::assertStringNotContainsString('{', json_encode($shown, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE) === '' ? '{' : $sentences);
+        self::assertStringNotContainsString('{', $sentences);
     }
 }

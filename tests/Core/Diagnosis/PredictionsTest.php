@@ -59,7 +59,7 @@ final class PredictionsTest extends TestCase
     {
         $bench = new Bench(['high' => 'relay']);
         foreach ($bench->circuit->tests as $test) {
-            if (Quantity::Speed === $test->probe->quantity) {
+            if ($test->probe->quantity === Quantity::Speed) {
                 foreach ($bench->predictions->of($bench->hypotheses['none'], $test) as $ratio) {
                     self::assertEqualsWithDelta($bench->predictions->shouldRun($test) ? 1.0 : 0.0, $ratio, 1e-9, $test->key);
                 }

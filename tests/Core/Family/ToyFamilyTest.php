@@ -61,8 +61,8 @@ final class ToyFamilyTest extends TestCase
         $right = 0;
         $jobs = 0;
         foreach ($trial->run([], Policy::Engine, 5) as ['group' => $group, 'outcome' => $outcome]) {
-            $jobs += 'lasting' === $group ? 1 : 0;
-            $right += 'lasting' === $group && $outcome->right ? 1 : 0;
+            $jobs += $group === 'lasting' ? 1 : 0;
+            $right += $group === 'lasting' && $outcome->right ? 1 : 0;
         }
         self::assertSame(15, $jobs);
         self::assertGreaterThanOrEqual(14, $right);
