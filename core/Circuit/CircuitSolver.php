@@ -137,56 +137,6 @@ final class CircuitSolver
     }
 
     /**
-     * The same circuit with every source dead, every motor at rest and an ohmmeter between two nodes.
-     *
-     * Its vector is the resistances of this circuit's branches ({@see resistances()}) and then the meter's own values.
-     */
-    public function withOhmmeter(string $a, string $b): self
-    {
-        [$this->node($a), $this->node($b)];
-        $passive = array_map(static fn (Element $e): Element => Element::resistor($e->id, $e->from, $e->to, 1.0), $this->branches);
-
-        return new self(new Netlist([...$passive, Element::source('ohmmeter', $a, $b, 1.0, 1.0)], $this->netlist->ground));
-    }
-
-    /**
-     * Vector for {@see withOhmmeter()}.
-     *
-     * @param list<float> $values
-     *
-     * @return list<float>
-     */
-    public function resistances(array $values): array
-    {
-        $ohms = [];
-        foreach ($this->ohmsSlots as $slot) {
-            $ohms[] = $values[$slot];
-        }
-
-        return [...$ohms, 1.0, 1.0];
-    }
-
-    /**
-     * Resistance between two nodes with every source dead and every motor at rest.
-     *
-     * @param list<float> $values
-     *
-     * @return float ohms, INF when nothing connects the two
-     */
-    public function resistanceBetween(string $a, string $b, array $values): float
-    {
-        return self::ohmmeterReading($this->withOhmmeter($a, $b)->solve($this->resistances($values)));
-    }
-
-    /** What the ohmmeter of {@see withOhmmeter()} shows: 1 V drives its current through its own ohm and the circuit. */
-    public static function ohmmeterReading(OperatingPoint $point): float
-    {
-        $current = -$point->current('ohmmeter');
-
-        return $current > 1e-9 ? max(0.0, 1.0 / $current - 1.0) : \INF;
-    }
-
-    /**
      * What decides the currents for a vector: the branches that can carry any, in every
      * position of the relays, and where their parameters differ from another vector's.
      *

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis;
 
 use Ispira\Core\Circuit\CircuitSolver;
+use Ispira\Core\Circuit\Ohmmeter;
 use Ispira\Core\Circuit\OperatingPoint;
 use Ispira\Core\Family\AdjustmentKind;
 use Ispira\Core\Family\CircuitModel;
@@ -19,7 +20,7 @@ final class Simulator
 {
     public readonly CircuitSolver $solver;
 
-    /** @var array<string, CircuitSolver> by probe */
+    /** @var array<string, Ohmmeter> by probe */
     private array $ohmmeters = [];
 
     /** Speed in rad/s under which a shaft counts as standing, for the choice of what to compare with. */
@@ -65,7 +66,7 @@ final class Simulator
     /** The circuit as the probe finds it: an ohmmeter brings its own source and needs the others dead. */
     public function solverFor(Probe $probe): CircuitSolver
     {
-        return $probe->quantity !== Quantity::Ohms ? $this->solver : $this->ohmmeters[$probe->key()] ??= $this->solver->withOhmmeter($probe->at, $probe->against);
+        return $probe->quantity === Quantity::Ohms ? $this->ohmmeter($probe)->solver : $this->solver;
     }
 
     /**
@@ -77,7 +78,7 @@ final class Simulator
      */
     public function valuesAt(Probe $probe, array $values): array
     {
-        return $probe->quantity !== Quantity::Ohms ? $values : $this->solver->resistances($values);
+        return $probe->quantity === Quantity::Ohms ? $this->ohmmeter($probe)->values($values) : $values;
     }
 
     /** @return float in V, A, Ω (INF when open) or rad/s (NAN when a relay chatters) */
@@ -86,10 +87,15 @@ final class Simulator
         return match ($probe->quantity) {
             Quantity::Volts => $point->voltageBetween($probe->at, $probe->against),
             Quantity::Amps => $point->current($probe->at),
-            Quantity::Ohms => CircuitSolver::ohmmeterReading($point),
+            Quantity::Ohms => Ohmmeter::shows($point),
             Quantity::Speed => $point->chatters ? \NAN : $point->speed($probe->at),
             Quantity::Observation => 0.0,
         };
+    }
+
+    private function ohmmeter(Probe $probe): Ohmmeter
+    {
+        return $this->ohmmeters[$probe->key()] ??= new Ohmmeter($this->solver, $probe->at, $probe->against);
     }
 
     /**

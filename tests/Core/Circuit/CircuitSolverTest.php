@@ -9,6 +9,7 @@ use Ispira\Core\Circuit\CircuitError;
 use Ispira\Core\Circuit\CircuitSolver;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
+use Ispira\Core\Circuit\Ohmmeter;
 use Ispira\Core\Circuit\OperatingPoint;
 use PHPUnit\Framework\TestCase;
 
@@ -121,12 +122,12 @@ final class CircuitSolverTest extends TestCase
             Element::switch('s', 'c', 'd', false),
             Element::motor('m', 'd', '0', new BrushedMotor(0.25, 0.025, 0.03, 3.5e-6)),
         ]));
-        self::assertEqualsWithDelta(7.0, $solver->resistanceBetween('a', 'c', $solver->nominalValues()), 1e-9);
-        self::assertEqualsWithDelta(0.25, $solver->resistanceBetween('d', '0', $solver->nominalValues()), 1e-9);
-        self::assertEqualsWithDelta(7.75, $solver->resistanceBetween('c', 'd', $solver->nominalValues()), 1e-9, 'round through the dead source and the motor');
+        self::assertEqualsWithDelta(7.0, (new Ohmmeter($solver, 'a', 'c'))->measure($solver->nominalValues()), 1e-9);
+        self::assertEqualsWithDelta(0.25, (new Ohmmeter($solver, 'd', '0'))->measure($solver->nominalValues()), 1e-9);
+        self::assertEqualsWithDelta(7.75, (new Ohmmeter($solver, 'c', 'd'))->measure($solver->nominalValues()), 1e-9, 'round through the dead source and the motor');
         $values = $solver->nominalValues();
         $values[$solver->slot('m.armatureOhms')] = 1e10;
-        self::assertSame(\INF, $solver->resistanceBetween('c', 'd', array_values($values)));
+        self::assertSame(\INF, (new Ohmmeter($solver, 'c', 'd'))->measure(array_values($values)));
     }
 
     public function testTwoMotorsInSeriesShareTheVoltage(): void
