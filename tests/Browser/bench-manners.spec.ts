@@ -146,6 +146,12 @@ test('the bench works in one column with the dock in reach, in both themes', asy
     await expectAccessible(page);
     await page.reload();
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'dash');
+    for (const path of ['/', '/jobs/new']) {
+        await page.goto(path);
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+        expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+        await expectAccessible(page);
+    }
 });
 
 test('what is not there is said in words', async ({ page }) => {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
-use Ispira\Core\Circuit\BrushedMotor;
 use Ispira\Core\Circuit\CircuitSolver;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
@@ -60,52 +59,62 @@ final class BenchCommand extends Command
         }
     }
 
+    /** The same ladders, each solved here and by ngspice. */
     private function solver(): void
     {
-        $count = 200;
-        $elements = static function (int $seed): array {
-            mt_srand($seed);
-            $r = static fn (): float => 0.05 + mt_rand() / mt_getrandmax() * 5.0;
-            $list = [Element::source('V', 'n0', '0', 12.0, 0.05)];
-            for ($n = 0; $n < 12; ++$n) {
-                $list[] = Element::resistor("A$n", "n$n", 'n'.($n + 1), $r());
-                $list[] = Element::resistor("B$n", 'n'.($n + 1), '0', 10 * $r());
+        $netlists = array_map(static fn (int $seed): Netlist => new Netlist(self::ladder($seed)), range(1, 40));
+        $time = static function (\Closure $solve) use ($netlists): float {
+            $times = [];
+            foreach ($netlists as $netlist) {
+                $start = hrtime(true);
+                $solve($netlist);
+                $times[] = (hrtime(true) - $start) / 1e3;
             }
 
-            return $list;
+            return self::median($times);
         };
-        $start = hrtime(true);
-        for ($n = 0; $n < $count; ++$n) {
-            (new CircuitSolver(new Netlist([...$elements($n), Element::motor('M', 'n12', '0', new BrushedMotor(0.25, 0.025, 0.03, 3.5e-6))])))->solve();
-        }
-        $own = (hrtime(true) - $start) / 1e3 / $count;
-        $kept = new CircuitSolver(new Netlist($elements(0)));
-        $start = hrtime(true);
-        for ($n = 0; $n < $count; ++$n) {
-            $kept->solve();
-        }
-        $again = (hrtime(true) - $start) / 1e3 / $count;
-        $this->line(sprintf('solver, 13 nodes: %.0f µs with set-up and a motor, %.0f µs for a circuit met before without one', $own, $again));
+        $solvers = array_map(static fn (Netlist $netlist): CircuitSolver => new CircuitSolver($netlist), $netlists);
+        array_map(static fn (CircuitSolver $solver) => $solver->solve(), $solvers);
+        $next = 0;
+        $this->line(sprintf(
+            'ladder of 13 nodes: %.0f µs read and solved, %.0f µs once its shape is known (medians)',
+            $time(static fn (Netlist $netlist) => (new CircuitSolver($netlist))->solve()),
+            $time(static function () use ($solvers, &$next): void {
+                $solvers[$next++]->solve();
+            }),
+        ));
         if (!is_file('/usr/bin/ngspice')) {
             $this->line('ngspice is not installed: no comparison.');
 
             return;
         }
-        $deck = tempnam(sys_get_temp_dir(), 'deck');
-        $start = hrtime(true);
-        for ($n = 0; $n < 20; ++$n) {
+        $deck = (string) tempnam(sys_get_temp_dir(), 'deck');
+        $this->line(sprintf('the same ladders by ngspice, its start included: %.0f µs', $time(static function (Netlist $netlist) use ($deck): void {
             $lines = ['* ladder'];
-            foreach ($elements($n) as $element) {
-                $lines[] = $element->id === 'V' ? "V1 s 0 12\nRs s n0 0.05" : "R$element->id $element->from $element->to {$element->parameters['ohms']}";
+            foreach ($netlist->elements as $element) {
+                $lines[] = $element->id === 'V' ? "V1 s 0 {$element->parameters['volts']}\nRs s n0 {$element->parameters['ohms']}" : "R$element->id $element->from $element->to {$element->parameters['ohms']}";
             }
-            file_put_contents((string) $deck, implode("\n", [...$lines, '.op', '.print op v(n12)', '.end', '']));
-            (new Process(['ngspice', '-b', (string) $deck]))->run();
-        }
-        $this->line(sprintf('ngspice on such ladders, process start included: %.0f µs', (hrtime(true) - $start) / 1e3 / 20));
-        unlink((string) $deck);
+            file_put_contents($deck, implode("\n", [...$lines, '.op', '.print op v(n12)', '.end', '']));
+            (new Process(['ngspice', '-b', $deck]))->run();
+        })));
+        unlink($deck);
     }
 
-    /** @param non-empty-list<float> $times */
+    /** @return list<Element> */
+    private static function ladder(int $seed): array
+    {
+        mt_srand($seed);
+        $ohms = static fn (): float => 0.05 + mt_rand() / mt_getrandmax() * 5.0;
+        $elements = [Element::source('V', 'n0', '0', 12.0, 0.05)];
+        for ($n = 0; $n < 12; ++$n) {
+            $elements[] = Element::resistor("A$n", "n$n", 'n'.($n + 1), $ohms());
+            $elements[] = Element::resistor("B$n", 'n'.($n + 1), '0', 10.0 * $ohms());
+        }
+
+        return $elements;
+    }
+
+    /** @param list<float> $times at least one */
     public static function median(array $times): float
     {
         sort($times);

@@ -148,9 +148,9 @@ export default function CircuitSheet({ sheet, title, suspects = [], red = null, 
                 const at = node === '0' ? { x: 38, y: 446 } : node ? sheet.nodes[node] : undefined;
                 return at ? (
                     <g key={name} transform={`translate(${at.x} ${at.y})`}>
-                        <path d="M0 0L12 -14" stroke={colour} strokeWidth="5" strokeLinecap="round" />
-                        <circle cx="15" cy="-18" r="11" fill={colour} stroke={name === 'B' ? 'var(--soft)' : 'var(--paper)'} strokeWidth="1.5" />
-                        <text x="15" y="-13" textAnchor="middle" fontSize="14" fontWeight="600" fill="#fff">{name}</text>
+                        <path d="M0 0L8 -26" stroke={colour} strokeWidth="4" strokeLinecap="round" />
+                        <circle cx="10" cy="-36" r="11" fill={colour} stroke={name === 'B' ? 'var(--soft)' : 'var(--paper)'} strokeWidth="1.5" />
+                        <text x="10" y="-31" textAnchor="middle" fontSize="14" fontWeight="600" fill="#fff">{name}</text>
                     </g>
                 ) : null;
             })}

@@ -41,12 +41,12 @@ export default function SpeedMapEntry({ cells, states, onChange, legend, error }
         }
     };
     return (
-        <fieldset>
+        <fieldset className="min-w-0">
             <legend className="mb-1 font-medium">{legend}</legend>
             <p className="mb-2 text-[0.9rem] text-soft">
                 Tap, or type a letter and move on: <span className="key">R</span> right, <span className="key">S</span> slow, <span className="key">F</span> fast, <span className="key">D</span> dead, <span className="key">C</span> cuts in and out, <span className="key">N</span> runs when it should not.
             </p>
-            <div className="flex gap-1.5 overflow-x-auto pb-1">
+            <div className="flex gap-1.5 pb-1 max-md:flex-col">
                 {cells.map((cell, index) => (
                     <div
                         key={cell.key}
@@ -54,9 +54,9 @@ export default function SpeedMapEntry({ cells, states, onChange, legend, error }
                         role="group"
                         aria-label={cell.label === '0' ? 'off' : /^\d/.test(cell.label) ? `position ${cell.label}` : cell.label}
                         onKeyDown={(event) => onKeyDown(event, index)}
-                        className="flex min-w-[92px] flex-1 flex-col gap-1 border-t-2 border-ink bg-sheet p-1.5"
+                        className="flex min-w-0 flex-1 flex-col gap-1 border-t-2 border-ink bg-sheet p-1.5 max-md:flex-row max-md:flex-wrap max-md:items-center"
                     >
-                        <p className="figure text-center font-medium">{cell.label}</p>
+                        <p className="figure text-center font-medium max-md:w-full max-md:text-left">{cell.label}</p>
                         {(cell.runs ? runningStates : standingStates).map((state) => (
                             <button
                                 key={state}
@@ -64,7 +64,7 @@ export default function SpeedMapEntry({ cells, states, onChange, legend, error }
                                 aria-pressed={states[cell.key] === state}
                                 aria-keyshortcuts={letters[state]}
                                 onClick={() => set(index, state)}
-                                className={`min-h-11 rounded-[4px] border px-1 text-[0.95rem] ${states[cell.key] === state ? 'border-ink bg-ink font-semibold text-paper' : 'border-soft/40 hover:border-ink'}`}
+                                className={`min-h-11 rounded-[4px] border px-1 text-[0.95rem] max-md:px-2.5 ${states[cell.key] === state ? 'border-ink bg-ink font-semibold text-paper' : 'border-soft/40 hover:border-ink'}`}
                             >
                                 {wordFor(state, cell.runs)}
                             </button>
