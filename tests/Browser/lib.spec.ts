@@ -1,0 +1,33 @@
+import { expect, test } from '@playwright/test';
+import { minutes, money, percent, sketchNumber } from '../../resources/js/lib/format';
+import { runningStates, standingStates, stateKeys, stateWords, wordFor } from '../../resources/js/lib/states';
+
+test('odds are rounded without ever claiming certainty', () => {
+    expect(percent(0.999)).toBe('>99%');
+    expect(percent(0.994)).toBe('99%');
+    expect(percent(0.5)).toBe('50%');
+    expect(percent(0.004)).toBe('<1%');
+});
+
+test('money and minutes are said in words', () => {
+    expect(money(69.25, 'EUR')).toBe('€69');
+    expect(minutes(0.7)).toBe('about a minute');
+    expect(minutes(4.7)).toBe('about 5 minutes');
+});
+
+test('what is being typed is sketched on the number line as far as it is a number', () => {
+    expect(sketchNumber('12.4')).toBe(12.4);
+    expect(sketchNumber('0,42')).toBe(0.42);
+    expect(sketchNumber('420m')).toBeCloseTo(0.42);
+    expect(sketchNumber('1.2k')).toBe(1200);
+    expect(sketchNumber('-0.3')).toBe(-0.3);
+    expect(sketchNumber('')).toBeNull();
+    expect(sketchNumber('OL')).toBeNull();
+});
+
+test('every state has a word and a key, and every position its states', () => {
+    expect(new Set(Object.values(stateKeys))).toEqual(new Set([...runningStates, ...standingStates]));
+    expect(Object.keys(stateWords).sort()).toEqual([...new Set([...runningStates, ...standingStates])].sort());
+    expect(wordFor('right', false)).toBe('off, right');
+    expect(wordFor('right', true)).toBe('right');
+});

@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Diagnosis;
+
+use Ispira\Core\Diagnosis\Belief;
+use Ispira\Core\Diagnosis\CaseFile;
+use Ispira\Core\Diagnosis\Likelihood;
+use Ispira\Core\Diagnosis\Reading;
+use Ispira\Core\Diagnosis\Trust;
+use Ispira\Core\Family\Quantity;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * How readings and replacements move the weights.
+ */
+final class BeliefTest extends TestCase
+{
+    private const ONLY_HIGH = ['key-off' => 'right', 'off' => 'right', '1' => 'dead', '2' => 'dead', '3' => 'dead', '4' => 'right'];
+
+    private function belief(Bench $bench, CaseFile $case): Belief
+    {
+        return Belief::of($case, $bench->hypotheses, $bench->predictions, 1.0);
+    }
+
+    public function testWithoutReadingsThePriorStands(): void
+    {
+        $bench = new Bench();
+        $belief = $this->belief($bench, new CaseFile([]));
+        self::assertEqualsWithDelta(1.0, array_sum($belief->weights), 1e-9);
+        foreach ($bench->hypotheses as $key => $hypothesis) {
+            self::assertEqualsWithDelta($hypothesis->prior, $belief->weights[$key], 1e-9);
+        }
+    }
+
+    public function testOneReadingIsBayesRule(): void
+    {
+        $bench = new Bench();
+        $belief = $this->belief($bench, new CaseFile([new Reading('a', 'look-pack', 'burnt')]));
+        $usual = $bench->circuit->observations['look-pack']->usual;
+        $weights = [];
+        foreach ($bench->hypotheses as $key => $hypothesis) {
+            $chance = Likelihood::observed($hypothesis, $bench->circuit->tests['look-pack'], $usual)['burnt'];
+            $weights[$key] = $hypothesis->prior * (0.98 * $chance + 0.02 / 4);
+        }
+        foreach ($weights as $key => $weight) {
+            self::assertEqualsWithDelta($weight / array_sum($weights), $belief->weights[$key], 1e-9, $key);
+        }
+    }
+
+    public function testAReadingThatFitsNothingIsASlipForAll(): void
+    {
+        $bench = new Bench();
+        $belief = $this->belief($bench, new CaseFile([new Reading('a', 'battery-volts@4', 400.0)]));
+        self::assertGreaterThan(0.99, $belief->slips['a']);
+        foreach ($bench->hypotheses as $key => $hypothesis) {
+            self::assertEqualsWithDelta($hypothesis->prior, $belief->weights[$key], 0.02, 'what is a slip for all moves nothing');
+        }
+    }
+
+    public function testAGoodReadingIsNoSlip(): void
+    {
+        $bench = new Bench();
+        $belief = $this->belief($bench, new CaseFile([new Reading('a', 'battery-volts@4', 12.9)]));
+        self::assertLessThan(0.1, $belief->slips['a']);
+    }
+
+    public function testRememberedReadingsMoveLess(): void
+    {
+        $bench = new Bench();
+        $move = function (Trust $trust) use ($bench): float {
+            $readings = [];
+            foreach (self::ONLY_HIGH as $position => $state) {
+                $readings[] = new Reading("r$position", "speed@$position", $state, trust: $trust);
+            }
+            $belief = $this->belief($bench, new CaseFile($readings));
+
+            return $belief->weights['common-open#0'] / $bench->hypotheses['common-open#0']->prior;
+        };
+        self::assertGreaterThan($move(Trust::Remembered), $move(Trust::Measured));
+        self::assertGreaterThan(1.0, $move(Trust::Remembered));
+    }
+
+    public function testANotedSupplyScalesThePredictions(): void
+    {
+        $bench = new Bench();
+        $volts = $bench->shows('none', 'motor-volts@4');
+        $low = new Reading('a', 'motor-volts@4', $volts * 11.0 / 13.1, supplyVolts: 11.0);
+        $unnoted = new Reading('a', 'motor-volts@4', $volts * 11.0 / 13.1);
+        $noted = $this->belief($bench, new CaseFile([$low]));
+        $silent = $this->belief($bench, new CaseFile([$unnoted]));
+        self::assertGreaterThan($silent->weights['none'], $noted->weights['none']);
+        self::assertLessThan($silent->weights['feed-resistive#0'] + $silent->weights['ground-resistive#0'], $noted->weights['feed-resistive#0'] + $noted->weights['ground-resistive#0']);
+    }
+
+    public function testIntermittentReadingsOfOneVisitAgreeWithEachOther(): void
+    {
+        $bench = new Bench([], true);
+        $good = $bench->shows('none', 'common-volts@3');
+        $one = [new Reading('a', 'common-volts@3', 0.01), new Reading('b', 'motor-volts@3', 0.02)];
+        $mixed = [new Reading('a', 'common-volts@3', 0.01), new Reading('b', 'motor-volts@3', $good)];
+        $apart = [new Reading('a', 'common-volts@3', 0.01), new Reading('c', 'battery-volts@4', 13.0), new Reading('b', 'motor-volts@3', $good)];
+        $passing = static fn (Belief $belief): float => $belief->weights['common-open#0~'] + $belief->weights['resistor-3-open#0~'];
+        self::assertGreaterThan($passing($this->belief($bench, new CaseFile($mixed, [], true))), $passing($this->belief($bench, new CaseFile($apart, [], true))), 'dead and alive in one visit speaks against coming and going between visits');
+        self::assertGreaterThan(0.01, $passing($this->belief($bench, new CaseFile($one, [], true))));
+    }
+
+    public function testReplacingTheRightPartLeavesLittleDoubt(): void
+    {
+        $bench = new Bench();
+        $readings = Bench::case(self::ONLY_HIGH, ['common-ohms' => null])->readings;
+        $belief = $this->belief($bench, new CaseFile($readings, ['pack']));
+        self::assertEqualsWithDelta(1.0, array_sum($belief->weights), 1e-9);
+        self::assertGreaterThan(0.6, $belief->weights['none']);
+        self::assertArrayHasKey('cured', $belief->origins['none']);
+        self::assertLessThan(0.06, $belief->weights['common-open#0'], 'only a faulty new part');
+        self::assertSame(['new-part'], array_keys($belief->origins['common-open#0']));
+    }
+
+    public function testReplacingAnotherPartLeavesTheSuspectsAsTheyWere(): void
+    {
+        $bench = new Bench();
+        $readings = Bench::case(self::ONLY_HIGH, ['common-ohms' => null])->readings;
+        $belief = $this->belief($bench, new CaseFile($readings, ['fuse']));
+        $before = $this->belief($bench, new CaseFile($readings));
+        self::assertEqualsWithDelta($before->weights['common-open#0'], $belief->weights['common-open#0'], 0.02);
+    }
+
+    public function testHalfOfAPairRemains(): void
+    {
+        $bench = new Bench();
+        $readings = Bench::case(self::ONLY_HIGH, ['common-ohms' => null, 'spin' => 'gritty', 'look-wheel' => 'clean'])->readings;
+        $belief = $this->belief($bench, new CaseFile($readings, ['pack']));
+        $drag = $belief->weights['motor-drag#0'] + $belief->weights['motor-drag#1'] + $belief->weights['motor-drag#2'];
+        self::assertGreaterThan(0.6, $drag);
+        self::assertArrayHasKey('cause-remains', $belief->origins['motor-drag#1']);
+    }
+
+    public function testInstrumentSpreadGrowsWithTheReading(): void
+    {
+        foreach ([Quantity::Volts, Quantity::Amps, Quantity::Ohms] as $quantity) {
+            self::assertGreaterThan(0.0, Likelihood::instrumentSpread($quantity, 0.0));
+            self::assertGreaterThan(Likelihood::instrumentSpread($quantity, 1.0), Likelihood::instrumentSpread($quantity, 10.0));
+            self::assertSame(Likelihood::instrumentSpread($quantity, 5.0), Likelihood::instrumentSpread($quantity, -5.0));
+        }
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Diagnosis\FilePredictionStore;
+use Illuminate\Support\Facades\Artisan;
+use Tests\TestCase;
+
+final class CommandsTest extends TestCase
+{
+    public function testTheSimulatedUnitAnswersTheMapAndSingleTests(): void
+    {
+        self::assertSame(0, Artisan::call('ispira:answer', ['--fault' => 'common-open#0']));
+        $map = json_decode(Artisan::output(), true, 8, \JSON_THROW_ON_ERROR);
+        self::assertSame('dead', $map['speed@2']);
+        self::assertCount(6, $map);
+        self::assertSame(0, Artisan::call('ispira:answer', ['test' => 'common-ohms', '--fault' => 'common-open#0']));
+        self::assertSame(['common-ohms' => null], json_decode(Artisan::output(), true, 8, \JSON_THROW_ON_ERROR));
+        self::assertSame(0, Artisan::call('ispira:answer', ['--list' => true, '--parameters' => '{"high":"relay"}']));
+        self::assertStringContainsString('high-coil-open#0', Artisan::output());
+    }
+
+    public function testTheSimulatedUnitRefusesWhatItDoesNotKnow(): void
+    {
+        self::assertSame(1, Artisan::call('ispira:answer', ['--fault' => 'gremlin']));
+        self::assertSame(1, Artisan::call('ispira:answer', ['test' => 'moon@4']));
+        self::assertSame(1, Artisan::call('ispira:answer', ['--parameters' => '{"positions":"40"}']));
+    }
+
+    public function testTheTrialPrintsRightPartsTestsMinutesMoneyAndCalibration(): void
+    {
+        self::assertSame(0, Artisan::call('ispira:trial', ['--variant' => ['positions 3'], '--runs' => '1', '--policy' => ['engine', 'buy on the pattern']]));
+        $printed = Artisan::output();
+        self::assertMatchesRegularExpression('/positions 3 +lasting +\d+ +[\d.]+% +[\d.]+ +[\d.]+ +[\d.]+/', $printed);
+        self::assertStringContainsString('buy on the pattern', $printed);
+        self::assertStringContainsString('right part by kind of fault', $printed);
+        self::assertStringContainsString('stated odds of the verdict', $printed);
+    }
+
+    public function testKeptPredictionsSurviveAndDamagedOnesAreIgnored(): void
+    {
+        $folder = sys_get_temp_dir().'/predictions-'.$this->ulid();
+        $store = new FilePredictionStore($folder);
+        self::assertSame([], $store->load('abc'));
+        $store->save('abc', ['none|speed@1' => pack('d*', 1.0, 2.0)]);
+        self::assertSame(['none|speed@1' => pack('d*', 1.0, 2.0)], $store->load('abc'));
+        file_put_contents("$folder/abc.predictions", 'half a fi');
+        self::assertSame([], $store->load('abc'));
+        array_map(unlink(...), glob("$folder/*") ?: []);
+        rmdir($folder);
+    }
+
+    public function testTheDemoAccountsAreSilentOutsideTheDemo(): void
+    {
+        Artisan::call('ispira:demo-accounts');
+        self::assertSame('', trim(Artisan::output()));
+    }
+}
