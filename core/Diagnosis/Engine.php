@@ -39,7 +39,7 @@ final readonly class Engine
         $byHypothesis = $belief->byHypothesis();
         $money = new Money($circuit, $settings);
         $suspects = $this->suspects($hypotheses, $byHypothesis, $belief, $money);
-        $values = new TestValues($hypotheses, $belief, $byHypothesis, $predictions, $money, $settings, $scale);
+        $values = new TestValues($hypotheses, $belief, $byHypothesis, $predictions, $money, $settings);
         $choices = $values->all($this->opened($circuit, $case), $this->exhausted($circuit, $case));
         $misfit = $this->misfit($case, $belief);
         $guessing = $money->wasted(array_column($suspects, 'probability', 'remedy'));

@@ -39,7 +39,6 @@ final class TestValues
         private readonly Predictions $predictions,
         private readonly Money $money,
         private readonly DecisionSettings $settings,
-        private readonly float $scale,
     ) {
         $best = reset($byHypothesis);
         foreach (\array_slice($byHypothesis, 0, self::MOST_HYPOTHESES, true) as $key => $chance) {
@@ -117,28 +116,21 @@ final class TestValues
      */
     private function outcomes(Test $test): array
     {
-        return $test->probe->quantity->isNumber() ? $this->numericOutcomes($test) : $this->chosenOutcomes($test);
+        $outcomes = [];
+        foreach ($test->probe->quantity->isNumber() ? $this->numericShares($test) : $this->chosenShares($test) as $key => $shares) {
+            foreach ($shares as $number => $share) {
+                $outcomes[$number][0] = ($outcomes[$number][0] ?? 0.0) + $this->chance[$key] * $share;
+                $outcomes[$number][1][$key] = $share;
+            }
+        }
+
+        return array_values($outcomes);
     }
 
-    /** @return list<array{0: float, 1: array<string, float>}> */
-    private function chosenOutcomes(Test $test): array
+    /** @return array<string, list<float>> chance of each outcome, by hypothesis */
+    private function chosenShares(Test $test): array
     {
-        $table = [];
-        foreach ($this->alive as $key => $hypothesis) {
-            foreach ($this->chances($hypothesis, $test) as $outcome => $chance) {
-                $table[$outcome][$key] = (1.0 - self::SLIP) * $chance + self::SLIP / 4.0;
-            }
-        }
-        $outcomes = [];
-        foreach ($table as $likelihoods) {
-            $probability = 0.0;
-            foreach ($likelihoods as $key => $likelihood) {
-                $probability += $this->chance[$key] * $likelihood;
-            }
-            $outcomes[] = [$probability, $likelihoods];
-        }
-
-        return $outcomes;
+        return array_map(fn (Hypothesis $hypothesis): array => self::shared(array_values($this->chances($hypothesis, $test))), $this->alive);
     }
 
     /**
@@ -168,49 +160,54 @@ final class TestValues
         return $sum;
     }
 
-    /** @return list<array{0: float, 1: array<string, float>}> */
-    private function numericOutcomes(Test $test): array
+    /** @return array<string, list<float>> chance of each outcome that a suspect predicts, by hypothesis */
+    private function numericShares(Test $test): array
     {
-        $quantity = $test->probe->quantity;
-        $means = [];
-        $spreads = [];
-        $outcomes = [];
-        $seen = [];
-        $sound = null;
-        foreach ($this->alive as $key => $hypothesis) {
-            [$means[$key], $spreads[$key]] = $this->summary($hypothesis, $test);
-            if ($hypothesis->comesAndGoes) {
-                $sound ??= $this->summary($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);
-            }
-        }
-        foreach ($means as $key => $mean) {
+        $predicted = array_map(fn (Hypothesis $hypothesis): array => $this->summary($hypothesis, $test), $this->alive);
+        $sound = $this->summary($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);
+        $tried = [];
+        foreach ($predicted as [$mean, $spread]) {
             // Outcomes that nobody could tell apart are tried once.
-            $bin = is_infinite($mean) ? 'open' : (string) round($mean / (2.0 * $spreads[$key]));
-            $seen[$bin] = ($seen[$bin] ?? [$mean, 0.0]);
-            $seen[$bin][1] += $this->chance[$key];
+            $tried[is_infinite($mean) ? 'open' : (string) round($mean / (2.0 * $spread))] ??= [$mean, $spread];
         }
-        foreach ($seen as [$outcome, $probability]) {
-            $likelihoods = [];
-            foreach ($means as $key => $mean) {
-                $fits = self::fits($quantity, $outcome, $mean, $spreads[$key]);
-                if ($sound !== null && $this->alive[$key]->comesAndGoes) {
-                    $fits = Belief::SHOWS * $fits + (1.0 - Belief::SHOWS) * self::fits($quantity, $outcome, $sound[0], $sound[1]);
+        $shares = [];
+        foreach ($predicted as $key => [$mean, $spread]) {
+            $fits = [];
+            foreach ($tried as [$outcome, $width]) {
+                $fit = self::fits($outcome, $mean, $spread);
+                if ($this->alive[$key]->comesAndGoes) {
+                    $fit = Belief::SHOWS * $fit + (1.0 - Belief::SHOWS) * self::fits($outcome, $sound[0], $sound[1]);
                 }
-                $likelihoods[$key] = $fits + self::SLIP * (is_infinite($outcome) ? 0.02 : Likelihood::slipDensity($quantity, $outcome, $this->scale));
+                $fits[] = $fit * $width;
             }
-            $outcomes[] = [$probability, $likelihoods];
+            $shares[$key] = self::shared($fits);
         }
 
-        return $outcomes;
+        return $shares;
     }
 
-    private static function fits(Quantity $quantity, float $outcome, float $mean, float $spread): float
+    /**
+     * Chances of the outcomes tried, so that a hypothesis shares itself out over them and a slip may give any.
+     *
+     * @param list<float> $fits
+     *
+     * @return list<float>
+     */
+    private static function shared(array $fits): array
+    {
+        $sum = array_sum($fits);
+        $even = 1.0 / max(1, \count($fits));
+
+        return array_map(static fn (float $fit): float => (1.0 - self::SLIP) * ($sum > 0.0 ? $fit / $sum : $even) + self::SLIP * $even, $fits);
+    }
+
+    private static function fits(float $outcome, float $mean, float $spread): float
     {
         if (is_infinite($outcome) || is_infinite($mean)) {
-            return is_infinite($outcome) && is_infinite($mean) ? 0.95 : 0.0;
+            return is_infinite($outcome) && is_infinite($mean) ? 1.0 : 0.0;
         }
 
-        return 0.98 * Likelihood::normalDensity($outcome, $mean, $spread);
+        return Likelihood::normalDensity($outcome, $mean, $spread);
     }
 
     /**

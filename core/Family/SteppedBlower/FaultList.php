@@ -19,7 +19,7 @@ use Ispira\Core\Family\Severity;
 final readonly class FaultList
 {
     /** Places that are moved, tapped or worked while the fan runs. */
-    public const WIGGLES = ['wiggle-pack-plug', 'wiggle-motor-plug', 'wiggle-selector', 'wiggle-pack', 'wiggle-wires', 'wiggle-relay', 'wiggle-feed', 'wiggle-ground', 'wiggle-mode', 'wiggle-high'];
+    public const WIGGLES = ['wiggle-pack-plug', 'wiggle-motor-plug', 'wiggle-selector', 'wiggle-pack', 'wiggle-wires', 'wiggle-relay', 'wiggle-feed', 'wiggle-ground', 'wiggle-mode', 'wiggle-high', 'wiggle-high-wire'];
 
     private const BURNT = ['fine' => 0.12, 'burnt' => 0.8, 'corroded' => 0.08];
 
@@ -38,7 +38,7 @@ final readonly class FaultList
             new Observation('look-motor-plug', $plug),
             new Observation('spin', ['free' => 0.95, 'gritty' => 0.04, 'locked' => 0.01]),
             new Observation('spin-bare', ['free' => 0.96, 'gritty' => 0.03, 'locked' => 0.01]),
-            new Observation('look-wheel', ['clean' => 0.93, 'debris' => 0.03, 'clogged' => 0.04]),
+            new Observation('look-wheel', ['clean' => 0.96, 'debris' => 0.01, 'clogged' => 0.03]),
             new Observation('air', ['fits' => 0.96, 'little' => 0.04]),
             new Observation('motor-warmth', ['warm' => 0.95, 'hot' => 0.05]),
             new Observation('neighbours', ['work' => 0.97, 'dead' => 0.03]),
@@ -209,7 +209,7 @@ final readonly class FaultList
             new Fault('high-coil-open', 'high-coil-open', 'high-relay', 0.03, [new Severity([self::broken('high-coil')])], element: 'high-coil'),
             new Fault('high-contact-open', 'high-contact-open', 'high-relay', 0.04, [new Severity([self::broken('high-joint')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-high'), element: 'high-contact'),
             new Fault('high-contact-welded', 'high-contact-welded', 'high-relay', 0.03, [new Severity([Adjustment::atMost('high-weld.ohms', 0.004)])], element: 'high-contact'),
-            new Fault('high-feed-open', $v->feedSide ? 'high-feed-open' : 'high-ground-open', 'high-wire', 0.015, [new Severity([self::broken('high-feed')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-high'), element: 'high-feed'),
+            new Fault('high-feed-open', $v->feedSide ? 'high-feed-open' : 'high-ground-open', 'high-wire', 0.015, [new Severity([self::broken('high-feed')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-high-wire'), element: 'high-feed'),
         ];
         if ($v->feedSide) {
             $faults[] = new Fault('high-fuse-open', 'high-fuse-open', 'high-fuse', 0.03, [new Severity([self::broken('high-fuse')])], element: 'high-fuse');
@@ -245,7 +245,7 @@ final readonly class FaultList
                 new Severity([$seized, self::broken('fuse')], share: 0.5),
                 new Severity([$seized], share: 0.5),
             ], ['spin' => ['free' => 0.02, 'gritty' => 0.08, 'locked' => 0.9], 'spin-bare' => ['free' => 0.01, 'gritty' => 0.04, 'locked' => 0.95]], element: 'motor'),
-            new Fault('wheel-debris', 'wheel-debris', 'wheel', 0.045, $dragging(0.05, 0.11), ['look-wheel' => ['clean' => 0.05, 'debris' => 0.92, 'clogged' => 0.03], 'spin' => ['free' => 0.3, 'gritty' => 0.65, 'locked' => 0.05]], element: 'motor'),
+            new Fault('wheel-debris', 'wheel-debris', 'wheel', 0.045, $dragging(0.05, 0.11), ['look-wheel' => ['clean' => 0.02, 'debris' => 0.96, 'clogged' => 0.02], 'spin' => ['free' => 0.25, 'gritty' => 0.7, 'locked' => 0.05]], element: 'motor'),
             new Fault('air-blocked', 'air-blocked', 'wheel', 0.035, [
                 new Severity([Adjustment::scale('motor.fanConstant', 0.62)], share: 0.5),
                 new Severity([Adjustment::scale('motor.fanConstant', 0.4)], share: 0.5),

@@ -101,6 +101,7 @@ final readonly class TestList
         }
         if ($v->highRelay()) {
             $tests[] = $this->look('wiggle-high', 0.8, ['high-relay'], ['hands-clear'], $top);
+            $tests[] = $this->look('wiggle-high-wire', 1.0, ['high-relay'], ['hands-clear'], $top);
         }
 
         return $tests;

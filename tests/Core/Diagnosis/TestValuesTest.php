@@ -49,9 +49,8 @@ final class TestValuesTest extends TestCase
     public function testNoTestIsExpectedToTakeKnowledgeAway(array $map): void
     {
         foreach ($this->choices($this->diagnose(Bench::case($map))) as $choice) {
-            // Outcomes are tried at the suspects' own predictions only, which costs a little exactness.
-            self::assertGreaterThan(-0.05, $choice->information, $choice->test->key);
-            self::assertGreaterThan(-3.0, $choice->saves, $choice->test->key);
+            self::assertGreaterThan(-1e-9, $choice->information, $choice->test->key);
+            self::assertGreaterThan(-1e-9, $choice->saves, $choice->test->key);
             self::assertGreaterThan(0.0, $choice->cost);
         }
     }
