@@ -24,7 +24,7 @@ export default function Panel({ open, onOpenChange, title, description, children
                         </div>
                         <Dialog.Close asChild><Button kind="plain">Close</Button></Dialog.Close>
                     </div>
-                    <div className="mt-4 min-h-0 overflow-y-auto">{children}</div>
+                    <div className="mt-4 min-h-0 overflow-y-auto" tabIndex={0} role="group" aria-label={title}>{children}</div>
                 </Dialog.Content>
             </Dialog.Portal>
         </Dialog.Root>

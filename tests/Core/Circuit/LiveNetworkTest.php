@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Circuit;
+
+use Ispira\Core\Circuit\LiveNetwork;
+use Ispira\Core\Circuit\MotorSettlement;
+use Ispira\Core\Circuit\PotentialForest;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * The reductions under the solver, each on its own.
+ */
+final class LiveNetworkTest extends TestCase
+{
+    /**
+     * @param array<int, array{0: int, 1: int}> $branches
+     * @param list<int>                         $kept
+     */
+    private function network(int $nodes, array $branches, array $kept = []): LiveNetwork
+    {
+        return new LiveNetwork($nodes, $branches, array_fill_keys($kept, true), new PotentialForest($nodes));
+    }
+
+    public function testDeadEndsHangOnWhatTheyLeadTo(): void
+    {
+        // 0 - 1 - 2 is a loop over branch 2; 3 and 4 hang on node 1.
+        $network = $this->network(5, [[1, 0], [1, 2], [2, 0], [1, 3], [3, 4]], [0]);
+        self::assertSame(1, $network->representative[3]);
+        self::assertSame(1, $network->representative[4]);
+        self::assertSame([0, 1, 2], array_keys($network->liveBranches));
+        self::assertSame('0,1,2', $network->liveKey);
+    }
+
+    public function testABranchOfASourceIsNoDeadEnd(): void
+    {
+        $network = $this->network(2, [[1, 0]], [0]);
+        self::assertSame([0], array_keys($network->liveBranches));
+        self::assertSame([], array_keys($this->network(2, [[1, 0]])->liveBranches));
+    }
+
+    public function testIslandsAreNumberedAndGroundIsTheFirst(): void
+    {
+        $network = $this->network(5, [[1, 0], [2, 3]]);
+        self::assertSame([0, 0], [$network->island[0], $network->island[1]]);
+        self::assertSame($network->island[2], $network->island[3]);
+        self::assertNotSame($network->island[2], $network->island[4]);
+        self::assertNotSame(0, $network->island[2]);
+    }
+
+    public function testEliminationSolvesABridge(): void
+    {
+        // A balanced bridge: nothing flows through its middle.
+        $network = $this->network(4, [[1, 0], [1, 2], [1, 3], [2, 0], [3, 0], [2, 3]], [0]);
+        $network->factorise([0 => 1e-3, 1 => 1.0, 2 => 0.5, 3 => 2.0, 4 => 1.0, 5 => 7.0]);
+        $volts = $network->potentials([1 => 1.0]);
+        self::assertEqualsWithDelta($volts[2], $volts[3], 1e-12);
+        self::assertEqualsWithDelta($volts[1] / 3.0, $volts[2], 1e-12);
+        $conductance = 1e-3 + 1.0 / (1.0 / 1.5 + 1.0 / 3.0);
+        self::assertEqualsWithDelta(1.0 / $conductance, $volts[1], 1e-12);
+    }
+
+    public function testPotentialsAddUpForCurrentsThatAddUp(): void
+    {
+        $network = $this->network(4, [[1, 0], [1, 2], [2, 3], [3, 0], [1, 3]], [0]);
+        $network->factorise([0 => 0.3, 1 => 2.0, 2 => 0.7, 3 => 1.1, 4 => 0.2]);
+        $one = $network->potentials([1 => 2.0]);
+        $two = $network->potentials([3 => -1.0]);
+        $both = $network->potentials([1 => 2.0, 3 => -1.0]);
+        foreach ($both as $node => $volts) {
+            self::assertEqualsWithDelta($one[$node] + $two[$node], $volts, 1e-12);
+        }
+    }
+
+    public function testJoinedNodesKeepTheirDifference(): void
+    {
+        $forest = new PotentialForest(5);
+        self::assertTrue($forest->isTrivial());
+        self::assertTrue($forest->join(1, 0, 12.0));
+        self::assertTrue($forest->join(3, 2, 5.0));
+        self::assertTrue($forest->join(2, 1, 1.0));
+        self::assertFalse($forest->join(3, 0, 18.0), 'they are in one set already');
+        self::assertSame($forest->root(0), $forest->root(3));
+        self::assertEqualsWithDelta(18.0, $forest->offset(3) - $forest->offset(0), 1e-12);
+        self::assertEqualsWithDelta(12.0, $forest->offset(1) - $forest->offset(0), 1e-12);
+        self::assertFalse($forest->isTrivial());
+        self::assertNotSame($forest->root(4), $forest->root(0));
+    }
+
+    public function testMotorsSettleWhereAllTheirTorquesBalance(): void
+    {
+        mt_srand(41);
+        $random = static fn (float $a, float $b): float => $a + ($b - $a) * mt_rand() / mt_getrandmax();
+        for ($run = 0; $run < 100; ++$run) {
+            $motors = [];
+            $stalled = [];
+            $coupling = [];
+            foreach ([0, 1, 2] as $m) {
+                $motors[$m] = ['emfConstant' => $random(0.02, 0.06), 'frictionTorque' => $random(0.0, 0.1), 'fanConstant' => $random(1e-6, 1e-5), 'brakingConstant' => $random(0.0, 3e-4)];
+                $stalled[$m] = $random(-40, 40);
+                foreach ([0, 1, 2] as $n) {
+                    $coupling[$m][$n] = $m === $n ? 4.0 : 0.9;
+                }
+            }
+            $settlement = new MotorSettlement($motors, $stalled);
+            $speeds = $settlement->speeds($coupling);
+            foreach ($motors as $m => $motor) {
+                $current = $stalled[$m];
+                foreach ($motors as $n => $other) {
+                    $current -= $coupling[$m][$n] * $other['emfConstant'] * $speeds[$n];
+                }
+                $drive = $motor['emfConstant'] * $current;
+                $speed = $speeds[$m];
+                if ($speed === 0.0) {
+                    self::assertLessThanOrEqual($motor['frictionTorque'] + 1e-9, abs($drive));
+                } else {
+                    $load = ($speed > 0 ? 1 : -1) * $motor['frictionTorque'] + $motor['brakingConstant'] * $speed + $motor['fanConstant'] * $speed * abs($speed);
+                    self::assertEqualsWithDelta($load, $drive, 1e-7);
+                }
+            }
+        }
+    }
+}
