@@ -39,7 +39,7 @@ await open('J-0011', 'complaint');
 await shoot('complaint');
 await open('J-0015', 'circuit');
 await shoot('circuit');
-await open('J-0010', 'verdict');
+await open('J-0012', 'verdict');
 await shoot('verdict');
 await open('J-0006', 'proof');
 await shoot('proof');

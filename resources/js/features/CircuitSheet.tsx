@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { percent } from '@/lib/format';
 import type { Sheet, SheetElement, Suspect } from '@/lib/types';
 
 type Point = [number, number];
@@ -137,7 +138,7 @@ export default function CircuitSheet({ sheet, title, suspects = [], red = null, 
                 return (
                     <text key={one.element.id} x={x} y={y} textAnchor={anchor} fontSize="14" fontWeight={share > 0.2 ? 600 : 500} fill={share > 0.2 ? 'var(--bad)' : 'var(--ink)'} stroke="var(--paper)" strokeWidth="4" paintOrder="stroke">
                         {one.element.label}
-                        {share >= 0.05 && ` ${Math.round(share * 100)}%`}
+                        {share >= 0.05 && ` ${percent(share)}`}
                     </text>
                 );
             })}

@@ -95,13 +95,10 @@ final class LiveNetworkTest extends TestCase
         for ($run = 0; $run < 100; ++$run) {
             $motors = [];
             $stalled = [];
-            $coupling = [];
+            $coupling = [[4.0, 0.9, 0.9], [0.9, 4.0, 0.9], [0.9, 0.9, 4.0]];
             foreach ([0, 1, 2] as $m) {
                 $motors[$m] = ['emfConstant' => $random(0.02, 0.06), 'frictionTorque' => $random(0.0, 0.1), 'fanConstant' => $random(1e-6, 1e-5), 'brakingConstant' => $random(0.0, 3e-4)];
                 $stalled[$m] = $random(-40, 40);
-                foreach ([0, 1, 2] as $n) {
-                    $coupling[$m][$n] = $m === $n ? 4.0 : 0.9;
-                }
             }
             $settlement = new MotorSettlement($motors, $stalled);
             $speeds = $settlement->speeds($coupling);
