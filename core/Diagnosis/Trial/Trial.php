@@ -54,7 +54,7 @@ final readonly class Trial
         foreach ($this->faults($circuit) as $fault => $degrees) {
             for ($run = 0; $run < $runs; ++$run) {
                 $hidden = $degrees[$run % \count($degrees)];
-                $seed = crc32("$this->seed/$fault/$run");
+                $seed = crc32("$this->seed/$circuit->hash/$fault/$run");
                 $unit = new SimulatedUnit($circuit, $hidden, new Chance($seed), $this->slips);
                 $job = new TrialJob($circuit, $unit, $engine, $policy, new Chance($seed + 1), new DecisionSettings(), $hidden->comesAndGoes);
                 $group = $hidden->comesAndGoes ? 'intermittent' : (\count($hidden->faults) > 1 ? 'pair' : 'lasting');
