@@ -51,11 +51,6 @@ final class Reading extends Model
 
     protected $with = ['strike'];
 
-    public function getRouteKeyName(): string
-    {
-        return 'id';
-    }
-
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo
     {

@@ -101,11 +101,6 @@ final class CircuitSolver
         return $this->nodeNumbers[$name] ?? throw CircuitError::unknownNode($name);
     }
 
-    public function branch(string $elementId): int
-    {
-        return $this->branchNumbers[$elementId] ?? throw CircuitError::unknownParameter($elementId);
-    }
-
     /** @param list<float>|null $values defaults to the netlist's own */
     public function solve(?array $values = null): OperatingPoint
     {

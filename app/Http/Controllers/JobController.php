@@ -137,7 +137,6 @@ final class JobController extends Controller
         return Inertia::render('Complaint', [
             'job' => JobView::head($job),
             'strip' => JobView::strip($job, $circuit),
-            'replacements' => JobView::replacements($job, $circuit),
             'history' => $job->unit->jobs()->whereKeyNot($job->id)->latest()->get()->map(static fn (Job $other): array => ['id' => $other->id, 'number' => JobView::number($other), 'complaint' => $other->complaint, 'stage' => $other->stage->value])->values()->all(),
             'open' => $job->stage !== JobStage::Closed,
         ]);

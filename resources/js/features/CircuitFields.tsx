@@ -17,7 +17,7 @@ export default function CircuitFields({ fields, values, errors, onChange, disabl
         <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
             {fields.map((field) => {
                 if (field.kind === 'choice') {
-                    return <Choices key={field.key} label={field.label} value={String(values[field.key] ?? field.default ?? '')} choices={field.choices} disabled={disabled} onChange={(value) => set(field.key, value)} />;
+                    return <Choices key={field.key} label={field.label} value={String(values[field.key] ?? field.default ?? '')} choices={field.choices} hint={field.hint} disabled={disabled} onChange={(value) => set(field.key, value)} />;
                 }
                 if (field.kind === 'number') {
                     return <TextField key={field.key} label={`${field.label}, ${field.unit}`} hint={field.hint} error={errors[field.key]} inputMode="decimal" disabled={disabled} value={String(values[field.key] ?? '')} onChange={(event) => set(field.key, event.target.value)} />;

@@ -55,7 +55,6 @@ export function currentMaps(maps: SpeedMap[]): { before: SpeedMap | undefined; a
 interface Props {
     strip: Strip;
     here?: string;
-    compact?: boolean;
 }
 
 /** One cell a selector position, the same object from the complaint to the proof. */

@@ -5,7 +5,7 @@ import SpeedMapEntry from '@/features/SpeedMapEntry';
 import SpeedStrip from '@/features/SpeedStrip';
 import { day } from '@/lib/format';
 import { wordFor } from '@/lib/states';
-import type { JobHead, ReplacementShown, Shared, State, Strip } from '@/lib/types';
+import type { JobHead, Shared, State, Strip } from '@/lib/types';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
@@ -13,7 +13,6 @@ import Frame from '@/ui/Frame';
 interface Props extends Shared {
     job: JobHead;
     strip: Strip;
-    replacements: ReplacementShown[];
     history: { id: string; number: string; complaint: string; stage: string }[];
     open: boolean;
 }

@@ -6,10 +6,11 @@ interface Props {
     choices: { value: string; label: string }[];
     onChange: (value: string) => void;
     disabled?: boolean;
+    hint?: string | null;
 }
 
 /** One of a few, all in sight. */
-export default function Choices({ label, value, choices, onChange, disabled = false }: Props) {
+export default function Choices({ label, value, choices, onChange, disabled = false, hint = null }: Props) {
     return (
         <div>
             <p className="mb-1 font-medium" id={`label-${label}`}>{label}</p>
@@ -20,6 +21,7 @@ export default function Choices({ label, value, choices, onChange, disabled = fa
                     </ToggleGroup.Item>
                 ))}
             </ToggleGroup.Root>
+            {hint && <p className="mt-1 text-[0.9rem] text-soft">{hint}</p>}
         </div>
     );
 }
