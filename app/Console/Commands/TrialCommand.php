@@ -16,6 +16,7 @@ final class TrialCommand extends Command
         {--family=stepped-blower : key of the family}
         {--variant=* : names of variants; all when left out}
         {--runs=10 : jobs for each fault}
+        {--faults= : only lasting, intermittent or pair}
         {--policy=* : engine, fixed order, random order, buy on the pattern; the engine when left out}
         {--seed=1}';
 
@@ -40,7 +41,7 @@ final class TrialCommand extends Command
                     continue;
                 }
                 $groups = [];
-                foreach ($trial->run($parameters, $policy, (int) $this->option('runs')) as ['group' => $group, 'fault' => $fault, 'outcome' => $outcome]) {
+                foreach ($trial->run($parameters, $policy, (int) $this->option('runs'), is_string($this->option('faults')) ? $this->option('faults') : null) as ['group' => $group, 'fault' => $fault, 'outcome' => $outcome]) {
                     $groups[$group][] = $outcome;
                     $overall[$group][] = $outcome;
                     if ($policy === Policy::Engine) {

@@ -44,23 +44,30 @@ final readonly class Trial
      *
      * @param array<string, mixed> $parameters
      * @param int                  $runs       jobs a fault
+     * @param string|null          $only       group of faults to hide; all when null
      *
      * @return iterable<array{group: 'lasting'|'intermittent'|'pair', fault: string, outcome: Outcome}>
      */
-    public function run(array $parameters, Policy $policy, int $runs): iterable
+    public function run(array $parameters, Policy $policy, int $runs, ?string $only = null): iterable
     {
         $circuit = $this->family->circuit($this->family->parameters()->read($parameters));
         $engine = new Engine(new MemoryStore());
         foreach ($this->faults($circuit) as $fault => $degrees) {
-            for ($run = 0; $run < $runs; ++$run) {
+            $group = self::group($degrees[0]);
+            for ($run = 0; $run < ($only === null || $only === $group ? $runs : 0); ++$run) {
                 $hidden = $degrees[$run % \count($degrees)];
                 $seed = crc32("$this->seed/$circuit->hash/$fault/$run");
                 $unit = new SimulatedUnit($circuit, $hidden, new Chance($seed), $this->slips);
                 $job = new TrialJob($circuit, $unit, $engine, $policy, new Chance($seed + 1), new DecisionSettings(), $hidden->comesAndGoes);
-                $group = $hidden->comesAndGoes ? 'intermittent' : (\count($hidden->faults) > 1 ? 'pair' : 'lasting');
                 yield ['group' => $group, 'fault' => $fault, 'outcome' => $job->run()];
             }
         }
+    }
+
+    /** @return 'lasting'|'intermittent'|'pair' */
+    private static function group(Hypothesis $hypothesis): string
+    {
+        return $hypothesis->comesAndGoes ? 'intermittent' : (\count($hypothesis->faults) > 1 ? 'pair' : 'lasting');
     }
 
     /** @return array<string, non-empty-list<Hypothesis>> degrees by fault */
