@@ -85,8 +85,11 @@ test('the keyboard alone walks a whole job', async ({ page }) => {
         throw new Error(`The keyboard does not reach ${name.source}.`);
     };
     await page.goto('/sign-in');
+    // Keys that arrive before the page stands are nobody's: wait until it does.
+    await page.waitForLoadState('networkidle');
     await tabTo(/E-mail/);
     await type('iska@halvmark.example');
+    await expect(page.getByLabel('E-mail address')).toHaveValue('iska@halvmark.example');
     await tabTo(/Password/);
     await type('lake-ferry');
     await press('Enter');
