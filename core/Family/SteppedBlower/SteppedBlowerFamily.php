@@ -15,8 +15,8 @@ use Ispira\Core\Family\Texts;
  */
 final class SteppedBlowerFamily implements Family
 {
-    /** Raise this when predictions for the same values change, so that kept ones are built anew. */
-    private const VERSION = 1;
+    /** Raise this when the draws of the unknowns change: all else that decides a prediction is in the hash itself. */
+    private const VERSION = 2;
 
     private ?Texts $texts = null;
 
@@ -52,7 +52,7 @@ final class SteppedBlowerFamily implements Family
         ksort($values);
 
         return new CircuitModel(
-            hash('sha256', $this->key().'/'.self::VERSION.'/'.json_encode($values, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)),
+            hash('sha256', serialize([$this->key(), self::VERSION, $values, $netlist, $wiring->positions(), $wiring->setUps(), $tests->all($wiring->positions()), $faults->all(), $wiring->unknowns()])),
             $netlist,
             'motor',
             'battery.volts',
