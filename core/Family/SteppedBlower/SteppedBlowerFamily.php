@@ -49,20 +49,25 @@ final class SteppedBlowerFamily implements Family
         $faults = new FaultList($variant);
         $tests = new TestList($variant);
         $netlist = $wiring->netlist();
+        $positions = $wiring->positions();
+        $setUps = $wiring->setUps();
+        $testList = $tests->all($positions);
+        $faultList = $faults->all();
+        $unknowns = $wiring->unknowns();
         ksort($values);
 
         return new CircuitModel(
-            hash('sha256', serialize([$this->key(), self::VERSION, $values, $netlist, $wiring->positions(), $wiring->setUps(), $tests->all($wiring->positions()), $faults->all(), $wiring->unknowns()])),
+            hash('sha256', serialize([$this->key(), self::VERSION, $values, $netlist, $positions, $setUps, $testList, $faultList, $unknowns])),
             $netlist,
             'motor',
             'battery.volts',
-            $wiring->unknowns(),
+            $unknowns,
             $wiring->assign(...),
-            $wiring->positions(),
-            $wiring->setUps(),
-            $tests->all($wiring->positions()),
+            $positions,
+            $setUps,
+            $testList,
             FaultList::observations(),
-            $faults->all(),
+            $faultList,
             $faults->pairs(),
             $faults->parts(),
             $tests->causeChecks(),
