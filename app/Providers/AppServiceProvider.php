@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Diagnosis\FilePredictionStore;
 use App\Models\User;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 use Ispira\Core\Diagnosis\PredictionStore;
@@ -22,6 +23,9 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        // Tests wipe their database: never one that is not theirs, whatever configuration was kept.
+        DB::prohibitDestructiveCommands($this->app->environment('testing') && !str_ends_with(config()->string('database.connections.mariadb.database'), '_test'));
+
         // Every job is looked up inside the user's own workshop: another's is not found.
         Route::bind('job', static function (string $id) {
             $user = Auth::user();

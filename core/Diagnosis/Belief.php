@@ -97,7 +97,8 @@ final class Belief
         $slips = [];
         $read = [];
         foreach ($readings as $reading) {
-            $this->times[$reading->id] = $read[$reading->test] = ($read[$reading->test] ?? 0) + 1;
+            $of = $reading->test.$reading->trust->value;
+            $this->times[$reading->id] = $read[$of] = ($read[$of] ?? 0) + 1;
         }
         foreach ($this->visits($readings) as $visit) {
             $floor = self::NEGLIGIBLE * max(0.0, ...array_values($this->weights));
@@ -196,6 +197,9 @@ final class Belief
                 [$one, $fits, $learned] = $this->number($hypothesis, $state, $reading, $test, $learned);
             } else {
                 [$one, $fits] = $this->choice($hypothesis, $state, $reading, $test);
+                // The same eyes and ears judge alike again: a repeat counts in part.
+                $again = $hypothesis->comesAndGoes || $test->repeatable ? 1.0 : 1.0 / $this->times[$reading->id];
+                [$one, $fits] = [$one ** $again, $one > 0.0 ? $fits / $one * $one ** $again : 0.0];
             }
             $likelihood *= $one;
             $shares[] = [$one, $one > 0.0 ? 1.0 - $fits / $one : 1.0];
@@ -274,7 +278,7 @@ final class Belief
         $packed = $this->predictions->packed($state, $test);
         $memory = "$reading->id|$packed";
         if (!isset($this->memory[$memory])) {
-            $shouldRun = $this->predictions->shouldRun($test);
+            $shouldRun = $this->predictions->circuit->runsIn($test);
             $sums = [0.0, 0.0];
             $ratios = Predictions::unpacked($packed);
             foreach ($ratios as $ratio) {

@@ -34,7 +34,7 @@ final readonly class DiagnosisFormat
     public function toArray(?string $chosen = null): array
     {
         $d = $this->diagnosis;
-        $cards = new TestCard($this->circuit, $d);
+        $cards = new TestCard($this->circuit, $this->case, $d);
         $choices = $d->next === null ? $d->others : [$d->next, ...$d->others];
         $shown = $chosen !== null && isset($this->circuit->tests[$chosen]) ? $this->circuit->tests[$chosen] : $d->next?->test;
         $suspects = array_filter($d->suspects, static fn (Suspect $s, int $n): bool => $n < 3 || $s->probability >= self::SHOWN_FROM, \ARRAY_FILTER_USE_BOTH);

@@ -19,6 +19,9 @@ final readonly class Engine
 
     private const MOST_REPEATS = 3;
 
+    /** Share of slips in a reading from which it is worth taking once more. */
+    public const DOUBTED = 0.05;
+
     /** Information in bits under which a test separates nothing. */
     private const TELLS_NOTHING = 0.015;
 
@@ -40,7 +43,8 @@ final readonly class Engine
         $money = new Money($circuit, $settings);
         $suspects = $this->suspects($hypotheses, $byHypothesis, $belief, $money);
         $values = new TestValues($hypotheses, $belief, $byHypothesis, $predictions, $money, $settings);
-        $choices = $values->all($this->opened($circuit, $case), $this->exhausted($circuit, $case));
+        $doubted = $this->doubted($case, $belief);
+        $choices = $values->all($this->opened($circuit, $case), array_diff_key($this->exhausted($circuit, $case), $doubted), $doubted);
         $misfit = $this->misfit($case, $belief);
         $guessing = $money->wasted(array_column($suspects, 'probability', 'remedy'));
         $next = $this->next($choices, $suspects[0]->probability);
@@ -173,6 +177,28 @@ final readonly class Engine
         $times = array_count_values(array_map(static fn (Reading $r): string => $r->test, $case->standing()));
 
         return array_filter($done, static fn (string $test): bool => !$circuit->tests[$test]->repeatable || $times[$test] >= self::MOST_REPEATS, \ARRAY_FILTER_USE_KEY);
+    }
+
+    /**
+     * Tests read once whose reading may well be a slip, as the other readings stand.
+     *
+     * @return array<string, true>
+     */
+    private function doubted(CaseFile $case, Belief $belief): array
+    {
+        $episode = \count($case->replacements);
+        $doubted = [];
+        $times = [];
+        foreach ($case->standing() as $reading) {
+            if ($reading->episode === $episode && $reading->trust === Trust::Measured) {
+                $times[$reading->test] = ($times[$reading->test] ?? 0) + 1;
+                if (($belief->slips[$reading->id] ?? 0.0) > self::DOUBTED) {
+                    $doubted[$reading->test] = true;
+                }
+            }
+        }
+
+        return array_filter($doubted, static fn (string $test): bool => $times[$test] === 1, \ARRAY_FILTER_USE_KEY);
     }
 
     /** @return array<string, true> tests with a standing reading in the present episode */

@@ -81,13 +81,6 @@ final class Predictions
         return $this->draws()->vectors[$draw][$this->simulator->solver->slot($this->circuit->supply)];
     }
 
-    /** Whether the fan runs in this set-up when nothing is wrong. */
-    public function shouldRun(Test $test): bool
-    {
-        return $this->circuit->positions[$this->circuit->setUps[$test->setUp]->position]->runs
-            || abs($this->of($this->sound, $test)[0]) > 0.5;
-    }
-
     /** Keeps what was computed for the next time. */
     public function keep(): void
     {

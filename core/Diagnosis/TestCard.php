@@ -12,7 +12,7 @@ use Ispira\Core\Family\Test;
  * A test as it is shown to a person: what to do, what each outcome means, what each suspect predicts.
  *
  * @phpstan-type Outcome array{value: string|null, from: float|null, to: float|null, label: string, probability: float, remedies: list<array{remedy: string, label: string, fault: string, probability: float}>}
- * @phpstan-type Card array{key: string, title: string, quantity: string, unit: string, setUp: string, position: string, red: string|null, black: string|null, at: string, against: string, meter: string, cautions: list<string>, tools: list<string>, access: list<string>, choices: list<array{value: string, label: string}>, outcomes: list<Outcome>, marks: list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>}
+ * @phpstan-type Card array{key: string, title: string, quantity: string, unit: string, setUp: string, position: string, red: string|null, black: string|null, at: string, against: string, meter: string, cautions: list<string>, tools: list<string>, access: list<string>, choices: list<array{value: string, label: string}>, again: string|null, outcomes: list<Outcome>, marks: list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>}
  */
 final readonly class TestCard
 {
@@ -22,7 +22,7 @@ final readonly class TestCard
 
     private Words $words;
 
-    public function __construct(private CircuitModel $circuit, private Diagnosis $diagnosis)
+    public function __construct(private CircuitModel $circuit, private CaseFile $case, private Diagnosis $diagnosis)
     {
         $this->words = new Words($circuit);
     }
@@ -51,9 +51,27 @@ final readonly class TestCard
             'tools' => array_map(static fn (string $key): string => $texts->get("tools.$key"), $test->tools),
             'access' => array_map(static fn (string $key): string => $texts->get("access.$key"), $test->access),
             'choices' => $this->choices($test),
+            'again' => $this->again($test),
             'outcomes' => $test->probe->quantity->isNumber() ? $this->bands($test) : $this->outcomes($test),
             'marks' => $test->probe->quantity->isNumber() ? $this->marks($test) : [],
         ];
+    }
+
+    /** Why a test that was done is worth doing once more; null when it was not done. */
+    private function again(Test $test): ?string
+    {
+        $last = null;
+        foreach ($this->case->standing() as $reading) {
+            if ($reading->test === $test->key && $reading->episode === \count($this->case->replacements)) {
+                $last = $reading;
+            }
+        }
+        if ($last === null) {
+            return null;
+        }
+        $slip = $this->diagnosis->evidence->belief->slips[$last->id] ?? 0.0;
+
+        return Words::general($slip > Engine::DOUBTED ? 'again.doubted' : 'again.read', ['reading' => $this->words->reading($last), 'percent' => (string) round(100.0 * $slip)]);
     }
 
     /** @return list<array{value: string, label: string}> */
@@ -61,7 +79,7 @@ final readonly class TestCard
     {
         $values = match ($test->probe->quantity) {
             Quantity::Observation => array_keys($this->circuit->observations[$test->probe->at]->usual),
-            Quantity::Speed => array_map(static fn (SpeedState $s): string => $s->value, SpeedState::possible($this->diagnosis->evidence->predictions->shouldRun($test))),
+            Quantity::Speed => array_map(static fn (SpeedState $s): string => $s->value, SpeedState::possible($this->circuit->runsIn($test))),
             default => [],
         };
 

@@ -53,17 +53,18 @@ final class TestValues
 
     /**
      * @param list<string> $opened places already reached
-     * @param array<string, true> $done tests with a standing reading: asking again tells little
+     * @param array<string, true> $done    tests with a standing reading: asking again tells little
+     * @param array<string, true> $doubted tests whose reading may be a slip: worth asking again, the map's too
      *
      * @return list<TestChoice> best gain first
      */
-    public function all(array $opened, array $done): array
+    public function all(array $opened, array $done, array $doubted = []): array
     {
         $choices = [];
         $now = $this->money->wasted($this->byRemedy($this->chance));
         $entropy = self::entropy($this->byRemedy($this->chance));
         foreach ($this->predictions->circuit->tests as $test) {
-            if (!$test->offered || isset($done[$test->key]) || !$this->canDo($test)) {
+            if (!$test->offered && !isset($doubted[$test->key]) || isset($done[$test->key]) || !$this->canDo($test)) {
                 continue;
             }
             $minutes = $test->minutes;
@@ -143,7 +144,7 @@ final class TestValues
         if ($test->probe->quantity === Quantity::Observation) {
             return Likelihood::observed($hypothesis, $test, $this->predictions->circuit->observations[$test->probe->at]->usual);
         }
-        $shouldRun = $this->predictions->shouldRun($test);
+        $shouldRun = $this->predictions->circuit->runsIn($test);
         $sum = [];
         foreach ($this->predictions->of($hypothesis, $test) as $ratio) {
             foreach (SpeedState::chances($ratio, $shouldRun) as $state => $chance) {

@@ -82,4 +82,12 @@ final readonly class CircuitModel
     {
         return $this->tests["speed@$position"];
     }
+
+    /** Whether the fan runs during a test when nothing is wrong. */
+    public function runsIn(Test $test): bool
+    {
+        $setUp = $this->setUps[$test->setUp];
+
+        return $setUp->runs || $this->positions[$setUp->position]->runs;
+    }
 }

@@ -69,7 +69,7 @@ final class RecordReadingRequest extends FormRequest
         $choice = $this->string('choice')->toString();
         $allowed = $test->probe->quantity === Quantity::Observation
             ? array_keys($circuit->observations[$test->probe->at]->usual)
-            : array_map(static fn (SpeedState $s): string => $s->value, SpeedState::cases());
+            : array_map(static fn (SpeedState $s): string => $s->value, SpeedState::possible($circuit->runsIn($test)));
         if (!in_array($choice, $allowed, true)) {
             $this->fail('value', 'Choose what you saw or heard.');
         }

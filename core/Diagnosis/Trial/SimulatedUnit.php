@@ -100,7 +100,6 @@ final class SimulatedUnit
         $soundSpeed = $this->observe($test, $this->sound);
         $top = (string) array_key_last($this->circuit->positions);
         $full = $this->observe($this->circuit->speedTest($top), $this->sound);
-        $shouldRun = abs($soundSpeed) > 1.0;
         $with = Simulator::heard($this->observe($test, $this->truth), $soundSpeed, $full);
         if ($this->truth->comesAndGoes && abs($with - Simulator::heard($soundSpeed, $soundSpeed, $full)) > 0.15 && $this->chance->happens(0.35)) {
             $with = \NAN;
@@ -108,7 +107,7 @@ final class SimulatedUnit
             $with = Simulator::heard($soundSpeed, $soundSpeed, $full);
         }
 
-        return SpeedState::chances($with, $shouldRun);
+        return SpeedState::chances($with, $this->circuit->runsIn($test));
     }
 
     private function observe(Test $test, Hypothesis $state): float

@@ -208,6 +208,7 @@ final readonly class TestList
         $tests = [
             new Test('common-ohms', $v->thermalFuse ? 'thermal-fuse-ohms' : 'common-ohms', 'pack-out', Probe::ohms('pack-end', 'pack-common'), 1.0, ['pack'], ['pack-hot', 'ohms-dead'], self::METER),
         ];
+        $tests[] = new Test('pack-plug-ohms', 'pack-plug-ohms', 'key-off', Probe::ohms($this->packSide(), 'drive'), 1.0, ['pack-plug'], ['pack-hot', 'ohms-dead'], self::METER);
         $tests[] = new Test('taps-body-ohms', 'taps-body-ohms', 'taps-joined', Probe::ohms('tap-1', '0'), 1.5, ['pack-plug'], ['ohms-dead'], self::METER);
         foreach ($v->lowPositions() as $k) {
             $tests[] = new Test("pack-ohms-$k", 'pack-ohms', 'pack-out', Probe::ohms("pack-$k", 'pack-common'), 1.0, ['pack'], ['pack-hot', 'ohms-dead'], self::METER, ['k' => (string) $k]);

@@ -92,7 +92,7 @@ final readonly class Wiring
         foreach ([$v->top - 1, $v->top] as $position) {
             $setUps[] = new SetUp("lamp-$position", (string) $position, [...$open('plug-plus', 'plug-minus'), Adjustment::set('lamp.ohms', $lampOhms)], 'lamp');
         }
-        $setUps[] = new SetUp('direct', 'off', [...$open('plug-plus', 'plug-minus'), Adjustment::set('direct-plus.ohms', 0.03), Adjustment::set('direct-minus.ohms', 0.01)], 'direct');
+        $setUps[] = new SetUp('direct', 'off', [...$open('plug-plus', 'plug-minus'), Adjustment::set('direct-plus.ohms', 0.03), Adjustment::set('direct-minus.ohms', 0.01)], 'direct', true);
         $taps = array_map(static fn (int $k): string => "tap-$k", $v->lowPositions());
         $setUps[] = new SetUp('pack-out', 'key-off', $open('plug-pack', ...$taps), 'pack-out');
         // The harness pins of the unplugged pack joined, so that one reading covers every wire.

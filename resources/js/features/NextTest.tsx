@@ -29,6 +29,7 @@ export default function NextTest({ card, choice, proposed, typed }: Props) {
             <p className="text-soft">{proposed ? 'Do this next' : 'Chosen by you'}{choice ? `, ${minutes(choice.minutes)}` : ''}</p>
             {card.cautions.map((caution) => <p key={caution} className="border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">{caution}</p>)}
             <h1 className="text-[1.4rem] leading-tight font-semibold">{card.title}</h1>
+            {card.again && <p>{card.again}</p>}
             <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5">
                 {card.red && <><dt className="flex h-6 w-6 items-center justify-center rounded-full bg-[#a12d22] text-sm font-semibold text-white" aria-label="Red lead, A">A</dt><dd>{card.red}</dd></>}
                 {card.black && <><dt className="flex h-6 w-6 items-center justify-center rounded-full border border-dock-rule bg-[#14181b] text-sm font-semibold text-white" aria-label="Black lead, B">B</dt><dd>{card.black}</dd></>}

@@ -124,6 +124,7 @@ export interface Card {
     tools: string[];
     access: string[];
     choices: { value: string; label: string }[];
+    again: string | null;
     outcomes: Outcome[];
     marks: Mark[];
 }

@@ -45,7 +45,7 @@ final class DiagnosisFormatTest extends TestCase
     {
         $bench = new Bench();
         $case = Bench::case(self::MAP);
-        $card = (new TestCard($bench->circuit, $bench->diagnose($case)))->of($bench->circuit->tests['look-pack-plug']);
+        $card = (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of($bench->circuit->tests['look-pack-plug']);
         self::assertSame(['fine', 'burnt', 'corroded'], array_column($card['outcomes'], 'value'));
         self::assertEqualsWithDelta(1.0, array_sum(array_column($card['outcomes'], 'probability')), 0.05);
         $burnt = $card['outcomes'][1];
@@ -55,7 +55,8 @@ final class DiagnosisFormatTest extends TestCase
     public function testBandsOfANumberNameWhatTheyMean(): void
     {
         $bench = new Bench();
-        $card = (new TestCard($bench->circuit, $bench->diagnose(Bench::case(self::MAP))))->of($bench->circuit->tests['common-volts@3']);
+        $case = Bench::case(self::MAP);
+        $card = (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of($bench->circuit->tests['common-volts@3']);
         self::assertSame('under 0.05 V', $card['outcomes'][0]['label']);
         self::assertSame('pack', $card['outcomes'][0]['remedies'][0]['remedy']);
         $high = $card['outcomes'][\count($card['outcomes']) - 1];
@@ -72,7 +73,8 @@ final class DiagnosisFormatTest extends TestCase
     public function testAnOpenPredictionHasItsOwnBandAndMark(): void
     {
         $bench = new Bench();
-        $card = (new TestCard($bench->circuit, $bench->diagnose(Bench::case(self::MAP))))->of($bench->circuit->tests['common-ohms']);
+        $case = Bench::case(self::MAP);
+        $card = (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of($bench->circuit->tests['common-ohms']);
         $last = $card['outcomes'][\count($card['outcomes']) - 1];
         self::assertSame('over range', $last['label']);
         self::assertNull($last['from']);

@@ -6,8 +6,10 @@ namespace Tests\Core\Diagnosis;
 
 use Ispira\Core\Diagnosis\CaseFile;
 use Ispira\Core\Diagnosis\DiagnosisFormat;
+use Ispira\Core\Diagnosis\Engine;
 use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Diagnosis\Reasons;
+use Ispira\Core\Diagnosis\TestChoice;
 use Ispira\Core\Diagnosis\Trust;
 use Ispira\Core\Diagnosis\UnknownTest;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -120,6 +122,21 @@ final class EngineTest extends TestCase
         $bench = new Bench();
         $readings = ['common-volts@3' => 0.01, 'tap-volts@3' => 12.6, 'common-ohms' => null, 'pack-plug-drop@3' => 9.0];
         self::assertSame('pack', $bench->diagnose(Bench::case(self::ONLY_HIGH, $readings))->suspects[0]->remedy);
+    }
+
+    public function testAReadingThatMayBeASlipIsProposedOnceMore(): void
+    {
+        $bench = new Bench();
+        $case = Bench::case(self::ONLY_HIGH, ['look-wheel' => 'debris', 'spin' => 'free', 'common-volts@3' => 0.01, 'tap-volts@3' => 12.6]);
+        $diagnosis = $bench->diagnose($case);
+        $id = array_column($case->readings, 'id', 'test')['look-wheel'];
+        self::assertGreaterThan(Engine::DOUBTED, $diagnosis->evidence->belief->slips[$id] ?? 0.0, 'debris beside a wheel that spins freely');
+        $offered = array_map(static fn (TestChoice $c): string => $c->test->key, [...$diagnosis->others, ...($diagnosis->next === null ? [] : [$diagnosis->next])]);
+        self::assertContains('look-wheel', $offered);
+        self::assertNotContains('common-volts@3', $offered, 'nothing speaks against it');
+        $again = $bench->diagnose($case->with(new Reading('again', 'look-wheel', 'clean')));
+        $offered = array_map(static fn (TestChoice $c): string => $c->test->key, $again->others);
+        self::assertNotContains('look-wheel', $offered, 'not a third time');
     }
 
     public function testARememberedMapCountsLess(): void

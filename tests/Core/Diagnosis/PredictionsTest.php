@@ -61,7 +61,7 @@ final class PredictionsTest extends TestCase
         foreach ($bench->circuit->tests as $test) {
             if ($test->probe->quantity === Quantity::Speed) {
                 foreach ($bench->predictions->of($bench->hypotheses['none'], $test) as $ratio) {
-                    self::assertEqualsWithDelta($bench->predictions->shouldRun($test) ? 1.0 : 0.0, $ratio, 1e-9, $test->key);
+                    self::assertEqualsWithDelta($bench->circuit->runsIn($test) ? 1.0 : 0.0, $ratio, 1e-9, $test->key);
                 }
             }
         }
