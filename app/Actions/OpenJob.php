@@ -8,6 +8,8 @@ use App\Models\Job;
 use App\Models\Unit;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
@@ -17,7 +19,7 @@ use Ispira\Core\Job\MapKind;
  */
 final readonly class OpenJob
 {
-    public function __construct(private RecordMap $recordMap)
+    public function __construct(private RecordMap $recordMap, private RecordReading $recordReading)
     {
     }
 
@@ -25,10 +27,11 @@ final readonly class OpenJob
      * @param array<string, mixed>  $data   validated
      * @param array<string, mixed>  $parameters of the circuit, read by its family
      * @param array<string, string> $states by position
+     * @param array<string, string> $answers to what is asked with the complaint, by test
      */
-    public function __invoke(User $user, array $data, string $family, array $parameters, array $states): Job
+    public function __invoke(User $user, array $data, string $family, array $parameters, array $states, array $answers = []): Job
     {
-        return DB::transaction(function () use ($user, $data, $family, $parameters, $states): Job {
+        return DB::transaction(function () use ($user, $data, $family, $parameters, $states, $answers): Job {
             $workshop = $user->workshop;
             $number = $workshop->takeJobNumber();
             // The number's lock also makes a repeated submit wait for the first, and then find its job.
@@ -56,6 +59,9 @@ final readonly class OpenJob
             $job->id = (string) $data['id'];
             $job->save();
             ($this->recordMap)($user, $job, (string) $data['mapId'], MapKind::Before, null, $states);
+            foreach ($answers as $test => $answer) {
+                ($this->recordReading)($user, $job, new Reading((string) Str::ulid(), $test, $answer));
+            }
 
             return $job;
         });

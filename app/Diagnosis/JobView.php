@@ -8,7 +8,9 @@ use App\Models\Job;
 use App\Models\Reading;
 use App\Models\Replacement;
 use App\Models\SpeedMap;
+use Ispira\Core\Diagnosis\Judged;
 use Ispira\Core\Diagnosis\SoundCircuit;
+use Ispira\Core\Diagnosis\SpeedState;
 use Ispira\Core\Diagnosis\Words;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Position;
@@ -45,14 +47,49 @@ final class JobView
     }
 
     /**
+     * One cell a position, with the answers that it takes.
+     *
+     * @return list<array{key: string, label: string, runs: bool, states: list<array{value: string, label: string}>}>
+     */
+    public static function cells(CircuitModel $circuit): array
+    {
+        $words = new Words($circuit);
+
+        return array_map(static fn (Position $p): array => [
+            'key' => $p->key,
+            'label' => $p->label,
+            'runs' => $p->runs(),
+            'states' => array_map(static fn (SpeedState $s): array => ['value' => $s->value, 'label' => $words->state($s->value, $p->kind)], SpeedState::possible($p->kind)),
+        ], array_values($circuit->positions));
+    }
+
+    /**
+     * What is asked with the complaint.
+     *
+     * @return list<array{test: string, title: string, choices: list<array{value: string, label: string}>}>
+     */
+    public static function questions(CircuitModel $circuit): array
+    {
+        $words = new Words($circuit);
+        $questions = [];
+        foreach ($circuit->tests as $test) {
+            if ($test->asked) {
+                $questions[] = ['test' => $test->key, 'title' => $words->test($test), 'choices' => array_map(static fn (string $value): array => ['value' => $value, 'label' => $words->choice($test, $value)], Judged::answers($circuit, $test))];
+            }
+        }
+
+        return $questions;
+    }
+
+    /**
      * The speed strip: the cells and every map laid over them.
      *
-     * @return array{cells: list<array{key: string, label: string, runs: bool, expected: float}>, maps: list<array{id: string, kind: string, notedFor: string|null, episode: int, states: array<string, string>}>}
+     * @return array{cells: list<array{key: string, label: string, runs: bool, states: list<array{value: string, label: string}>, expected: float}>, maps: list<array{id: string, kind: string, notedFor: string|null, episode: int, states: array<string, string>}>}
      */
     public static function strip(Job $job, CircuitModel $circuit): array
     {
         $speeds = (new SoundCircuit($circuit))->speeds();
-        $cells = array_map(static fn (Position $p): array => ['key' => $p->key, 'label' => $p->label, 'runs' => $p->runs, 'expected' => $speeds[$p->key]], array_values($circuit->positions));
+        $cells = array_map(static fn (array $cell): array => $cell + ['expected' => $speeds[$cell['key']]], self::cells($circuit));
 
         return ['cells' => $cells, 'maps' => self::maps($job)];
     }

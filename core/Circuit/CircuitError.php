@@ -48,4 +48,19 @@ final class CircuitError extends \InvalidArgumentException
     {
         return new self($what);
     }
+
+    public static function alternating(string $element): self
+    {
+        return new self("Element \"$element\" belongs to an alternating-current circuit: this one has none.");
+    }
+
+    public static function notAlternating(string $element): self
+    {
+        return new self("Element \"$element\" cannot be part of an alternating-current circuit.");
+    }
+
+    public static function unknownPartner(string $element, string $partner): self
+    {
+        return new self("Element \"$element\" works with \"$partner\", which is not an element of the right kind.");
+    }
 }

@@ -8,12 +8,12 @@ namespace Ispira\Core\Circuit;
  * Finds the steady state of a netlist: potentials, currents, motor speeds and relay positions.
  *
  * The parameters of all elements form one vector, so that a set-up, a fault or a drawn
- * component value is just other numbers in it. Motors are solved in closed form against
- * the linear network; several motors:
- * see {@see MotorSettlement}. Relays are moved one state at a time until none wants to
- * move; a state that comes back means that the relay chatters.
+ * component value is just other numbers in it. Motors and speed modules are solved against
+ * the linear network, see {@see EmfSettlement}. Relays are moved one state at a time until none
+ * wants to move; a state that comes back means that the relay chatters. Controls read their
+ * signals in the same rounds.
  */
-final class CircuitSolver
+final class CircuitSolver implements Solver
 {
     /** Resistance at and above which a branch is left out of the network. */
     public const OPEN_FROM_OHMS = 1e9;
@@ -45,8 +45,17 @@ final class CircuitSolver
     /** @var list<int> branch numbers */
     private array $sources = [];
 
-    /** @var list<int> branch numbers */
-    private array $motors = [];
+    /** Change of a control's value under which it has settled, and rounds after which it never does. */
+    private const CONTROL_SETTLED = 1e-9;
+    private const MOST_ROUNDS = 40;
+
+    private readonly EmfSettlement $settlement;
+
+    /** @var list<int> branch numbers of control inputs */
+    private array $controls = [];
+
+    /** @var array<int, true> branches that hold a voltage at an end that nothing else touches */
+    private array $driving = [];
 
     /** @var list<int> branch numbers */
     private array $coils = [];
@@ -72,11 +81,16 @@ final class CircuitSolver
             $this->ohmsSlots[] = $this->slots[$element->id.'.'.$element->type->resistanceParameter()];
             match ($element->type) {
                 ElementType::Source => $this->sources[] = $number,
-                ElementType::Motor => $this->motors[] = $number,
                 ElementType::Coil => $this->coils[] = $number,
+                ElementType::ControlInput => $this->controls[] = $number,
+                ElementType::AlternatingSource, ElementType::Impedance, ElementType::Contactor => throw CircuitError::alternating($element->id),
                 default => null,
             };
+            if ($element->type->drives()) {
+                $this->driving[$number] = true;
+            }
         }
+        $this->settlement = new EmfSettlement($this->branches, $this->branchNumbers, $this->ends, $this->slots);
         foreach ($this->branches as $number => $element) {
             if ($element->coil !== null) {
                 $this->contacts[$this->branchNumbers[$element->coil]][] = $number;
@@ -101,6 +115,11 @@ final class CircuitSolver
         return $this->nodeNumbers[$name] ?? throw CircuitError::unknownNode($name);
     }
 
+    public function netlist(): Netlist
+    {
+        return $this->netlist;
+    }
+
     /** @param list<float>|null $values defaults to the netlist's own */
     public function solve(?array $values = null): OperatingPoint
     {
@@ -108,12 +127,12 @@ final class CircuitSolver
         $energised = array_fill_keys($this->coils, false);
         $seen = [];
         $chatters = false;
-        while (true) {
+        for ($round = 0;; ++$round) {
             foreach ($energised as $coil => $state) {
                 $this->moveContacts($values, $coil, $state);
             }
             $point = $this->solveUnmoved($values, $energised, $chatters);
-            if ($energised === [] || $chatters) {
+            if ($energised === [] && $this->controls === [] || $chatters || $round > self::MOST_ROUNDS) {
                 return $point;
             }
             $seen[implode(',', array_map(intval(...), $energised))] = true;
@@ -124,11 +143,52 @@ final class CircuitSolver
                 $conducts = $values[$this->ohmsSlots[$coil]] < self::OPEN_FROM_OHMS;
                 $energised[$coil] = $conducts && $volts >= $values[$this->slots["$element->id.$threshold"]];
             }
-            if ($energised === $point->energised) {
+            $steered = $this->steer($values, $point);
+            if ($energised === $point->energised && !$steered) {
                 return $point;
             }
-            $chatters = isset($seen[implode(',', array_map(intval(...), $energised))]);
+            $chatters = $energised !== $point->energised && isset($seen[implode(',', array_map(intval(...), $energised))]);
         }
+    }
+
+    /**
+     * Lets the controls set what they steer, from the signals that they find.
+     *
+     * @param array<int, float> $values
+     *
+     * @param-out array<int, float> $values
+     *
+     * @return bool whether anything changed
+     */
+    private function steer(array &$values, OperatingPoint $point): bool
+    {
+        $changed = false;
+        foreach ($this->controls as $input) {
+            $element = $this->branches[$input];
+            $control = $element->control ?? throw CircuitError::malformed("\"$element->id\" has no table.");
+            $reference = $control->reference === null ? $control->volts : $point->voltageBetween($control->reference[0], $control->reference[1]);
+            $sees = $values[$this->ohmsSlots[$input]] < self::OPEN_FROM_OHMS && $reference > 0.0;
+            $value = $control->value($sees ? $point->voltageBetween($element->from, $element->to) / $reference : 0.0);
+            $slot = $this->slot($control->target);
+            $changed = $changed || abs($values[$slot] - $value) > self::CONTROL_SETTLED;
+            $values[$slot] = $value;
+        }
+
+        return $changed;
+    }
+
+    /**
+     * Braking torque in N·m for each rad/s that the circuit puts on a motor's shaft by the currents that its EMF drives.
+     *
+     * @param list<float> $values
+     */
+    public function electricBraking(array $values, string $motor): float
+    {
+        $network = $this->network($values);
+        $conductances = $this->conductances($network, $values);
+        $network->factorise($conductances);
+
+        return $this->settlement->braking($network, $conductances, $values, $this->branchNumbers[$motor] ?? throw CircuitError::unknownParameter($motor));
     }
 
     /**
@@ -170,13 +230,16 @@ final class CircuitSolver
      *
      * @param list<float> $values
      */
-    public function rehung(OperatingPoint $point, array $values): OperatingPoint
+    public function rehung(SolvedState $state, array $values): SolvedState
     {
-        foreach ($point->energised as $coil => $state) {
-            $this->moveContacts($values, $coil, $state);
+        if (!$state instanceof OperatingPoint) {
+            return $state;
+        }
+        foreach ($state->energised as $coil => $pulled) {
+            $this->moveContacts($values, $coil, $pulled);
         }
 
-        return $point->within($this->network($values));
+        return $state->within($this->network($values));
     }
 
     /**
@@ -209,10 +272,7 @@ final class CircuitSolver
             }
         }
         $network = $joined === null ? $this->network($values) : $this->buildNetwork($values, $joined);
-        $conductances = [];
-        foreach ($network->liveBranches as $number => $_) {
-            $conductances[$number] = 1.0 / $values[$this->ohmsSlots[$number]];
-        }
+        $conductances = $this->conductances($network, $values);
         $network->factorise($conductances);
         $emf = [];
         foreach ($this->sources as $number) {
@@ -221,9 +281,24 @@ final class CircuitSolver
             }
         }
         $volts = $this->potentials($network, $conductances, $emf, $joined);
-        $speeds = $this->settleMotors($network, $conductances, $values, $volts, $joined);
+        [$moved, $speeds] = $this->settlement->settle($network, $conductances, $values, $volts, $joined);
 
-        return new OperatingPoint($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $volts, $values, $this->ohmsSlots, $this->slots, $speeds, $energised, $chatters, $joined);
+        return new OperatingPoint($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $volts, $values, $this->ohmsSlots, $emf + $moved, $speeds, $energised, $chatters, $joined);
+    }
+
+    /**
+     * @param array<int, float> $values
+     *
+     * @return array<int, float> by live branch
+     */
+    private function conductances(LiveNetwork $network, array $values): array
+    {
+        $conductances = [];
+        foreach ($network->liveBranches as $number => $_) {
+            $conductances[$number] = 1.0 / $values[$this->ohmsSlots[$number]];
+        }
+
+        return $conductances;
     }
 
     /**
@@ -238,96 +313,19 @@ final class CircuitSolver
         $representative = $network->representative;
         foreach ($emf as $number => $volts) {
             [$from, $to] = $this->ends[$number];
-            $this->inject($injected, $representative[$from], $representative[$to], $conductances[$number] * $volts);
+            LiveNetwork::inject($injected, $representative[$from], $representative[$to], $conductances[$number] * $volts);
         }
         if ($joined !== null) {
             foreach ($conductances as $number => $conductance) {
                 [$from, $to] = $this->ends[$number];
                 $offset = $joined->offset($to) - $joined->offset($from);
                 if ($offset !== 0.0) {
-                    $this->inject($injected, $representative[$from], $representative[$to], $conductance * $offset);
+                    LiveNetwork::inject($injected, $representative[$from], $representative[$to], $conductance * $offset);
                 }
             }
         }
 
         return $network->potentials($injected);
-    }
-
-    /** @param array<int, float> $injected */
-    private function inject(array &$injected, int $from, int $to, float $current): void
-    {
-        $injected[$from] = ($injected[$from] ?? 0.0) + $current;
-        $injected[$to] = ($injected[$to] ?? 0.0) - $current;
-    }
-
-    /**
-     * Adds the motors' back-EMF to the potentials.
-     *
-     * @param array<int, float> $conductances
-     * @param array<int, float> $values
-     * @param array<int, float> $volts
-     *
-     * @return array<int, float> rad/s by motor branch
-     */
-    private function settleMotors(LiveNetwork $network, array $conductances, array $values, array &$volts, ?PotentialForest $joined): array
-    {
-        $stalled = [];
-        $motors = [];
-        foreach ($this->motors as $motor) {
-            if (isset($network->liveBranches[$motor])) {
-                [$from, $to] = $this->ends[$motor];
-                $offset = $joined === null ? 0.0 : $joined->offset($from) - $joined->offset($to);
-                $stalled[$motor] = ($this->across($network, $volts, $motor) + $offset) * $conductances[$motor];
-                $motors[$motor] = $this->motorAt($motor, $values);
-            }
-        }
-        $settlement = new MotorSettlement($motors, $stalled);
-        if ($settlement->allStand()) {
-            return array_fill_keys($this->motors, 0.0);
-        }
-        $response = [];
-        foreach ($motors as $motor => $_) {
-            $response[$motor] = $this->potentials($network, $conductances, [$motor => 1.0], null);
-        }
-        $coupling = [];
-        foreach ($motors as $motor => $_) {
-            foreach ($motors as $other => $_other) {
-                $coupling[$motor][$other] = (($motor === $other ? 1.0 : 0.0) - $this->across($network, $response[$other], $motor)) * $conductances[$motor];
-            }
-        }
-        $speeds = $settlement->speeds($coupling);
-        foreach ($motors as $motor => ['emfConstant' => $k]) {
-            foreach ($response[$motor] as $node => $perVolt) {
-                $volts[$node] += $perVolt * $k * $speeds[$motor];
-            }
-        }
-
-        return $speeds + array_fill_keys($this->motors, 0.0);
-    }
-
-    /** @param array<int, float> $volts by live node */
-    private function across(LiveNetwork $network, array $volts, int $branch): float
-    {
-        [$from, $to] = $this->ends[$branch];
-
-        return $volts[$network->representative[$from]] - $volts[$network->representative[$to]];
-    }
-
-    /**
-     * @param array<int, float> $values
-     *
-     * @return array{emfConstant: float, frictionTorque: float, fanConstant: float, brakingConstant: float}
-     */
-    private function motorAt(int $branch, array $values): array
-    {
-        $id = $this->branches[$branch]->id;
-
-        return [
-            'emfConstant' => $values[$this->slots["$id.emfConstant"]],
-            'frictionTorque' => $values[$this->slots["$id.frictionTorque"]],
-            'fanConstant' => $values[$this->slots["$id.fanConstant"]],
-            'brakingConstant' => $values[$this->slots["$id.brakingConstant"]],
-        ];
     }
 
     /** @param array<int, float> $values */
@@ -352,7 +350,7 @@ final class CircuitSolver
         }
 
         // With joined nodes a dead end would have to remember at which of them it hangs; it is solved with the rest instead.
-        $kept = $joined->isTrivial() ? array_fill_keys($this->sources, true) : array_fill_keys(array_keys($conductive), true);
+        $kept = $joined->isTrivial() ? $this->driving : array_fill_keys(array_keys($conductive), true);
 
         return new LiveNetwork(\count($this->nodeNumbers), $conductive, $kept, $joined);
     }

@@ -20,6 +20,8 @@ final readonly class Element
      * @param string|null          $coil       for a relay contact: the id of the coil that moves it
      * @param float                $restOhms   relay contact resistance while its coil is not energised
      * @param float                $workOhms   relay contact resistance while its coil is energised
+     * @param string|null          $partner    the element it works with: a winding's motor, a compound motor's shunt, a module output's input
+     * @param Control|null         $control    for a control input: what it does with the signal
      */
     private function __construct(
         public string $id,
@@ -30,6 +32,8 @@ final readonly class Element
         public ?string $coil = null,
         public float $restOhms = self::OPEN_OHMS,
         public float $workOhms = 0.0,
+        public ?string $partner = null,
+        public ?Control $control = null,
     ) {
         if ($id === '' || $from === '' || $to === '') {
             throw CircuitError::malformed('Every element needs an id and two node names that are not empty.');
@@ -38,7 +42,7 @@ final readonly class Element
             if (!is_finite($value)) {
                 throw CircuitError::badValue($id, $name, 'a finite number');
             }
-            if ($value < 0.0 && $name !== 'volts') {
+            if ($value < 0.0 && !\in_array($name, ['volts', 'reactance'], true)) {
                 throw CircuitError::badValue($id, $name, 'zero or more');
             }
         }
@@ -93,5 +97,59 @@ final readonly class Element
     public static function motor(string $id, string $plus, string $minus, BrushedMotor $motor): self
     {
         return new self($id, ElementType::Motor, $plus, $minus, $motor->parameters());
+    }
+
+    /**
+     * A winding on the shaft of a motor, such as that of a third brush.
+     *
+     * @param float $emfConstant in V·s/rad, as the motor's own
+     */
+    public static function winding(string $id, string $plus, string $minus, float $ohms, float $emfConstant, string $motor): self
+    {
+        return new self($id, ElementType::Winding, $plus, $minus, ['ohms' => $ohms, 'emfConstant' => $emfConstant], partner: $motor);
+    }
+
+    /** @param string $shunt id of the element whose current makes the other part of the field */
+    public static function compoundMotor(string $id, string $plus, string $minus, CompoundMotor $motor, string $shunt): self
+    {
+        return new self($id, ElementType::CompoundMotor, $plus, $minus, $motor->parameters(), partner: $shunt);
+    }
+
+    /** The supply side of a speed module. */
+    public static function moduleInput(string $id, string $plus, string $minus): self
+    {
+        return new self($id, ElementType::ModuleInput, $plus, $minus, ['ohms' => 1e-3]);
+    }
+
+    /** @param string $input id of its supply side */
+    public static function moduleOutput(string $id, string $plus, string $minus, SpeedModule $module, string $input): self
+    {
+        return new self($id, ElementType::ModuleOutput, $plus, $minus, $module->parameters(), partner: $input);
+    }
+
+    /** @param float $ohms what the input loads the signal with */
+    public static function controlInput(string $id, string $plus, string $minus, float $ohms, Control $control): self
+    {
+        return new self($id, ElementType::ControlInput, $plus, $minus, ['ohms' => $ohms], control: $control);
+    }
+
+    /**
+     * @param float $volts effective value at no load
+     * @param float $ohms  internal resistance, above zero
+     */
+    public static function alternatingSource(string $id, string $plus, string $minus, float $volts, float $ohms): self
+    {
+        return new self($id, ElementType::AlternatingSource, $plus, $minus, ['volts' => $volts, 'ohms' => $ohms]);
+    }
+
+    /** @param float $reactance in Ω at the line frequency: above zero for a coil, below for a capacitor */
+    public static function impedance(string $id, string $from, string $to, float $ohms, float $reactance): self
+    {
+        return new self($id, ElementType::Impedance, $from, $to, ['ohms' => $ohms, 'reactance' => $reactance]);
+    }
+
+    public static function contactor(string $id, string $from, string $to, Contactor $contactor): self
+    {
+        return new self($id, ElementType::Contactor, $from, $to, $contactor->parameters());
     }
 }

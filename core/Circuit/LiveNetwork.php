@@ -215,6 +215,19 @@ final class LiveNetwork
     }
 
     /**
+     * Adds a current that leaves the network at one node and comes back at another.
+     *
+     * @param array<int, float> $injected by live node
+     *
+     * @param-out array<int, float> $injected
+     */
+    public static function inject(array &$injected, int $into, int $from, float $current): void
+    {
+        $injected[$into] = ($injected[$into] ?? 0.0) + $current;
+        $injected[$from] = ($injected[$from] ?? 0.0) - $current;
+    }
+
+    /**
      * Potentials of the live nodes for currents fed into them.
      *
      * @param array<int, float> $injected by live node, in A; what returns does so through ground

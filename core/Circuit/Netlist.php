@@ -34,11 +34,40 @@ final readonly class Netlist
             throw CircuitError::noGround($ground);
         }
         foreach ($byId as $element) {
+            if ($element->partner !== null && !self::works($element->type, $byId[$element->partner] ?? null)) {
+                throw CircuitError::unknownPartner($element->id, $element->partner);
+            }
             if ($element->coil !== null && ($byId[$element->coil] ?? null)?->type !== ElementType::Coil) {
                 throw CircuitError::unknownCoil($element->id, $element->coil);
             }
         }
         $this->elements = $byId;
         $this->nodes = array_map(strval(...), array_keys($nodes));
+    }
+
+    private static function works(ElementType $type, ?Element $partner): bool
+    {
+        return $partner !== null && match ($type) {
+            ElementType::Winding => $partner->type === ElementType::Motor,
+            ElementType::ModuleOutput => $partner->type === ElementType::ModuleInput,
+            default => true,
+        };
+    }
+
+    /** Whether it is fed with alternating current. */
+    public function alternates(): bool
+    {
+        foreach ($this->elements as $element) {
+            if ($element->type === ElementType::AlternatingSource) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function solver(): Solver
+    {
+        return $this->alternates() ? new PhasorSolver($this) : new CircuitSolver($this);
     }
 }

@@ -23,17 +23,17 @@ final readonly class Ohmmeter
     private array $slots;
 
     /** @throws CircuitError when the circuit has no such node */
-    public function __construct(CircuitSolver $circuit, string $a, string $b)
+    public function __construct(Solver $circuit, string $a, string $b)
     {
         [$circuit->node($a), $circuit->node($b)];
         $passive = [];
         $slots = [];
-        foreach ($circuit->netlist->elements as $element) {
+        foreach ($circuit->netlist()->elements as $element) {
             $passive[] = Element::resistor($element->id, $element->from, $element->to, 1.0);
             $slots[] = $circuit->slot($element->id.'.'.$element->type->resistanceParameter());
         }
         $this->slots = $slots;
-        $this->solver = new CircuitSolver(new Netlist([...$passive, Element::source(self::ID, $a, $b, 1.0, 1.0)], $circuit->netlist->ground));
+        $this->solver = new CircuitSolver(new Netlist([...$passive, Element::source(self::ID, $a, $b, 1.0, 1.0)], $circuit->netlist()->ground));
     }
 
     /**
@@ -54,7 +54,7 @@ final readonly class Ohmmeter
     }
 
     /** What the meter shows in a solved state, in Ω; INF when nothing connects its leads. */
-    public static function shows(OperatingPoint $point): float
+    public static function shows(SolvedState $point): float
     {
         $current = -$point->current(self::ID);
 

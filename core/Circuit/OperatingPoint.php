@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Ispira\Core\Circuit;
 
 /**
- * The steady state of a circuit: what every lead of a meter would find.
+ * The steady state of a circuit on direct current.
  */
-final readonly class OperatingPoint
+final readonly class OperatingPoint implements SolvedState
 {
     /**
      * @param array<string, int> $nodeNumbers
@@ -15,7 +15,7 @@ final readonly class OperatingPoint
      * @param array<int, float>  $volts         by live node
      * @param array<int, float>  $values        parameters that were solved for
      * @param list<int>          $ohmsSlots
-     * @param array<string, int> $slots
+     * @param array<int, float>  $emf           V of `from` above `to`, by branch that has any
      * @param array<int, float>  $speeds        rad/s by motor branch
      * @param array<int, bool>   $energised     by coil branch
      * @param bool               $chatters      true when no relay position is stable
@@ -28,7 +28,7 @@ final readonly class OperatingPoint
         private array $volts,
         private array $values,
         private array $ohmsSlots,
-        private array $slots,
+        private array $emf,
         private array $speeds,
         public array $energised,
         public bool $chatters,
@@ -39,7 +39,7 @@ final readonly class OperatingPoint
     /** The same potentials in a network with the same live branches. */
     public function within(LiveNetwork $network): self
     {
-        return $network === $this->network ? $this : new self($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $this->volts, $this->values, $this->ohmsSlots, $this->slots, $this->speeds, $this->energised, $this->chatters, $this->joined);
+        return $network === $this->network ? $this : new self($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $this->volts, $this->values, $this->ohmsSlots, $this->emf, $this->speeds, $this->energised, $this->chatters, $this->joined);
     }
 
     /** Potential of a node above ground in V; null when the node floats. */
@@ -76,13 +76,8 @@ final readonly class OperatingPoint
         if (!isset($this->network->liveBranches[$branch])) {
             return 0.0;
         }
-        $emf = match ($element->type) {
-            ElementType::Source => $this->values[$this->slots["$elementId.volts"]],
-            ElementType::Motor => $this->values[$this->slots["$elementId.emfConstant"]] * $this->speeds[$branch],
-            default => 0.0,
-        };
 
-        return ($this->atNode($this->nodeNumbers[$element->from]) - $this->atNode($this->nodeNumbers[$element->to]) - $emf) / $ohms;
+        return ($this->atNode($this->nodeNumbers[$element->from]) - $this->atNode($this->nodeNumbers[$element->to]) - ($this->emf[$branch] ?? 0.0)) / $ohms;
     }
 
     /** Whether an element is open: a contact apart, a plug out. */
@@ -93,10 +88,10 @@ final readonly class OperatingPoint
         return $this->values[$this->ohmsSlots[$branch]] >= CircuitSolver::OPEN_FROM_OHMS;
     }
 
-    /** Shaft speed of a motor in rad/s; negative when it turns backwards. */
+    /** Shaft speed of a motor in rad/s; negative when it turns backwards; NAN when a relay chatters. */
     public function speed(string $motorId): float
     {
-        return $this->speeds[$this->branchNumbers[$motorId] ?? throw CircuitError::unknownParameter($motorId)];
+        return $this->chatters ? \NAN : $this->speeds[$this->branchNumbers[$motorId] ?? throw CircuitError::unknownParameter($motorId)];
     }
 
     private function atNode(int $number): float

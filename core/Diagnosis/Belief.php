@@ -278,11 +278,10 @@ final class Belief
         $packed = $this->predictions->packed($state, $test);
         $memory = "$reading->id|$packed";
         if (!isset($this->memory[$memory])) {
-            $shouldRun = $this->predictions->circuit->runsIn($test);
             $sums = [0.0, 0.0];
             $ratios = Predictions::unpacked($packed);
             foreach ($ratios as $ratio) {
-                [$one, $fits] = Likelihood::ofChoice(SpeedState::chances($ratio, $shouldRun), (string) $reading->value, $slip);
+                [$one, $fits] = Likelihood::ofChoice(Judged::chances($this->predictions->circuit, $test, $ratio), (string) $reading->value, $slip);
                 $sums[0] += $one;
                 $sums[1] += $fits;
             }

@@ -32,7 +32,7 @@ final readonly class CaseFile
     public function mapOnly(CircuitModel $circuit): self
     {
         return new self(
-            array_values(array_filter($this->readings, static fn (Reading $r): bool => !$circuit->tests[$r->test]->offered)),
+            array_values(array_filter($this->readings, static fn (Reading $r): bool => !$circuit->tests[$r->test]->offered || $circuit->tests[$r->test]->asked)),
             $this->replacements,
             $this->intermittent,
         );

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis;
 
-use Ispira\Core\Circuit\CircuitSolver;
+use Ispira\Core\Circuit\Solver;
 use Ispira\Core\Family\CircuitModel;
 
 /**
@@ -25,7 +25,7 @@ final readonly class DrawnValues
     {
     }
 
-    public static function of(CircuitModel $circuit, CircuitSolver $solver): self
+    public static function of(CircuitModel $circuit, Solver $solver): self
     {
         $vectors = [];
         for ($draw = 0; $draw < self::COUNT; ++$draw) {
@@ -44,7 +44,7 @@ final readonly class DrawnValues
      *
      * @param \Closure(): float $normal gives standard normal deviates
      */
-    public static function single(CircuitModel $circuit, CircuitSolver $solver, \Closure $normal): self
+    public static function single(CircuitModel $circuit, Solver $solver, \Closure $normal): self
     {
         $values = [];
         foreach ($circuit->unknowns as $unknown) {
@@ -59,7 +59,7 @@ final readonly class DrawnValues
      *
      * @return list<float>
      */
-    private static function vector(CircuitModel $circuit, CircuitSolver $solver, array $unknowns): array
+    private static function vector(CircuitModel $circuit, Solver $solver, array $unknowns): array
     {
         $vector = $solver->nominalValues();
         foreach (($circuit->assign)($unknowns) as $parameter => $value) {

@@ -40,6 +40,7 @@ final readonly class Likelihood
         return match ($quantity) {
             Quantity::Volts => 0.03 + 0.01 * $size,
             Quantity::Amps => 0.15 + 0.025 * $size,
+            Quantity::Duty => 1.0 + 0.02 * $size,
             default => 0.04 + 0.02 * $size,
         };
     }
@@ -47,9 +48,11 @@ final readonly class Likelihood
     /** Density of a slip at a reading. */
     public static function slipDensity(Quantity $quantity, float $reading, float $scale): float
     {
-        return $quantity === Quantity::Ohms
-            ? 1.0 / ((abs($reading) + 0.3) * self::SLIP_DECADES * \M_LN10)
-            : 1.0 / (self::SLIP_RANGE * $scale);
+        return match ($quantity) {
+            Quantity::Ohms => 1.0 / ((abs($reading) + 0.3) * self::SLIP_DECADES * \M_LN10),
+            Quantity::Duty => 0.01,
+            default => 1.0 / (self::SLIP_RANGE * $scale),
+        };
     }
 
     public static function normalDensity(float $x, float $mean, float $deviation): float

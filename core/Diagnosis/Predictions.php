@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis;
 
-use Ispira\Core\Circuit\OperatingPoint;
+use Ispira\Core\Circuit\SolvedState;
 use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\PositionKind;
 use Ispira\Core\Family\Probe;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\SetUp;
@@ -28,14 +29,17 @@ final class Predictions
 
     private ?DrawnValues $draws = null;
 
-    /** @var array<string, list<OperatingPoint>> one a draw, by hypothesis and set-up */
+    /** @var array<string, list<SolvedState>> one a draw, by hypothesis and set-up */
     private array $points = [];
 
-    /** @var array<string, list<OperatingPoint>> one a draw, by set-up and what decides its currents */
+    /** @var array<string, list<SolvedState>> one a draw, by set-up and what decides its currents */
     private array $shared = [];
 
     /** @var array<string, list<float>> by set-up, one a draw, in rad/s */
     private array $soundSpeeds = [];
+
+    /** @var array<string, array<int, array{speed: float, braking: float}>> by set-up and mover, one a draw */
+    private array $soundWays = [];
 
     /** @var array<string, list<float>> first draw of the sound circuit, by set-up */
     private array $usual = [];
@@ -96,7 +100,10 @@ final class Predictions
         if ($test->probe->quantity === Quantity::Observation) {
             return pack('d', 0.0);
         }
-        $numbers = array_map(fn (OperatingPoint $point): float => $this->simulator->observe($test->probe, $point), $this->points($hypothesis, $test->setUp, $test->probe));
+        if ($test->probe->quantity === Quantity::Speed && $this->circuit->kindIn($test) === PositionKind::Parks) {
+            return pack('d*', ...$this->parked($hypothesis, $test));
+        }
+        $numbers = array_map(fn (SolvedState $point): float => $this->simulator->observe($test->probe, $point), $this->points($hypothesis, $test->setUp, $test->probe));
         if ($test->probe->quantity === Quantity::Speed) {
             $numbers = $this->asHeard($test, $numbers);
         }
@@ -111,12 +118,27 @@ final class Predictions
      */
     private function asHeard(Test $test, array $speeds): array
     {
-        $speedsOf = fn (string $setUp): array => $this->soundSpeeds[$setUp] ??= array_map(
-            fn (OperatingPoint $point): float => $point->speed($this->circuit->motor),
+        $mover = $this->circuit->fullSpeedMover($test);
+        $speedsOf = fn (string $setUp, string $of): array => $this->soundSpeeds["$setUp|$of"] ??= array_map(
+            fn (SolvedState $point): float => $point->speed($of),
             $this->points($this->sound, $setUp, $test->probe),
         );
 
-        return array_map(Simulator::heard(...), $speeds, $speedsOf($test->setUp), $speedsOf((string) array_key_last($this->circuit->positions)));
+        return array_map(Simulator::heard(...), $speeds, $speedsOf($test->setUp, $test->probe->at), $speedsOf($this->circuit->fullSpeedSetUp($mover)->key, $mover));
+    }
+
+    /** @return list<float> */
+    private function parked(Hypothesis $hypothesis, Test $test): array
+    {
+        $setUp = $this->circuit->setUps[$test->setUp];
+        $mover = $test->probe->at;
+        $numbers = [];
+        foreach ($this->draws()->vectors as $draw => $vector) {
+            $sound = $this->soundWays["$test->setUp|$mover"][$draw] ??= $this->simulator->soundWay($mover, $vector, $setUp, $this->sound);
+            $numbers[] = $this->simulator->parks($mover, $vector, $setUp, $hypothesis, $sound);
+        }
+
+        return $numbers;
     }
 
     private function draws(): DrawnValues
@@ -127,7 +149,7 @@ final class Predictions
     /**
      * The circuit's state in every draw. Hypotheses that differ only where no current flows share it.
      *
-     * @return list<OperatingPoint>
+     * @return list<SolvedState>
      */
     private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe): array
     {
@@ -152,7 +174,7 @@ final class Predictions
         // Only potentials of dead ends differ between hypotheses that share their currents.
         return $this->points[$key] = $probe->quantity !== Quantity::Volts
             ? $this->shared[$signature]
-            : array_map(static fn (OperatingPoint $point): OperatingPoint => $solver->rehung($point, $first), $this->shared[$signature]);
+            : array_map(static fn (SolvedState $point): SolvedState => $solver->rehung($point, $first), $this->shared[$signature]);
     }
 
     /** @return list<float> */

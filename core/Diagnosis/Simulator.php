@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis;
 
-use Ispira\Core\Circuit\CircuitSolver;
 use Ispira\Core\Circuit\Ohmmeter;
-use Ispira\Core\Circuit\OperatingPoint;
+use Ispira\Core\Circuit\SolvedState;
+use Ispira\Core\Circuit\Solver;
 use Ispira\Core\Family\AdjustmentKind;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Probe;
@@ -18,7 +18,7 @@ use Ispira\Core\Family\SetUp;
  */
 final class Simulator
 {
-    public readonly CircuitSolver $solver;
+    public readonly Solver $solver;
 
     /** @var array<string, Ohmmeter> by probe */
     private array $ohmmeters = [];
@@ -28,7 +28,7 @@ final class Simulator
 
     public function __construct(public readonly CircuitModel $circuit)
     {
-        $this->solver = new CircuitSolver($circuit->netlist);
+        $this->solver = $circuit->netlist->solver();
     }
 
     /**
@@ -38,13 +38,14 @@ final class Simulator
      * beats a switch that is off and a break beats one that is on.
      *
      * @param list<float> $values
+     * @param bool        $atRest whether the shaft stands at its place of rest
      *
      * @return list<float>
      */
-    public function valuesFor(array $values, SetUp $setUp, Hypothesis $hypothesis): array
+    public function valuesFor(array $values, SetUp $setUp, Hypothesis $hypothesis, bool $atRest = false): array
     {
         $position = $hypothesis->acts[$setUp->position] ?? $setUp->position;
-        $adjustments = [...$this->circuit->positions[$position]->adjustments, ...$setUp->adjustments, ...$hypothesis->adjustments];
+        $adjustments = [...$this->circuit->positions[$position]->adjustments, ...$setUp->adjustments, ...($atRest ? $setUp->atRest : []), ...$hypothesis->adjustments];
         $late = [];
         $changed = [];
         foreach ($adjustments as $adjustment) {
@@ -64,7 +65,7 @@ final class Simulator
     }
 
     /** The circuit as the probe finds it: an ohmmeter brings its own source and needs the others dead. */
-    public function solverFor(Probe $probe): CircuitSolver
+    public function solverFor(Probe $probe): Solver
     {
         return $probe->quantity === Quantity::Ohms ? $this->ohmmeter($probe)->solver : $this->solver;
     }
@@ -82,15 +83,60 @@ final class Simulator
     }
 
     /** @return float in V, A, Ω (INF when open) or rad/s (NAN when a relay chatters) */
-    public function observe(Probe $probe, OperatingPoint $point): float
+    public function observe(Probe $probe, SolvedState $point): float
     {
         return match ($probe->quantity) {
             Quantity::Volts => $point->voltageBetween($probe->at, $probe->against),
             Quantity::Amps => $point->current($probe->at),
             Quantity::Ohms => Ohmmeter::shows($point),
-            Quantity::Speed => $point->chatters ? \NAN : $point->speed($probe->at),
+            Quantity::Duty => max(0.0, min(100.0, 100.0 * $point->voltageBetween($probe->at, $probe->against) / $probe->full)),
+            Quantity::Speed => $point->speed($probe->at),
+            Quantity::Lamp => $this->across($probe->at, $point) / $probe->full,
             Quantity::Observation => 0.0,
         };
+    }
+
+    /**
+     * The way of a shaft to its place of rest, see {@see Parking}.
+     *
+     * @param list<float> $values
+     * @param array{speed: float, braking: float} $sound the same when nothing is wrong
+     */
+    public function parks(string $mover, array $values, SetUp $setUp, Hypothesis $hypothesis, array $sound): float
+    {
+        $atRest = $this->valuesFor($values, $setUp, $hypothesis, true);
+        $way = $this->solver->solve($this->valuesFor($values, $setUp, $hypothesis))->speed($mover);
+        $right = max(abs($sound['speed']), self::STANDS_BELOW);
+
+        return Parking::code($way / $right, $this->solver->solve($atRest)->speed($mover) / $right, $this->braking($mover, $atRest), $sound['braking']);
+    }
+
+    /**
+     * How a shaft goes to its place of rest when nothing is wrong.
+     *
+     * @param list<float> $values
+     *
+     * @return array{speed: float, braking: float} rad/s on the way, and N·m·s at rest
+     */
+    public function soundWay(string $mover, array $values, SetUp $setUp, Hypothesis $sound): array
+    {
+        return [
+            'speed' => $this->solver->solve($this->valuesFor($values, $setUp, $sound))->speed($mover),
+            'braking' => $this->braking($mover, $this->valuesFor($values, $setUp, $sound, true)),
+        ];
+    }
+
+    /** @param list<float> $values */
+    private function braking(string $mover, array $values): float
+    {
+        return $this->solver->electricBraking($values, $mover);
+    }
+
+    private function across(string $element, SolvedState $point): float
+    {
+        $lamp = $this->circuit->netlist->elements[$element];
+
+        return abs($point->voltageBetween($lamp->from, $lamp->to));
     }
 
     private function ohmmeter(Probe $probe): Ohmmeter

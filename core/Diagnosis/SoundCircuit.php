@@ -41,7 +41,7 @@ final class SoundCircuit
         $speeds = [];
         foreach ($this->circuit->positions as $key => $position) {
             $point = $this->simulator->solver->solve($this->simulator->valuesFor($this->values, $this->circuit->setUps[(string) $key], $this->sound));
-            $speeds[(string) $key] = abs($point->speed($this->circuit->motor));
+            $speeds[(string) $key] = abs($point->speed($position->mover));
         }
         $full = max(1e-9, ...array_values($speeds));
 

@@ -32,7 +32,7 @@ final readonly class TestCard
     {
         $texts = $this->circuit->texts;
         $volts = $test->probe->quantity === Quantity::Volts;
-        $leads = $volts || $test->probe->quantity === Quantity::Ohms;
+        $leads = $test->probe->against !== '';
         $supply = $this->diagnosis->evidence->predictions->supplyOf(0);
 
         return [
@@ -46,7 +46,7 @@ final readonly class TestCard
             'black' => $leads ? $this->words->place($test->probe->against) : null,
             'at' => $test->probe->at,
             'against' => $test->probe->against,
-            'meter' => Words::general('meter.'.$test->probe->quantity->value, ['range' => $supply > 19.0 ? '60' : '20']),
+            'meter' => Words::general('meter.'.$test->probe->quantity->value.($this->circuit->netlist->alternates() && ($volts || $test->probe->quantity === Quantity::Amps) ? '-ac' : ''), ['range' => $supply > 19.0 ? '60' : '20']),
             'cautions' => array_map(static fn (string $key): string => $texts->get("cautions.$key"), $test->cautions),
             'tools' => array_map(static fn (string $key): string => $texts->get("tools.$key"), $test->tools),
             'access' => array_map(static fn (string $key): string => $texts->get("access.$key"), $test->access),
@@ -77,13 +77,7 @@ final readonly class TestCard
     /** @return list<array{value: string, label: string}> */
     private function choices(Test $test): array
     {
-        $values = match ($test->probe->quantity) {
-            Quantity::Observation => array_keys($this->circuit->observations[$test->probe->at]->usual),
-            Quantity::Speed => array_map(static fn (SpeedState $s): string => $s->value, SpeedState::possible($this->circuit->runsIn($test))),
-            default => [],
-        };
-
-        return array_map(fn (string $value): array => ['value' => $value, 'label' => $this->words->choice($test, $value)], $values);
+        return array_map(fn (string $value): array => ['value' => $value, 'label' => $this->words->choice($test, $value)], Judged::answers($this->circuit, $test));
     }
 
     /**

@@ -144,10 +144,9 @@ final class TestValues
         if ($test->probe->quantity === Quantity::Observation) {
             return Likelihood::observed($hypothesis, $test, $this->predictions->circuit->observations[$test->probe->at]->usual);
         }
-        $shouldRun = $this->predictions->circuit->runsIn($test);
         $sum = [];
         foreach ($this->predictions->of($hypothesis, $test) as $ratio) {
-            foreach (SpeedState::chances($ratio, $shouldRun) as $state => $chance) {
+            foreach (Judged::chances($this->predictions->circuit, $test, $ratio) as $state => $chance) {
                 $sum[$state] = ($sum[$state] ?? 0.0) + $chance / DrawnValues::COUNT;
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis;
 
 use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\PositionKind;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
 use Ispira\Core\Family\Texts;
@@ -62,14 +63,22 @@ final class Words
         $position = $this->circuit->positions[$setUp->position];
         $state = $setUp->text === null ? self::general('plugged') : $this->circuit->texts->get("setups.$setUp->text");
 
-        return $state.', '.self::general('position', ['position' => $position->label]);
+        return $state.', '.($this->circuit->texts->find('position', ['position' => $position->label]) ?? self::general('position', ['position' => $position->label]));
     }
 
     public function choice(Test $test, string $value): string
     {
-        return $test->probe->quantity === Quantity::Observation
-            ? $this->circuit->texts->get("observations.{$test->probe->at}.$value")
-            : self::general("states.$value");
+        return match ($test->probe->quantity) {
+            Quantity::Observation => $this->circuit->texts->get("observations.{$test->probe->at}.$value"),
+            Quantity::Lamp => self::general("lamp.$value"),
+            default => $this->state($value, $this->circuit->kindIn($test)),
+        };
+    }
+
+    /** What a mover does, in the family's own words where it has any. */
+    public function state(string $value, PositionKind $kind): string
+    {
+        return $this->circuit->texts->find("states.$kind->value.$value") ?? $this->circuit->texts->find("states.$value") ?? self::general("states.$kind->value.$value");
     }
 
     public function reading(Reading $reading): string

@@ -34,7 +34,6 @@ final readonly class CircuitModel
 
     /**
      * @param string               $hash      identifies family, version and values: equal hashes predict alike
-     * @param string               $motor     id of the motor whose speed is heard
      * @param string               $supply    element parameter that is the supply voltage at no load
      * @param list<Unknown>        $unknowns  what nobody knows exactly about this circuit
      * @param \Closure(array<string, float>): array<string, float> $assign element parameters ("element.parameter") for values of the unknowns
@@ -52,7 +51,6 @@ final readonly class CircuitModel
     public function __construct(
         public string $hash,
         public Netlist $netlist,
-        public string $motor,
         public string $supply,
         public array $unknowns,
         public \Closure $assign,
@@ -83,11 +81,36 @@ final readonly class CircuitModel
         return $this->tests["speed@$position"];
     }
 
-    /** Whether the fan runs during a test when nothing is wrong. */
-    public function runsIn(Test $test): bool
+    /** What is right during a test. */
+    public function kindIn(Test $test): PositionKind
     {
         $setUp = $this->setUps[$test->setUp];
 
-        return $setUp->runs || $this->positions[$setUp->position]->runs;
+        return $setUp->kind ?? $this->positions[$setUp->position]->kind;
+    }
+
+    /** The set-up in which a mover goes fastest: that of its last position. */
+    public function fullSpeedSetUp(string $mover): SetUp
+    {
+        $last = null;
+        foreach ($this->positions as $key => $position) {
+            if ($position->mover === $mover || $last === null) {
+                $last = $this->setUps[(string) $key];
+            }
+        }
+
+        return $last ?? throw new \LogicException('A circuit without positions.');
+    }
+
+    /** The mover whose full speed a heard speed is compared with: the one of the test's position, when the test watches another that stands for it. */
+    public function fullSpeedMover(Test $test): string
+    {
+        foreach ($this->positions as $position) {
+            if ($position->mover === $test->probe->at) {
+                return $test->probe->at;
+            }
+        }
+
+        return $this->positions[$this->setUps[$test->setUp]->position]->mover;
     }
 }

@@ -14,6 +14,7 @@ final readonly class Parameter
      * @param list<string>    $choices  for a choice
      * @param string          $unit     for numbers
      * @param bool            $optional whether "unknown" (null) is an answer
+     * @param bool            $shapesMap whether the cells of the speed map depend on it: it is asked first
      * @param string|null     $countOf  for numbers: the parameter whose value minus one is how many there must be
      */
     private function __construct(
@@ -26,13 +27,14 @@ final readonly class Parameter
         public float $most = 0.0,
         public bool $optional = false,
         public ?string $countOf = null,
+        public bool $shapesMap = false,
     ) {
     }
 
     /** @param list<string> $choices */
-    public static function choice(string $key, array $choices, string $default): self
+    public static function choice(string $key, array $choices, string $default, bool $shapesMap = false): self
     {
-        return new self($key, 'choice', $default, $choices);
+        return new self($key, 'choice', $default, $choices, shapesMap: $shapesMap);
     }
 
     public static function number(string $key, string $unit, float $least, float $most): self

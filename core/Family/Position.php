@@ -10,14 +10,22 @@ namespace Ispira\Core\Family;
 final readonly class Position
 {
     /**
-     * @param bool             $runs        whether the fan should run here
+     * @param PositionKind     $kind        what is right here
      * @param list<Adjustment> $adjustments
+     * @param string           $mover       element that is heard or seen to move: a motor, a contactor
      */
     public function __construct(
         public string $key,
         public string $label,
-        public bool $runs,
+        public PositionKind $kind,
         public array $adjustments,
+        public string $mover = 'motor',
     ) {
+    }
+
+    /** Whether something should move here. */
+    public function runs(): bool
+    {
+        return $this->kind !== PositionKind::Stands;
     }
 }

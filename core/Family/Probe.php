@@ -13,6 +13,7 @@ final readonly class Probe
         public Quantity $quantity,
         public string $at,
         public string $against = '',
+        public float $full = 1.0,
     ) {
     }
 
@@ -33,9 +34,30 @@ final readonly class Probe
         return new self(Quantity::Ohms, $a, $b);
     }
 
-    public static function speed(string $motor): self
+    /** @param string $mover a motor or a contactor */
+    public static function speed(string $mover): self
     {
-        return new self(Quantity::Speed, $motor);
+        return new self(Quantity::Speed, $mover);
+    }
+
+    /**
+     * Share of the time for which a pulsed signal is high.
+     *
+     * @param float $fullVolts between the nodes while it is high
+     */
+    public static function duty(string $plus, string $minus, float $fullVolts): self
+    {
+        return new self(Quantity::Duty, $plus, $minus, $fullVolts);
+    }
+
+    /**
+     * How bright a lamp burns.
+     *
+     * @param float $fullVolts at which it is at its brightest
+     */
+    public static function lamp(string $element, float $fullVolts): self
+    {
+        return new self(Quantity::Lamp, $element, '', $fullVolts);
     }
 
     public static function observation(string $key): self

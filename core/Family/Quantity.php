@@ -12,7 +12,9 @@ enum Quantity: string
     case Volts = 'volts';
     case Amps = 'amps';
     case Ohms = 'ohms';
+    case Duty = 'duty';
     case Speed = 'speed';
+    case Lamp = 'lamp';
     case Observation = 'observation';
 
     /** Unit symbol of a number, empty for what is chosen from a list. */
@@ -22,6 +24,7 @@ enum Quantity: string
             self::Volts => 'V',
             self::Amps => 'A',
             self::Ohms => 'Ω',
+            self::Duty => '%',
             default => '',
         };
     }

@@ -19,6 +19,7 @@ final readonly class Test
      * @param array<string, string> $words values for the placeholders of its words
      * @param bool         $repeatable whether doing it again can show what it did not the first time
      * @param bool         $offered  false for what only the speed map asks
+     * @param bool         $asked    whether it is asked with the complaint, before any work
      */
     public function __construct(
         public string $key,
@@ -32,6 +33,7 @@ final readonly class Test
         public array $words = [],
         public bool $offered = true,
         public bool $repeatable = false,
+        public bool $asked = false,
     ) {
     }
 }

@@ -42,7 +42,7 @@ final class BenchCommand extends Command
             $top = (string) array_key_last($circuit->positions);
             $readings = [];
             foreach ($circuit->positions as $key => $position) {
-                $readings[] = new Reading("m$key", "speed@$key", !$position->runs || (string) $key === $top ? 'right' : 'dead');
+                $readings[] = new Reading("m$key", "speed@$key", !$position->runs() || (string) $key === $top ? 'right' : 'dead');
             }
             $case = new CaseFile([...$readings, new Reading('v', 'common-volts@1', 0.02)]);
             $time = static function (Engine $engine) use ($circuit, $case): float {

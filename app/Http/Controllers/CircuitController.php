@@ -82,6 +82,7 @@ final class CircuitController extends Controller
             'unit' => $p->unit,
             'default' => $p->default,
             'countOf' => $p->countOf,
+            'shapesMap' => $p->shapesMap,
         ], array_values($family->parameters()->parameters));
     }
 }

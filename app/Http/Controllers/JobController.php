@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\OpenJob;
 use App\Diagnosis\JobView;
+use App\Http\Requests\Answers;
 use App\Http\Requests\MapStates;
 use App\Http\Requests\OpenJobRequest;
 use App\Models\Job;
@@ -22,6 +23,9 @@ use Ispira\Core\Job\JobStage;
 final class JobController extends Controller
 {
     private const MOST_LISTED = 100;
+
+    /** @var array<string, list<array<string, mixed>>> cells of the circuits on a page, each read once */
+    private array $cellsOf = [];
 
     public function __construct(private readonly FamilyRegistry $families)
     {
@@ -55,7 +59,7 @@ final class JobController extends Controller
     {
         $maps = JobView::maps($job);
         $current = array_values(array_filter($maps, static fn (array $map): bool => $map['kind'] !== 'remembered'));
-        $positions = array_map(static fn ($p): array => ['key' => $p->key, 'label' => $p->label, 'runs' => $p->runs], array_values($job->circuit()->positions));
+        $positions = $this->cellsOf[$job->family.json_encode($job->parameters)] ??= JobView::cells($job->circuit());
 
         return ['positions' => $positions, 'states' => (object) ($current === [] ? [] : $current[count($current) - 1]['states'])];
     }
@@ -81,7 +85,27 @@ final class JobController extends Controller
                 'circuit' => $unit->jobs->first() === null ? null : ['family' => $unit->jobs->first()->family, 'parameters' => (object) $unit->jobs->first()->parameters],
             ])->values()->all(),
             'models' => $this->circuitsByModel($request),
+            'start' => $this->start($request),
         ]);
+    }
+
+    /**
+     * The map and the questions of the circuit chosen so far.
+     *
+     * @return array<string, mixed>
+     */
+    private function start(Request $request): array
+    {
+        $asked = $request->string('family')->limit(60, '')->toString();
+        $key = $this->families->has($asked) ? $asked : (string) array_key_first($this->families->all());
+        $family = $this->families->get($key);
+        try {
+            $circuit = $family->circuit($family->parameters()->read($request->array('parameters')));
+        } catch (ParameterError) {
+            $circuit = $family->circuit($family->parameters()->read([]));
+        }
+
+        return ['family' => $key, 'cells' => JobView::cells($circuit), 'questions' => JobView::questions($circuit)];
     }
 
     /** @return array<string, array{family: string, parameters: object}> the latest circuit of each model */
@@ -119,8 +143,10 @@ final class JobController extends Controller
         } catch (ParameterError $error) {
             throw ValidationException::withMessages(['parameters' => $error->getMessage()]);
         }
-        $states = MapStates::read($request->input('states'), $this->families->get($family)->circuit($parameters));
-        $job = $open($this->user($request), $request->validated(), $family, $parameters, $states);
+        $circuit = $this->families->get($family)->circuit($parameters);
+        $answers = Answers::read($request->input('answers'), $circuit);
+        $states = MapStates::read($request->input('states'), $circuit, answered: $answers !== []);
+        $job = $open($this->user($request), $request->validated(), $family, $parameters, $states, $answers);
 
         return $this->whereItStands($job);
     }

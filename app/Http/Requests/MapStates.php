@@ -14,11 +14,13 @@ use Ispira\Core\Family\CircuitModel;
 final class MapStates
 {
     /**
+     * @param bool $answered whether something else of the complaint was noted: the map may then stay empty
+     *
      * @return array<string, string> state by position, without those not tried
      *
      * @throws ValidationException
      */
-    public static function read(mixed $given, CircuitModel $circuit, bool $whole = false): array
+    public static function read(mixed $given, CircuitModel $circuit, bool $whole = false, bool $answered = false): array
     {
         $states = [];
         foreach (is_array($given) ? $given : [] as $position => $state) {
@@ -30,12 +32,12 @@ final class MapStates
                 throw ValidationException::withMessages(['states' => "The selector has no position \"$position\". Reload the page: the circuit has changed."]);
             }
             $known = is_string($state) ? SpeedState::tryFrom($state) : null;
-            if ($known === null || !in_array($known, SpeedState::possible($cell->runs), true)) {
+            if ($known === null || !in_array($known, SpeedState::possible($cell->kind), true)) {
                 throw ValidationException::withMessages(['states' => "Choose what the fan does in position $cell->label."]);
             }
             $states[(string) $position] = $known->value;
         }
-        if ($states === []) {
+        if ($states === [] && !$answered) {
             throw ValidationException::withMessages(['states' => 'Step through the selector and note what the fan does: at least one position.']);
         }
         if ($whole && count($states) < count($circuit->positions)) {

@@ -25,6 +25,7 @@ final class OpenJobRequest extends FormRequest
             'family' => ['required', 'string', 'max:60'],
             'parameters' => ['nullable', 'array', 'max:40'],
             'states' => ['nullable', 'array', 'max:30'],
+            'answers' => ['nullable', 'array', 'max:20'],
         ];
     }
 

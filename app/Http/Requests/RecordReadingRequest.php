@@ -6,8 +6,8 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
+use Ispira\Core\Diagnosis\Judged;
 use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\SpeedState;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
@@ -17,7 +17,7 @@ use Ispira\Core\Measurement\UnreadableNumber;
 final class RecordReadingRequest extends FormRequest
 {
     /** Beyond this, in V, A or 10 MΩ, no instrument of the trade reads. */
-    private const LARGEST = ['volts' => 1000.0, 'amps' => 500.0, 'ohms' => 1e8];
+    private const LARGEST = ['volts' => 1000.0, 'amps' => 500.0, 'ohms' => 1e8, 'duty' => 100.0];
 
     /** @return array<string, mixed> */
     public function rules(): array
@@ -67,10 +67,7 @@ final class RecordReadingRequest extends FormRequest
     private function outcome(CircuitModel $circuit, Test $test): string
     {
         $choice = $this->string('choice')->toString();
-        $allowed = $test->probe->quantity === Quantity::Observation
-            ? array_keys($circuit->observations[$test->probe->at]->usual)
-            : array_map(static fn (SpeedState $s): string => $s->value, SpeedState::possible($circuit->runsIn($test)));
-        if (!in_array($choice, $allowed, true)) {
+        if (!in_array($choice, Judged::answers($circuit, $test), true)) {
             $this->fail('value', 'Choose what you saw or heard.');
         }
 

@@ -6,13 +6,14 @@ namespace Ispira\Core\Diagnosis\Trial;
 
 use Ispira\Core\Diagnosis\DrawnValues;
 use Ispira\Core\Diagnosis\Hypothesis;
+use Ispira\Core\Diagnosis\Judged;
 use Ispira\Core\Diagnosis\Likelihood;
 use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Diagnosis\Simulator;
-use Ispira\Core\Diagnosis\SpeedState;
 use Ispira\Core\Family\Adjustment;
 use Ispira\Core\Family\AdjustmentKind;
 use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\PositionKind;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
 
@@ -86,7 +87,7 @@ final class SimulatedUnit
         }
         $chances = $test->probe->quantity === Quantity::Observation
             ? Likelihood::observed($this->truth, $test, $this->circuit->observations[$test->probe->at]->usual)
-            : $this->heard($test, $shows);
+            : $this->judged($test, $shows);
         if ($slip) {
             $chances = array_fill_keys(array_keys($chances), 1.0 / \count($chances));
         }
@@ -95,19 +96,32 @@ final class SimulatedUnit
     }
 
     /** @return array<string, float> */
-    private function heard(Test $test, bool $shows): array
+    private function judged(Test $test, bool $shows): array
     {
-        $soundSpeed = $this->observe($test, $this->sound);
-        $top = (string) array_key_last($this->circuit->positions);
-        $full = $this->observe($this->circuit->speedTest($top), $this->sound);
-        $with = Simulator::heard($this->observe($test, $this->truth), $soundSpeed, $full);
-        if ($this->truth->comesAndGoes && abs($with - Simulator::heard($soundSpeed, $soundSpeed, $full)) > 0.15 && $this->chance->happens(0.35)) {
+        $sound = $this->asJudged($test, $this->sound);
+        $with = $this->asJudged($test, $this->truth);
+        if ($this->truth->comesAndGoes && abs($with - $sound) > 0.15 && $this->chance->happens(0.35)) {
             $with = \NAN;
         } elseif (!$shows) {
-            $with = Simulator::heard($soundSpeed, $soundSpeed, $full);
+            $with = $sound;
         }
 
-        return SpeedState::chances($with, $this->circuit->runsIn($test));
+        return Judged::chances($this->circuit, $test, $with);
+    }
+
+    private function asJudged(Test $test, Hypothesis $state): float
+    {
+        if ($test->probe->quantity !== Quantity::Speed) {
+            return $this->observe($test, $state);
+        }
+        $setUp = $this->circuit->setUps[$test->setUp];
+        if ($this->circuit->kindIn($test) === PositionKind::Parks) {
+            return $this->simulator->parks($test->probe->at, $this->values, $setUp, $state, $this->simulator->soundWay($test->probe->at, $this->values, $setUp, $this->sound));
+        }
+        $mover = $this->circuit->fullSpeedMover($test);
+        $full = $this->simulator->solver->solve($this->simulator->valuesFor($this->values, $this->circuit->fullSpeedSetUp($mover), $this->sound))->speed($mover);
+
+        return Simulator::heard($this->observe($test, $state), $this->observe($test, $this->sound), $full);
     }
 
     private function observe(Test $test, Hypothesis $state): float

@@ -29,7 +29,7 @@ final class SteppedBlowerFamily implements Family
     {
         return new ParameterList([
             Parameter::choice('side', ['feed', 'ground'], 'feed'),
-            Parameter::choice('positions', ['3', '4', '5', '6', '7'], '4'),
+            Parameter::choice('positions', ['3', '4', '5', '6', '7'], '4', shapesMap: true),
             Parameter::choice('pack', ['chain', 'coils'], 'chain'),
             Parameter::choice('thermalFuse', ['yes', 'no'], 'yes'),
             Parameter::choice('high', ['selector', 'relay', 'changeover'], 'selector'),
@@ -59,7 +59,6 @@ final class SteppedBlowerFamily implements Family
         return new CircuitModel(
             hash('sha256', serialize([$this->key(), self::VERSION, $values, $netlist, $positions, $setUps, $testList, $faultList, $unknowns])),
             $netlist,
-            'motor',
             'battery.volts',
             $unknowns,
             $wiring->assign(...),

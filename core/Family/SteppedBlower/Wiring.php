@@ -9,6 +9,7 @@ use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Family\Adjustment;
 use Ispira\Core\Family\Position;
+use Ispira\Core\Family\PositionKind;
 use Ispira\Core\Family\SetUp;
 use Ispira\Core\Family\Unknown;
 
@@ -72,11 +73,11 @@ final readonly class Wiring
     {
         $top = $this->variant->top;
         $positions = [
-            new Position('key-off', 'key off', false, [Adjustment::set('relay.ohms', Variant::OPEN), ...$this->contactClosed($top)]),
-            new Position('off', '0', false, []),
+            new Position('key-off', 'key off', PositionKind::Stands, [Adjustment::set('relay.ohms', Variant::OPEN), ...$this->contactClosed($top)]),
+            new Position('off', '0', PositionKind::Stands, []),
         ];
         foreach (range(1, $top) as $position) {
-            $positions[] = new Position((string) $position, (string) $position, true, $this->contactClosed($position));
+            $positions[] = new Position((string) $position, (string) $position, PositionKind::Runs, $this->contactClosed($position));
         }
 
         return $positions;
@@ -92,7 +93,7 @@ final readonly class Wiring
         foreach ([$v->top - 1, $v->top] as $position) {
             $setUps[] = new SetUp("lamp-$position", (string) $position, [...$open('plug-plus', 'plug-minus'), Adjustment::set('lamp.ohms', $lampOhms)], 'lamp');
         }
-        $setUps[] = new SetUp('direct', 'off', [...$open('plug-plus', 'plug-minus'), Adjustment::set('direct-plus.ohms', 0.03), Adjustment::set('direct-minus.ohms', 0.01)], 'direct', true);
+        $setUps[] = new SetUp('direct', 'off', [...$open('plug-plus', 'plug-minus'), Adjustment::set('direct-plus.ohms', 0.03), Adjustment::set('direct-minus.ohms', 0.01)], 'direct', PositionKind::Runs);
         $taps = array_map(static fn (int $k): string => "tap-$k", $v->lowPositions());
         $setUps[] = new SetUp('pack-out', 'key-off', $open('plug-pack', ...$taps), 'pack-out');
         // The harness pins of the unplugged pack joined, so that one reading covers every wire.

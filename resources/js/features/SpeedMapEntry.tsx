@@ -1,16 +1,14 @@
 import { useRef, type KeyboardEvent } from 'react';
-import { runningStates, standingStates, stateKeys, wordFor } from '@/lib/states';
-import type { State } from '@/lib/types';
+import { letterOf, stateKeys } from '@/lib/states';
+import type { Cell, State } from '@/lib/types';
 
 interface Props {
-    cells: { key: string; label: string; runs: boolean }[];
+    cells: Omit<Cell, 'expected'>[];
     states: Record<string, State | undefined>;
     onChange: (states: Record<string, State | undefined>) => void;
     legend: string;
     error?: string | undefined;
 }
-
-const letters: Record<State, string> = { right: 'R', slow: 'S', fast: 'F', dead: 'D', 'cuts-out': 'C', runs: 'N' };
 
 /** Step through the selector: one column a position, a letter or a tap a state. */
 export default function SpeedMapEntry({ cells, states, onChange, legend, error }: Props) {
@@ -34,7 +32,7 @@ export default function SpeedMapEntry({ cells, states, onChange, legend, error }
             return;
         }
         const state = stateKeys[event.key.toLowerCase()];
-        if (state && (cell.runs ? runningStates : standingStates).includes(state)) {
+        if (state && cell.states.some((one) => one.value === state)) {
             event.preventDefault();
             onChange({ ...states, [cell.key]: state });
             focusColumn(index + 1);
@@ -44,7 +42,7 @@ export default function SpeedMapEntry({ cells, states, onChange, legend, error }
         <fieldset className="min-w-0">
             <legend className="mb-1 font-medium">{legend}</legend>
             <p className="mb-2 text-[0.9rem] text-soft">
-                Tap, or type a letter and move on: <span className="key">R</span> right, <span className="key">S</span> slow, <span className="key">F</span> fast, <span className="key">D</span> dead, <span className="key">C</span> cuts in and out, <span className="key">N</span> runs when it should not.
+                Tap, or type the letter and move on. Arrow keys go from position to position.
             </p>
             <div className="flex gap-1.5 pb-1 max-md:flex-col">
                 {cells.map((cell, index) => (
@@ -57,16 +55,16 @@ export default function SpeedMapEntry({ cells, states, onChange, legend, error }
                         className="flex min-w-0 flex-1 flex-col gap-1 border-t-2 border-ink bg-sheet p-1.5 max-md:flex-row max-md:flex-wrap max-md:items-center"
                     >
                         <p className="figure text-center font-medium max-md:w-full max-md:text-left">{cell.label}</p>
-                        {(cell.runs ? runningStates : standingStates).map((state) => (
+                        {cell.states.map(({ value: state, label }) => (
                             <button
                                 key={state}
                                 type="button"
                                 aria-pressed={states[cell.key] === state}
-                                aria-keyshortcuts={letters[state]}
+                                aria-keyshortcuts={letterOf(state)}
                                 onClick={() => set(index, state)}
                                 className={`min-h-11 rounded-[4px] border px-1 text-[0.95rem] max-md:px-2.5 ${states[cell.key] === state ? 'border-ink bg-ink font-semibold text-paper' : 'border-soft/40 hover:border-ink'}`}
                             >
-                                {wordFor(state, cell.runs)}
+                                {label} <span aria-hidden="true" className={`text-[0.75rem] ${states[cell.key] === state ? '' : 'text-soft'}`}>{letterOf(state)}</span>
                             </button>
                         ))}
                     </div>

@@ -12,11 +12,12 @@ function heightOf(state: State | undefined, cell: Cell): number {
         case 'fast': return Math.min(1.12, expected * 1.3 + 0.06) * TALL;
         case 'cuts-out': return expected * TALL;
         case 'runs': return TALL * 0.8;
+        case 'overruns': return expected * TALL;
         default: return 0;
     }
 }
 
-const tone: Record<State, string> = { right: 'var(--good)', slow: 'var(--warn)', fast: 'var(--warn)', dead: 'var(--bad)', 'cuts-out': 'var(--warn)', runs: 'var(--bad)' };
+const tone: Record<State, string> = { right: 'var(--good)', slow: 'var(--warn)', fast: 'var(--warn)', dead: 'var(--bad)', 'cuts-out': 'var(--warn)', runs: 'var(--bad)', stays: 'var(--bad)', overruns: 'var(--warn)' };
 
 interface BarProps {
     state: State | undefined;
@@ -41,6 +42,8 @@ function Bar({ state, cell, x, width, faint = false }: BarProps) {
             {state === 'slow' && <path d={`M${middle - 5} ${base - height - 9} l5 6 l5 -6`} fill="none" stroke={colour} strokeWidth="2.4" />}
             {state === 'fast' && <path d={`M${middle - 5} ${base - height + 10} l5 -6 l5 6`} fill="none" stroke="var(--sheet)" strokeWidth="2.4" />}
             {state === 'dead' && <path d={`M${middle - 6} ${base - 16} l12 12 m0 -12 l-12 12`} stroke={colour} strokeWidth="3" />}
+            {state === 'overruns' && <rect x={x} y={base - height} width={width} height={height} fill="none" stroke={colour} strokeWidth="3" />}
+            {state === 'stays' && <path d={`M${middle - 8} ${base - 4} v-12 h16 v12`} fill="none" stroke={colour} strokeWidth="3" />}
             {state === 'runs' && <path d={`M${x} ${base - 6} q${width / 4} -9 ${width / 2} 0 t${width / 2} 0 M${x} ${base - 18} q${width / 4} -9 ${width / 2} 0 t${width / 2} 0 M${x} ${base - 30} q${width / 4} -9 ${width / 2} 0 t${width / 2} 0`} fill="none" stroke={colour} strokeWidth="3" />}
             {state === 'right' && !cell.runs && <circle cx={middle} cy={base - 7} r="4.5" fill={colour} />}
             {!state && <text x={middle} y={base - 6} textAnchor="middle" fontSize="15" fill="var(--soft)">?</text>}
@@ -87,8 +90,8 @@ export default function SpeedStrip({ strip, here }: Props) {
                             </svg>
                             <span className="figure text-[0.95rem] leading-tight font-medium">{cell.label}</span>
                             <span className="text-[0.85rem] leading-tight font-medium" style={{ color: shown ? tone[shown] : 'var(--soft)' }}>
-                                {after && was && is && was !== is && <span className="sr-only">before: {wordFor(was, cell.runs)}, now: </span>}
-                                {shown ? wordFor(shown, cell.runs) : 'not tried'}
+                                {after && was && is && was !== is && <span className="sr-only">before: {wordFor(was, cell)}, now: </span>}
+                                {shown ? wordFor(shown, cell) : 'not tried'}
                             </span>
                         </li>
                     );
@@ -99,9 +102,9 @@ export default function SpeedStrip({ strip, here }: Props) {
 }
 
 /** The strip in small, for lists. */
-export function StripInSmall({ positions, states }: { positions: { key: string; label: string; runs: boolean }[]; states: Record<string, State | undefined> }) {
+export function StripInSmall({ positions, states }: { positions: Omit<Cell, 'expected'>[]; states: Record<string, State | undefined> }) {
     const running = positions.filter((position) => position.runs);
-    const words = positions.map((position) => `${position.label} ${states[position.key] ? wordFor(states[position.key] as State, position.runs) : 'not tried'}`).join(', ');
+    const words = positions.map((position) => `${position.label} ${states[position.key] ? wordFor(states[position.key] as State, position) : 'not tried'}`).join(', ');
     return (
         <svg viewBox={`0 0 ${positions.length * 20} 66`} height="44" role="img" aria-label={words} className="block">
             {positions.map((position, n) => {

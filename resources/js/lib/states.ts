@@ -1,20 +1,14 @@
-import type { State } from './types';
+import type { Cell, State } from './types';
 
-/** Words and keys of the states; which of them fit a position depends on whether the fan should run there. */
-export const stateWords: Record<State, string> = {
-    right: 'right',
-    slow: 'too slow',
-    fast: 'too fast',
-    dead: 'dead',
-    'cuts-out': 'cuts out',
-    runs: 'runs on',
-};
+export const stateKeys: Record<string, State> = { r: 'right', s: 'slow', f: 'fast', d: 'dead', c: 'cuts-out', n: 'runs', y: 'stays', o: 'overruns' };
 
-export const runningStates: State[] = ['right', 'slow', 'fast', 'dead', 'cuts-out'];
-export const standingStates: State[] = ['right', 'runs'];
+const letters = Object.fromEntries(Object.entries(stateKeys).map(([letter, state]) => [state, letter.toUpperCase()]));
 
-export const stateKeys: Record<string, State> = { r: 'right', s: 'slow', f: 'fast', d: 'dead', c: 'cuts-out', n: 'runs' };
+export function letterOf(state: State): string {
+    return letters[state] ?? '';
+}
 
-export function wordFor(state: State, runs: boolean): string {
-    return state === 'right' && !runs ? 'off, right' : stateWords[state];
+/** What a state is called in a cell. */
+export function wordFor(state: State, cell: Pick<Cell, 'states'>): string {
+    return cell.states.find((one) => one.value === state)?.label ?? state;
 }

@@ -1,6 +1,6 @@
 /** What the server sends; tests/Feature/PagePropsTest.php holds these shapes against it. */
 
-export type State = 'right' | 'slow' | 'fast' | 'dead' | 'cuts-out' | 'runs';
+export type State = 'right' | 'slow' | 'fast' | 'dead' | 'cuts-out' | 'runs' | 'stays' | 'overruns';
 
 export interface JobHead {
     id: string;
@@ -22,6 +22,7 @@ export interface Cell {
     key: string;
     label: string;
     runs: boolean;
+    states: { value: State; label: string }[];
     expected: number;
 }
 
@@ -111,7 +112,7 @@ export interface Mark {
 export interface Card {
     key: string;
     title: string;
-    quantity: 'volts' | 'amps' | 'ohms' | 'speed' | 'observation';
+    quantity: 'volts' | 'amps' | 'ohms' | 'duty' | 'speed' | 'lamp' | 'observation';
     unit: string;
     setUp: string;
     position: string;
@@ -190,6 +191,7 @@ export interface FieldShown {
     unit: string;
     default: string | null;
     countOf: string | null;
+    shapesMap: boolean;
 }
 
 export type Parameters = Record<string, string | number | number[] | string[] | null | undefined>;

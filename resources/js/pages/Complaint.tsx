@@ -56,12 +56,12 @@ export default function Complaint() {
                     <h2 className="text-lg font-semibold">How it behaved before</h2>
                     <p className="mb-3 text-soft">What is remembered counts less than what was heard today, but the order in which positions died is evidence.</p>
                     {remembered.map((map) => (
-                        <p key={map.id} className="border-t border-rule py-1.5"><strong className="font-semibold">{map.notedFor}:</strong> {strip.cells.filter((cell) => map.states[cell.key]).map((cell) => `${cell.label} ${wordFor(map.states[cell.key] as State, cell.runs)}`).join(', ')}</p>
+                        <p key={map.id} className="border-t border-rule py-1.5"><strong className="font-semibold">{map.notedFor}:</strong> {strip.cells.filter((cell) => map.states[cell.key]).map((cell) => `${cell.label} ${wordFor(map.states[cell.key] as State, cell)}`).join(', ')}</p>
                     ))}
                     {open && (
                         <form onSubmit={add} className="mt-3 flex flex-col gap-3">
                             <TextField label="When" value={notedFor} onChange={(event) => setNotedFor(event.target.value)} error={errors.notedFor} hint="For example: last winter, two weeks ago." />
-                            <SpeedMapEntry legend="What the fan did then" cells={strip.cells} states={states} onChange={setStates} error={errors.states} />
+                            <SpeedMapEntry legend="What it did then" cells={strip.cells} states={states} onChange={setStates} error={errors.states} />
                             <Button type="submit" className="self-start">Add what is remembered</Button>
                         </form>
                     )}

@@ -2,13 +2,13 @@ import { Link, router, usePage } from '@inertiajs/react';
 import { useRef, useState } from 'react';
 import { StripInSmall } from '@/features/SpeedStrip';
 import { day } from '@/lib/format';
-import type { JobHead, Shared, State } from '@/lib/types';
+import type { Cell, JobHead, Shared, State } from '@/lib/types';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
 
 interface Listed extends JobHead {
-    positions: { key: string; label: string; runs: boolean }[];
+    positions: Omit<Cell, 'expected'>[];
     states: Record<string, State | undefined>;
 }
 

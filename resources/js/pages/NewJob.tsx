@@ -1,9 +1,9 @@
 import { router, usePage } from '@inertiajs/react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { ulid } from 'ulid';
 import SpeedMapEntry from '@/features/SpeedMapEntry';
 import { day } from '@/lib/format';
-import type { FieldShown, Parameters, Shared, State } from '@/lib/types';
+import type { Cell, FieldShown, Parameters, Shared, State } from '@/lib/types';
 import Button from '@/ui/Button';
 import Choices from '@/ui/Choices';
 import { TextArea, TextField } from '@/ui/Field';
@@ -27,10 +27,11 @@ interface Props extends Shared {
     families: { key: string; name: string; summary: string; parameters: FieldShown[] }[];
     units: Unit[];
     models: Record<string, KnownCircuit | undefined>;
+    start: { family: string; cells: Omit<Cell, 'expected'>[]; questions: { test: string; title: string; choices: { value: string; label: string }[] }[] };
 }
 
 export default function NewJob() {
-    const { families, units, models, errors } = usePage<Props>().props;
+    const { families, units, models, start, errors } = usePage<Props>().props;
     const [ids] = useState(() => ({ id: ulid(), mapId: ulid() }));
     const [name, setName] = useState('');
     const [place, setPlace] = useState('');
@@ -39,23 +40,32 @@ export default function NewJob() {
     const [since, setSince] = useState('');
     const [replaced, setReplaced] = useState('');
     const [intermittent, setIntermittent] = useState('no');
-    const [positions, setPositions] = useState<string | null>(null);
+    const [chosenFamily, setChosenFamily] = useState<string | null>(null);
+    const [shape, setShape] = useState<Record<string, string>>({});
+    const [answers, setAnswers] = useState<Record<string, string>>({});
     const [states, setStates] = useState<Record<string, State | undefined>>({});
     const [sending, setSending] = useState(false);
     const unit = units.find((one) => one.name.toLowerCase() === name.trim().toLowerCase());
     const known = unit?.circuit ?? models[unit?.model ?? model.trim()] ?? null;
-    const family = families.find((one) => one.key === known?.family) ?? families[0];
-    const countField = family?.parameters.find((field) => field.key === 'positions');
-    const count = positions ?? String(known?.parameters.positions ?? countField?.default ?? '4');
-    const cells = [
-        { key: 'key-off', label: 'key off', runs: false },
-        { key: 'off', label: '0', runs: false },
-        ...Array.from({ length: Number(count) }, (_, n) => ({ key: String(n + 1), label: String(n + 1), runs: true })),
-    ];
+    const family = families.find((one) => one.key === (chosenFamily ?? known?.family)) ?? families[0];
+    const shaping = (family?.parameters ?? []).filter((field) => field.shapesMap);
+    const kept = known && known.family === family?.key ? known.parameters : {};
+    const shapeOf = (field: FieldShown) => shape[field.key] ?? String(kept[field.key] ?? field.default ?? '');
+    // A circuit known from an earlier job serves again unless its map is another one.
+    const parameters: Parameters = shaping.every((field) => String(kept[field.key] ?? field.default ?? '') === shapeOf(field)) && Object.keys(kept).length > 0
+        ? kept
+        : Object.fromEntries(shaping.map((field) => [field.key, shapeOf(field)]));
+    const wanted = JSON.stringify([family?.key, shaping.map(shapeOf)]);
+    useEffect(() => {
+        const [key] = JSON.parse(wanted) as [string];
+        const request = { family: key, parameters: Object.fromEntries(shaping.map((field) => [field.key, shapeOf(field)])) };
+        router.reload({ only: ['start'], data: request });
+        // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, [wanted]);
+    const { cells, questions } = start;
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);
-        const base = known && String(known.parameters.positions) === count ? known.parameters : { positions: count };
         router.post('/jobs', {
             ...ids,
             unitId: unit?.id ?? null,
@@ -67,7 +77,8 @@ export default function NewJob() {
             replacedBefore: replaced,
             intermittent: intermittent === 'yes',
             family: family?.key ?? '',
-            parameters: base as Record<string, string>,
+            parameters: parameters as Record<string, string>,
+            answers,
             states: Object.fromEntries(cells.map((cell) => [cell.key, states[cell.key] ?? null])),
         }, { preserveState: true, onFinish: () => setSending(false) });
     };
@@ -106,9 +117,18 @@ export default function NewJob() {
                     </div>
                 </div>
                 <div className="mt-6 border-t border-rule pt-4">
-                    <div className="mb-3"><Choices label="Speeds on the selector" value={count} onChange={setPositions} choices={countField?.choices ?? []} /></div>
-                    <SpeedMapEntry legend="Step through the selector: what does the fan do?" cells={cells} states={states} onChange={setStates} error={errors.states ?? errors.parameters ?? errors.family} />
-                    <p className="mt-2 text-soft">Leave a position untouched when it was not tried. "Key off" is with the selector left on its highest speed.</p>
+                    <div className="mb-3 flex flex-col gap-3">
+                        <Choices label="Kind of circuit" value={family?.key ?? ''} onChange={(key) => { setChosenFamily(key); setShape({}); setStates({}); setAnswers({}); }} choices={families.map((one) => ({ value: one.key, label: one.name }))} hint={family?.summary ?? null} />
+                        {shaping.map((field) => <Choices key={field.key} label={field.label} value={shapeOf(field)} onChange={(value) => setShape({ ...shape, [field.key]: value })} choices={field.choices} hint={field.hint} />)}
+                    </div>
+                    <SpeedMapEntry legend="Step through the selector: what does it do?" cells={cells} states={states} onChange={setStates} error={errors.states ?? errors.parameters ?? errors.family} />
+                    <p className="mt-2 text-soft">Leave a position untouched when it was not tried. "Key off" is with the selector left where it was.</p>
+                    {questions.length > 0 && (
+                        <div className="mt-4 flex flex-col gap-3">
+                            {questions.map((question) => <Choices key={question.test} label={question.title} value={answers[question.test] ?? ''} onChange={(value) => setAnswers({ ...answers, [question.test]: value })} choices={[{ value: '', label: 'not noted' }, ...question.choices]} />)}
+                            {errors.answers && <p role="alert" className="font-medium text-bad">{errors.answers}</p>}
+                        </div>
+                    )}
                 </div>
                 <div className="mt-5"><Button kind="act" type="submit" disabled={sending}>Open the job</Button></div>
             </form>

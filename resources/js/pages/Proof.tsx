@@ -36,7 +36,7 @@ export default function Proof() {
                         <h1 className="text-[1.6rem] leading-tight font-semibold">The same map again</h1>
                         <p className="border-l-4 border-warn bg-caution my-3 px-3 py-1.5 font-medium">The blower runs during the proof. Hands, sleeves and tools out of the wheel; bare ends insulated first.</p>
                         <p className="mb-3 max-w-[60em]">Before closing up, run every position. A lowest speed that barely turns is no pass. The job closes only when all of them are right; otherwise it goes back to the bench with this map as readings.</p>
-                        <SpeedMapEntry legend="What the fan does now" cells={strip.cells} states={states} onChange={setStates} error={errors.states ?? errors.id} />
+                        <SpeedMapEntry legend="What it does now" cells={strip.cells} states={states} onChange={setStates} error={errors.states ?? errors.id} />
                         <Button kind="act" type="submit" disabled={sending} className="mt-4">Record the proof</Button>
                     </form>
                 ) : (

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Core\Circuit;
 
 use Ispira\Core\Circuit\LiveNetwork;
-use Ispira\Core\Circuit\MotorSettlement;
 use Ispira\Core\Circuit\PotentialForest;
 use PHPUnit\Framework\TestCase;
 
@@ -86,36 +85,5 @@ final class LiveNetworkTest extends TestCase
         self::assertEqualsWithDelta(12.0, $forest->offset(1) - $forest->offset(0), 1e-12);
         self::assertFalse($forest->isTrivial());
         self::assertNotSame($forest->root(4), $forest->root(0));
-    }
-
-    public function testMotorsSettleWhereAllTheirTorquesBalance(): void
-    {
-        mt_srand(41);
-        $random = static fn (float $a, float $b): float => $a + ($b - $a) * mt_rand() / mt_getrandmax();
-        for ($run = 0; $run < 100; ++$run) {
-            $motors = [];
-            $stalled = [];
-            $coupling = [[4.0, 0.9, 0.9], [0.9, 4.0, 0.9], [0.9, 0.9, 4.0]];
-            foreach ([0, 1, 2] as $m) {
-                $motors[$m] = ['emfConstant' => $random(0.02, 0.06), 'frictionTorque' => $random(0.0, 0.1), 'fanConstant' => $random(1e-6, 1e-5), 'brakingConstant' => $random(0.0, 3e-4)];
-                $stalled[$m] = $random(-40, 40);
-            }
-            $settlement = new MotorSettlement($motors, $stalled);
-            $speeds = $settlement->speeds($coupling);
-            foreach ($motors as $m => $motor) {
-                $current = $stalled[$m];
-                foreach ($motors as $n => $other) {
-                    $current -= $coupling[$m][$n] * $other['emfConstant'] * $speeds[$n];
-                }
-                $drive = $motor['emfConstant'] * $current;
-                $speed = $speeds[$m];
-                if ($speed === 0.0) {
-                    self::assertLessThanOrEqual($motor['frictionTorque'] + 1e-9, abs($drive));
-                } else {
-                    $load = ($speed > 0 ? 1 : -1) * $motor['frictionTorque'] + $motor['brakingConstant'] * $speed + $motor['fanConstant'] * $speed * abs($speed);
-                    self::assertEqualsWithDelta($load, $drive, 1e-7);
-                }
-            }
-        }
     }
 }

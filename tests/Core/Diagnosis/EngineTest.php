@@ -12,6 +12,7 @@ use Ispira\Core\Diagnosis\Reasons;
 use Ispira\Core\Diagnosis\TestChoice;
 use Ispira\Core\Diagnosis\Trust;
 use Ispira\Core\Diagnosis\UnknownTest;
+use Ispira\Core\Family\PositionKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -288,7 +289,7 @@ final class EngineTest extends TestCase
             if (!$test->probe->quantity->isNumber()) {
                 $chances = isset($bench->circuit->observations[$test->probe->at])
                     ? \Ispira\Core\Diagnosis\Likelihood::observed($bench->hypotheses[$hidden], $test, $bench->circuit->observations[$test->probe->at]->usual)
-                    : \Ispira\Core\Diagnosis\SpeedState::chances($bench->shows($hidden, $test->key), true);
+                    : \Ispira\Core\Diagnosis\SpeedState::chances($bench->shows($hidden, $test->key), PositionKind::Runs);
                 arsort($chances);
                 $value = array_key_first($chances);
             } else {

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Tests\Core\Diagnosis;
 
 use Ispira\Core\Diagnosis\DecisionSettings;
+use Ispira\Core\Diagnosis\LampState;
 use Ispira\Core\Diagnosis\Likelihood;
 use Ispira\Core\Diagnosis\Money;
+use Ispira\Core\Diagnosis\Parking;
 use Ispira\Core\Diagnosis\SpeedState;
 use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Family\PositionKind;
 use Ispira\Core\Family\Quantity;
 use PHPUnit\Framework\TestCase;
 
@@ -16,10 +19,10 @@ final class SmallRulesTest extends TestCase
 {
     public function testChancesOfSpeedStatesAddUpAndChangeSmoothly(): void
     {
-        foreach ([true, false] as $shouldRun) {
+        foreach ([PositionKind::Runs, PositionKind::Stands, PositionKind::Parks] as $kind) {
             $last = null;
             for ($ratio = 0.0; $ratio <= 1.6; $ratio += 0.002) {
-                $chances = SpeedState::chances($ratio, $shouldRun);
+                $chances = SpeedState::chances($ratio, $kind);
                 self::assertEqualsWithDelta(1.0, array_sum($chances), 0.02, "at $ratio");
                 foreach ($last ?? [] as $state => $before) {
                     self::assertLessThan(0.06, abs($chances[$state] - $before), "$state at $ratio");
@@ -32,12 +35,52 @@ final class SmallRulesTest extends TestCase
     public function testTheLikeliestStateIsTheOneAPersonWouldName(): void
     {
         foreach (['0' => 'dead', '0.5' => 'slow', '0.8' => 'slow', '0.9' => 'right', 1 => 'right', '1.08' => 'right', '1.3' => 'fast'] as $ratio => $state) {
-            $chances = SpeedState::chances((float) $ratio, true);
+            $chances = SpeedState::chances((float) $ratio, PositionKind::Runs);
             arsort($chances);
             self::assertSame($state, array_key_first($chances), "at $ratio");
         }
-        self::assertGreaterThan(0.8, SpeedState::chances(\NAN, true)['cuts-out']);
-        self::assertGreaterThan(0.9, SpeedState::chances(0.5, false)['runs']);
+        self::assertGreaterThan(0.8, SpeedState::chances(\NAN, PositionKind::Runs)['cuts-out']);
+        self::assertGreaterThan(0.9, SpeedState::chances(0.5, PositionKind::Stands)['runs']);
+    }
+
+    public function testEveryStateThatMakesSenseHasItsChance(): void
+    {
+        foreach (PositionKind::cases() as $kind) {
+            $possible = array_map(static fn (SpeedState $s): string => $s->value, SpeedState::possible($kind));
+            foreach ([0.0, 0.5, 1.0, Parking::NEVER_STOPS + 1.0, Parking::OVERRUNS + 1.0, \NAN] as $number) {
+                $chances = SpeedState::chances($number, $kind);
+                self::assertEqualsCanonicalizing($possible, array_keys($chances), "$kind->value at $number");
+                self::assertEqualsWithDelta(1.0, array_sum($chances), 0.02, "$kind->value at $number");
+            }
+        }
+    }
+
+    public function testAWayToRestIsPutIntoOneNumberAndNamed(): void
+    {
+        $named = static function (float $code): string {
+            $chances = SpeedState::chances($code, PositionKind::Parks);
+            arsort($chances);
+
+            return (string) array_key_first($chances);
+        };
+        self::assertSame('right', $named(Parking::code(1.0, 0.0, 0.004, 0.004)));
+        self::assertSame('stays', $named(Parking::code(0.0, 0.0, 0.004, 0.004)));
+        self::assertSame('runs', $named(Parking::code(1.0, 0.9, 0.0, 0.004)));
+        self::assertSame('overruns', $named(Parking::code(1.0, 0.0, 0.0, 0.004)));
+        self::assertSame('right', $named(Parking::code(1.0, 0.0, 0.0, 0.0)), 'friction alone stops it');
+        self::assertSame('slow', $named(Parking::code(0.4, 0.0, 0.0, 0.0)));
+        self::assertSame('fast', $named(Parking::code(1.5, 0.0, 0.0, 0.0)));
+        self::assertNan(Parking::code(\NAN, 0.0, 0.0, 0.0));
+    }
+
+    public function testALampTellsALoadedFeedFromADeadOne(): void
+    {
+        foreach (['0' => 'dark', '0.5' => 'dim', '0.7' => 'dim', '0.95' => 'bright'] as $share => $state) {
+            $chances = LampState::chances((float) $share);
+            arsort($chances);
+            self::assertSame($state, array_key_first($chances), "at $share");
+            self::assertEqualsWithDelta(1.0, array_sum($chances), 1e-9);
+        }
     }
 
     public function testTheOrderOfTrialIsTheCheapestOfAll(): void

@@ -17,6 +17,7 @@ use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
 use Ispira\Core\Family\Part;
 use Ispira\Core\Family\Position;
+use Ispira\Core\Family\PositionKind;
 use Ispira\Core\Family\Probe;
 use Ispira\Core\Family\SetUp;
 use Ispira\Core\Family\Severity;
@@ -54,11 +55,10 @@ final class BellFamily implements Family
                 Element::resistor('wire', 'bell', 'hammer', 0.05),
                 Element::motor('motor', 'hammer', '0', new BrushedMotor(2.0, 0.02, 0.005, 1e-6)),
             ]),
-            'motor',
             'battery.volts',
             [Unknown::normal('supply', $volts, 0.2)],
             static fn (array $u): array => ['battery.volts' => $u['supply']],
-            [new Position('off', 'released', false, []), new Position('1', 'pressed', true, [Adjustment::set('button.ohms', 0.02)])],
+            [new Position('off', 'released', PositionKind::Stands, []), new Position('1', 'pressed', PositionKind::Runs, [Adjustment::set('button.ohms', 0.02)])],
             [new SetUp('off', 'off'), new SetUp('1', '1')],
             [
                 new Test('speed@off', 'speed', 'off', Probe::speed('motor'), 0.2, offered: false),
