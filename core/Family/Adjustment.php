@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Family;
 
+use Ispira\Core\Circuit\Element;
+
 /**
  * A change to one parameter of the netlist, made by a set-up or by a fault.
  */
@@ -42,6 +44,18 @@ final readonly class Adjustment
     public static function atMost(string $parameter, float $value): self
     {
         return new self($parameter, AdjustmentKind::AtMost, $value);
+    }
+
+    /** Breaks an element. */
+    public static function opened(string $element): self
+    {
+        return self::atLeast("$element.ohms", Element::OPEN_OHMS);
+    }
+
+    /** Welds, bridges or shorts an element. */
+    public static function closed(string $element, float $ohms = 0.004): self
+    {
+        return self::atMost("$element.ohms", $ohms);
     }
 
     public function applyTo(float $value): float

@@ -14,6 +14,12 @@ use Ispira\Core\Circuit\Netlist;
  */
 final readonly class CircuitModel
 {
+    /** Raise this when predictions of the same declaration change. */
+    private const VERSION = 3;
+
+    /** Identifies the circuit: equal hashes predict alike. */
+    public string $hash;
+
     /** @var array<array-key, Position> by key */
     public array $positions;
 
@@ -33,7 +39,7 @@ final readonly class CircuitModel
     public array $observations;
 
     /**
-     * @param string               $hash      identifies family, version and values: equal hashes predict alike
+     * @param list<mixed>          $identity  family, and what else decides the circuit and is not declared in it
      * @param string               $supply    element parameter that is the supply voltage at no load
      * @param list<Unknown>        $unknowns  what nobody knows exactly about this circuit
      * @param \Closure(array<string, float>): array<string, float> $assign element parameters ("element.parameter") for values of the unknowns
@@ -49,7 +55,7 @@ final readonly class CircuitModel
      * @param array<string, float> $accessMinutes minutes to reach each place named by a test
      */
     public function __construct(
-        public string $hash,
+        array $identity,
         public Netlist $netlist,
         public string $supply,
         public array $unknowns,
@@ -67,6 +73,7 @@ final readonly class CircuitModel
         public Sheet $sheet,
         public Texts $texts,
     ) {
+        $this->hash = hash('sha256', serialize([$identity, self::VERSION, $netlist, $positions, $setUps, $tests, $faults, $unknowns]));
         $this->positions = array_column($positions, null, 'key');
         $this->setUps = array_column($setUps, null, 'key');
         $this->tests = array_column($tests, null, 'key');

@@ -19,6 +19,7 @@ final readonly class Fault
      * @param array<string, array<string, float>> $observedPassing the same for its intermittent form, on top
      * @param array<string, string> $words values for the placeholders of its sentence
      * @param string         $element      element on the circuit sheet that it marks
+     * @param bool           $upstream     whether it drives what fails: suspected more where several parts were replaced before
      */
     public function __construct(
         public string $key,
@@ -32,6 +33,7 @@ final readonly class Fault
         public bool $loose = false,
         public array $words = [],
         public string $element = '',
+        public bool $upstream = false,
     ) {
     }
 }

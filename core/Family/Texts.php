@@ -25,6 +25,33 @@ final class Texts
         return new self(self::flatten($data, ''));
     }
 
+    /** These sentences, and those of another list where these say nothing. */
+    public function over(self $base): self
+    {
+        return new self($this->sentences + $base->sentences);
+    }
+
+    /**
+     * Where nodes are found: by their own sentence, or, for "tap-3", by that of "tap" with the rest as {k}.
+     *
+     * @param list<string> $nodes
+     *
+     * @return array<array-key, string>
+     */
+    public function places(array $nodes): array
+    {
+        $places = [];
+        foreach ($nodes as $node) {
+            [$base, $k] = [$node, ''];
+            if (!isset($this->sentences["places.$node"]) && preg_match('/^(.+)-(\w+)$/', $node, $found) === 1) {
+                [, $base, $k] = $found;
+            }
+            $places[$node] = $this->get("places.$base", ['k' => $k]);
+        }
+
+        return $places;
+    }
+
     /** @param array<string, string> $words values for {placeholders} */
     public function get(string $key, array $words = []): string
     {

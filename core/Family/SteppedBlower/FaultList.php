@@ -8,6 +8,7 @@ use Ispira\Core\Family\Adjustment;
 use Ispira\Core\Family\Fault;
 use Ispira\Core\Family\FaultPair;
 use Ispira\Core\Family\Observation;
+use Ispira\Core\Family\Mechanical\Mechanical;
 use Ispira\Core\Family\Part;
 use Ispira\Core\Family\Severity;
 
@@ -237,7 +238,7 @@ final readonly class FaultList
                 new Severity([Adjustment::add('motor.armatureOhms', 0.2 * $z)], share: 0.5),
                 new Severity([Adjustment::add('motor.armatureOhms', 0.6 * $z)], share: 0.5),
             ], ['knock' => ['nothing' => 0.7, 'starts' => 0.3]], loose: false, element: 'motor'),
-            new Fault('motor-drag', 'motor-drag', 'motor', 0.07, $dragging(0.05, 0.10, 0.15), ['spin' => ['free' => 0.06, 'gritty' => 0.9, 'locked' => 0.04], 'spin-bare' => ['free' => 0.03, 'gritty' => 0.93, 'locked' => 0.04], 'motor-warmth' => ['warm' => 0.5, 'hot' => 0.5]], element: 'motor'),
+            new Fault('motor-drag', 'motor-drag', 'motor', 0.07, $dragging(0.05, 0.10, 0.15), ['spin' => ['free' => 0.06, 'gritty' => 0.9, 'locked' => 0.04], 'spin-bare' => ['free' => 0.03, 'gritty' => 0.93, 'locked' => 0.04], 'motor-warmth' => ['warm' => 0.5, 'hot' => 0.5]] + Mechanical::noise(['squeal' => 0.45, 'rub' => 0.1]), element: 'motor'),
             new Fault('motor-turns', 'motor-turns', 'motor', 0.015, [
                 new Severity([Adjustment::scale('motor.armatureOhms', 0.9), Adjustment::scale('motor.emfConstant', 0.95), Adjustment::add('motor.brakingConstant', 4e-4)]),
             ], ['motor-warmth' => ['warm' => 0.07, 'hot' => 0.93]], element: 'motor'),
@@ -245,7 +246,7 @@ final readonly class FaultList
                 new Severity([$seized, self::broken('fuse')], share: 0.5),
                 new Severity([$seized], share: 0.5),
             ], ['spin' => ['free' => 0.02, 'gritty' => 0.08, 'locked' => 0.9], 'spin-bare' => ['free' => 0.01, 'gritty' => 0.04, 'locked' => 0.95]], element: 'motor'),
-            new Fault('wheel-debris', 'wheel-debris', 'wheel', 0.045, $dragging(0.05, 0.11), ['look-wheel' => ['clean' => 0.02, 'debris' => 0.96, 'clogged' => 0.02], 'spin' => ['free' => 0.25, 'gritty' => 0.7, 'locked' => 0.05]], element: 'motor'),
+            new Fault('wheel-debris', 'wheel-debris', 'wheel', 0.045, $dragging(0.05, 0.11), ['look-wheel' => ['clean' => 0.02, 'debris' => 0.96, 'clogged' => 0.02], 'spin' => ['free' => 0.25, 'gritty' => 0.7, 'locked' => 0.05]] + Mechanical::noise(['tick' => 0.35, 'rub' => 0.3]), element: 'motor'),
             new Fault('air-blocked', 'air-blocked', 'wheel', 0.035, [
                 new Severity([Adjustment::scale('motor.fanConstant', 0.62)], share: 0.5),
                 new Severity([Adjustment::scale('motor.fanConstant', 0.4)], share: 0.5),

@@ -6,6 +6,7 @@ namespace Ispira\Core\Family\SteppedBlower;
 
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Family;
+use Ispira\Core\Family\Mechanical\Mechanical;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
 use Ispira\Core\Family\Texts;
@@ -15,9 +16,6 @@ use Ispira\Core\Family\Texts;
  */
 final class SteppedBlowerFamily implements Family
 {
-    /** Raise this when the draws of the unknowns change: all else that decides a prediction is in the hash itself. */
-    private const VERSION = 2;
-
     private ?Texts $texts = null;
 
     public function key(): string
@@ -51,13 +49,14 @@ final class SteppedBlowerFamily implements Family
         $netlist = $wiring->netlist();
         $positions = $wiring->positions();
         $setUps = $wiring->setUps();
-        $testList = $tests->all($positions);
-        $faultList = $faults->all();
+        $mechanical = new Mechanical('motor', (string) $variant->top, 'wheel', 0.04, outlets: true);
+        $testList = [...$tests->all($positions), ...$mechanical->tests()];
+        $faultList = [...$faults->all(), ...$mechanical->faults()];
         $unknowns = $wiring->unknowns();
         ksort($values);
 
         return new CircuitModel(
-            hash('sha256', serialize([$this->key(), self::VERSION, $values, $netlist, $positions, $setUps, $testList, $faultList, $unknowns])),
+            [$this->key(), $values],
             $netlist,
             'battery.volts',
             $unknowns,
@@ -65,10 +64,10 @@ final class SteppedBlowerFamily implements Family
             $positions,
             $setUps,
             $testList,
-            FaultList::observations(),
+            [...FaultList::observations(), ...$mechanical->observations()],
             $faultList,
             $faults->pairs(),
-            $faults->parts(),
+            [...$faults->parts(), ...$mechanical->parts()],
             $tests->causeChecks(),
             TestList::ACCESS_MINUTES,
             $this->places($variant, $netlist->nodes),
@@ -98,6 +97,6 @@ final class SteppedBlowerFamily implements Family
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
     }
 }

@@ -48,7 +48,7 @@ final class BellFamily implements Family
         $open = static fn (string $element): array => [Adjustment::atLeast("$element.ohms", 1e10)];
 
         return new CircuitModel(
-            hash('sha256', "bell/$volts"),
+            ['bell', $volts],
             new Netlist([
                 Element::source('battery', 'plus', '0', $volts, 0.1),
                 Element::resistor('button', 'plus', 'bell', 1e10),

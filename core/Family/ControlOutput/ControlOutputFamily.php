@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Family\ControlOutput;
+
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Family;
+use Ispira\Core\Family\Parameter;
+use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Texts;
+
+/**
+ * A 24 V alternating-current output of a control board that has to hold a contactor.
+ */
+final class ControlOutputFamily implements Family
+{
+    private ?Texts $texts = null;
+
+    public function key(): string
+    {
+        return 'control-output';
+    }
+
+    public function parameters(): ParameterList
+    {
+        return new ParameterList([
+            Parameter::choice('transformer', ['40', '75'], '40'),
+            Parameter::choice('load', ['contactor', 'relay'], 'contactor'),
+            Parameter::number('wireMetres', 'm', 1.0, 200.0),
+            Parameter::number('coilVa', 'VA', 1.0, 30.0),
+        ]);
+    }
+
+    public function circuit(array $values): CircuitModel
+    {
+        $wiring = new Wiring(
+            ($values['transformer'] ?? '40') === '75',
+            ($values['load'] ?? 'contactor') === 'relay',
+            \is_float($values['wireMetres'] ?? null) ? $values['wireMetres'] : null,
+            \is_float($values['coilVa'] ?? null) ? $values['coilVa'] : null,
+        );
+        ksort($values);
+        $netlist = $wiring->netlist();
+
+        return new CircuitModel(
+            [$this->key(), $values],
+            $netlist,
+            'transformer.volts',
+            $wiring->unknowns(),
+            $wiring->assign(...),
+            $wiring->positions(),
+            $wiring->setUps(),
+            TestList::all(),
+            FaultList::observations(),
+            FaultList::all(),
+            FaultList::pairs(),
+            FaultList::parts(),
+            TestList::causeChecks(),
+            TestList::ACCESS_MINUTES,
+            $this->texts()->places($netlist->nodes),
+            Drawing::sheet(),
+            $this->texts(),
+        );
+    }
+
+    public function texts(): Texts
+    {
+        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+    }
+}

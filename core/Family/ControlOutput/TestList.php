@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Family\ControlOutput;
+
+use Ispira\Core\Family\CauseCheck;
+use Ispira\Core\Family\Probe;
+use Ispira\Core\Family\Test;
+
+/**
+ * What is worth testing on a 24 V output. A reading without the load is offered too, and shown for what it is.
+ */
+final class TestList
+{
+    public const ACCESS_MINUTES = ['cabinet' => 3.0, 'outdoor' => 6.0, 'thermostat' => 2.0, 'wire-off' => 1.0];
+
+    private const LIVE = ['line-near', 'licensed'];
+
+    private function __construct()
+    {
+    }
+
+    /** @return list<Test> */
+    public static function all(): array
+    {
+        $tests = [];
+        foreach (['off' => 'no call', 'call' => 'call', 'all' => 'call, all on'] as $position => $label) {
+            $tests[] = new Test("speed@$position", 'speed', $position, Probe::speed('contactor'), 0.5, words: ['position' => $label], offered: false);
+        }
+
+        return [...$tests, ...self::looks(), ...self::volts(), ...self::others()];
+    }
+
+    /** @return list<Test> */
+    private static function looks(): array
+    {
+        return [
+            self::look('look-board', 1.0, ['cabinet']),
+            self::look('primary-tap', 1.5, ['cabinet']),
+            self::look('settings', 2.0, ['cabinet']),
+            self::look('look-contactor', 1.5, ['outdoor'], ['outdoor-off']),
+            self::look('push-armature', 1.0, ['outdoor'], ['outdoor-off']),
+            self::look('wiggle-wire', 2.0, ['outdoor'], self::LIVE, 'call', true),
+            self::look('tap-board', 1.0, ['cabinet'], self::LIVE, 'call', true),
+        ];
+    }
+
+    /**
+     * @param list<string> $access
+     * @param list<string> $cautions
+     */
+    private static function look(string $key, float $minutes, array $access, array $cautions = ['power-off'], string $setUp = 'off', bool $again = false): Test
+    {
+        return new Test($key, $key, $setUp, Probe::observation($key), $minutes, $access, $cautions, repeatable: $again);
+    }
+
+    /** @return list<Test> */
+    private static function volts(): array
+    {
+        $v = static fn (string $key, string $setUp, string $plus, string $minus, array $access, float $minutes = 1.0, array $tools = ['meter']): Test => new Test("$key@$setUp", $key, $setUp, Probe::volts($plus, $minus), $minutes, array_values(array_map(strval(...), $access)), self::LIVE, array_values(array_map(strval(...), $tools)), ['position' => $setUp]);
+
+        return [
+            $v('secondary', 'off', 'R', '0', ['cabinet']),
+            $v('secondary', 'call', 'R', '0', ['cabinet']),
+            $v('secondary', 'all', 'R', '0', ['cabinet'], 2.0),
+            $v('fused', 'call', 'fused', '0', ['cabinet']),
+            $v('call-volts', 'call', 'call', '0', ['cabinet']),
+            $v('output-loaded', 'call', 'out', '0', ['cabinet']),
+            $v('output-loaded', 'all', 'out', '0', ['cabinet'], 2.0),
+            $v('contact-drop', 'call', 'fused', 'out', ['cabinet']),
+            $v('output-open', 'lifted', 'out', '0', ['cabinet', 'wire-off']),
+            $v('output-test-load', 'test-load', 'out', '0', ['cabinet', 'wire-off'], 2.0, ['meter', 'load']),
+            $v('coil-volts', 'call', 'coil-in', 'coil-out', ['outdoor']),
+            $v('wire-drop', 'call', 'coil-in', '0', ['outdoor']),
+            $v('common-drop', 'call', 'coil-out', '0', ['outdoor'], 2.0),
+        ];
+    }
+
+    /** @return list<Test> */
+    private static function others(): array
+    {
+        return [
+            new Test('coil-amps@call', 'coil-amps', 'call', Probe::amps('contactor'), 1.5, ['cabinet'], self::LIVE, ['clamp']),
+            new Test('coil-ohms', 'coil-ohms', 'dead', Probe::ohms('coil-in', 'coil-out'), 1.5, ['outdoor'], ['outdoor-off', 'ohms-dead'], ['meter']),
+            new Test('field-ohms', 'field-ohms', 'dead', Probe::ohms('coil-in', '0'), 2.0, ['outdoor', 'wire-off'], ['outdoor-off', 'ohms-dead'], ['meter']),
+            new Test('known-load', 'known-load', 'known', Probe::speed('known-coil'), 4.0, ['cabinet', 'wire-off'], self::LIVE, ['known-relay']),
+        ];
+    }
+
+    /** @return list<CauseCheck> */
+    public static function causeChecks(): array
+    {
+        return [
+            new CauseCheck('fuse', 'field-ohms', 'short'),
+            new CauseCheck('contactor', 'coil-volts@call', 'chatter'),
+            new CauseCheck('board', 'coil-ohms', 'coil'),
+            new CauseCheck('board', 'look-contactor', 'wear'),
+            new CauseCheck('transformer', 'coil-ohms', 'coil'),
+        ];
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Family\RadiatorFan;
+
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Family;
+use Ispira\Core\Family\Mechanical\Mechanical;
+use Ispira\Core\Family\Parameter;
+use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Texts;
+
+/**
+ * Radiator cooling fans with two speeds.
+ */
+final class RadiatorFanFamily implements Family
+{
+    private ?Texts $texts = null;
+
+    public function key(): string
+    {
+        return 'radiator-fan';
+    }
+
+    public function parameters(): ParameterList
+    {
+        return new ParameterList([
+            Parameter::choice('arrangement', ['resistor', 'two-input', 'pair', 'master'], 'resistor', shapesMap: true),
+            Parameter::choice('control', ['switch', 'relays'], 'switch'),
+            Parameter::number('motorAmps', 'A', 2.0, 80.0),
+        ]);
+    }
+
+    public function circuit(array $values): CircuitModel
+    {
+        $layout = Layout::of($values);
+        $wiring = new Wiring($layout);
+        $faults = new FaultList($layout);
+        $tests = new TestList($layout);
+        $mechanical = new Mechanical('fan-a', $layout->cell('high', 'a'), 'fans', 0.06, outlets: false, motorPart: 'fan-a');
+        $netlist = $wiring->netlist();
+        ksort($values);
+
+        return new CircuitModel(
+            [$this->key(), $values],
+            $netlist,
+            'battery.volts',
+            $wiring->unknowns(),
+            $wiring->assign(...),
+            $wiring->positions(),
+            $wiring->setUps(),
+            [...$tests->all(), ...$mechanical->tests()],
+            [...$faults->observations(), ...$mechanical->observations()],
+            [...$faults->all(), ...$mechanical->faults()],
+            $faults->pairs(),
+            [...$faults->parts(), ...$mechanical->parts()],
+            $tests->causeChecks(),
+            TestList::ACCESS_MINUTES,
+            $this->texts()->places($netlist->nodes),
+            (new Drawing($layout))->sheet(),
+            $this->texts(),
+        );
+    }
+
+    public function texts(): Texts
+    {
+        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+    }
+}
