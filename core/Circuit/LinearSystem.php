@@ -6,9 +6,12 @@ namespace Ispira\Core\Circuit;
 
 /**
  * A handful of linear equations, solved by Gaussian elimination with the largest pivot of each column.
+ * An unknown that the equations leave open becomes zero.
  */
 final class LinearSystem
 {
+    private const UNDECIDED = 1e-13;
+
     private function __construct()
     {
     }
@@ -21,8 +24,6 @@ final class LinearSystem
      * @param list<int>                      $free     keys of the values that stay
      *
      * @return list<list<float>> by unknown: the constant, then a factor for each free value
-     *
-     * @throws CircuitError when the rows do not decide the unknowns
      */
     public static function solve(array $rows, array $unknowns, array $free): array
     {
@@ -46,8 +47,10 @@ final class LinearSystem
             }
             [$matrix[$column], $matrix[$best]] = [$matrix[$best], $matrix[$column]];
             $pivot = $matrix[$column][$column];
-            if ($pivot === 0.0) {
-                throw CircuitError::malformed('The equations of a speed module have no single solution: something feeds its output from outside.');
+            if (abs($pivot) < self::UNDECIDED) {
+                // Nothing depends on this unknown: an EMF on a path without current. Zero is as good as any.
+                $matrix[$column] = array_fill(0, \count($matrix[$column]), 0.0);
+                $matrix[$column][$column] = $pivot = 1.0;
             }
             foreach ($matrix[$column] as $n => $number) {
                 $matrix[$column][$n] = $number / $pivot;
