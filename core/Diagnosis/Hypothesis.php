@@ -36,6 +36,18 @@ final readonly class Hypothesis
         return $this->parts === [] ? 'none' : implode('+', $this->parts);
     }
 
+    /** Whether the shaft turns without moving what it should. */
+    public function decouples(): bool
+    {
+        foreach ($this->faults as $fault) {
+            if ($fault->decouples) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     public function isLoose(): bool
     {
         foreach ($this->faults as $fault) {

@@ -17,7 +17,7 @@ final class Parking
     public const OVERRUNS = 20.0;
 
     /** Share of the right braking under which the shaft coasts past. */
-    private const BRAKES_FROM = 0.4;
+    private const BRAKES_FROM = 0.28;
 
     /** Share of the right speed under which it stands. */
     private const STANDS_UNDER = 0.03;

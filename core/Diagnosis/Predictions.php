@@ -6,7 +6,6 @@ namespace Ispira\Core\Diagnosis;
 
 use Ispira\Core\Circuit\SolvedState;
 use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\PositionKind;
 use Ispira\Core\Family\Probe;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\SetUp;
@@ -100,12 +99,12 @@ final class Predictions
         if ($test->probe->quantity === Quantity::Observation) {
             return pack('d', 0.0);
         }
-        if ($test->probe->quantity === Quantity::Speed && $this->circuit->kindIn($test) === PositionKind::Parks) {
-            return pack('d*', ...$this->parked($hypothesis, $test));
+        if ($test->probe->quantity === Quantity::Speed && $this->circuit->setUps[$test->setUp]->atRest !== []) {
+            return pack('d*', ...$this->restless($hypothesis, $test));
         }
         $numbers = array_map(fn (SolvedState $point): float => $this->simulator->observe($test->probe, $point), $this->points($hypothesis, $test->setUp, $test->probe));
         if ($test->probe->quantity === Quantity::Speed) {
-            $numbers = $this->asHeard($test, $numbers);
+            $numbers = $hypothesis->decouples() ? array_fill(0, \count($numbers), 0.0) : $this->asHeard($test, $numbers);
         }
 
         return pack('d*', ...$numbers);
@@ -128,14 +127,14 @@ final class Predictions
     }
 
     /** @return list<float> */
-    private function parked(Hypothesis $hypothesis, Test $test): array
+    private function restless(Hypothesis $hypothesis, Test $test): array
     {
         $setUp = $this->circuit->setUps[$test->setUp];
         $mover = $test->probe->at;
         $numbers = [];
         foreach ($this->draws()->vectors as $draw => $vector) {
             $sound = $this->soundWays["$test->setUp|$mover"][$draw] ??= $this->simulator->soundWay($mover, $vector, $setUp, $this->sound);
-            $numbers[] = $this->simulator->parks($mover, $vector, $setUp, $hypothesis, $sound);
+            $numbers[] = $this->simulator->restless($this->circuit->kindIn($test), $mover, $vector, $setUp, $hypothesis, $sound);
         }
 
         return $numbers;

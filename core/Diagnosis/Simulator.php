@@ -9,6 +9,7 @@ use Ispira\Core\Circuit\SolvedState;
 use Ispira\Core\Circuit\Solver;
 use Ispira\Core\Family\AdjustmentKind;
 use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\PositionKind;
 use Ispira\Core\Family\Probe;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\SetUp;
@@ -97,18 +98,25 @@ final class Simulator
     }
 
     /**
-     * The way of a shaft to its place of rest, see {@see Parking}.
+     * What a shaft with a place of rest does: the number that {@see Judged} takes.
+     *
+     * Where it should run, one that stops at its place of rest stops for good. Where it should
+     * park, see {@see Parking}.
      *
      * @param list<float> $values
      * @param array{speed: float, braking: float} $sound the same when nothing is wrong
      */
-    public function parks(string $mover, array $values, SetUp $setUp, Hypothesis $hypothesis, array $sound): float
+    public function restless(PositionKind $kind, string $mover, array $values, SetUp $setUp, Hypothesis $hypothesis, array $sound): float
     {
-        $atRest = $this->valuesFor($values, $setUp, $hypothesis, true);
-        $way = $this->solver->solve($this->valuesFor($values, $setUp, $hypothesis))->speed($mover);
         $right = max(abs($sound['speed']), self::STANDS_BELOW);
+        $atRest = $this->valuesFor($values, $setUp, $hypothesis, true);
+        $way = $hypothesis->decouples() ? 0.0 : $this->solver->solve($this->valuesFor($values, $setUp, $hypothesis))->speed($mover) / $right;
+        $rest = $hypothesis->decouples() ? 0.0 : $this->solver->solve($atRest)->speed($mover) / $right;
+        if ($kind !== PositionKind::Parks) {
+            return abs($rest) < abs($way) ? $rest : $way;
+        }
 
-        return Parking::code($way / $right, $this->solver->solve($atRest)->speed($mover) / $right, $this->braking($mover, $atRest), $sound['braking']);
+        return Parking::code($way, $rest, $this->solver->electricBraking($atRest, $mover), $sound['braking']);
     }
 
     /**
@@ -122,14 +130,8 @@ final class Simulator
     {
         return [
             'speed' => $this->solver->solve($this->valuesFor($values, $setUp, $sound))->speed($mover),
-            'braking' => $this->braking($mover, $this->valuesFor($values, $setUp, $sound, true)),
+            'braking' => $this->solver->electricBraking($this->valuesFor($values, $setUp, $sound, true), $mover),
         ];
-    }
-
-    /** @param list<float> $values */
-    private function braking(string $mover, array $values): float
-    {
-        return $this->solver->electricBraking($values, $mover);
     }
 
     private function across(string $element, SolvedState $point): float

@@ -20,6 +20,7 @@ final readonly class Fault
      * @param array<string, string> $words values for the placeholders of its sentence
      * @param string         $element      element on the circuit sheet that it marks
      * @param bool           $upstream     whether it drives what fails: suspected more where several parts were replaced before
+     * @param bool           $decouples    whether the shaft no longer moves what it should: a stripped gear
      */
     public function __construct(
         public string $key,
@@ -34,6 +35,7 @@ final readonly class Fault
         public array $words = [],
         public string $element = '',
         public bool $upstream = false,
+        public bool $decouples = false,
     ) {
     }
 }

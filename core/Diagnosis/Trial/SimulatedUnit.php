@@ -13,7 +13,6 @@ use Ispira\Core\Diagnosis\Simulator;
 use Ispira\Core\Family\Adjustment;
 use Ispira\Core\Family\AdjustmentKind;
 use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\PositionKind;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
 
@@ -115,13 +114,13 @@ final class SimulatedUnit
             return $this->observe($test, $state);
         }
         $setUp = $this->circuit->setUps[$test->setUp];
-        if ($this->circuit->kindIn($test) === PositionKind::Parks) {
-            return $this->simulator->parks($test->probe->at, $this->values, $setUp, $state, $this->simulator->soundWay($test->probe->at, $this->values, $setUp, $this->sound));
+        if ($setUp->atRest !== []) {
+            return $this->simulator->restless($this->circuit->kindIn($test), $test->probe->at, $this->values, $setUp, $state, $this->simulator->soundWay($test->probe->at, $this->values, $setUp, $this->sound));
         }
         $mover = $this->circuit->fullSpeedMover($test);
         $full = $this->simulator->solver->solve($this->simulator->valuesFor($this->values, $this->circuit->fullSpeedSetUp($mover), $this->sound))->speed($mover);
 
-        return Simulator::heard($this->observe($test, $state), $this->observe($test, $this->sound), $full);
+        return $state->decouples() ? 0.0 : Simulator::heard($this->observe($test, $state), $this->observe($test, $this->sound), $full);
     }
 
     private function observe(Test $test, Hypothesis $state): float

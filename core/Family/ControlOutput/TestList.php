@@ -17,6 +17,8 @@ final class TestList
 
     private const LIVE = ['line-near', 'licensed'];
 
+    private const LABELS = ['off' => 'no call', 'call' => 'call', 'all' => 'call, all on'];
+
     private function __construct()
     {
     }
@@ -25,7 +27,7 @@ final class TestList
     public static function all(): array
     {
         $tests = [];
-        foreach (['off' => 'no call', 'call' => 'call', 'all' => 'call, all on'] as $position => $label) {
+        foreach (self::LABELS as $position => $label) {
             $tests[] = new Test("speed@$position", 'speed', $position, Probe::speed('contactor'), 0.5, words: ['position' => $label], offered: false);
         }
 
@@ -58,23 +60,30 @@ final class TestList
     /** @return list<Test> */
     private static function volts(): array
     {
-        $v = static fn (string $key, string $setUp, string $plus, string $minus, array $access, float $minutes = 1.0, array $tools = ['meter']): Test => new Test("$key@$setUp", $key, $setUp, Probe::volts($plus, $minus), $minutes, array_values(array_map(strval(...), $access)), self::LIVE, array_values(array_map(strval(...), $tools)), ['position' => $setUp]);
-
         return [
-            $v('secondary', 'off', 'R', '0', ['cabinet']),
-            $v('secondary', 'call', 'R', '0', ['cabinet']),
-            $v('secondary', 'all', 'R', '0', ['cabinet'], 2.0),
-            $v('fused', 'call', 'fused', '0', ['cabinet']),
-            $v('call-volts', 'call', 'call', '0', ['cabinet']),
-            $v('output-loaded', 'call', 'out', '0', ['cabinet']),
-            $v('output-loaded', 'all', 'out', '0', ['cabinet'], 2.0),
-            $v('contact-drop', 'call', 'fused', 'out', ['cabinet']),
-            $v('output-open', 'lifted', 'out', '0', ['cabinet', 'wire-off']),
-            $v('output-test-load', 'test-load', 'out', '0', ['cabinet', 'wire-off'], 2.0, ['meter', 'load']),
-            $v('coil-volts', 'call', 'coil-in', 'coil-out', ['outdoor']),
-            $v('wire-drop', 'call', 'coil-in', '0', ['outdoor']),
-            $v('common-drop', 'call', 'coil-out', '0', ['outdoor'], 2.0),
+            self::measure('secondary', 'off', 'R', '0', ['cabinet']),
+            self::measure('secondary', 'call', 'R', '0', ['cabinet']),
+            self::measure('secondary', 'all', 'R', '0', ['cabinet'], 2.0),
+            self::measure('fused', 'call', 'fused', '0', ['cabinet']),
+            self::measure('call-volts', 'call', 'call', '0', ['cabinet']),
+            self::measure('output-loaded', 'call', 'out', '0', ['cabinet']),
+            self::measure('output-loaded', 'all', 'out', '0', ['cabinet'], 2.0),
+            self::measure('contact-drop', 'call', 'fused', 'out', ['cabinet']),
+            self::measure('output-open', 'lifted', 'out', '0', ['cabinet', 'wire-off']),
+            self::measure('output-test-load', 'test-load', 'out', '0', ['cabinet', 'wire-off'], 2.0, ['meter', 'load']),
+            self::measure('coil-volts', 'call', 'coil-in', 'coil-out', ['outdoor']),
+            self::measure('wire-drop', 'call', 'coil-in', '0', ['outdoor']),
+            self::measure('common-drop', 'call', 'coil-out', '0', ['outdoor'], 2.0),
         ];
+    }
+
+    /**
+     * @param list<string> $access
+     * @param list<string> $tools
+     */
+    private static function measure(string $key, string $setUp, string $plus, string $minus, array $access, float $minutes = 1.0, array $tools = ['meter']): Test
+    {
+        return new Test("$key@$setUp", $key, $setUp, Probe::volts($plus, $minus), $minutes, $access, self::LIVE, $tools, ['position' => self::LABELS[$setUp] ?? $setUp]);
     }
 
     /** @return list<Test> */

@@ -96,12 +96,11 @@ final readonly class TestList
     /** @return list<Test> */
     private function loads(): array
     {
-        $lamp = static fn (string $key, float $minutes, string $element, array $tools): Test => new Test($key, $key, $key, Probe::lamp($element, 12.6), $minutes, ['module-plug'], ['run-on', 'terminals'], array_values(array_map(strval(...), $tools)));
         $tests = [
-            $lamp('probe-light', 1.0, 'lamp', ['probe-light']),
-            $lamp('lamp', 1.5, 'lamp', ['lamp']),
-            $lamp('lamp-feed', 1.5, 'lamp-feed', ['lamp']),
-            $lamp('lamp-ground', 1.5, 'lamp-ground', ['lamp']),
+            $this->lamp('probe-light', 1.0, 'lamp', 'probe-light'),
+            $this->lamp('lamp', 1.5, 'lamp', 'lamp'),
+            $this->lamp('lamp-feed', 1.5, 'lamp-feed', 'lamp'),
+            $this->lamp('lamp-ground', 1.5, 'lamp-ground', 'lamp'),
             new Test('unplugged-volts', 'unplugged-volts', 'unplugged', Probe::volts('feed-pin', 'ground-pin'), 0.8, ['module-plug'], ['run-on', 'terminals'], ['meter']),
         ];
         $tests[] = new Test('module-ohms', 'module-ohms', 'unplugged', Probe::ohms('supply', 'module-ground'), 1.0, ['module-plug'], ['run-on', 'ohms-dead'], ['meter']);
@@ -110,6 +109,11 @@ final readonly class TestList
         }
 
         return $tests;
+    }
+
+    private function lamp(string $key, float $minutes, string $element, string $tool): Test
+    {
+        return new Test($key, $key, $key, Probe::lamp($element, 12.6), $minutes, ['module-plug'], ['run-on', 'terminals'], [$tool]);
     }
 
     /** @param list<string> $access */

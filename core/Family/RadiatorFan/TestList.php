@@ -60,28 +60,37 @@ final readonly class TestList
         $l = $this->layout;
         $off = $l->cell('off', 'a');
         $high = $l->cell('high', 'a');
-        $look = static fn (string $key, string $text, float $minutes, array $access, array $cautions, string $setUp, array $words = []): Test => new Test($key, $text, $setUp, Probe::observation($key), $minutes, array_values(array_map(strval(...), $access)), array_values(array_map(strval(...), $cautions)), words: array_map(strval(...), $words), repeatable: str_starts_with($key, 'wiggle'));
         $tests = [
-            $look('look-wheel', 'look-wheel', 0.7, ['fans'], self::STARTS, $off),
-            $look('wiggle-control', 'wiggle-control', 1.0, ['control'], self::RUNS, $high),
-            $look('wiggle-feed', 'wiggle-feed', 1.0, ['fuse-box'], self::RUNS, $high),
+            $this->look('look-wheel', 'look-wheel', 0.7, ['fans'], self::STARTS, $off),
+            $this->look('wiggle-control', 'wiggle-control', 1.0, ['control'], self::RUNS, $high),
+            $this->look('wiggle-feed', 'wiggle-feed', 1.0, ['fuse-box'], self::RUNS, $high),
         ];
         if ($l->dropsInResistor()) {
-            $tests[] = $look('look-resistor', 'look-resistor', 0.7, ['fans'], self::STARTS, $off);
-            $tests[] = $look('wiggle-resistor', 'wiggle-resistor', 1.0, ['fans'], self::RUNS, $l->cell('low', 'a'));
+            $tests[] = $this->look('look-resistor', 'look-resistor', 0.7, ['fans'], self::STARTS, $off);
+            $tests[] = $this->look('wiggle-resistor', 'wiggle-resistor', 1.0, ['fans'], self::RUNS, $l->cell('low', 'a'));
         }
         if ($l->relays) {
-            $tests[] = $look('compressor', 'compressor', 0.5, [], [], $l->cell('low', 'a'));
+            $tests[] = $this->look('compressor', 'compressor', 0.5, [], [], $l->cell('low', 'a'));
         }
         foreach ($l->fans() as $fan) {
             $words = ['fan' => Layout::WORDS[$fan]];
-            $tests[] = $look($fan === 'a' ? 'spin' : 'spin-b', 'spin', 0.7, ['fans'], self::STARTS, $off, $words);
-            $tests[] = $look("look-plug-$fan", 'look-plug', 0.7, ["fan-plug-$fan"], self::STARTS, $off, $words);
-            $tests[] = $look("wiggle-plug-$fan", 'wiggle-plug', 1.0, ["fan-plug-$fan"], self::RUNS, $l->cell('high', $fan), $words);
-            $tests[] = $look("knock-$fan", 'knock', 0.7, ['fans'], self::RUNS, $l->cell('high', $fan), $words);
+            $tests[] = $this->look($fan === 'a' ? 'spin' : 'spin-b', 'spin', 0.7, ['fans'], self::STARTS, $off, $words);
+            $tests[] = $this->look("look-plug-$fan", 'look-plug', 0.7, ["fan-plug-$fan"], self::STARTS, $off, $words);
+            $tests[] = $this->look("wiggle-plug-$fan", 'wiggle-plug', 1.0, ["fan-plug-$fan"], self::RUNS, $l->cell('high', $fan), $words);
+            $tests[] = $this->look("knock-$fan", 'knock', 0.7, ['fans'], self::RUNS, $l->cell('high', $fan), $words);
         }
 
         return $tests;
+    }
+
+    /**
+     * @param list<string>          $access
+     * @param list<string>          $cautions
+     * @param array<string, string> $words
+     */
+    private function look(string $key, string $text, float $minutes, array $access, array $cautions, string $setUp, array $words = []): Test
+    {
+        return new Test($key, $text, $setUp, Probe::observation($key), $minutes, $access, $cautions, words: $words, repeatable: str_starts_with($key, 'wiggle'));
     }
 
     /** @param list<string> $access */

@@ -7,8 +7,8 @@ namespace Ispira\Core\Family\SteppedBlower;
 use Ispira\Core\Family\Adjustment;
 use Ispira\Core\Family\Fault;
 use Ispira\Core\Family\FaultPair;
-use Ispira\Core\Family\Observation;
 use Ispira\Core\Family\Mechanical\Mechanical;
+use Ispira\Core\Family\Observation;
 use Ispira\Core\Family\Part;
 use Ispira\Core\Family\Severity;
 

@@ -66,7 +66,7 @@ final class SmallRulesTest extends TestCase
         self::assertSame('right', $named(Parking::code(1.0, 0.0, 0.004, 0.004)));
         self::assertSame('stays', $named(Parking::code(0.0, 0.0, 0.004, 0.004)));
         self::assertSame('runs', $named(Parking::code(1.0, 0.9, 0.0, 0.004)));
-        self::assertSame('overruns', $named(Parking::code(1.0, 0.0, 0.0, 0.004)));
+        self::assertSame('overruns', $named(Parking::code(1.0, 0.0, 0.001, 0.004)));
         self::assertSame('right', $named(Parking::code(1.0, 0.0, 0.0, 0.0)), 'friction alone stops it');
         self::assertSame('slow', $named(Parking::code(0.4, 0.0, 0.0, 0.0)));
         self::assertSame('fast', $named(Parking::code(1.5, 0.0, 0.0, 0.0)));
