@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Family\Wiper;
 
-use Ispira\Core\Circuit\BrushedMotor;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
+use Ispira\Core\Circuit\ThreeBrushMotor;
 use Ispira\Core\Family\Adjustment;
 use Ispira\Core\Family\Fault;
 use Ispira\Core\Family\Position;
@@ -50,8 +50,6 @@ final readonly class ThreeBrushWiring
     {
         $z = $this->scale * $this->scale;
         $joint = self::JOINT * $z;
-        $k = self::K * $this->scale;
-        $ra = self::RA * $z;
         $resistor = static fn (string $id, string $from, string $to, float $ohms): Element => Element::resistor($id, $from, $to, $ohms);
 
         return new Netlist([
@@ -72,12 +70,7 @@ final readonly class ThreeBrushWiring
             $resistor('ground', 'ground-pin', '0', 0.012 * $z),
             $resistor('cam-run', 'park-pin', 'park-feed-pin', 0.01 * $z),
             $resistor('cam-rest', 'park-pin', 'C', self::OPEN),
-            $resistor('brush-low', 'L', 'l', self::BRUSH * $z),
-            $resistor('brush-high', 'H', 'h', self::BRUSH * $z),
-            $resistor('brush-common', 'c', 'C', self::BRUSH * $z),
-            Element::motor('motor', 'l', 'c', new BrushedMotor(2.0 * $ra, $k, self::FRICTION, self::LINKAGE, self::BRAKING)),
-            Element::winding('upper', 'h', 'c', 2.0 * $ra * (1.0 - self::THIRD_PART), self::THIRD_EMF * $k, 'motor'),
-            Element::winding('between', 'l', 'h', 2.0 * $ra * self::THIRD_PART, (1.0 - self::THIRD_EMF) * $k, 'motor'),
+            ...$this->motor(1.0, 1.0, 1.0, 1.0)->elements('L', 'H', 'C'),
             $resistor('direct-low', 'battery', 'L', self::OPEN),
             $resistor('direct-high', 'battery', 'H', self::OPEN),
             $resistor('direct-common', 'C', '0', self::OPEN),
@@ -149,22 +142,18 @@ final readonly class ThreeBrushWiring
      */
     public function assign(array $u): array
     {
-        $ra = self::RA * $this->scale * $this->scale / $u['size'];
-        $k = self::K * $this->scale * $u['emf'];
-
         return [
             'battery.volts' => $u['supply'] * $this->scale,
             'feed.ohms' => 0.012 * $this->scale * $this->scale * $u['joints'],
-            'motor.armatureOhms' => 2.0 * $ra,
-            'upper.ohms' => 2.0 * $ra * (1.0 - self::THIRD_PART),
-            'between.ohms' => 2.0 * $ra * self::THIRD_PART,
-            'motor.emfConstant' => $k,
-            'upper.emfConstant' => self::THIRD_EMF * $k,
-            'between.emfConstant' => (1.0 - self::THIRD_EMF) * $k,
-            'motor.frictionTorque' => self::FRICTION * $u['size'] * $u['friction'],
-            'motor.brakingConstant' => self::BRAKING * $u['size'],
-            'motor.fanConstant' => self::LINKAGE * $u['size'] * $u['linkage'],
+            ...$this->motor($u['size'], $u['emf'], $u['friction'], $u['linkage'])->parameters(),
         ];
+    }
+
+    private function motor(float $size, float $emf, float $friction, float $linkage): ThreeBrushMotor
+    {
+        $z = $this->scale * $this->scale;
+
+        return new ThreeBrushMotor(2.0 * self::RA * $z / $size, self::K * $this->scale * $emf, self::THIRD_EMF, self::THIRD_PART, self::BRUSH * $z, self::FRICTION * $size * $friction, self::LINKAGE * $size * $linkage, self::BRAKING * $size);
     }
 
     /** @return list<Fault> what only this motor can have */
