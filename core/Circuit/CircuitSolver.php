@@ -167,7 +167,7 @@ final class CircuitSolver implements Solver
             $element = $this->branches[$input];
             $control = $element->control ?? throw CircuitError::malformed("\"$element->id\" has no table.");
             $reference = $control->reference === null ? $control->volts : $point->voltageBetween($control->reference[0], $control->reference[1]);
-            $sees = $values[$this->ohmsSlots[$input]] < self::OPEN_FROM_OHMS && $reference > 0.0;
+            $sees = $values[$this->ohmsSlots[$input]] < self::OPEN_FROM_OHMS && $reference > $control->worksFrom;
             $value = $control->value($sees ? $point->voltageBetween($element->from, $element->to) / $reference : 0.0);
             $slot = $this->slot($control->target);
             $changed = $changed || abs($values[$slot] - $value) > self::CONTROL_SETTLED;

@@ -17,12 +17,14 @@ final readonly class Control
      * @param list<array{0: float, 1: float}>      $table     signal as a share of the reference, and the value; by rising signal, at least one
      * @param float                                $volts     the reference, where it is a fixed voltage
      * @param array{0: string, 1: string}|null     $reference nodes between which the reference stands, where it is the supply
+     * @param float                                $worksFrom volts of the reference under which it sees nothing
      */
     public function __construct(
         public string $target,
         public array $table,
         public float $volts = 1.0,
         public ?array $reference = null,
+        public float $worksFrom = 0.0,
     ) {
         if ($table === []) {
             throw CircuitError::malformed("The control of \"$target\" needs a table of at least one point.");

@@ -84,6 +84,7 @@ final readonly class TestList
             $tests[] = new Test("alone-$name", 'alone', "alone-$name", Probe::speed('motor'), 3.0, ['module-plug'], ['crush'], ['supply'], ['volts' => $volts]);
         }
         $tests[] = new Test('alone-high', 'alone-high', 'alone-high', Probe::speed('motor'), 3.0, ['module-plug'], ['crush'], ['supply']);
+        $tests[] = new Test('wire-ohms', 'wire-ohms', 'wire-out', Probe::ohms('speed-pin', '0'), 1.5, ['module-plug'], ['crush', 'ohms-dead'], ['meter']);
         $tests[] = new Test('input-ohms', 'input-ohms', 'module-out', Probe::ohms('speed-in', 'module-ground'), 1.0, ['module-plug'], ['crush', 'ohms-dead'], ['meter']);
 
         return $tests;

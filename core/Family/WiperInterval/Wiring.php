@@ -63,7 +63,7 @@ final readonly class Wiring
             Element::source('bench-supply', 'bench', '0', 0.0, 0.5),
             $r('bench-lead', 'bench', 'speed-in', self::OPEN),
             $r('bench-high', 'bench', 'high-in', self::OPEN),
-            Element::controlInput('speed-input', 'speed-in', 'module-ground', $this->inputOhms(), new Control('stage.duty', [[0.1, 0.0], [0.14, 0.14], [0.22, 0.2], [0.34, 0.26], [0.5, 0.34], [0.66, 0.42], [0.82, 0.52], [0.9, 0.58], [0.93, 1.0]], reference: ['supply', 'module-ground'])),
+            Element::controlInput('speed-input', 'speed-in', 'module-ground', $this->inputOhms(), new Control('stage.duty', [[0.1, 0.0], [0.14, 0.14], [0.22, 0.2], [0.34, 0.26], [0.5, 0.34], [0.66, 0.42], [0.82, 0.52], [0.9, 0.58], [0.93, 1.0]], reference: ['supply', 'module-ground'], worksFrom: 5.0)),
             Element::coil('high-input', 'high-in', 'module-ground', 6e3, 8.0, 5.0),
             $r('module-feed', 'fed', 'supply', 0.03),
             Element::moduleInput('module', 'supply', 'module-ground'),
@@ -132,6 +132,7 @@ final readonly class Wiring
         foreach (['low', 'high'] as $speed) {
             $setUps[] = new SetUp("direct-$speed", 'off', [Adjustment::opened('low-joint'), Adjustment::opened('high-joint'), Adjustment::set("direct-$speed.ohms", 0.03)], 'direct', PositionKind::Runs);
         }
+        $setUps[] = new SetUp('wire-out', 'off', [...$unplugged, Adjustment::opened('setting')], 'wire-out');
         $setUps[] = new SetUp('module-out', 'off', [...$unplugged, Adjustment::opened('module-feed'), Adjustment::opened('ground')], 'module-out');
 
         return $setUps;
