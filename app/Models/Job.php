@@ -14,6 +14,7 @@ use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Job\ReplacedBefore;
 
 /**
  * @property string       $id
@@ -95,6 +96,7 @@ final class Job extends Model
             array_values($this->readings->map(static fn (Reading $reading) => $reading->toCore())->all()),
             array_values($this->replacements->map(static fn (Replacement $replacement): string => $replacement->remedy)->all()),
             $this->intermittent,
+            ReplacedBefore::count($this->replaced_before),
         );
     }
 }

@@ -68,6 +68,11 @@ final class Belief
     public static function of(CaseFile $case, array $hypotheses, Predictions $predictions, float $scale): self
     {
         $belief = new self($hypotheses, $predictions, $scale);
+        if ($case->supposed !== null) {
+            foreach ($hypotheses as $key => $hypothesis) {
+                $belief->weights[$key] = $hypothesis->remedy() === $case->supposed ? $hypothesis->prior : 0.0;
+            }
+        }
         foreach ([null, ...$case->replacements] as $episode => $remedy) {
             if ($remedy !== null) {
                 $belief->replaced(explode('+', $remedy));

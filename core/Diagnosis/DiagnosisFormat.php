@@ -57,6 +57,7 @@ final readonly class DiagnosisFormat
                 ], $d->verdict->causesToCheck),
             ],
             'misfit' => $d->misfit === null ? null : array_map(fn (string $id): array => $this->reasons->misfit($this->readingOf($id)), $d->misfit->spoiling),
+            'traps' => (new Traps($this->circuit, $this->case, $d))->all(),
             'guessing' => $d->guessing,
         ];
     }

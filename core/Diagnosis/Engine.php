@@ -35,7 +35,7 @@ final readonly class Engine
     public function diagnose(CircuitModel $circuit, CaseFile $case, DecisionSettings $settings): Diagnosis
     {
         $this->check($circuit, $case);
-        $hypotheses = HypothesisList::of($circuit, $case->intermittent);
+        $hypotheses = HypothesisList::of($circuit, $case->intermittent, $case->replacedBefore);
         $predictions = new Predictions($circuit, $hypotheses[HypothesisList::NOTHING_WRONG], $this->store);
         $scale = $predictions->supplyOf(0) / 13.0;
         $belief = Belief::of($case, $hypotheses, $predictions, $scale);

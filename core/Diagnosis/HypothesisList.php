@@ -22,18 +22,27 @@ final class HypothesisList
     /** Weight of a lasting fault when the complaint comes and goes. */
     private const LASTING_THOUGH_INTERMITTENT = 0.25;
 
-    /** @return array<string, Hypothesis> by key, priors adding up to 1 */
-    public static function of(CircuitModel $circuit, bool $intermittent): array
+    /** Parts replaced before from which on something upstream of them is suspected more. */
+    private const MANY_REPLACED = 2;
+
+    /**
+     * @param int $replacedBefore how many parts were replaced on the unit before
+     *
+     * @return array<string, Hypothesis> by key, priors adding up to 1
+     */
+    public static function of(CircuitModel $circuit, bool $intermittent, int $replacedBefore = 0): array
     {
+        $upstream = $replacedBefore >= self::MANY_REPLACED ? 1.0 + $replacedBefore : 1.0;
         $list = [new Hypothesis(self::NOTHING_WRONG, [], [], self::NOTHING_WRONG_PRIOR, [])];
         $lasting = $intermittent ? self::LASTING_THOUGH_INTERMITTENT : 1.0;
         $passing = self::COMES_AND_GOES[$intermittent ? 'intermittent' : 'lasting'];
         foreach ($circuit->faults as $fault) {
+            $prior = $fault->prior * ($fault->upstream ? $upstream : 1.0);
             foreach ($fault->severities as $degree => $severity) {
-                $list[] = self::single($fault, $degree, $severity, $fault->prior * $severity->share * $lasting, false);
+                $list[] = self::single($fault, $degree, $severity, $prior * $severity->share * $lasting, false);
             }
             if ($fault->comesAndGoes) {
-                $list[] = self::single($fault, 0, $fault->severities[0], $fault->prior * $passing, true);
+                $list[] = self::single($fault, 0, $fault->severities[0], $prior * $passing, true);
             }
         }
         foreach ($circuit->pairs as $pair) {

@@ -28,6 +28,16 @@ final readonly class Reading
     ) {
     }
 
+    public function struckOut(): self
+    {
+        return new self($this->id, $this->test, $this->value, $this->steady, $this->trust, $this->supplyVolts, true, $this->episode);
+    }
+
+    public function showing(float|string|null $value): self
+    {
+        return new self($this->id, $this->test, $value, $this->steady, $this->trust, $this->supplyVolts, $this->struck, $this->episode);
+    }
+
     public function isOverRange(): bool
     {
         return $this->value === null;

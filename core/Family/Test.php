@@ -20,6 +20,7 @@ final readonly class Test
      * @param bool         $repeatable whether doing it again can show what it did not the first time
      * @param bool         $offered  false for what only the speed map asks
      * @param bool         $asked    whether it is asked with the complaint, before any work
+     * @param Trap|null    $trap     how a good reading of it misleads
      */
     public function __construct(
         public string $key,
@@ -34,6 +35,7 @@ final readonly class Test
         public bool $offered = true,
         public bool $repeatable = false,
         public bool $asked = false,
+        public ?Trap $trap = null,
     ) {
     }
 }

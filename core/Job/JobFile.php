@@ -40,6 +40,7 @@ final readonly class JobFile
             array_map(static fn (FiledReading $filed): Reading => $filed->reading, $this->readings),
             array_column($this->replacements, 'remedy'),
             $this->job['intermittent'],
+            ReplacedBefore::count($this->job['replacedBefore']),
         );
     }
 }

@@ -71,7 +71,7 @@ final class TrialJob
                 // What is left of a pair is found on the second visit at the price of the come-back.
                 break;
             }
-            $this->case = new CaseFile($this->case->readings, [...$this->case->replacements, $remedy], $this->case->intermittent);
+            $this->case = $this->case->afterReplacing($remedy);
         }
 
         return new Outcome($first[0], $first[1], $first[2], $this->tests, $this->minutes, $avoidable + $this->settings->labour($this->minutes), $first[3]);
@@ -164,16 +164,11 @@ final class TrialJob
     /** Strikes a doubtful reading out and takes it again. */
     private function repeat(string $id): string
     {
-        $readings = [];
         $test = null;
         foreach ($this->case->readings as $reading) {
-            if ($reading->id === $id) {
-                $test = $this->circuit->tests[$reading->test];
-                $reading = new Reading($reading->id, $reading->test, $reading->value, $reading->steady, $reading->trust, $reading->supplyVolts, true, $reading->episode);
-            }
-            $readings[] = $reading;
+            $test = $reading->id === $id ? $this->circuit->tests[$reading->test] : $test;
         }
-        $this->case = new CaseFile($readings, $this->case->replacements, $this->case->intermittent);
+        $this->case = $this->case->without($id);
         if ($test === null) {
             return $id;
         }

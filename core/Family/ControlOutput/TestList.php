@@ -7,6 +7,7 @@ namespace Ispira\Core\Family\ControlOutput;
 use Ispira\Core\Family\CauseCheck;
 use Ispira\Core\Family\Probe;
 use Ispira\Core\Family\Test;
+use Ispira\Core\Family\Trap;
 
 /**
  * What is worth testing on a 24 V output. A reading without the load is offered too, and shown for what it is.
@@ -69,7 +70,7 @@ final class TestList
             self::measure('output-loaded', 'call', 'out', '0', ['cabinet']),
             self::measure('output-loaded', 'all', 'out', '0', ['cabinet'], 2.0),
             self::measure('contact-drop', 'call', 'fused', 'out', ['cabinet']),
-            self::measure('output-open', 'lifted', 'out', '0', ['cabinet', 'wire-off']),
+            self::measure('output-open', 'lifted', 'out', '0', ['cabinet', 'wire-off'], trap: Trap::NoLoad),
             self::measure('output-test-load', 'test-load', 'out', '0', ['cabinet', 'wire-off'], 2.0, ['meter', 'load']),
             self::measure('coil-volts', 'call', 'coil-in', 'coil-out', ['outdoor']),
             self::measure('wire-drop', 'call', 'coil-in', '0', ['outdoor']),
@@ -81,9 +82,9 @@ final class TestList
      * @param list<string> $access
      * @param list<string> $tools
      */
-    private static function measure(string $key, string $setUp, string $plus, string $minus, array $access, float $minutes = 1.0, array $tools = ['meter']): Test
+    private static function measure(string $key, string $setUp, string $plus, string $minus, array $access, float $minutes = 1.0, array $tools = ['meter'], ?Trap $trap = null): Test
     {
-        return new Test("$key@$setUp", $key, $setUp, Probe::volts($plus, $minus), $minutes, $access, self::LIVE, $tools, ['position' => self::LABELS[$setUp] ?? $setUp]);
+        return new Test("$key@$setUp", $key, $setUp, Probe::volts($plus, $minus), $minutes, $access, self::LIVE, $tools, ['position' => self::LABELS[$setUp] ?? $setUp], trap: $trap);
     }
 
     /** @return list<Test> */

@@ -7,6 +7,7 @@ namespace Ispira\Core\Family\ElectronicBlower;
 use Ispira\Core\Family\CauseCheck;
 use Ispira\Core\Family\Probe;
 use Ispira\Core\Family\Test;
+use Ispira\Core\Family\Trap;
 
 /**
  * What is worth testing on a blower with electronic speed control.
@@ -101,7 +102,7 @@ final readonly class TestList
             $this->lamp('lamp', 1.5, 'lamp', 'lamp'),
             $this->lamp('lamp-feed', 1.5, 'lamp-feed', 'lamp'),
             $this->lamp('lamp-ground', 1.5, 'lamp-ground', 'lamp'),
-            new Test('unplugged-volts', 'unplugged-volts', 'unplugged', Probe::volts('feed-pin', 'ground-pin'), 0.8, ['module-plug'], ['run-on', 'terminals'], ['meter']),
+            new Test('unplugged-volts', 'unplugged-volts', 'unplugged', Probe::volts('feed-pin', 'ground-pin'), 0.8, ['module-plug'], ['run-on', 'terminals'], ['meter'], trap: Trap::NoLoad),
         ];
         $tests[] = new Test('module-ohms', 'module-ohms', 'unplugged', Probe::ohms('supply', 'module-ground'), 1.0, ['module-plug'], ['run-on', 'ohms-dead'], ['meter']);
         foreach (['lamp', 'two-lamps'] as $load) {
@@ -113,7 +114,7 @@ final readonly class TestList
 
     private function lamp(string $key, float $minutes, string $element, string $tool): Test
     {
-        return new Test($key, $key, $key, Probe::lamp($element, 12.6), $minutes, ['module-plug'], ['run-on', 'terminals'], [$tool]);
+        return new Test($key, $key, $key, Probe::lamp($element, 12.6), $minutes, ['module-plug'], ['run-on', 'terminals'], [$tool], trap: $tool === 'probe-light' ? Trap::SmallLamp : Trap::Lamp);
     }
 
     /** @param list<string> $access */

@@ -7,6 +7,7 @@ namespace Ispira\Core\Family\RadiatorFan;
 use Ispira\Core\Family\CauseCheck;
 use Ispira\Core\Family\Probe;
 use Ispira\Core\Family\Test;
+use Ispira\Core\Family\Trap;
 
 /**
  * What is worth testing on radiator fans. They start by themselves: the caution stands before nearly every step.
@@ -134,7 +135,7 @@ final readonly class TestList
             $tests[] = new Test("current-$fan", 'current', $l->cell('high', $fan), Probe::amps("fan-$fan"), 1.0, ["fan-plug-$fan"], self::RUNS, ['clamp'], ['fan' => Layout::WORDS[$fan]]);
         }
         foreach ($l->arrangement === 'two-input' ? ['low'] : ['low', 'high'] as $request) {
-            $tests[] = new Test("lamp@$request", 'lamp', "lamp-$request", Probe::lamp('lamp', 12.6), 1.5, ['fan-plug-a'], self::STARTS, ['lamp'], ['position' => $request]);
+            $tests[] = new Test("lamp@$request", 'lamp', "lamp-$request", Probe::lamp('lamp', 12.6), 1.5, ['fan-plug-a'], self::STARTS, ['lamp'], ['position' => $request], trap: Trap::Lamp);
             $tests[] = new Test("lamp-volts@$request", 'lamp-volts', "lamp-$request", Probe::volts($l->arrangement === 'two-input' ? 'low-pin' : ($l->pair() ? 'a-feed' : 'fan-feed'), $l->pair() ? '0' : 'a-ground'), 2.0, ['fan-plug-a'], self::STARTS, ['lamp', 'meter'], ['position' => $request]);
         }
 

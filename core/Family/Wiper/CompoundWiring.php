@@ -17,6 +17,7 @@ use Ispira\Core\Family\Severity;
 use Ispira\Core\Family\Sheet;
 use Ispira\Core\Family\SheetElement;
 use Ispira\Core\Family\Test;
+use Ispira\Core\Family\Trap;
 use Ispira\Core\Family\Unknown;
 
 /**
@@ -205,7 +206,7 @@ final readonly class CompoundWiring
         $tests[] = new Test('look-strap', 'look-strap', 'off', Probe::observation('look-strap'), 0.7, ['motor-plug'], ['crush']);
         $tests[] = new Test('warm', 'warm', 'low', Probe::observation('warm'), 10.0, [], ['crush'], repeatable: true);
         $tests[] = TestList::volts('dash-ground-drop', 'dash-ground-drop', 'low', 'dash-ground', '0', ['dash'], []);
-        $tests[] = new Test('lamp-feed', 'lamp-feed', 'lamp-feed', Probe::lamp('lamp', 12.6 * $this->scale), 1.5, ['motor-plug'], ['crush'], ['lamp']);
+        $tests[] = new Test('lamp-feed', 'lamp-feed', 'lamp-feed', Probe::lamp('lamp', 12.6 * $this->scale), 1.5, ['motor-plug'], ['crush'], ['lamp'], trap: Trap::Lamp);
 
         return $tests;
     }

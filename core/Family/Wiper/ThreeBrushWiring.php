@@ -17,6 +17,7 @@ use Ispira\Core\Family\Severity;
 use Ispira\Core\Family\Sheet;
 use Ispira\Core\Family\SheetElement;
 use Ispira\Core\Family\Test;
+use Ispira\Core\Family\Trap;
 use Ispira\Core\Family\Unknown;
 
 /**
@@ -202,7 +203,7 @@ final readonly class ThreeBrushWiring
         $tests[] = TestList::volts('dash-park', 'dash-park', 'off', 'park-line', '0', ['dash'], []);
         $tests[] = TestList::volts('dash-feed', 'dash-in', 'low', 'dash', '0', ['dash'], []);
         $tests[] = new Test('bench-park', 'bench-park', 'bench-park', Probe::speed('motor'), 4.0, ['motor-plug', 'battery'], ['crush', 'jumper'], ['jumper']);
-        $tests[] = new Test('lamp-low', 'lamp', 'lamp-low', Probe::lamp('lamp', 12.6 * $this->scale), 1.5, ['motor-plug'], ['crush'], ['lamp']);
+        $tests[] = new Test('lamp-low', 'lamp', 'lamp-low', Probe::lamp('lamp', 12.6 * $this->scale), 1.5, ['motor-plug'], ['crush'], ['lamp'], trap: Trap::Lamp);
 
         return $tests;
     }

@@ -7,6 +7,7 @@ namespace Ispira\Core\Family\WiperInterval;
 use Ispira\Core\Family\CauseCheck;
 use Ispira\Core\Family\Probe;
 use Ispira\Core\Family\Test;
+use Ispira\Core\Family\Trap;
 
 /**
  * What is worth testing on an interval wiper. The stalk and the module are also tested apart:
@@ -61,7 +62,7 @@ final readonly class TestList
     {
         $tests = [];
         foreach ($this->sending() as $key => $label) {
-            $tests[] = $this->volts("speed-volts@$key", 'speed-volts', $key, 'speed-pin', '0', ['module-plug'], ['position' => $label]);
+            $tests[] = new Test("speed-volts@$key", 'speed-volts', $key, Probe::volts('speed-pin', '0'), 0.8, ['module-plug'], ['crush', 'no-lamp'], ['meter'], ['position' => $label], trap: $key === 'low' ? null : Trap::Together);
         }
         foreach (['low', 'high'] as $position) {
             $tests[] = $this->volts("high-volts@$position", 'high-volts', $position, 'high-pin', '0', ['module-plug'], ['position' => $position]);
@@ -76,7 +77,7 @@ final readonly class TestList
         $tests = [];
         foreach ($this->sending() as $key => $label) {
             $words = ['position' => $label];
-            $tests[] = new Test("unloaded@$key", 'unloaded', "unloaded-$key", Probe::volts('speed-pin', '0'), 0.8, ['module-plug'], ['crush', 'no-lamp'], ['meter'], $words);
+            $tests[] = new Test("unloaded@$key", 'unloaded', "unloaded-$key", Probe::volts('speed-pin', '0'), 0.8, ['module-plug'], ['crush', 'no-lamp'], ['meter'], $words, trap: Trap::NoLoad);
             $tests[] = new Test("loaded@$key", 'loaded', "loaded-$key", Probe::volts('speed-pin', '0'), 1.2, ['module-plug'], ['crush', 'no-lamp'], ['meter', 'known-resistor'], $words);
             $tests[] = new Test("stalk-ohms@$key", 'stalk-ohms', "stalk-out-$key", Probe::ohms('stalk-in', 'speed-out'), 1.0, ['stalk'], ['column', 'ohms-dead'], ['meter'], $words);
         }

@@ -157,6 +157,7 @@ export interface Diagnosis {
     tests: TestChoice[];
     verdict: VerdictShown | null;
     misfit: { reading: string; sentence: string; hint: string }[] | null;
+    traps: { trap: string; readings: string[]; sentence: string }[];
     guessing: number;
 }
 

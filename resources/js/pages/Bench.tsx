@@ -99,6 +99,11 @@ export default function Bench() {
                             <Button kind="quiet" onClick={() => setPanel('readings')}>Strike it out in the readings</Button>
                         </div>
                     )}
+                    {diagnosis.traps.length > 0 && (
+                        <div role="note" aria-label="What the readings do not say" className="mb-3 border-l-4 border-warn bg-caution px-3 py-1.5">
+                            {[...new Set(diagnosis.traps.map((one) => one.sentence))].slice(-3).map((sentence) => <p key={sentence}>{sentence}</p>)}
+                        </div>
+                    )}
                     {verdict && (
                         <div className="mb-3 border-2 border-lake bg-sheet px-4 py-3">
                             <p className="text-soft">{verdict.byElimination ? 'No test separates further' : 'No test is worth its minutes any more'}</p>

@@ -111,7 +111,7 @@ export default function NewJob() {
                         <TextArea label="Complaint" rows={2} value={complaint} onChange={(event) => setComplaint(event.target.value)} error={errors.complaint} hint="What the user of the machine says." required />
                         <div className="grid gap-4 sm:grid-cols-2">
                             <TextField label="Since when" value={since} onChange={(event) => setSince(event.target.value)} error={errors.since} />
-                            <TextField label="Replaced before on this unit" value={replaced} onChange={(event) => setReplaced(event.target.value)} error={errors.replacedBefore} />
+                            <TextField label="Replaced before on this unit" hint="Each part, with commas between: several point to what drives them." value={replaced} onChange={(event) => setReplaced(event.target.value)} error={errors.replacedBefore} />
                         </div>
                         <Choices label="How it shows" value={intermittent} onChange={setIntermittent} choices={[{ value: 'no', label: 'Always' }, { value: 'yes', label: 'Comes and goes' }]} />
                     </div>

@@ -29,9 +29,9 @@ final class Bench
     public readonly Predictions $predictions;
 
     /** @param array<string, mixed> $parameters */
-    public function __construct(array $parameters = [], bool $intermittent = false)
+    public function __construct(array $parameters = [], bool $intermittent = false, string $family = 'stepped-blower')
     {
-        $family = FamilyRegistry::shipped()->get('stepped-blower');
+        $family = FamilyRegistry::shipped()->get($family);
         $this->circuit = $family->circuit($family->parameters()->read($parameters));
         $this->hypotheses = HypothesisList::of($this->circuit, $intermittent);
         $this->predictions = new Predictions($this->circuit, $this->hypotheses['none'], new NoStore());

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Family;
+
+/**
+ * How a good reading of a test misleads.
+ */
+enum Trap: string
+{
+    /** Full voltage without a load passes through one strand or kilohms of corrosion. */
+    case NoLoad = 'no-load';
+
+    /** A bright load lamp does not clear a tenth of an ohm. */
+    case Lamp = 'lamp';
+
+    /** A small lamp burns on a feed that cannot run a motor. */
+    case SmallLamp = 'small-lamp';
+
+    /** Two connected parts: full supply at every setting clears neither. */
+    case Together = 'together';
+}

@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Family;
+
+use Ispira\Core\Diagnosis\HypothesisList;
+use Ispira\Core\Diagnosis\NoStore;
+use Ispira\Core\Diagnosis\Parking;
+use Ispira\Core\Diagnosis\Predictions;
+use Ispira\Core\Diagnosis\SpeedState;
+use Ispira\Core\Family\FamilyRegistry;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * What the trade knows of the families' circuits, found again by simulation alone.
+ */
+final class KnownAnswersTest extends TestCase
+{
+    /**
+     * Mean of what a test shows under a hypothesis.
+     *
+     * @param array<string, string> $parameters
+     */
+    private static function shows(string $family, array $parameters, string $hypothesis, string $test): float
+    {
+        static $kept = [];
+        $key = $family.serialize($parameters);
+        if (!isset($kept[$key])) {
+            $found = FamilyRegistry::shipped()->get($family);
+            $circuit = $found->circuit($found->parameters()->read($parameters));
+            $hypotheses = HypothesisList::of($circuit, false);
+            $kept[$key] = [$circuit, $hypotheses, new Predictions($circuit, $hypotheses['none'], new NoStore())];
+        }
+        [$circuit, $hypotheses, $predictions] = $kept[$key];
+        $numbers = $predictions->of($hypotheses[$hypothesis], $circuit->tests[$test]);
+
+        return array_sum($numbers) / \count($numbers);
+    }
+
+    /**
+     * What a position is most often called under a hypothesis.
+     *
+     * @param array<string, string> $parameters
+     */
+    private static function called(string $family, array $parameters, string $hypothesis, string $position): string
+    {
+        $found = FamilyRegistry::shipped()->get($family);
+        $circuit = $found->circuit($found->parameters()->read($parameters));
+        $chances = SpeedState::chances(self::shows($family, $parameters, $hypothesis, "speed@$position"), $circuit->positions[$position]->kind);
+        arsort($chances);
+
+        return (string) array_key_first($chances);
+    }
+
+    /** @return iterable<string, array{0: string, 1: array{0: float, 1: float}, 2: array{0: float, 1: float}}> fault, speeds of both fans on low and on high over the right ones */
+    public static function fanPair(): iterable
+    {
+        yield 'first relay dead' => ['k1-coil-open#0', [0.0, 0.0], [0.0, 1.0]];
+        yield 'second relay stuck at rest' => ['k2-coil-open#0', [1.0, 1.0], [0.0, 1.0]];
+        yield 'second relay, work contact burnt' => ['k2-contact-open#0', [1.0, 1.0], [0.0, 1.0]];
+        yield 'second relay welded' => ['k2-welded#0', [1.89, 0.0], [1.0, 1.0]];
+        yield 'second relay, rest contact burnt' => ['k2-rest-burnt#0', [0.0, 0.0], [1.0, 1.0]];
+        yield 'third relay dead' => ['k3-coil-open#0', [1.0, 1.0], [1.0, 0.0]];
+        yield 'third relay welded' => ['k3-welded#0', [0.0, 1.89], [1.0, 1.0]];
+        yield 'main fan open' => ['fan-open-a#0', [0.0, 0.0], [0.0, 1.0]];
+        yield 'second fan open' => ['fan-open-b#0', [0.0, 0.0], [1.0, 0.0]];
+        yield 'main fan seized' => ['seized-a#0', [0.0, 1.68], [0.0, 0.95]];
+        yield 'main fan dragging' => ['drag-a#1', [0.53, 1.32], [0.95, 1.0]];
+    }
+
+    /**
+     * @param array{0: float, 1: float} $low
+     * @param array{0: float, 1: float} $high
+     */
+    #[DataProvider('fanPair')]
+    public function testOneFanOfAPairDecidesWhatBothDo(string $fault, array $low, array $high): void
+    {
+        $cells = ['low-a' => $low[0], 'low-b' => $low[1], 'high-a' => $high[0], 'high-b' => $high[1]];
+        foreach ($cells as $cell => $expected) {
+            self::assertEqualsWithDelta($expected, self::shows('radiator-fan', ['arrangement' => 'pair'], $fault, "speed@$cell"), 0.07, $cell);
+        }
+    }
+
+    public function testOnlyTheFirstFanOfAPairShowsSupplyAtItsFeedOnLow(): void
+    {
+        $pair = ['arrangement' => 'pair'];
+        self::assertGreaterThan(12.0, self::shows('radiator-fan', $pair, 'fan-open-a#0', 'feed-a@low'));
+        self::assertEqualsWithDelta(0.0, self::shows('radiator-fan', $pair, 'fan-open-a#0', 'feed-b@low'), 0.1, 'no voltage here is not its fault');
+    }
+
+    /** @return iterable<string, array{0: string, 1: string, 2: string, 3: string, 4: string}> kind of motor, fault, off, low, high */
+    public static function wipers(): iterable
+    {
+        yield 'compound, strap broken' => ['compound', 'strap-open#0', 'stays', 'right', 'right'];
+        yield 'compound, RUN wire broken' => ['compound', 'run-open#0', 'right', 'dead', 'dead'];
+        yield 'compound, RUN shorted' => ['compound', 'run-short#0', 'runs', 'right', 'right'];
+        yield 'compound, FIELD wire broken' => ['compound', 'field-open#0', 'fast', 'fast', 'right'];
+        yield 'compound, FIELD shorted' => ['compound', 'field-short#0', 'right', 'right', 'slow'];
+        yield 'compound, armature open' => ['compound', 'armature-open#0', 'stays', 'dead', 'dead'];
+        yield 'compound, park contact never opens' => ['compound', 'park-never-opens#0', 'runs', 'right', 'right'];
+        yield 'compound, park contact open' => ['compound', 'park-open#0', 'stays', 'right', 'right'];
+        yield 'three brushes, low brush open' => ['three-brush', 'low-brush#0', 'stays', 'dead', 'right'];
+        yield 'three brushes, high brush open' => ['three-brush', 'high-brush#0', 'right', 'right', 'dead'];
+        yield 'three brushes, common brush open' => ['three-brush', 'common-brush#0', 'stays', 'dead', 'dead'];
+        yield 'three brushes, park contact never opens' => ['three-brush', 'park-never-opens#0', 'runs', 'right', 'right'];
+        yield 'three brushes, park contact open' => ['three-brush', 'park-open#0', 'stays', 'right', 'right'];
+        yield 'three brushes, no brake path' => ['three-brush', 'no-brake#0', 'overruns', 'right', 'right'];
+        yield 'gear stripped' => ['three-brush', 'gear-stripped#0', 'stays', 'dead', 'dead'];
+        yield 'linkage binding' => ['three-brush', 'linkage-binding#2', 'right', 'slow', 'slow'];
+    }
+
+    #[DataProvider('wipers')]
+    public function testAWiperFaultGivesItsRowOfTheTable(string $motor, string $fault, string $off, string $low, string $high): void
+    {
+        foreach (['off' => $off, 'low' => $low, 'high' => $high] as $position => $state) {
+            self::assertSame($state, self::called('wiper', ['motor' => $motor], $fault, $position), $position);
+        }
+    }
+
+    public function testABindingLinkageIsGoneOnTheBenchAndADraggingMotorIsNot(): void
+    {
+        self::assertEqualsWithDelta(1.0, self::shows('wiper', [], 'linkage-binding#2', 'free-low'), 0.01);
+        self::assertEqualsWithDelta(1.0, self::shows('wiper', [], 'linkage-binding#2', 'bench-low'), 0.01);
+        self::assertLessThan(0.9, self::shows('wiper', [], 'dragging#1', 'free-low'));
+        self::assertGreaterThan(4.0, self::shows('wiper', [], 'dragging#1', 'free-current'));
+    }
+
+    public function testTheBenchTruthTableOfACompoundMotor(): void
+    {
+        $compound = ['motor' => 'compound'];
+        self::assertEqualsWithDelta(1.0, self::shows('wiper', $compound, 'none', 'bench-park'), 0.02, 'FIELD alone: on slowly to rest');
+        self::assertLessThan(Parking::NEVER_STOPS, self::shows('wiper', $compound, 'none', 'bench-none'), 'neither, away from rest: on to rest');
+        self::assertGreaterThan(Parking::NEVER_STOPS, self::shows('wiper', $compound, 'park-never-opens#0', 'bench-none'));
+    }
+
+    public function testTheIdleBrushIsAlive(): void
+    {
+        self::assertEqualsWithDelta(8.8, self::shows('wiper', [], 'none', 'high-pin@low'), 0.6);
+        self::assertEqualsWithDelta(17.0, self::shows('wiper', [], 'none', 'low-pin@high'), 1.0, 'above the supply');
+    }
+
+    public function testTheIntervalStalkDividesTheSupply(): void
+    {
+        foreach (['int-1' => 10.3, 'int-2' => 8.3, 'int-3' => 6.3, 'int-4' => 4.2, 'int-5' => 2.6] as $setting => $volts) {
+            self::assertEqualsWithDelta($volts, self::shows('wiper-interval', [], 'none', "speed-volts@$setting"), 0.1, $setting);
+            self::assertEqualsWithDelta(12.6, self::shows('wiper-interval', [], 'none', "unloaded@$setting"), 0.1, 'nothing loads it');
+            self::assertEqualsWithDelta(12.6, self::shows('wiper-interval', [], 'input-open#0', "speed-volts@$setting"), 0.1, 'full supply with an open input');
+            self::assertEqualsWithDelta(12.5, self::shows('wiper-interval', [], 'setting-bypassed#0', "speed-volts@$setting"), 0.2, 'and with a bypassed resistance');
+            self::assertEqualsWithDelta($volts, self::shows('wiper-interval', [], 'input-open#0', "loaded@$setting"), 0.1, 'the stalk alone makes its table');
+            self::assertEqualsWithDelta(0.0, self::shows('wiper-interval', [], 'setting-open#0', "speed-volts@$setting"), 0.1);
+        }
+        self::assertEqualsWithDelta(12.5, self::shows('wiper-interval', [], 'setting-open#0', 'speed-volts@low'), 0.2);
+        self::assertSame('dead', self::called('wiper-interval', [], 'low-path#0', 'low'));
+        self::assertSame('right', self::called('wiper-interval', [], 'low-path#0', 'high'), 'steady on high');
+    }
+
+    public function testAWeakControlOutputLooksPerfectWithoutItsLoad(): void
+    {
+        self::assertGreaterThan(26.0, self::shows('control-output', [], 'output-resistive#2', 'output-open@lifted'));
+        self::assertLessThan(18.0, self::shows('control-output', [], 'output-resistive#2', 'output-loaded@call'));
+        self::assertLessThan(18.0, self::shows('control-output', [], 'output-resistive#2', 'output-test-load@test-load'));
+        self::assertNan(self::shows('control-output', [], 'output-resistive#2', 'speed@call'), 'it chatters');
+        self::assertSame('runs', self::called('control-output', [], 'output-welded#0', 'off'));
+        self::assertSame('runs', self::called('control-output', [], 'contactor-stuck#0', 'off'));
+    }
+
+    /** @return iterable<string, array{0: array<string, string>, 1: string, 2: array<array-key, string>}> */
+    public static function electronicBlowers(): iterable
+    {
+        yield 'shorted stage, fed all the time' => [[], 'stage-shorted#0', ['key-off' => 'runs', 'off' => 'runs', '1' => 'fast', '5' => 'right']];
+        yield 'shorted stage behind a relay' => [['feed' => 'relay'], 'stage-shorted#0', ['key-off' => 'right', 'off' => 'runs', '1' => 'fast']];
+        yield 'shorted leg of a motor with electronics' => [['module' => 'own'], 'stage-shorted#0', ['key-off' => 'right', '1' => 'dead', '5' => 'dead']];
+        yield 'command open, off' => [[], 'command-open#0', ['off' => 'right', '1' => 'dead', '5' => 'dead']];
+        yield 'command open, full' => [['openCommand' => 'full'], 'command-open#0', ['off' => 'runs', '1' => 'fast', '5' => 'right']];
+        yield 'command open, default' => [['openCommand' => 'default'], 'command-open#0', ['off' => 'runs', '1' => 'fast', '5' => 'slow']];
+        yield 'command grounded, active low' => [['active' => 'low'], 'command-grounded#0', ['off' => 'runs', '1' => 'fast', '5' => 'right']];
+        yield 'resistive feed' => [[], 'feed-resistive#1', ['1' => 'right', '5' => 'slow']];
+        yield 'steps left out' => [[], 'missing-steps#0', ['3' => 'slow', '4' => 'right']];
+        yield 'starved motor with electronics cuts in and out' => [['module' => 'own'], 'feed-resistive#2', ['1' => 'right', '5' => 'cuts-out']];
+    }
+
+    /**
+     * @param array<string, string>            $parameters
+     * @param array<array-key, string>         $states
+     */
+    #[DataProvider('electronicBlowers')]
+    public function testAnElectronicBlowerShowsItsFaultAsTheTradeKnowsIt(array $parameters, string $fault, array $states): void
+    {
+        foreach ($states as $position => $state) {
+            self::assertSame($state, self::called('electronic-blower', $parameters, $fault, (string) $position), (string) $position);
+        }
+    }
+
+    public function testAProbeLightBurnsOnAFeedThatCannotRunAMotor(): void
+    {
+        self::assertGreaterThan(0.6, self::shows('electronic-blower', [], 'feed-strand#0', 'probe-light'), 'the small lamp still burns');
+        self::assertLessThan(0.15, self::shows('electronic-blower', [], 'feed-strand#0', 'lamp'), 'the load lamp does not');
+        self::assertGreaterThan(12.5, self::shows('electronic-blower', [], 'feed-strand#0', 'unplugged-volts'), 'and the meter sees full voltage');
+        self::assertGreaterThan(0.9, self::shows('electronic-blower', [], 'feed-resistive#0', 'lamp'), '0.12 Ω hides from a lamp');
+    }
+}
