@@ -45,8 +45,8 @@ final class CircuitSolver implements Solver
     /** @var list<int> branch numbers */
     private array $sources = [];
 
-    /** Change of a control's value under which it has settled, and rounds after which it never does. */
-    private const CONTROL_SETTLED = 1e-9;
+    /** Change of a control's value under which it has settled (no ear hears a thousandth of a duty), and rounds after which it never does. */
+    private const CONTROL_SETTLED = 1e-3;
     private const MOST_ROUNDS = 40;
 
     private readonly EmfSettlement $settlement;
@@ -280,8 +280,17 @@ final class CircuitSolver implements Solver
                 $emf[$number] = $values[$this->slots[$this->branches[$number]->id.'.volts']];
             }
         }
-        $volts = $this->potentials($network, $conductances, $emf, $joined);
-        [$moved, $speeds] = $this->settlement->settle($network, $conductances, $values, $volts, $joined);
+        $injected = $this->injected($network, $conductances, $emf, $joined);
+        $moved = [];
+        $speeds = $this->settlement->standing;
+        if ($this->settlement->ports !== []) {
+            [$moved, $speeds] = $this->settlement->settle($network, $conductances, $values, $network->lateVolts($injected, false), $joined);
+            foreach ($moved as $port => $volts) {
+                [$from, $to] = $this->ends[$port];
+                LiveNetwork::inject($injected, $network->representative[$from], $network->representative[$to], $conductances[$port] * $volts);
+            }
+        }
+        $volts = $network->potentials($injected);
 
         return new OperatingPoint($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $volts, $values, $this->ohmsSlots, $emf + $moved, $speeds, $energised, $chatters, $joined);
     }
@@ -305,9 +314,9 @@ final class CircuitSolver implements Solver
      * @param array<int, float> $conductances
      * @param array<int, float> $emf          volts of `from` above `to`, by branch
      *
-     * @return array<int, float>
+     * @return array<int, float> currents fed in by the sources, by live node
      */
-    private function potentials(LiveNetwork $network, array $conductances, array $emf, ?PotentialForest $joined): array
+    private function injected(LiveNetwork $network, array $conductances, array $emf, ?PotentialForest $joined): array
     {
         $injected = [];
         $representative = $network->representative;
@@ -325,7 +334,7 @@ final class CircuitSolver implements Solver
             }
         }
 
-        return $network->potentials($injected);
+        return $injected;
     }
 
     /** @param array<int, float> $values */
@@ -352,6 +361,6 @@ final class CircuitSolver implements Solver
         // With joined nodes a dead end would have to remember at which of them it hangs; it is solved with the rest instead.
         $kept = $joined->isTrivial() ? $this->driving : array_fill_keys(array_keys($conductive), true);
 
-        return new LiveNetwork(\count($this->nodeNumbers), $conductive, $kept, $joined);
+        return new LiveNetwork(\count($this->nodeNumbers), $conductive, $kept, $joined, $this->settlement->nodes);
     }
 }

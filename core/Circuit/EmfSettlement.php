@@ -34,6 +34,21 @@ final class EmfSettlement
     /** @var array<int, int> module output branch → its input branch */
     private array $modules = [];
 
+    /** @var array<int, bool> all ports, with whether they have an EMF */
+    public readonly array $ports;
+
+    /** @var array<int, array{0: int, 1: int, 2: int, 3: int, 4: int, 5: int}> places of duty, its limits, linear, diode volts and the input's resistance, by module output */
+    private array $stages = [];
+
+    /** @var array<int, float> speed zero by motor branch */
+    public readonly array $standing;
+
+    /** @var list<int> ends of the ports */
+    public readonly array $nodes;
+
+    /** @var array<int, array{0: int, 1: int, 2: int}> places of friction, fan and braking constant, by motor branch */
+    private array $loads = [];
+
     /**
      * @param list<Element>                    $branches
      * @param array<string, int>               $numbers  branch by element id
@@ -42,6 +57,8 @@ final class EmfSettlement
      */
     public function __construct(private readonly array $branches, array $numbers, private readonly array $ends, private readonly array $slots)
     {
+        $ports = [];
+        $standing = [];
         foreach ($branches as $number => $element) {
             match ($element->type) {
                 ElementType::Motor => $this->shafts[$number][$number] = $slots["$element->id.emfConstant"],
@@ -51,49 +68,68 @@ final class EmfSettlement
                 default => null,
             };
         }
+        foreach ($this->shafts as $motor => $windings) {
+            $standing[$motor] = 0.0;
+            $ports += array_fill_keys(array_keys($windings), true);
+            $id = $branches[$motor]->id;
+            $this->loads[$motor] = [$slots["$id.frictionTorque"], $slots["$id.fanConstant"], $slots["$id.brakingConstant"]];
+        }
+        foreach ($this->compounds as $armature => $shunt) {
+            $standing[$armature] = 0.0;
+            $ports += [$armature => true, $shunt => $branches[$shunt]->type->hasEmf()];
+        }
+        foreach ($this->modules as $output => $input) {
+            $ports += [$output => true, $input => true];
+            $id = $branches[$output]->id;
+            $this->stages[$output] = [$slots["$id.duty"], $slots["$id.leastDuty"], $slots["$id.mostDuty"], $slots["$id.linear"], $slots["$id.diodeVolts"], $slots[$branches[$input]->id.'.ohms']];
+        }
+        $this->ports = $ports;
+        $this->standing = $standing;
+        $nodes = [];
+        foreach ($ports as $port => $_) {
+            array_push($nodes, ...$ends[$port]);
+        }
+        $this->nodes = array_values(array_unique($nodes));
     }
 
     /**
-     * Settles everything and adds the EMFs' share to the potentials.
+     * Settles everything.
      *
      * @param array<int, float> $conductances by live branch
      * @param array<int, float> $values
-     * @param array<int, float> $volts        by live node, with all EMFs at zero
-     *
-     * @param-out array<int, float> $volts
+     * @param array<int, float> $volts        by node of a port, with all EMFs at zero
      *
      * @return array{0: array<int, float>, 1: array<int, float>} EMF in V by port, and speed in rad/s by motor branch
      */
-    public function settle(LiveNetwork $network, array $conductances, array $values, array &$volts, ?PotentialForest $joined): array
+    public function settle(LiveNetwork $network, array $conductances, array $values, array $volts, ?PotentialForest $joined): array
     {
-        $speeds = array_fill_keys([...array_keys($this->shafts), ...array_keys($this->compounds)], 0.0);
-        $ports = array_filter($this->ports(), static fn (int $port): bool => isset($network->liveBranches[$port]));
+        $live = $network->liveBranches;
         $stalled = [];
-        foreach ($ports as $port) {
-            [$from, $to] = $this->ends[$port];
-            $offset = $joined === null ? 0.0 : $joined->offset($from) - $joined->offset($to);
-            $stalled[$port] = ($this->across($network, $volts, $port) + $offset) * $conductances[$port];
+        foreach ($this->ports as $port => $_) {
+            if (isset($live[$port])) {
+                [$from, $to] = $this->ends[$port];
+                $offset = $joined === null ? 0.0 : $joined->offset($from) - $joined->offset($to);
+                $stalled[$port] = ($this->across($network, $volts, $port) + $offset) * $conductances[$port];
+            }
         }
-        $modules = array_filter($this->modules, static fn (int $output): bool => isset($network->liveBranches[$output]), \ARRAY_FILTER_USE_KEY);
+        $modules = $this->modules === [] ? [] : array_intersect_key($this->modules, $live);
         if ($modules === [] && $this->allStand($stalled, $values)) {
-            return [[], $speeds];
+            return [[], $this->standing];
         }
-        [$response, $coupling] = $this->couple($network, $conductances, $ports);
-        $linear = $this->withoutModules($modules, $stalled, $coupling, $values);
-        [$emf, $turning] = $this->turn($linear['stalled'], $linear['coupling'], $values);
-        foreach ($linear['fixed'] as $port => $fixed) {
+        $coupling = $this->couple($network, $conductances, $stalled);
+        $eliminated = [];
+        foreach ($modules as $output => $input) {
+            $eliminated += $this->eliminate($output, $input, $stalled, $coupling, $values);
+        }
+        [$emf, $turning] = $this->turn($stalled, $coupling, $values);
+        foreach (array_reverse($eliminated, true) as $port => [$fixed, $following]) {
+            foreach ($following as $other => $share) {
+                $fixed += $share * ($emf[$other] ?? 0.0);
+            }
             $emf[$port] = $fixed;
-            foreach ($linear['following'][$port] as $other => $share) {
-                $emf[$port] += $share * ($emf[$other] ?? 0.0);
-            }
-        }
-        foreach ($emf as $port => $size) {
-            foreach ($response[$port] ?? [] as $node => $perVolt) {
-                $volts[$node] += $perVolt * $size;
-            }
         }
 
-        return [$emf, $turning + $speeds];
+        return [$emf, $turning + $this->standing];
     }
 
     /**
@@ -104,27 +140,9 @@ final class EmfSettlement
      */
     public function braking(LiveNetwork $network, array $conductances, array $values, int $motor): float
     {
-        $ports = array_values(array_filter(array_keys($this->shafts[$motor] ?? []), static fn (int $port): bool => isset($network->liveBranches[$port])));
-        [, $coupling] = $this->couple($network, $conductances, $ports);
+        $coupling = $this->couple($network, $conductances, array_intersect_key($this->shafts[$motor] ?? [], $network->liveBranches));
 
         return $this->fall($motor, $coupling, $values);
-    }
-
-    /** @return list<int> */
-    private function ports(): array
-    {
-        $ports = [];
-        foreach ($this->shafts as $windings) {
-            array_push($ports, ...array_keys($windings));
-        }
-        foreach ($this->compounds as $armature => $shunt) {
-            array_push($ports, $armature, $shunt);
-        }
-        foreach ($this->modules as $output => $input) {
-            array_push($ports, $output, $input);
-        }
-
-        return array_values(array_unique($ports));
     }
 
     /**
@@ -138,7 +156,7 @@ final class EmfSettlement
             foreach ($windings as $port => $slot) {
                 $torque += $values[$slot] * ($stalled[$port] ?? 0.0);
             }
-            if (abs($torque) > $values[$this->slots[$this->branches[$motor]->id.'.frictionTorque']]) {
+            if (abs($torque) > $values[$this->loads[$motor][0]]) {
                 return false;
             }
         }
@@ -154,116 +172,160 @@ final class EmfSettlement
 
     /**
      * @param array<int, float> $conductances
-     * @param list<int>|array<int, int> $ports live ones
+     * @param array<int, float|int> $ports live ones, as keys
      *
-     * @return array{0: array<int, array<int, float>>, 1: array<int, array<int, float>>} potentials for a volt of each port's EMF, and the fall of each port's current for it, in S
+     * @return array<int, array<int, float>> fall of each port's current for a volt of each port's EMF, in S
      */
     private function couple(LiveNetwork $network, array $conductances, array $ports): array
     {
         $response = [];
         $coupling = [];
-        foreach ($ports as $port) {
-            if ($this->branches[$port]->type->hasEmf()) {
+        foreach ($ports as $port => $_) {
+            if ($this->ports[$port]) {
                 [$from, $to] = $this->ends[$port];
                 $injected = [];
                 LiveNetwork::inject($injected, $network->representative[$from], $network->representative[$to], $conductances[$port]);
-                $response[$port] = $network->potentials($injected);
+                $response[$port] = $network->lateVolts($injected, true);
             }
         }
-        foreach ($ports as $port) {
+        foreach ($ports as $port => $_) {
             foreach ($response as $other => $volts) {
                 $coupling[$port][$other] = (($port === $other ? 1.0 : 0.0) - $this->across($network, $volts, $port)) * $conductances[$port];
             }
         }
 
-        return [$response, $coupling];
+        return $coupling;
     }
 
     /**
-     * Eliminates the EMFs of the speed modules.
+     * Eliminates the two EMFs of a speed module from the network.
      *
-     * @param array<int, int>               $modules live outputs with their inputs
-     * @param array<int, float>             $stalled
-     * @param array<int, array<int, float>> $coupling
+     * @param array<int, float>             $stalled  changed to what the other ports see
+     * @param array<int, array<int, float>> $coupling changed likewise
      * @param array<int, float>             $values
      *
-     * @return array{stalled: array<int, float>, coupling: array<int, array<int, float>>, fixed: array<int, float>, following: array<int, array<int, float>>}
+     * @param-out array<int, float>             $stalled
+     * @param-out array<int, array<int, float>> $coupling
+     *
+     * @return array<int, array{0: float, 1: array<int, float>}> of each of its ports: its EMF, and how that follows the EMFs of others
      */
-    private function withoutModules(array $modules, array $stalled, array $coupling, array $values): array
+    private function eliminate(int $output, int $input, array &$stalled, array &$coupling, array $values): array
     {
-        if ($modules === []) {
-            return ['stalled' => $stalled, 'coupling' => $coupling, 'fixed' => [], 'following' => []];
+        [$dutySlot, $least, $most, $linearSlot, $diode, $inner] = $this->stages[$output];
+        $duty = max(min($values[$dutySlot], $values[$most]), $values[$least]);
+        $out = $coupling[$output];
+        $fed = isset($stalled[$input]);
+        if (!$fed || $duty < SpeedModule::OFF_UNDER) {
+            // Off, or cut off from its supply: neither side lets a current through.
+            $own = [$output => self::noCurrent($output, $stalled, $coupling)];
+            $this->follow($own, $stalled, $coupling);
+
+            return $fed ? $own + $this->stopped($input, $stalled, $coupling, $own) : $own;
         }
-        $unknown = [];
-        foreach ($modules as $output => $input) {
-            $unknown[] = $output;
-            if (isset($stalled[$input])) {
-                $unknown[] = $input;
+        $in = $coupling[$input];
+        $linear = $values[$linearSlot] > 0.5;
+        // Supply side: i_in + share·i_out = 0. Motor side: e_out − D·(R_in·i_in + e_in) = −(1 − D)·Vd.
+        $share = $linear ? 1.0 : $duty;
+        $drop = $duty * $values[$inner];
+        $supply = [$in[$input] + $share * $out[$input], $in[$output] + $share * $out[$output], $stalled[$input] + $share * $stalled[$output]];
+        $motor = [$drop * $in[$input] - $duty, $drop * $in[$output] + 1.0, $drop * $stalled[$input] - (1.0 - $duty) * ($linear ? 0.0 : $values[$diode])];
+        $determinant = $motor[0] * $supply[1] - $motor[1] * $supply[0];
+        if (abs($determinant) < self::NO_PATH) {
+            // No current can flow on either side: any EMF at the supply will do.
+            $supply = [1.0, 0.0, 0.0];
+            $determinant = -$motor[1];
+        }
+        $ofInput = [];
+        $ofOutput = [];
+        foreach ($in as $other => $fall) {
+            if ($other !== $input && $other !== $output) {
+                $s = $supply[1] === 0.0 ? 0.0 : $fall + $share * $out[$other];
+                $m = $drop * $fall;
+                $ofInput[$other] = -($m * $supply[1] - $motor[1] * $s) / $determinant;
+                $ofOutput[$other] = -($motor[0] * $s - $m * $supply[0]) / $determinant;
             }
         }
-        $others = array_values(array_diff(array_keys(reset($coupling) ?: []), $unknown));
-        // Each row is an equation in the EMFs: coefficients by port, and its constant under "".
-        $rows = [];
-        foreach ($modules as $output => $input) {
-            array_push($rows, ...$this->moduleRows($output, $input, $stalled, $coupling, $values));
+        $own = [
+            $input => [($motor[2] * $supply[1] - $motor[1] * $supply[2]) / $determinant, $ofInput],
+            $output => [($motor[0] * $supply[2] - $motor[2] * $supply[0]) / $determinant, $ofOutput],
+        ];
+        $this->follow($own, $stalled, $coupling);
+
+        return $own;
+    }
+
+    /**
+     * A port whose EMF lets no current through.
+     *
+     * @param array<int, float>             $stalled
+     * @param array<int, array<int, float>> $coupling
+     *
+     * @return array{0: float, 1: array<int, float>}
+     */
+    private static function noCurrent(int $port, array $stalled, array $coupling): array
+    {
+        $own = $coupling[$port][$port] ?? 0.0;
+        if ($own < self::NO_PATH) {
+            return [0.0, []];
         }
-        $solution = LinearSystem::solve($rows, $unknown, $others);
-        $fixed = [];
         $following = [];
-        foreach ($unknown as $number => $port) {
-            $fixed[$port] = $solution[$number][0];
-            foreach ($others as $column => $other) {
-                $following[$port][$other] = $solution[$number][$column + 1];
+        foreach ($coupling[$port] as $other => $fall) {
+            if ($other !== $port) {
+                $following[$other] = -$fall / $own;
             }
-            $following[$port] ??= [];
         }
-        $reduced = [];
-        foreach ($stalled as $port => $current) {
-            foreach ($unknown as $module) {
-                $stalled[$port] -= $coupling[$port][$module] * $fixed[$module];
-            }
-            foreach ($others as $other) {
-                $reduced[$port][$other] = $coupling[$port][$other];
-                foreach ($unknown as $module) {
-                    $reduced[$port][$other] += $coupling[$port][$module] * $following[$module][$other];
+
+        return [$stalled[$port] / $own, $following];
+    }
+
+    /**
+     * The input of a module that is off, once its output is eliminated.
+     *
+     * @param array<int, float>                                  $stalled
+     * @param array<int, array<int, float>>                      $coupling
+     * @param array<int, array{0: float, 1: array<int, float>}>  $output
+     *
+     * @param-out array<int, float>             $stalled
+     * @param-out array<int, array<int, float>> $coupling
+     * @param-out array<int, array{0: float, 1: array<int, float>}> $output
+     *
+     * @return array<int, array{0: float, 1: array<int, float>}>
+     */
+    private function stopped(int $input, array &$stalled, array &$coupling, array &$output): array
+    {
+        $own = [$input => self::noCurrent($input, $stalled, $coupling)];
+        $this->follow($own, $stalled, $coupling);
+
+        return $own;
+    }
+
+    /**
+     * Takes eliminated ports out of the network.
+     *
+     * @param array<int, array{0: float, 1: array<int, float>}> $own
+     * @param array<int, float>                                 $stalled
+     * @param array<int, array<int, float>>                     $coupling
+     *
+     * @param-out array<int, float>             $stalled
+     * @param-out array<int, array<int, float>> $coupling
+     */
+    private function follow(array $own, array &$stalled, array &$coupling): void
+    {
+        foreach ($own as $port => $_) {
+            unset($stalled[$port], $coupling[$port]);
+        }
+        foreach ($coupling as $port => $falls) {
+            foreach ($own as $eliminated => [$fixed, $following]) {
+                $fall = $falls[$eliminated];
+                unset($coupling[$port][$eliminated]);
+                $stalled[$port] -= $fall * $fixed;
+                foreach ($following as $other => $share) {
+                    if (isset($coupling[$port][$other])) {
+                        $coupling[$port][$other] += $fall * $share;
+                    }
                 }
             }
         }
-
-        return ['stalled' => $stalled, 'coupling' => $reduced, 'fixed' => $fixed, 'following' => $following];
-    }
-
-    /**
-     * The two equations of a module, or one where its supply side is cut off.
-     *
-     * @param array<int, float>             $stalled
-     * @param array<int, array<int, float>> $coupling
-     * @param array<int, float>             $values
-     *
-     * @return list<array<int|string, float>> coefficient by port; the constant under "right"
-     */
-    private function moduleRows(int $output, int $input, array $stalled, array $coupling, array $values): array
-    {
-        $id = $this->branches[$output]->id;
-        $at = fn (string $name): float => $values[$this->slots["$id.$name"]];
-        $duty = max(min($at('duty'), $at('mostDuty')), $at('leastDuty'));
-        $fed = isset($stalled[$input]);
-        $noCurrent = static fn (int $port): array => $coupling[$port][$port] < self::NO_PATH ? [$port => 1.0, 'right' => 0.0] : $coupling[$port] + ['right' => $stalled[$port]];
-        if (!$fed || $duty < SpeedModule::OFF_UNDER) {
-            return $fed ? [$noCurrent($output), $noCurrent($input)] : [$noCurrent($output)];
-        }
-        // Supply side: i_in + share·i_out = 0.
-        $share = $at('linear') > 0.5 ? 1.0 : $duty;
-        $supply = ['right' => $stalled[$input] + $share * $stalled[$output]];
-        // Motor side: e_out − D·(R_in·i_in + e_in) = −(1 − D)·Vd.
-        $inner = $values[$this->slots[$this->branches[$input]->id.'.ohms']];
-        $motor = ['right' => $duty * $inner * $stalled[$input] - (1.0 - $duty) * ($at('linear') > 0.5 ? 0.0 : $at('diodeVolts'))];
-        foreach ($coupling[$input] as $port => $fall) {
-            $supply[$port] = $fall + $share * $coupling[$output][$port];
-            $motor[$port] = $duty * $inner * $fall + ($port === $output ? 1.0 : 0.0) - ($port === $input ? $duty : 0.0);
-        }
-
-        return [$motor, $supply];
     }
 
     /**
@@ -288,7 +350,8 @@ final class EmfSettlement
                 foreach ($live as $port => $slot) {
                     $torque += $values[$slot] * self::withOthers($port, $live, $stalled, $coupling, $emf);
                 }
-                $speeds[$motor] = $this->settledSpeed($motor, $torque, $this->fall($motor, $coupling, $values), $values);
+                [$friction, $fan, $braking] = $this->loads[$motor];
+                $speeds[$motor] = BrushedMotor::settledSpeed($torque, $this->fall($motor, $coupling, $values), 1.0, $values[$friction], $values[$fan], $values[$braking]);
                 foreach ($live as $port => $slot) {
                     $volts = $values[$slot] * $speeds[$motor];
                     $largest = max($largest, abs($volts - ($emf[$port] ?? 0.0)));
@@ -347,14 +410,6 @@ final class EmfSettlement
         }
 
         return $fall;
-    }
-
-    /** @param array<int, float> $values */
-    private function settledSpeed(int $motor, float $torque, float $fall, array $values): float
-    {
-        $id = $this->branches[$motor]->id;
-
-        return BrushedMotor::settledSpeed($torque, $fall, 1.0, $values[$this->slots["$id.frictionTorque"]], $values[$this->slots["$id.fanConstant"]], $values[$this->slots["$id.brakingConstant"]]);
     }
 
     /**

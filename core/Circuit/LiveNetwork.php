@@ -36,6 +36,9 @@ final class LiveNetwork
     /** @var list<array{node: int, neighbours: list<int>, edges: list<int>, targets: list<int>}> */
     private array $steps = [];
 
+    /** First step that eliminates a late node. */
+    private ?int $firstLate = null;
+
     /** @var array<int, int> live branch → edge */
     private array $edgeOfBranch = [];
 
@@ -52,24 +55,22 @@ final class LiveNetwork
      * @param array<int, array{0: int, 1: int}>  $branches  conductive branches as node pairs, by branch number
      * @param array<int, true>                   $kept      branches whose nodes never count as dead ends: sources
      * @param PotentialForest                    $joined    nodes joined by ideal branches
+     * @param list<int>                          $late      nodes to eliminate last, so that {@see lateVolts()} is cheap for them
      */
-    public function __construct(int $nodeCount, array $branches, array $kept, PotentialForest $joined)
+    public function __construct(int $nodeCount, array $branches, array $kept, PotentialForest $joined, array $late = [])
     {
-        $root = [];
-        for ($node = 0; $node < $nodeCount; ++$node) {
-            $root[] = $joined->root($node);
+        $root = range(0, $nodeCount - 1);
+        if (!$joined->isTrivial()) {
+            $root = array_map($joined->root(...), $root);
         }
         $ground = $root[0];
-        $islands = new PotentialForest($nodeCount);
-        foreach ($branches as [$from, $to]) {
-            $islands->join($root[$from], $root[$to], 0.0);
-        }
+        $islandOf = self::islands($root, $branches);
         $tie = [];
         $numbers = [];
         $island = [];
         foreach ($root as $node => $supernode) {
-            $islandRoot = $islands->root($supernode);
-            if ($islandRoot === $islands->root($ground)) {
+            $islandRoot = $islandOf[$supernode];
+            if ($islandRoot === $islandOf[$ground]) {
                 $island[$node] = 0;
             } else {
                 $island[$node] = $numbers[$islandRoot] ??= \count($numbers) + 1;
@@ -78,7 +79,7 @@ final class LiveNetwork
         }
         $this->island = array_values($island);
         foreach ($root as $node => $supernode) {
-            $tied = $tie[$islands->root($supernode)] ?? null;
+            $tied = $tie[$islandOf[$supernode]] ?? null;
             if ($supernode === $ground || $supernode === $tied) {
                 $root[$node] = 0;
             }
@@ -95,7 +96,46 @@ final class LiveNetwork
             $representative[$node] = $supernode;
         }
         $this->representative = array_values($representative);
-        $this->prepareElimination($live);
+        $atLast = [];
+        foreach ($late as $node) {
+            $atLast[$this->representative[$node]] = true;
+        }
+        $this->prepareElimination($live, $atLast);
+    }
+
+    /**
+     * Numbers of the islands, by supernode.
+     *
+     * @param array<int, int>                   $root
+     * @param array<int, array{0: int, 1: int}> $branches
+     *
+     * @return array<int, int>
+     */
+    private static function islands(array $root, array $branches): array
+    {
+        $next = [];
+        foreach ($branches as [$from, $to]) {
+            $next[$root[$from]][] = $root[$to];
+            $next[$root[$to]][] = $root[$from];
+        }
+        $islandOf = [];
+        foreach ($root as $start) {
+            if (isset($islandOf[$start])) {
+                continue;
+            }
+            $islandOf[$start] = $start;
+            $queue = [$start];
+            while ($queue !== []) {
+                foreach ($next[array_pop($queue)] ?? [] as $node) {
+                    if (!isset($islandOf[$node])) {
+                        $islandOf[$node] = $start;
+                        $queue[] = $node;
+                    }
+                }
+            }
+        }
+
+        return $islandOf;
     }
 
     /**
@@ -139,8 +179,11 @@ final class LiveNetwork
         return [$live, $hangsOn];
     }
 
-    /** @param array<int, array{0: int, 1: int}> $live */
-    private function prepareElimination(array $live): void
+    /**
+     * @param array<int, array{0: int, 1: int}> $live
+     * @param array<int, true>                  $atLast
+     */
+    private function prepareElimination(array $live, array $atLast): void
     {
         $neighbours = [];
         $connect = function (int $a, int $b) use (&$neighbours): int {
@@ -149,9 +192,14 @@ final class LiveNetwork
         foreach ($live as $branch => [$a, $b]) {
             $this->edgeOfBranch[$branch] = $connect($a, $b);
         }
-        $remaining = $neighbours;
-        unset($remaining[0]);
-        while ($remaining !== []) {
+        $remaining = array_diff_key($neighbours, $atLast);
+        $later = array_intersect_key($neighbours, $atLast);
+        unset($remaining[0], $later[0]);
+        while ($remaining !== [] || $later !== []) {
+            if ($remaining === []) {
+                $this->firstLate = \count($this->steps);
+                [$remaining, $later] = [$later, []];
+            }
             $best = array_key_first($remaining);
             foreach ($remaining as $node => $_) {
                 if (\count($neighbours[$node]) < \count($neighbours[$best])) {
@@ -173,6 +221,7 @@ final class LiveNetwork
             unset($neighbours[$best]);
             $this->steps[] = ['node' => $best, 'neighbours' => $around, 'edges' => $edges, 'targets' => $targets];
         }
+        $this->firstLate ??= \count($this->steps);
     }
 
     /**
@@ -236,24 +285,70 @@ final class LiveNetwork
      */
     public function potentials(array $injected): array
     {
+        return $this->substituted($this->swept($injected, 0), 0);
+    }
+
+    /**
+     * Potentials of the late nodes alone.
+     *
+     * @param array<int, float> $injected by live node
+     * @param bool              $lateOnly whether nothing is fed in at other nodes
+     *
+     * @return array<int, float> by late node, ground included
+     */
+    public function lateVolts(array $injected, bool $lateOnly): array
+    {
+        return $this->substituted($this->swept($injected, $lateOnly ? (int) $this->firstLate : 0), (int) $this->firstLate);
+    }
+
+    /**
+     * Currents carried forward over the eliminated nodes.
+     *
+     * @param array<int, float> $injected
+     *
+     * @return array<int, float>
+     */
+    private function swept(array $injected, int $from): array
+    {
         $g = $this->edges;
-        foreach ($this->steps as $number => ['node' => $node, 'neighbours' => $neighbours, 'edges' => $edges]) {
-            $current = $injected[$node] ?? 0.0;
+        $count = \count($this->steps);
+        for ($number = $from; $number < $count; ++$number) {
+            $step = $this->steps[$number];
+            $current = $injected[$step['node']] ?? 0.0;
             if ($current !== 0.0) {
                 $share = $current * $this->pivots[$number];
-                foreach ($neighbours as $position => $neighbour) {
+                $edges = $step['edges'];
+                foreach ($step['neighbours'] as $position => $neighbour) {
                     $injected[$neighbour] = ($injected[$neighbour] ?? 0.0) + $share * $g[$edges[$position]];
                 }
             }
         }
+
+        return $injected;
+    }
+
+    /**
+     * @param array<int, float> $injected
+     *
+     * @return array<int, float>
+     */
+    private function substituted(array $injected, int $to): array
+    {
+        $g = $this->edges;
         $volts = [0 => 0.0];
-        for ($number = \count($this->steps) - 1; $number >= 0; --$number) {
-            ['node' => $node, 'neighbours' => $neighbours, 'edges' => $edges] = $this->steps[$number];
-            $sum = $injected[$node] ?? 0.0;
-            foreach ($neighbours as $position => $neighbour) {
-                $sum += $g[$edges[$position]] * $volts[$neighbour];
+        for ($number = \count($this->steps) - 1; $number >= $to; --$number) {
+            $step = $this->steps[$number];
+            $edges = $step['edges'];
+            $neighbours = $step['neighbours'];
+            $sum = $injected[$step['node']] ?? 0.0;
+            if (\count($edges) === 2) {
+                $sum += $g[$edges[0]] * $volts[$neighbours[0]] + $g[$edges[1]] * $volts[$neighbours[1]];
+            } else {
+                foreach ($neighbours as $position => $neighbour) {
+                    $sum += $g[$edges[$position]] * $volts[$neighbour];
+                }
             }
-            $volts[$node] = $sum * $this->pivots[$number];
+            $volts[$step['node']] = $sum * $this->pivots[$number];
         }
 
         return $volts;

@@ -15,6 +15,8 @@ final class PotentialForest
     /** @var array<int, float> volts of the node above its parent */
     private array $above;
 
+    private bool $trivial = true;
+
     public function __construct(int $nodeCount)
     {
         $this->parent = $nodeCount > 0 ? range(0, $nodeCount - 1) : [];
@@ -24,13 +26,7 @@ final class PotentialForest
     /** Whether nothing was joined. */
     public function isTrivial(): bool
     {
-        foreach ($this->parent as $node => $parent) {
-            if ($node !== $parent) {
-                return false;
-            }
-        }
-
-        return true;
+        return $this->trivial;
     }
 
     public function root(int $node): int
@@ -68,6 +64,7 @@ final class PotentialForest
         }
         $this->above[$rootA] = $volts + $this->offset($b) - $this->offset($a);
         $this->parent[$rootA] = $rootB;
+        $this->trivial = false;
 
         return true;
     }

@@ -29,7 +29,7 @@ final class Belief
     private const DOUBTED_FROM = 0.5;
 
     /** Hypotheses that fall below this share of the best are not followed further within an episode. */
-    private const NEGLIGIBLE = 1e-9;
+    private const NEGLIGIBLE = 1e-7;
 
     /** @var array<string, float> by hypothesis, adding up to 1 */
     public array $weights = [];

@@ -10,15 +10,15 @@ use Ispira\Core\Family\CircuitModel;
 /**
  * Draws of the unknown component values, common to all hypotheses.
  *
- * The two-level design of Plackett and Burman (1946) for up to 23 unknowns: every unknown
- * stands one deviation above its middle in half of the draws and one below in the other
- * half, and any two of them are uncorrelated over the 24 draws, so that no reading seems to
- * teach what it cannot.
+ * The smallest of the two-level designs of Plackett and Burman (1946) that has room for all
+ * unknowns: every unknown stands one deviation above its middle in half of the draws and one
+ * below in the other half, and any two of them are uncorrelated over the draws, so that no
+ * reading seems to teach what it cannot.
  */
 final readonly class DrawnValues
 {
-    public const COUNT = 24;
-    private const FIRST_ROW = '+++++-+-++--++--+-+----';
+    /** First rows of the designs for up to 7, 11, 15, 19 and 23 unknowns. */
+    private const FIRST_ROWS = ['+++-+--', '++-+++---+-', '++++-+-++--+---', '++--++++-+-+----++-', '+++++-+-++--++--+-+----'];
 
     /** @param list<list<float>> $vectors element parameters in the solver's order, one list a draw */
     private function __construct(public array $vectors)
@@ -27,11 +27,15 @@ final readonly class DrawnValues
 
     public static function of(CircuitModel $circuit, Solver $solver): self
     {
+        $row = self::FIRST_ROWS[\count(self::FIRST_ROWS) - 1];
+        foreach (array_reverse(self::FIRST_ROWS) as $shorter) {
+            $row = \count($circuit->unknowns) <= \strlen($shorter) ? $shorter : $row;
+        }
         $vectors = [];
-        for ($draw = 0; $draw < self::COUNT; ++$draw) {
+        for ($draw = 0; $draw <= \strlen($row); ++$draw) {
             $values = [];
             foreach ($circuit->unknowns as $number => $unknown) {
-                $values[$unknown->name] = $unknown->at(self::level($draw, $number % (self::COUNT - 1)));
+                $values[$unknown->name] = $unknown->at(self::level($row, $draw, $number % \strlen($row)));
             }
             $vectors[] = self::vector($circuit, $solver, $values);
         }
@@ -70,10 +74,10 @@ final readonly class DrawnValues
     }
 
     /** Each row but the last is the row before, shifted by one; the last is all minus. */
-    private static function level(int $draw, int $unknown): float
+    private static function level(string $row, int $draw, int $unknown): float
     {
-        $places = self::COUNT - 1;
+        $places = \strlen($row);
 
-        return $draw < $places && self::FIRST_ROW[($unknown - $draw + $places) % $places] === '+' ? 1.0 : -1.0;
+        return $draw < $places && $row[($unknown - $draw + $places) % $places] === '+' ? 1.0 : -1.0;
     }
 }

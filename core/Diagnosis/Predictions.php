@@ -53,7 +53,7 @@ final class Predictions
     }
 
     /**
-     * @return list<float> one number a draw: V, A, Ω, or heard speed as a ratio
+     * @return list<float> one number a draw: V, A, Ω, %, or what is judged: heard speed as a ratio, a lamp's voltage over its full one
      */
     public function of(Hypothesis $hypothesis, Test $test): array
     {
@@ -102,7 +102,7 @@ final class Predictions
         if ($test->probe->quantity === Quantity::Speed && $this->circuit->setUps[$test->setUp]->atRest !== []) {
             return pack('d*', ...$this->restless($hypothesis, $test));
         }
-        $numbers = array_map(fn (SolvedState $point): float => $this->simulator->observe($test->probe, $point), $this->points($hypothesis, $test->setUp, $test->probe));
+        $numbers = array_map(fn (SolvedState $point): float => $this->simulator->observe($test->probe, $point), $this->points($hypothesis, $test->setUp, $test->probe, $this->drawsFor($test->probe)));
         if ($test->probe->quantity === Quantity::Speed) {
             $numbers = $hypothesis->decouples() ? array_fill(0, \count($numbers), 0.0) : $this->asHeard($test, $numbers);
         }
@@ -120,7 +120,7 @@ final class Predictions
         $mover = $this->circuit->fullSpeedMover($test);
         $speedsOf = fn (string $setUp, string $of): array => $this->soundSpeeds["$setUp|$of"] ??= array_map(
             fn (SolvedState $point): float => $point->speed($of),
-            $this->points($this->sound, $setUp, $test->probe),
+            $this->points($this->sound, $setUp, $test->probe, $this->drawsFor($test->probe)),
         );
 
         return array_map(Simulator::heard(...), $speeds, $speedsOf($test->setUp, $test->probe->at), $speedsOf($this->circuit->fullSpeedSetUp($mover)->key, $mover));
@@ -132,12 +132,20 @@ final class Predictions
         $setUp = $this->circuit->setUps[$test->setUp];
         $mover = $test->probe->at;
         $numbers = [];
-        foreach ($this->draws()->vectors as $draw => $vector) {
+        foreach (\array_slice($this->draws()->vectors, 0, $this->drawsFor($test->probe)) as $draw => $vector) {
             $sound = $this->soundWays["$test->setUp|$mover"][$draw] ??= $this->simulator->soundWay($mover, $vector, $setUp, $this->sound);
             $numbers[] = $this->simulator->restless($this->circuit->kindIn($test), $mover, $vector, $setUp, $hypothesis, $sound);
         }
 
         return $numbers;
+    }
+
+    /** What is only heard or seen is judged in steps, for which half of the draws are enough; numbers teach, and need all. */
+    private function drawsFor(Probe $probe): int
+    {
+        $all = \count($this->draws()->vectors);
+
+        return $probe->quantity->isNumber() ? $all : intdiv($all, 2);
     }
 
     private function draws(): DrawnValues
@@ -150,9 +158,9 @@ final class Predictions
      *
      * @return list<SolvedState>
      */
-    private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe): array
+    private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe, int $count): array
     {
-        $place = $setUpKey.($probe->quantity === Quantity::Ohms ? '|'.$probe->key() : '');
+        $place = "$count|$setUpKey".($probe->quantity === Quantity::Ohms ? '|'.$probe->key() : '');
         $key = "$hypothesis->key|$place".($probe->quantity === Quantity::Volts ? '|volts' : '');
         if (isset($this->points[$key])) {
             return $this->points[$key];
@@ -163,7 +171,7 @@ final class Predictions
         $this->usual[$place] ??= $this->applied(0, $setUp, $this->sound, $probe);
         $signature = "$place|".$solver->signature($first, $this->usual[$place]);
         if (!isset($this->shared[$signature])) {
-            foreach (array_keys($this->draws()->vectors) as $draw) {
+            for ($draw = 0; $draw < $count; ++$draw) {
                 $this->shared[$signature][] = $solver->solve($this->applied($draw, $setUp, $hypothesis, $probe));
             }
 

@@ -131,7 +131,13 @@ final class TestValues
     /** @return array<string, list<float>> chance of each outcome, by hypothesis */
     private function chosenShares(Test $test): array
     {
-        return array_map(fn (Hypothesis $hypothesis): array => self::shared(array_values($this->chances($hypothesis, $test))), $this->alive);
+        $answers = Judged::answers($this->predictions->circuit, $test);
+
+        return array_map(function (Hypothesis $hypothesis) use ($answers, $test): array {
+            $chances = $this->chances($hypothesis, $test);
+
+            return self::shared(array_map(static fn (string $answer): float => $chances[$answer] ?? 0.0, $answers));
+        }, $this->alive);
     }
 
     /**
@@ -145,9 +151,10 @@ final class TestValues
             return Likelihood::observed($hypothesis, $test, $this->predictions->circuit->observations[$test->probe->at]->usual);
         }
         $sum = [];
-        foreach ($this->predictions->of($hypothesis, $test) as $ratio) {
+        $numbers = $this->predictions->of($hypothesis, $test);
+        foreach ($numbers as $ratio) {
             foreach (Judged::chances($this->predictions->circuit, $test, $ratio) as $state => $chance) {
-                $sum[$state] = ($sum[$state] ?? 0.0) + $chance / DrawnValues::COUNT;
+                $sum[$state] = ($sum[$state] ?? 0.0) + $chance / \count($numbers);
             }
         }
         if ($hypothesis->comesAndGoes) {

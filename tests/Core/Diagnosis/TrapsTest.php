@@ -22,7 +22,11 @@ final class TrapsTest extends TestCase
         return array_column((new Traps($bench->circuit, $case, $bench->diagnose($case)))->all(), 'sentence', 'trap');
     }
 
-    /** @param array<string, float|string|null> $readings by test */
+    /**
+     * @param array<string, float|string|null> $readings by test
+     *
+     * @return array{0: Bench, 1: CaseFile}
+     */
     private static function blower(array $readings): array
     {
         $bench = new Bench(family: 'electronic-blower');

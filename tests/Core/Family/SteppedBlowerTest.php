@@ -7,7 +7,6 @@ namespace Tests\Core\Family;
 use Ispira\Core\Diagnosis\SoundCircuit;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\ParameterError;
-use Ispira\Core\Family\Quantity;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Diagnosis\Bench;
@@ -47,52 +46,6 @@ final class SteppedBlowerTest extends TestCase
         self::assertSame($sorted, $running);
         self::assertGreaterThan(0.2, $running[0]);
         self::assertEqualsWithDelta(1.0, end($running), 1e-9);
-    }
-
-    /** @param array<string, mixed> $parameters */
-    #[DataProvider('variants')]
-    public function testEveryWordPlaceAndDrawingExists(array $parameters): void
-    {
-        $circuit = (new Bench($parameters))->circuit;
-        foreach ($circuit->tests as $test) {
-            self::assertStringNotContainsString('{', $circuit->texts->get("tests.$test->text", $test->words));
-            self::assertArrayHasKey($test->setUp, $circuit->setUps);
-            foreach ($test->access as $place) {
-                self::assertArrayHasKey($place, $circuit->accessMinutes);
-                $circuit->texts->get("access.$place");
-            }
-            foreach ($test->cautions as $caution) {
-                $circuit->texts->get("cautions.$caution");
-            }
-            if ($test->probe->quantity === Quantity::Observation) {
-                foreach ($circuit->observations[$test->probe->at]->usual as $outcome => $chance) {
-                    $circuit->texts->get("observations.{$test->probe->at}.$outcome");
-                }
-            }
-        }
-        foreach ($circuit->faults as $fault) {
-            self::assertArrayHasKey($fault->part, $circuit->parts);
-            self::assertStringNotContainsString('{', $circuit->texts->get("faults.$fault->text", $fault->words));
-            self::assertContains($fault->element, array_keys($circuit->sheet->elements), "$fault->key is marked on the sheet");
-            self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn ($s): float => $s->share, $fault->severities)), 1e-9);
-            foreach ($fault->observed + $fault->observedPassing as $observation => $chances) {
-                self::assertEqualsWithDelta(1.0, array_sum($chances), 1e-9);
-                self::assertSame(array_keys($circuit->observations[$observation]->usual), array_keys($chances));
-            }
-        }
-        foreach ($circuit->observations as $observation) {
-            self::assertEqualsWithDelta(1.0, array_sum($observation->usual), 1e-9);
-        }
-        foreach ($circuit->causeChecks as $check) {
-            self::assertArrayHasKey($check->test, $circuit->tests);
-            $circuit->texts->get("causes.$check->text");
-        }
-        foreach (array_keys($circuit->sheet->elements) as $element) {
-            $ends = $circuit->netlist->elements[$element];
-            foreach ([$ends->from, $ends->to] as $node) {
-                self::assertArrayHasKey($node, $circuit->sheet->nodes, "$element ends at $node");
-            }
-        }
     }
 
     /** @return iterable<string, array{0: array<string, mixed>, 1: string, 2: array<array-key, string>}> states: = right, 0 dead, - slow, + fast, ! runs */
