@@ -31,6 +31,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/jobs/{job}/circuit', [CircuitController::class, 'edit']);
     Route::put('/jobs/{job}/circuit', [CircuitController::class, 'update']);
     Route::get('/jobs/{job}/bench', [BenchController::class, 'show']);
+    Route::post('/jobs/{job}/tools', [BenchController::class, 'tool']);
     Route::post('/jobs/{job}/readings', [ReadingController::class, 'store']);
     Route::post('/jobs/{job}/readings/{reading}/strike', [ReadingController::class, 'strike']);
     Route::get('/jobs/{job}/verdict', [VerdictController::class, 'show']);

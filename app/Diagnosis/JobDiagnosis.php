@@ -27,14 +27,15 @@ final readonly class JobDiagnosis
     }
 
     /**
-     * @param string|null $chosen test to describe instead of the proposed one
+     * @param list<string> $missingTools
+     * @param string|null  $chosen test to describe instead of the proposed one
      *
      * @return array{diagnosis: array<string, mixed>, sheet: array<string, mixed>}
      */
-    public function of(Job $job, CircuitModel $circuit, ?string $chosen = null): array
+    public function of(Job $job, CircuitModel $circuit, array $missingTools = [], ?string $chosen = null, ?WhatIf $whatIf = null): array
     {
-        $case = $job->caseFile();
-        $diagnosis = (new Engine($this->store))->diagnose($circuit, $case, $job->workshop->decisionSettings());
+        $case = $whatIf === null ? $job->caseFile() : $whatIf->applyTo($job->caseFile());
+        $diagnosis = (new Engine($this->store))->diagnose($circuit, $case, $job->workshop->decisionSettings($missingTools));
         $shown = $chosen !== null && isset($circuit->tests[$chosen]) ? $circuit->tests[$chosen] : $diagnosis->next?->test;
         $top = (string) array_key_last($circuit->positions);
 

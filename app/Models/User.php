@@ -13,6 +13,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string   $name
  * @property string   $email
  * @property string   $role
+ * @property list<string>|null $missing_tools keys of tools that this person has not at hand
  * @property Workshop $workshop
  */
 final class User extends Authenticatable
@@ -21,7 +22,7 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed'];
+    protected $casts = ['password' => 'hashed', 'missing_tools' => 'array'];
 
     /** @return BelongsTo<Workshop, $this> */
     public function workshop(): BelongsTo

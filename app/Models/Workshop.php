@@ -42,9 +42,10 @@ final class Workshop extends Model
         return $this->hasMany(User::class);
     }
 
-    public function decisionSettings(): DecisionSettings
+    /** @param list<string> $missingTools */
+    public function decisionSettings(array $missingTools = []): DecisionSettings
     {
-        return new DecisionSettings($this->labour_per_hour, $this->come_back_hours);
+        return new DecisionSettings($this->labour_per_hour, $this->come_back_hours, $missingTools);
     }
 
     /** The next number of a job; call inside the transaction that stores the job. */

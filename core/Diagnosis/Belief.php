@@ -108,7 +108,8 @@ final class Belief
         foreach ($this->visits($readings) as $visit) {
             $floor = self::NEGLIGIBLE * max(0.0, ...array_values($this->weights));
             foreach ($this->hypotheses as $key => $hypothesis) {
-                if ($this->weights[$key] < $floor) {
+                // The sound circuit is followed to the end: reasons are told against it.
+                if ($this->weights[$key] < $floor && $key !== HypothesisList::NOTHING_WRONG) {
                     $this->weights[$key] = 0.0;
                     continue;
                 }

@@ -12,13 +12,13 @@ final readonly class DecisionSettings
     /**
      * @param float $labourPerHour  in the workshop's currency
      * @param float $comeBackHours  labour that a wrong part costs beyond its own fitting: second visit, return, trust
-     * @param list<string>|null $tools keys of the tools at hand; null for all
+     * @param list<string> $missingTools keys of the tools that are not at hand
      * @param array<string, float> $prices part prices that differ from the ordinary ones
      */
     public function __construct(
         public float $labourPerHour = 75.0,
         public float $comeBackHours = 1.5,
-        public ?array $tools = null,
+        public array $missingTools = [],
         public array $prices = [],
     ) {
     }

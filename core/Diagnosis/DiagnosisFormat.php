@@ -6,6 +6,7 @@ namespace Ispira\Core\Diagnosis;
 
 use Ispira\Core\Family\CauseCheck;
 use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Test;
 
 /**
  * The one form in which a diagnosis leaves the core: for the page, the command and the file alike
@@ -44,6 +45,7 @@ final readonly class DiagnosisFormat
             'next' => $d->next === null ? null : $this->choice($d->next),
             'card' => $shown === null ? null : $cards->of($shown),
             'tests' => array_map($this->choice(...), $choices),
+            'beyond' => array_map(fn (Test $test): array => ['key' => $test->key, 'title' => $this->words->test($test), 'tools' => array_map($this->words->tool(...), $test->tools)], $d->beyond),
             'verdict' => $d->verdict === null ? null : [
                 'remedy' => $d->verdict->suspect->remedy,
                 'label' => $this->words->remedy($d->verdict->suspect->remedy),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis;
 
 use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Test;
 
 /**
  * Weighs every fault of a circuit against the readings, and says what to do next.
@@ -59,6 +60,7 @@ final readonly class Engine
             $misfit,
             $guessing,
             new Evidence($hypotheses, $belief, $values, $predictions),
+            array_values(array_filter($circuit->tests, static fn (Test $t): bool => $t->offered && array_intersect($t->tools, $settings->missingTools) !== [])),
         );
     }
 

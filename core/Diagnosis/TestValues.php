@@ -81,7 +81,7 @@ final class TestValues
 
     private function canDo(Test $test): bool
     {
-        return $this->settings->tools === null || array_diff($test->tools, $this->settings->tools) === [];
+        return array_intersect($test->tools, $this->settings->missingTools) === [];
     }
 
     /**

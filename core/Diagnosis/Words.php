@@ -52,6 +52,11 @@ final class Words
         return $this->circuit->texts->get("tests.$test->text", $test->words);
     }
 
+    public function tool(string $tool): string
+    {
+        return $this->circuit->texts->get("tools.$tool");
+    }
+
     public function place(string $node): string
     {
         return $this->circuit->places[$node];

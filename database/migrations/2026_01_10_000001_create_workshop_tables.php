@@ -23,6 +23,7 @@ return new class extends Migration {
             $table->string('email', 190)->unique();
             $table->string('password');
             $table->enum('role', ['lead', 'technician', 'trainee']);
+            $table->json('missing_tools')->nullable();
             $table->rememberToken();
             $table->timestamps();
         });

@@ -33,8 +33,6 @@ use Ispira\Core\Job\MapKind;
  */
 final class DemoJob
 {
-    private const FAMILY = 'stepped-blower';
-
     private readonly Job $job;
 
     private readonly CircuitModel $circuit;
@@ -47,6 +45,7 @@ final class DemoJob
     public function __construct(
         private readonly User $user,
         Unit $unit,
+        string $family,
         array $parameters,
         int $daysAgo,
         string $complaint,
@@ -56,9 +55,9 @@ final class DemoJob
         ?string $since,
         ?string $replacedBefore,
     ) {
-        $family = app(FamilyRegistry::class)->get(self::FAMILY);
-        $values = $family->parameters()->read($parameters);
-        $this->circuit = $family->circuit($values);
+        $declared = app(FamilyRegistry::class)->get($family);
+        $values = $declared->parameters()->read($parameters);
+        $this->circuit = $declared->circuit($values);
         $this->clock = Carbon::now()->subDays($daysAgo)->setTime(8 + $seed % 7, $seed % 60);
         if ($this->clock->isFuture()) {
             $this->clock = Carbon::now()->subHours(2);
@@ -74,13 +73,14 @@ final class DemoJob
             'since' => $since,
             'intermittent' => $intermittent,
             'replaced_before' => $replacedBefore,
-            'family' => self::FAMILY,
+            'family' => $family,
             'parameters' => $values,
         ]);
         $this->job->created_at = $this->clock->copy();
         $this->job->save();
         $this->unit = new SimulatedUnit($this->circuit, $this->hypothesis($this->fault), new Chance($seed), 0.0);
         $this->map(MapKind::Before, 0);
+        $this->answer();
         $this->touch();
     }
 
@@ -194,6 +194,17 @@ final class DemoJob
         $map = $this->newMap($kind, $episode, null);
         foreach ($this->circuit->positions as $position) {
             $this->record($this->unit->read((string) Str::ulid($this->clock), $this->circuit->speedTest($position->key), $episode), $map);
+        }
+    }
+
+    /** What is asked with the complaint, where it stands out. */
+    private function answer(): void
+    {
+        foreach ($this->circuit->tests as $test) {
+            $reading = $test->asked ? $this->unit->read((string) Str::ulid($this->clock), $test, 0) : null;
+            if ($reading !== null && $reading->value !== array_key_first($this->circuit->observations[$test->probe->at]->usual)) {
+                $this->record($reading, null);
+            }
         }
     }
 

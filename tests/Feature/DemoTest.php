@@ -8,6 +8,7 @@ use App\Models\Job;
 use App\Models\User;
 use App\Models\Workshop;
 use Database\Seeders\DatabaseSeeder;
+use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Job\JobStage;
 use Tests\TestCase;
 
@@ -17,11 +18,13 @@ final class DemoTest extends TestCase
     {
         $this->seed(DatabaseSeeder::class);
         $workshop = Workshop::query()->where('name', 'Halvmark shared workshop')->firstOrFail();
-        self::assertSame(10, $workshop->units()->count());
-        self::assertSame(15, $workshop->jobs()->count());
+        self::assertSame(21, $workshop->units()->count());
+        self::assertSame(38, $workshop->jobs()->count());
         self::assertSame(['lead', 'technician', 'trainee'], $workshop->users()->orderBy('id')->pluck('role')->all());
         foreach (JobStage::cases() as $stage) {
-            self::assertGreaterThan(0, $workshop->jobs()->where('stage', $stage)->count(), $stage->value);
+            foreach (array_keys(FamilyRegistry::shipped()->all()) as $family) {
+                self::assertGreaterThan(0, $workshop->jobs()->where('stage', $stage)->where('family', $family)->count(), "$family, $stage->value");
+            }
         }
         $this->actingAs(User::query()->where('email', 'iska@halvmark.example')->firstOrFail());
         $this->get('/')->assertOk();
@@ -30,7 +33,7 @@ final class DemoTest extends TestCase
             $this->assertPagesOpen($job);
         }
         $this->seed(DatabaseSeeder::class);
-        self::assertSame(15, $workshop->jobs()->count(), 'the demo is loaded once');
+        self::assertSame(38, $workshop->jobs()->count(), 'the demo is loaded once');
     }
 
     private function assertPagesOpen(Job $job): void

@@ -6,11 +6,15 @@ namespace App\Http\Controllers;
 
 use App\Diagnosis\JobDiagnosis;
 use App\Diagnosis\JobView;
+use App\Diagnosis\WhatIf;
 use App\Models\Job;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
+use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Job\JobStage;
 
 final class BenchController extends Controller
@@ -22,6 +26,8 @@ final class BenchController extends Controller
         }
         $circuit = $job->circuit();
         $chosen = $request->string('test')->limit(80, '')->toString();
+        $missing = $this->user($request)->missing_tools ?? [];
+        $whatIf = WhatIf::from($request, $job->caseFile(), $circuit);
 
         return Inertia::render('Bench', [
             'job' => JobView::head($job),
@@ -30,7 +36,42 @@ final class BenchController extends Controller
             'replacements' => JobView::replacements($job, $circuit),
             'chosen' => isset($circuit->tests[$chosen]) ? $chosen : null,
             'open' => $job->stage === JobStage::Bench,
-            ...$diagnosis->of($job, $circuit, $chosen === '' ? null : $chosen),
+            'tools' => $this->tools($circuit, $missing),
+            'whatIf' => $whatIf->sentence($circuit),
+            ...$diagnosis->of($job, $circuit, $missing, $chosen === '' ? null : $chosen, $whatIf),
         ]);
+    }
+
+    /**
+     * The tools that the tests of a circuit need, and whether they are at hand.
+     *
+     * @param list<string> $missing
+     *
+     * @return list<array{key: string, label: string, atHand: bool}>
+     */
+    private function tools(CircuitModel $circuit, array $missing): array
+    {
+        $words = new Words($circuit);
+        $keys = [];
+        foreach ($circuit->tests as $test) {
+            $keys += array_fill_keys($test->tools, true);
+        }
+
+        return array_map(static fn (string $key): array => ['key' => $key, 'label' => $words->tool($key), 'atHand' => !in_array($key, $missing, true)], array_map(strval(...), array_keys($keys)));
+    }
+
+    /** Notes which tools a person has not at hand; those that this circuit does not need stay as they were. */
+    public function tool(Request $request, Job $job): RedirectResponse
+    {
+        $data = $request->validate(['tool' => ['required', 'string', 'max:40'], 'atHand' => ['required', 'boolean']]);
+        $user = $this->user($request);
+        $known = array_column($this->tools($job->circuit(), []), 'key');
+        if (!in_array($data['tool'], $known, true)) {
+            throw ValidationException::withMessages(['tool' => 'No test of this circuit needs that tool. Reload the page.']);
+        }
+        $missing = array_values(array_diff($user->missing_tools ?? [], [$data['tool']]));
+        $user->update(['missing_tools' => $data['atHand'] ? $missing : [...$missing, $data['tool']]]);
+
+        return back(303);
     }
 }

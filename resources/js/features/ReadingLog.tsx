@@ -1,4 +1,5 @@
 import { router } from '@inertiajs/react';
+import { useState } from 'react';
 import { clock } from '@/lib/format';
 import type { ReadingShown } from '@/lib/types';
 
@@ -7,10 +8,12 @@ interface Props {
     readings: ReadingShown[];
     open: boolean;
     spoiling?: string[];
+    onWhatIf?: (reading: string, showed: string) => void;
 }
 
 /** Everything that was observed, newest first. Struck readings stay, crossed out. */
-export default function ReadingLog({ jobId, readings, open, spoiling = [] }: Props) {
+export default function ReadingLog({ jobId, readings, open, spoiling = [], onWhatIf }: Props) {
+    const [asked, setAsked] = useState<Record<string, string>>({});
     const strike = (id: string) => router.post(`/jobs/${jobId}/readings/${id}/strike`, { reason: null }, { preserveScroll: true, preserveState: true });
     if (readings.length === 0) return <p className="text-soft">No reading yet.</p>;
     return (
@@ -22,6 +25,12 @@ export default function ReadingLog({ jobId, readings, open, spoiling = [] }: Pro
                         <span className={reading.struck ? 'line-through opacity-70' : ''}>{reading.title}</span>
                         <span className="text-[0.86rem] text-soft"> {clock(reading.takenAt)}{reading.steady ? '' : ', wandered'}{reading.map ? ', map' : ''}{reading.struck ? ', struck out' : ''}</span>
                     </span>
+                    {onWhatIf && !reading.struck && (
+                        <form className="flex shrink-0 items-center" onSubmit={(event) => { event.preventDefault(); onWhatIf(reading.id, asked[reading.id] ?? ''); }}>
+                            <input aria-label={`What if: ${reading.title}`} placeholder="what if" inputMode="decimal" value={asked[reading.id] ?? ''} onChange={(event) => setAsked({ ...asked, [reading.id]: event.target.value })} className="figure min-h-11 w-20 rounded-[4px] border border-soft/60 bg-sheet px-2" />
+                            <button type="submit" className="min-h-11 px-2 text-lake underline underline-offset-4">{asked[reading.id] ? 'see' : 'leave out'}<span className="sr-only">: {reading.title}</span></button>
+                        </form>
+                    )}
                     {open && !reading.struck && <button type="button" onClick={() => strike(reading.id)} className="min-h-11 shrink-0 px-2 text-lake underline underline-offset-4" aria-label={`Strike out: ${reading.title}, ${reading.value}`}>Strike out</button>}
                 </li>
             ))}

@@ -6,10 +6,11 @@ interface Props {
     currency: string;
     most: number;
     all: boolean;
+    onSuppose?: (remedy: string) => void;
 }
 
 /** A short ladder of what may have to be replaced, with odds and the reasons for them. */
-export default function Suspects({ suspects, currency, most, all }: Props) {
+export default function Suspects({ suspects, currency, most, all, onSuppose }: Props) {
     const shown = suspects.filter((suspect, n) => n === 0 || suspect.probability > 0.004).slice(0, most);
     const rest = suspects.slice(shown.length).reduce((sum, suspect) => sum + suspect.probability, 0);
     return (
@@ -35,6 +36,7 @@ export default function Suspects({ suspects, currency, most, all }: Props) {
                                 {reason.sentence}
                             </p>
                         ))}
+                        {onSuppose && <button type="button" onClick={() => onSuppose(suspect.remedy)} className="min-h-11 text-lake underline underline-offset-4">Suppose it is this</button>}
                     </li>
                 );
             })}

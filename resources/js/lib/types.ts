@@ -130,6 +130,12 @@ export interface Card {
     marks: Mark[];
 }
 
+export interface Tool {
+    key: string;
+    label: string;
+    atHand: boolean;
+}
+
 export interface TestChoice {
     key: string;
     title: string;
@@ -157,6 +163,7 @@ export interface Diagnosis {
     tests: TestChoice[];
     verdict: VerdictShown | null;
     misfit: { reading: string; sentence: string; hint: string }[] | null;
+    beyond: { key: string; title: string; tools: string[] }[];
     traps: { trap: string; readings: string[]; sentence: string }[];
     guessing: number;
 }

@@ -8,7 +8,7 @@ import SpeedStrip from '@/features/SpeedStrip';
 import Suspects from '@/features/Suspects';
 import TestList from '@/features/TestList';
 import { money, percent, sketchNumber } from '@/lib/format';
-import type { Diagnosis, JobHead, ReadingShown, ReplacementShown, Shared, Sheet, Strip } from '@/lib/types';
+import type { Diagnosis, JobHead, ReadingShown, ReplacementShown, Shared, Sheet, Strip, Tool } from '@/lib/types';
 import Button from '@/ui/Button';
 import Frame from '@/ui/Frame';
 import Panel from '@/ui/Panel';
@@ -22,6 +22,8 @@ interface Props extends Shared {
     diagnosis: Diagnosis;
     chosen: string | null;
     open: boolean;
+    tools: Tool[];
+    whatIf: string | null;
 }
 
 /** In words, what the last reading changed. */
@@ -35,7 +37,13 @@ function whatChanged(before: Diagnosis, after: Diagnosis, reading: ReadingShown 
 }
 
 export default function Bench() {
-    const { job, strip, sheet, readings, diagnosis, chosen, open, user } = usePage<Props>().props;
+    const { job, strip, sheet, readings, diagnosis, chosen, open: onBench, tools, whatIf, user } = usePage<Props>().props;
+    // A question changes nothing, so nothing can be recorded while it is asked.
+    const open = onBench && whatIf === null;
+    const ask = (question: Record<string, string>) => {
+        setPanel(null);
+        router.get(`/jobs/${job.id}/bench`, question, { preserveState: true, preserveScroll: true });
+    };
     const currency = user?.currency ?? 'EUR';
     const [panel, setPanel] = useState<'tests' | 'why' | 'readings' | null>(null);
     const [near, setNear] = useState<string[] | null>(null);
@@ -73,6 +81,12 @@ export default function Bench() {
     return (
         <Frame title={`Bench ${job.number}`} job={job} here="bench" fill>
             <SpeedStrip strip={strip} here={card?.position ?? ''} />
+            {whatIf && (
+                <div role="status" className="flex flex-wrap items-center gap-3 border-b-2 border-lake bg-sheet px-5 py-1">
+                    <p><strong className="font-semibold">What if</strong> {whatIf}? Nothing is stored.</p>
+                    <Button kind="quiet" onClick={() => ask({})}>Back to the facts</Button>
+                </div>
+            )}
             <div data-readings={readings.length} className="grid min-h-0 flex-1 max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1.16fr)_minmax(0,1fr)_minmax(0,0.72fr)]">
                 <section aria-label="Circuit" className="flex min-h-0 flex-col px-5 py-3 max-lg:order-2 lg:border-r lg:border-rule">
                     <div className="flex items-center justify-between gap-3">
@@ -148,13 +162,13 @@ export default function Bench() {
             </div>
             {card && open && <ReadingDock key={card.key} jobId={job.id} card={card} lastWords={lastWords} typed={typed} onType={(value) => setDraft({ test: card.key, value })} onRecorded={recorded} />}
             <Panel open={panel === 'tests'} onOpenChange={(on) => setPanel(on ? 'tests' : null)} title={near ? 'Tests at this place' : 'Every test, best first'} description="What it saves is the fall in the price of guessing, before its own minutes.">
-                <TestList jobId={job.id} tests={diagnosis.tests} currency={currency} near={near} onChosen={() => setPanel(null)} />
+                <TestList jobId={job.id} tests={diagnosis.tests} beyond={diagnosis.beyond} tools={tools} currency={currency} near={near} onChosen={() => setPanel(null)} />
             </Panel>
             <Panel open={panel === 'why'} onOpenChange={(on) => setPanel(on ? 'why' : null)} title="Why these odds" description="Each reading against what the suspects would show.">
-                <Suspects suspects={diagnosis.suspects} currency={currency} most={8} all />
+                <Suspects suspects={diagnosis.suspects} currency={currency} most={8} all onSuppose={(remedy) => ask({ suppose: remedy })} />
             </Panel>
             <Panel open={panel === 'readings'} onOpenChange={(on) => setPanel(on ? 'readings' : null)} title="Readings" description="Newest first. A reading is never changed: strike it out and take it again.">
-                <ReadingLog jobId={job.id} readings={readings} open={open} spoiling={misfit?.map((one) => one.reading) ?? []} />
+                <ReadingLog jobId={job.id} readings={readings} open={open} spoiling={misfit?.map((one) => one.reading) ?? []} onWhatIf={(reading, showed) => ask({ reading, showed })} />
             </Panel>
         </Frame>
     );

@@ -113,10 +113,10 @@ final class TestValuesTest extends TestCase
 
     public function testOnlyTestsForTheToolsAtHandAreOffered(): void
     {
-        $bare = $this->choices($this->diagnose(Bench::case(self::WEAK), new DecisionSettings(tools: [])));
+        $bare = $this->choices($this->diagnose(Bench::case(self::WEAK), new DecisionSettings(missingTools: ['meter', 'clamp', 'lamp', 'jumper', 'reader'])));
         self::assertArrayHasKey('look-motor-plug', $bare);
         self::assertArrayNotHasKey('motor-volts@4', $bare);
-        $meter = $this->choices($this->diagnose(Bench::case(self::WEAK), new DecisionSettings(tools: ['meter'])));
+        $meter = $this->choices($this->diagnose(Bench::case(self::WEAK), new DecisionSettings(missingTools: ['clamp', 'lamp', 'jumper', 'reader'])));
         self::assertArrayHasKey('motor-volts@4', $meter);
         self::assertArrayNotHasKey('current@4', $meter);
         self::assertArrayNotHasKey('lamp-volts@4', $meter);
