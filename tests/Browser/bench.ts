@@ -4,10 +4,10 @@ import { expect, type Page } from '@playwright/test';
 
 /** A simulated unit with a hidden fault, answered by the application's own core. */
 export class HiddenUnit {
-    constructor(private readonly fault: string, private readonly parameters: Record<string, unknown> = {}, private readonly seed = 1) {}
+    constructor(private readonly fault: string, private readonly parameters: Record<string, unknown> = {}, private readonly seed = 1, private readonly family = 'stepped-blower') {}
 
     answer(test?: string): Record<string, number | string | null> {
-        const args = ['artisan', 'ispira:answer', ...(test ? [test] : []), `--fault=${this.fault}`, `--parameters=${JSON.stringify(this.parameters)}`, `--seed=${this.seed}`];
+        const args = ['artisan', 'ispira:answer', ...(test ? [test] : []), `--fault=${this.fault}`, `--family=${this.family}`, `--parameters=${JSON.stringify(this.parameters)}`, `--seed=${this.seed}`];
         return JSON.parse(execFileSync('php', args, { encoding: 'utf8' })) as Record<string, number | string | null>;
     }
 }
@@ -34,13 +34,15 @@ export async function expectAccessible(page: Page): Promise<void> {
     expect(result.violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
 }
 
-const words: Record<string, string> = { right: 'right', slow: 'too slow', fast: 'too fast', dead: 'dead', 'cuts-out': 'cuts out', runs: 'runs on' };
-
 export async function enterMap(page: Page, states: Record<string, string>): Promise<void> {
     for (const [position, state] of Object.entries(states)) {
-        const group = page.getByRole('group', { name: position === 'key-off' ? 'key off' : position === 'off' ? 'off' : `position ${position}`, exact: true });
-        await group.getByRole('button', { name: position.endsWith('off') && state === 'right' ? 'off, right' : words[state] ?? state, exact: true }).click();
+        await page.locator(`[data-position="${position}"] [data-answer="${state}"]`).click();
     }
+}
+
+/** The speed map of a unit, by position. */
+export function mapOf(unit: HiddenUnit): Record<string, string> {
+    return Object.fromEntries(Object.entries(unit.answer()).map(([test, state]) => [test.replace('speed@', ''), String(state)]));
 }
 
 /** Takes the test that stands on the bench with the hidden unit's answer; returns the key of the test. */

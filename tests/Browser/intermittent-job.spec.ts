@@ -22,7 +22,7 @@ test('an intermittent fault with a remembered map, exported, imported again and 
     await page.getByLabel('When').fill('two weeks ago');
     await enterMap(page, { 1: 'cuts-out', 2: 'right', 3: 'right' });
     await page.getByRole('button', { name: 'Add what is remembered' }).click();
-    await expect(page.getByText('1 cuts out, 2 right, 3 right')).toBeVisible();
+    await expect(page.getByText('1 cuts in and out, 2 right, 3 right')).toBeVisible();
     await expectAccessible(page);
 
     await page.getByRole('link', { name: 'Bench' }).click();

@@ -97,7 +97,12 @@ final class JobController extends Controller
     private function start(Request $request): array
     {
         $asked = $request->string('family')->limit(60, '')->toString();
-        $key = $this->families->has($asked) ? $asked : (string) array_key_first($this->families->all());
+        $usual = (string) $this->user($request)->workshop->jobs()->groupBy('family')->orderByRaw('count(*) desc')->value('family');
+        $key = match (true) {
+            $this->families->has($asked) => $asked,
+            $this->families->has($usual) => $usual,
+            default => (string) array_key_first($this->families->all()),
+        };
         $family = $this->families->get($key);
         try {
             $circuit = $family->circuit($family->parameters()->read($request->array('parameters')));

@@ -33,8 +33,8 @@ final readonly class Drawing
             'fuse' => new SheetElement('fuse', 'fuse'),
             'relay' => $v->relay ? new SheetElement('relay', 'relay') : new SheetElement('wire'),
             'plug-feed' => new SheetElement('plug', 'plug'),
-            'stage' => new SheetElement('wire', $v->external ? 'speed stage' : 'electronics', [[380.0, 300.0]], side: 'right'),
-            'plug-ground' => new SheetElement('plug', 'plug', side: 'left'),
+            'stage' => new SheetElement('wire', $v->external ? 'speed stage' : 'electronics', [[380.0, 300.0]], side: 'left'),
+            'plug-ground' => new SheetElement('plug'),
             'ground' => new SheetElement('wire', groundAt: [300.0, self::BOTTOM]),
             'plug-motor' => $v->external ? new SheetElement('plug', 'blower plug') : new SheetElement('wire'),
             'motor' => new SheetElement('motor', 'blower', side: 'left'),
@@ -42,7 +42,7 @@ final readonly class Drawing
             'command' => new SheetElement('signal', 'command', side: 'right', groundAt: [90.0, self::BOTTOM]),
             'command-wire' => new SheetElement('wire', 'command wire', side: 'above'),
             'command-plug' => new SheetElement('plug'),
-            'input' => $v->pulse ? new SheetElement('module', 'input', side: 'right', groundAt: [240.0, self::BOTTOM]) : new SheetElement('module', 'input', [[240.0, 300.0]], side: 'left'),
+            'input' => $v->pulse ? new SheetElement('resistor', 'input', side: 'left', groundAt: [240.0, self::BOTTOM]) : new SheetElement('resistor', 'input', [[240.0, 300.0]], side: 'left'),
         ];
         if (!$v->external) {
             $nodes['inside'] = [300.0, 130.0];

@@ -20,7 +20,7 @@ final readonly class Drawing
 
     public function sheet(): Sheet
     {
-        $nodes = ['0' => [40.0, self::BOTTOM], 'battery' => [40.0, 60.0], 'fuse-in' => [90.0, 60.0], 'fed' => [190.0, 60.0]];
+        $nodes = ['0' => [40.0, self::BOTTOM], 'battery' => [40.0, 60.0], 'fuse-in' => [46.0, 60.0], 'fed' => $this->layout->relays ? [100.0, 60.0] : [190.0, 60.0]];
         $elements = [
             'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, self::BOTTOM]),
             'feed' => new SheetElement('wire'),
@@ -54,13 +54,13 @@ final readonly class Drawing
             'request-high' => new SheetElement('relay', 'high request', side: 'right', groundAt: [150.0, self::BOTTOM]),
         ];
         if ($this->layout->pair()) {
-            $elements['k1-coil'] = new SheetElement('coil', 'K1', [[110.0, 60.0]], side: 'left');
-            $elements['k2-coil'] = new SheetElement('coil', 'K2, K3', [[150.0, 60.0]], side: 'right');
+            $elements['k1-coil'] = new SheetElement('coil', 'K1', [[110.0, 60.0]], 1, side: 'left');
+            $elements['k2-coil'] = new SheetElement('coil', 'K2, K3', [[150.0, 60.0]], 1, side: 'right');
 
             return [$nodes, $elements];
         }
-        $elements['k-low-coil'] = new SheetElement('coil', '', [[110.0, 60.0]], side: 'left');
-        $elements['k-high-coil'] = new SheetElement('coil', '', [[150.0, 60.0]], side: 'left');
+        $elements['k-low-coil'] = new SheetElement('coil', '', [[110.0, 60.0]], 1, side: 'left');
+        $elements['k-high-coil'] = new SheetElement('coil', '', [[150.0, 60.0]], 1, side: 'left');
         $elements['k-low-contact'] = new SheetElement('relay', 'low relay', side: 'right');
         $elements['k-high-contact'] = new SheetElement('relay', 'high relay');
         $elements['k-low-joint'] = new SheetElement('wire');
@@ -88,7 +88,7 @@ final readonly class Drawing
                 'k2-joint' => new SheetElement('wire', groundAt: [330.0, self::BOTTOM]),
                 'k2-rest' => new SheetElement('relay', 'K2 at rest', side: 'below'),
                 'k2-rest-joint' => new SheetElement('wire'),
-                'k3-contact' => new SheetElement('relay', 'K3', [[190.0, 30.0], [480.0, 30.0]], 2, side: 'right'),
+                'k3-contact' => new SheetElement('relay', 'K3', [[100.0, 30.0], [480.0, 30.0]], 2, side: 'left'),
                 'k3-joint' => new SheetElement('wire'),
                 'plug-b' => new SheetElement('plug', side: 'left'),
                 'fan-b' => new SheetElement('motor', 'second fan', side: 'left'),

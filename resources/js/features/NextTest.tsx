@@ -34,7 +34,7 @@ export default function NextTest({ card, choice, proposed, typed }: Props) {
                 {card.red && <><dt className="flex h-6 w-6 items-center justify-center rounded-full bg-[#a12d22] text-sm font-semibold text-white" aria-label="Red lead, A">A</dt><dd>{card.red}</dd></>}
                 {card.black && <><dt className="flex h-6 w-6 items-center justify-center rounded-full border border-dock-rule bg-[#14181b] text-sm font-semibold text-white" aria-label="Black lead, B">B</dt><dd>{card.black}</dd></>}
                 <dt className="sr-only">With</dt>
-                <dd className="col-span-2 text-soft">{card.setUp}. {card.meter}{card.tools.length > 1 ? `; ${card.tools.slice(1).join(', ').toLowerCase()}` : ''}.</dd>
+                <dd className="col-span-2 text-soft">{card.setUp}. {card.meter}{card.tools.length > 1 ? `; ${card.tools.slice(1).map((tool) => tool.charAt(0).toLowerCase() + tool.slice(1)).join(', ')}` : ''}.</dd>
             </dl>
             <table className="w-full border-collapse text-[0.95rem]">
                 <caption className="sr-only">What each outcome would mean</caption>

@@ -15,7 +15,9 @@ export default function NumberLine({ card, typed }: Props) {
     const open = card.marks.some((mark) => mark.from === null);
     const scale = open ? 86 : 100;
     const at = (value: number) => (Math.min(Math.max(value, low), high) - low) / (high - low) * scale;
-    const ticks = [0, 0.25, 0.5, 0.75, 1].map((part) => low + part * (high - low));
+    const ticks = (open ? [0, 0.25, 0.5, 0.75] : [0, 0.25, 0.5, 0.75, 1]).map((part) => low + part * (high - low));
+    // A rounded zero has no sign.
+    const written = (tick: number) => (high < 3 ? tick.toFixed(1) : tick.toFixed(0)).replace(/^-(0(\.0)?)$/, '$1');
     return (
         <figure aria-label="What each suspect would show" className="grid grid-cols-[minmax(90px,36%)_1fr] items-center gap-x-3 text-[0.86rem]">
             {card.marks.map((mark) => (
@@ -34,7 +36,7 @@ export default function NumberLine({ card, typed }: Props) {
             ))}
             <span className="text-right text-soft">{card.unit}</span>
             <span className="figure relative block h-4 text-[0.78rem] text-soft">
-                {ticks.map((tick, n) => <span key={n} className="absolute -translate-x-1/2" style={{ left: `${at(tick)}%` }}>{high < 3 ? tick.toFixed(1) : Math.round(tick)}</span>)}
+                {ticks.map((tick, n) => <span key={n} className="absolute -translate-x-1/2" style={{ left: `${at(tick)}%` }}>{written(tick)}</span>)}
                 {open && <span className="absolute right-0">open</span>}
             </span>
         </figure>

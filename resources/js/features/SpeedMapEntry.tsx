@@ -50,6 +50,7 @@ export default function SpeedMapEntry({ cells, states, onChange, legend, error }
                         key={cell.key}
                         ref={(node) => { columns.current[index] = node; }}
                         role="group"
+                        data-position={cell.key}
                         aria-label={cell.label === '0' ? 'off' : /^\d/.test(cell.label) ? `position ${cell.label}` : cell.label}
                         onKeyDown={(event) => onKeyDown(event, index)}
                         className="flex min-w-0 flex-1 flex-col gap-1 border-t-2 border-ink bg-sheet p-1.5 max-md:flex-row max-md:flex-wrap max-md:items-center"
@@ -59,6 +60,7 @@ export default function SpeedMapEntry({ cells, states, onChange, legend, error }
                             <button
                                 key={state}
                                 type="button"
+                                data-answer={state}
                                 aria-pressed={states[cell.key] === state}
                                 aria-keyshortcuts={letterOf(state)}
                                 onClick={() => set(index, state)}

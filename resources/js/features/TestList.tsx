@@ -58,7 +58,7 @@ export default function TestList({ jobId, tests, beyond, tools, currency, near, 
                             <li key={test.key} className="border-t border-rule">
                                 <button type="button" onClick={() => choose(test.key)} className="flex min-h-11 w-full items-center gap-3 py-1 text-left hover:bg-sheet">
                                     <span className="flex-1">{test.title}</span>
-                                    <span className="text-[0.9rem] text-soft">{test.tools.join(', ').toLowerCase()}</span>
+                                    <span className="text-[0.9rem] text-soft">{test.tools.join(', ')}</span>
                                 </button>
                             </li>
                         ))}

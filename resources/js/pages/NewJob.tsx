@@ -1,5 +1,5 @@
 import { router, usePage } from '@inertiajs/react';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import SpeedMapEntry from '@/features/SpeedMapEntry';
 import { day } from '@/lib/format';
@@ -47,7 +47,7 @@ export default function NewJob() {
     const [sending, setSending] = useState(false);
     const unit = units.find((one) => one.name.toLowerCase() === name.trim().toLowerCase());
     const known = unit?.circuit ?? models[unit?.model ?? model.trim()] ?? null;
-    const family = families.find((one) => one.key === (chosenFamily ?? known?.family)) ?? families[0];
+    const family = families.find((one) => one.key === (chosenFamily ?? known?.family ?? start.family)) ?? families[0];
     const shaping = (family?.parameters ?? []).filter((field) => field.shapesMap);
     const kept = known && known.family === family?.key ? known.parameters : {};
     const shapeOf = (field: FieldShown) => shape[field.key] ?? String(kept[field.key] ?? field.default ?? '');
@@ -56,7 +56,11 @@ export default function NewJob() {
         ? kept
         : Object.fromEntries(shaping.map((field) => [field.key, shapeOf(field)]));
     const wanted = JSON.stringify([family?.key, shaping.map(shapeOf)]);
+    // What the page came with is the map of the usual family in its ordinary shape.
+    const asked = useRef(JSON.stringify([start.family, (families.find((one) => one.key === start.family)?.parameters ?? []).filter((field) => field.shapesMap).map((field) => field.default ?? '')]));
     useEffect(() => {
+        if (asked.current === wanted) return;
+        asked.current = wanted;
         const [key] = JSON.parse(wanted) as [string];
         const request = { family: key, parameters: Object.fromEntries(shaping.map((field) => [field.key, shapeOf(field)])) };
         router.reload({ only: ['start'], data: request });

@@ -1,0 +1,74 @@
+import { expect, test } from '@playwright/test';
+import { enterMap, expectAccessible, followToVerdict, HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
+
+interface Job {
+    family: string;
+    kind: string;
+    fault: string;
+    parameters: Record<string, string>;
+    choose: string[];
+    verdict: RegExp;
+}
+
+const jobs: Job[] = [
+    { family: 'electronic-blower', kind: 'Electronic blower', fault: 'stage-shorted#0', parameters: { steps: '4' }, choose: ['4'], verdict: /^Speed module/ },
+    { family: 'radiator-fan', kind: 'Radiator fans', fault: 'fan-open-a#0', parameters: { arrangement: 'pair' }, choose: ['Two fans, in series on low'], verdict: /^Main fan motor/ },
+    { family: 'wiper', kind: 'Wiper with two speeds', fault: 'strap-open#0', parameters: { motor: 'compound' }, choose: ['Compound field, the switch grounds RUN and FIELD'], verdict: /^Body strap/ },
+    { family: 'wiper-interval', kind: 'Interval wiper with a module', fault: 'setting-open#0', parameters: { settings: '3' }, choose: ['3'], verdict: /^Stalk switch/ },
+    { family: 'control-output', kind: '24 V control output', fault: 'output-resistive#1', parameters: {}, choose: [], verdict: /^Control board/ },
+];
+
+for (const job of jobs) {
+    test(`a whole job: ${job.kind.toLowerCase()}`, async ({ page }) => {
+        const errors = watchForErrors(page);
+        const unit = new HiddenUnit(job.fault, job.parameters, 3, job.family);
+        const found = mapOf(unit);
+        await signIn(page);
+        await page.getByRole('link', { name: 'New job' }).click();
+        await page.getByRole('combobox', { name: 'Unit' }).fill(`Test unit, ${job.kind}`);
+        await page.getByLabel('Complaint').fill('It does not do what it should');
+        await page.getByRole('radio', { name: job.kind }).click();
+        for (const choice of job.choose) await page.getByRole('radio', { name: choice, exact: true }).click();
+        await expect(page.locator('[data-position]')).toHaveCount(Object.keys(found).length);
+        await enterMap(page, found);
+        await expectAccessible(page);
+        await page.getByRole('button', { name: 'Open the job' }).click();
+        await expect(page.getByRole('heading', { name: job.kind })).toBeVisible();
+        await page.getByRole('button', { name: 'To the bench' }).click();
+        await expect(page.getByRole('region', { name: 'Next test' })).toBeVisible();
+        await expectAccessible(page);
+        await followToVerdict(page, unit);
+        await page.getByRole('link', { name: /^(To the verdict|Verdict now)$/ }).click();
+        await expect(page.getByRole('heading', { name: job.verdict })).toBeVisible();
+        await page.getByRole('button', { name: 'Done, now prove it' }).click();
+        await enterMap(page, Object.fromEntries(Object.keys(found).map((position) => [position, 'right'])));
+        await page.getByRole('button', { name: 'Record the proof' }).click();
+        await expect(page.getByRole('heading', { name: 'Repaired. Every position is right.' })).toBeVisible();
+        expect(errors).toEqual([]);
+    });
+}
+
+test('a question changes nothing, tools not at hand stand apart, and a trap is told', async ({ page }) => {
+    const errors = watchForErrors(page);
+    await signIn(page);
+    await page.getByRole('link', { name: /Fast steps weak/ }).click();
+    await page.getByRole('button', { name: /^Why/ }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Suppose it is this' }).nth(1).click();
+    await expect(page.getByText(/What if.*supposing it is/)).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Reading', exact: true })).toHaveCount(0);
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Back to the facts' }).click();
+    await expect(page.getByText(/supposing it is/)).toHaveCount(0);
+    await page.getByRole('button', { name: /^Other tests/ }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByRole('checkbox', { name: 'Load lamp, 4 to 5 A' }).uncheck();
+    await expect(dialog.getByRole('region', { name: 'Tests that need other tools' })).toContainText('Load lamp across feed and ground');
+    await expectAccessible(page);
+    await dialog.getByRole('checkbox', { name: 'Load lamp, 4 to 5 A' }).check();
+    await expect(dialog.getByRole('region', { name: 'Tests that need other tools' })).toHaveCount(0);
+    await dialog.getByRole('button', { name: /Volts at the module plug with nothing connected/ }).click();
+    await page.getByRole('region', { name: 'Reading', exact: true }).getByRole('textbox').first().fill('13.0');
+    await page.getByRole('button', { name: 'Record', exact: true }).click();
+    await expect(page.getByRole('note', { name: 'What the readings do not say' })).toContainText('Take it again with a load');
+    expect(errors).toEqual([]);
+});
