@@ -31,11 +31,11 @@ final class CommandsTest extends TestCase
 
     public function testTheTrialPrintsRightPartsTestsMinutesMoneyAndCalibration(): void
     {
-        self::assertSame(0, Artisan::call('ispira:trial', ['--variant' => ['positions 3'], '--runs' => '1', '--policy' => ['engine', 'buy on the pattern']]));
+        self::assertSame(0, Artisan::call('ispira:trial', ['--family' => ['stepped-blower'], '--by-variant' => true, '--variant' => ['positions 3'], '--runs' => '1', '--policy' => ['engine', 'buy on the pattern']]));
         $printed = Artisan::output();
-        self::assertMatchesRegularExpression('/positions 3 +lasting +\d+ +[\d.]+% +[\d.]+ +[\d.]+ +[\d.]+/', $printed);
+        self::assertMatchesRegularExpression('/stepped-blower +positions 3 +lasting +\d+ +[\d.]+% +[\d.]+ +[\d.]+ +[\d.]+/', $printed);
         self::assertStringContainsString('buy on the pattern', $printed);
-        self::assertStringContainsString('right part by kind of fault', $printed);
+        self::assertStringContainsString('kinds of fault named right in fewer', $printed);
         self::assertStringContainsString('stated odds of the verdict', $printed);
     }
 

@@ -8,16 +8,18 @@ use Illuminate\Console\Command;
 use Ispira\Core\Diagnosis\Trial\Outcome;
 use Ispira\Core\Diagnosis\Trial\Policy;
 use Ispira\Core\Diagnosis\Trial\Trial;
+use Ispira\Core\Diagnosis\Trial\TrialSummary;
 use Ispira\Core\Family\FamilyRegistry;
 
 final class TrialCommand extends Command
 {
     protected $signature = 'ispira:trial
-        {--family=stepped-blower : key of the family}
+        {--family=* : keys of families; all when left out}
         {--variant=* : names of variants; all when left out}
-        {--runs=10 : jobs for each fault}
+        {--runs=4 : jobs for each fault of each variant}
         {--faults= : only lasting, intermittent or pair}
         {--policy=* : engine, fixed order, random order, buy on the pattern; the engine when left out}
+        {--by-variant : a row for each variant}
         {--seed=1}';
 
     protected $description = 'Work simulated jobs with hidden faults and print how often the right part was named, and at what price';
@@ -25,99 +27,101 @@ final class TrialCommand extends Command
     /** Faults named right less often than this are listed. */
     private const LISTED_UNDER = 0.95;
 
+    /** Bins of stated odds. */
+    private const BINS = [0.0, 0.5, 0.8, 0.9, 0.95, 0.98, 0.995, 1.01];
+
     public function handle(FamilyRegistry $families): int
     {
-        $trial = new Trial($families->get((string) $this->option('family')), (int) $this->option('seed'));
-        $wanted = (array) $this->option('variant');
+        $wanted = (array) $this->option('family');
         $policies = array_map(static fn ($name): Policy => Policy::from((string) $name), (array) $this->option('policy')) ?: [Policy::Engine];
-        $byFault = [];
-        $verdicts = [];
+        $avoidable = [];
         foreach ($policies as $policy) {
             $this->line("\n<info>{$policy->value}</info>");
-            $this->line(sprintf('%-22s %-13s %6s %7s %6s %8s %10s', 'variant', 'faults', 'jobs', 'right', 'tests', 'minutes', 'avoidable'));
-            $overall = [];
-            foreach ($trial->variants() as $name => $parameters) {
-                if ($wanted !== [] && !in_array($name, $wanted, true)) {
-                    continue;
+            $this->line(sprintf('%-20s %-30s %-13s %6s %7s %6s %8s %10s', 'family', 'variant', 'faults', 'jobs', 'right', 'tests', 'minutes', 'avoidable'));
+            $all = new TrialSummary();
+            foreach ($families->all() as $key => $family) {
+                if ($wanted === [] || in_array($key, $wanted, true)) {
+                    $summary = $this->family(new Trial($family, (int) $this->option('seed')), $key, $policy);
+                    $all->takeFrom($summary);
+                    $avoidable[$key][$policy->value] = $summary->avoidable();
                 }
-                $groups = [];
-                foreach ($trial->run($parameters, $policy, (int) $this->option('runs'), is_string($this->option('faults')) ? $this->option('faults') : null) as ['group' => $group, 'fault' => $fault, 'outcome' => $outcome]) {
-                    $groups[$group][] = $outcome;
-                    $overall[$group][] = $outcome;
-                    if ($policy === Policy::Engine) {
-                        $byFault["$name: $fault"][] = $outcome;
-                        $verdicts[] = $outcome;
-                    }
-                }
-                $this->rows($name, $groups);
             }
-            $this->rows('all', $overall + ['together' => array_merge(...array_values($overall) ?: [[]])]);
+            $this->rows('all', '', $all);
+            $avoidable['all'][$policy->value] = $all->avoidable();
+            if ($policy === Policy::Engine) {
+                $this->details($all);
+            }
         }
-        $this->kinds($byFault);
-        $this->weakFaults($byFault);
-        $this->calibration($verdicts);
+        if (count($policies) > 1) {
+            $this->ratios($avoidable);
+        }
 
         return self::SUCCESS;
     }
 
-    /** @param array<string, list<Outcome>> $groups */
-    private function rows(string $name, array $groups): void
+    private function family(Trial $trial, string $key, Policy $policy): TrialSummary
     {
-        foreach ($groups as $group => $outcomes) {
-            $jobs = count($outcomes);
-            $this->line(sprintf(
-                '%-22s %-13s %6d %6.1f%% %6.2f %8.1f %10.1f',
-                $name,
-                $group,
-                $jobs,
-                100 * array_sum(array_map(static fn (Outcome $o): int => (int) $o->right, $outcomes)) / max(1, $jobs),
-                array_sum(array_map(static fn (Outcome $o): int => $o->tests, $outcomes)) / max(1, $jobs),
-                array_sum(array_map(static fn (Outcome $o): float => $o->minutes, $outcomes)) / max(1, $jobs),
-                array_sum(array_map(static fn (Outcome $o): float => $o->avoidable, $outcomes)) / max(1, $jobs),
-            ));
+        $variants = (array) $this->option('variant');
+        $summary = new TrialSummary();
+        foreach ($trial->variants() as $name => $parameters) {
+            if ($variants !== [] && !in_array($name, $variants, true)) {
+                continue;
+            }
+            $one = new TrialSummary();
+            foreach ($trial->run($parameters, $policy, (int) $this->option('runs'), is_string($this->option('faults')) ? $this->option('faults') : null) as ['group' => $group, 'fault' => $fault, 'outcome' => $outcome]) {
+                $one->take($group, "$key: $fault", $outcome);
+            }
+            if ($this->option('by-variant') === true) {
+                $this->rows($key, $name, $one);
+            }
+            $summary->takeFrom($one);
+        }
+        $this->rows($key, 'all', $summary);
+
+        return $summary;
+    }
+
+    private function rows(string $family, string $variant, TrialSummary $summary): void
+    {
+        foreach ($summary->groups() as $group => $outcomes) {
+            $this->line(sprintf('%-20s %-30s %-13s %6d %6.1f%% %6.2f %8.1f %10.1f', $family, $variant, $group, count($outcomes), 100 * TrialSummary::right($outcomes), TrialSummary::mean($outcomes, 'tests'), TrialSummary::mean($outcomes, 'minutes'), TrialSummary::mean($outcomes, 'avoidable')));
         }
     }
 
     /**
-     * Right parts by kind of fault over all variants, whichever resistor, contact or wire it was.
+     * Avoidable money of the engine over that of each other policy.
      *
-     * @param array<string, list<Outcome>> $byFault
+     * @param array<string, array<string, float>> $avoidable by family and policy
      */
-    private function kinds(array $byFault): void
+    private function ratios(array $avoidable): void
     {
-        $kinds = [];
-        foreach ($byFault as $fault => $outcomes) {
-            $kind = (string) preg_replace(['/^.*: /', '/-\d+/'], ['', ''], $fault);
-            $kinds[$kind] = [...$kinds[$kind] ?? [], ...$outcomes];
-        }
-        $this->line("\nright part by kind of fault, over all variants");
-        foreach ($kinds as $kind => $outcomes) {
-            $right = count(array_filter($outcomes, static fn (Outcome $o): bool => $o->right));
-            $this->line(sprintf('  %-40s %5d of %5d  %5.1f%%', $kind, $right, count($outcomes), 100 * $right / max(1, count($outcomes))));
+        $this->line("\navoidable money of the engine over that of the others");
+        foreach ($avoidable as $family => $byPolicy) {
+            $parts = [];
+            foreach ($byPolicy as $policy => $money) {
+                if ($policy !== Policy::Engine->value && isset($byPolicy[Policy::Engine->value])) {
+                    $parts[] = sprintf('%s %.2f', $policy, $byPolicy[Policy::Engine->value] / max(1e-9, $money));
+                }
+            }
+            $this->line(sprintf('  %-20s %s', $family, implode(', ', $parts)));
         }
     }
 
-    /** @param array<string, list<Outcome>> $byFault */
-    private function weakFaults(array $byFault): void
+    private function details(TrialSummary $all): void
     {
-        $this->line("\nfaults named right in fewer than ".(100 * self::LISTED_UNDER).' % of their jobs');
-        foreach ($byFault as $fault => $outcomes) {
-            $wrong = array_values(array_filter($outcomes, static fn (Outcome $o): bool => !$o->right));
-            if (count($wrong) > (1 - self::LISTED_UNDER) * count($outcomes)) {
-                $named = array_count_values(array_map(static fn (Outcome $o): string => $o->verdict, $wrong));
-                $this->line(sprintf('  %-48s %d of %d, else %s', $fault, count($outcomes) - count($wrong), count($outcomes), implode(', ', array_map(static fn (string $part, int $n): string => "$part $n", array_keys($named), $named))));
+        $this->line("\nkinds of fault named right in fewer than ".(100 * self::LISTED_UNDER).' % of their jobs, whichever contact, wire or fan it was');
+        foreach ($all->kinds() as $kind => $outcomes) {
+            if (TrialSummary::right($outcomes) < self::LISTED_UNDER) {
+                $wrong = array_count_values(array_map(static fn (Outcome $o): string => $o->verdict, array_filter($outcomes, static fn (Outcome $o): bool => !$o->right)));
+                arsort($wrong);
+                $this->line(sprintf('  %-56s %5d jobs %6.1f%%, else %s', $kind, count($outcomes), 100 * TrialSummary::right($outcomes), implode(', ', array_map(static fn (string $part, int $n): string => "$part $n", array_keys($wrong), $wrong))));
             }
         }
-    }
-
-    /** @param list<Outcome> $verdicts */
-    private function calibration(array $verdicts): void
-    {
         $this->line("\nstated odds of the verdict against how often it held");
-        foreach ([[0.0, 0.5], [0.5, 0.8], [0.8, 0.9], [0.9, 0.95], [0.95, 0.98], [0.98, 0.995], [0.995, 1.01]] as [$from, $to]) {
-            $in = array_values(array_filter($verdicts, static fn (Outcome $o): bool => $o->probability >= $from && $o->probability < $to));
+        foreach (array_slice(self::BINS, 0, -1) as $n => $from) {
+            $in = $all->stated($from, self::BINS[$n + 1]);
             if ($in !== []) {
-                $this->line(sprintf('  %5.1f%% to %5.1f%%  %6d jobs  stated %5.1f%%  held %5.1f%%', 100 * $from, 100 * min(1.0, $to), count($in), 100 * array_sum(array_map(static fn (Outcome $o): float => $o->probability, $in)) / count($in), 100 * count(array_filter($in, static fn (Outcome $o): bool => $o->right)) / count($in)));
+                $this->line(sprintf('  %5.1f%% to %5.1f%%  %6d jobs  stated %5.1f%%  held %5.1f%%', 100 * $from, 100 * min(1.0, self::BINS[$n + 1]), count($in), 100 * TrialSummary::mean($in, 'probability'), 100 * TrialSummary::right($in)));
             }
         }
     }
