@@ -67,8 +67,11 @@ test('a question changes nothing, tools not at hand stand apart, and a trap is t
     await dialog.getByRole('checkbox', { name: 'Load lamp, 4 to 5 A' }).click();
     await expect(dialog.getByRole('region', { name: 'Tests that need other tools' })).toHaveCount(0);
     await dialog.getByRole('button', { name: /Volts at the module plug with nothing connected/ }).click();
-    await page.getByRole('region', { name: 'Reading', exact: true }).getByRole('textbox').first().fill('13.0');
+    await expect(dialog).toHaveCount(0);
+    await expect(page.getByRole('region', { name: 'Next test' })).toContainText('with nothing connected');
+    await page.getByRole('region', { name: 'Reading', exact: true }).getByRole('textbox').first().fill('12.9');
     await page.getByRole('button', { name: 'Record', exact: true }).click();
+    await expect(page.getByRole('region', { name: 'Reading', exact: true }).getByRole('textbox').first()).toHaveValue('');
     await expect(page.getByRole('note', { name: 'What the readings do not say' })).toContainText('Take it again with a load');
     expect(errors).toEqual([]);
 });
