@@ -131,6 +131,7 @@ final class JobView
                 'title' => $words->test($circuit->tests[$reading->test]),
                 'value' => $words->reading($reading->toCore()),
                 'steady' => $reading->steady,
+                'misbehaved' => $reading->misbehaved,
                 'episode' => $reading->episode,
                 'map' => $reading->speed_map_id,
                 'struck' => $reading->strike !== null,

@@ -25,6 +25,7 @@ use Ispira\Core\Diagnosis\Trust;
  * @property bool        $steady
  * @property Trust       $trust
  * @property float|null  $supply_volts
+ * @property bool|null   $misbehaved
  * @property int         $episode
  * @property Carbon      $taken_at
  * @property Strike|null $strike
@@ -45,6 +46,7 @@ final class Reading extends Model
         'steady' => 'boolean',
         'trust' => Trust::class,
         'supply_volts' => 'float',
+        'misbehaved' => 'boolean',
         'episode' => 'integer',
         'taken_at' => 'datetime',
     ];
@@ -78,6 +80,7 @@ final class Reading extends Model
             'steady' => $reading->steady,
             'trust' => $reading->trust,
             'supply_volts' => $reading->supplyVolts,
+            'misbehaved' => $reading->misbehaved,
         ];
     }
 
@@ -92,6 +95,7 @@ final class Reading extends Model
             $this->supply_volts,
             $this->strike !== null,
             $this->episode,
+            $this->misbehaved,
         );
     }
 }

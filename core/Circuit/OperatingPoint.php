@@ -88,10 +88,12 @@ final readonly class OperatingPoint implements SolvedState
         return $this->values[$this->ohmsSlots[$branch]] >= CircuitSolver::OPEN_FROM_OHMS;
     }
 
-    /** Shaft speed of a motor in rad/s; negative when it turns backwards; NAN when a relay chatters. */
-    public function speed(string $motorId): float
+    /** Shaft speed of a motor in rad/s, negative when it turns backwards; 1 or 0 for a coil that pulls or not; NAN when a relay chatters. */
+    public function speed(string $moverId): float
     {
-        return $this->chatters ? \NAN : $this->speeds[$this->branchNumbers[$motorId] ?? throw CircuitError::unknownParameter($motorId)];
+        $branch = $this->branchNumbers[$moverId] ?? throw CircuitError::unknownParameter($moverId);
+
+        return $this->chatters ? \NAN : $this->speeds[$branch] ?? (float) $this->energised[$branch];
     }
 
     private function atNode(int $number): float

@@ -56,6 +56,7 @@ final class Belief
     public function __construct(
         private readonly array $hypotheses,
         private readonly Predictions $predictions,
+        private readonly Misbehaviour $misbehaviour,
         private readonly float $scale,
     ) {
         foreach ($hypotheses as $key => $hypothesis) {
@@ -65,9 +66,9 @@ final class Belief
     }
 
     /** @param array<string, Hypothesis> $hypotheses */
-    public static function of(CaseFile $case, array $hypotheses, Predictions $predictions, float $scale): self
+    public static function of(CaseFile $case, array $hypotheses, Predictions $predictions, Misbehaviour $misbehaviour, float $scale): self
     {
-        $belief = new self($hypotheses, $predictions, $scale);
+        $belief = new self($hypotheses, $predictions, $misbehaviour, $scale);
         if ($case->supposed !== null) {
             foreach ($hypotheses as $key => $hypothesis) {
                 $belief->weights[$key] = $hypothesis->remedy() === $case->supposed ? $hypothesis->prior : 0.0;
@@ -141,11 +142,14 @@ final class Belief
         $visits = [];
         $number = -1;
         $last = null;
+        $noted = null;
         foreach ($readings as $reading) {
             $setUp = $this->predictions->circuit->tests[$reading->test]->setUp.$reading->trust->value;
-            if ($setUp !== $last) {
+            if ($setUp !== $last || $noted !== null && $reading->misbehaved !== null && $noted !== $reading->misbehaved) {
                 ++$number;
+                $noted = null;
             }
+            $noted ??= $reading->misbehaved;
             $visits[$number][] = $reading;
             $last = $setUp;
         }
@@ -162,11 +166,15 @@ final class Belief
     private function visit(Hypothesis $hypothesis, array $visit, array &$slips): float
     {
         $start = $this->learned[$hypothesis->key];
+        $noted = array_values(array_filter(array_column($visit, 'misbehaved'), is_bool(...)))[0] ?? null;
+        $setUp = $this->predictions->circuit->tests[$visit[0]->test]->setUp;
         [$present, $learned, $shares] = $this->follow($hypothesis, $hypothesis, $visit, $start);
+        $present *= $noted === null ? 1.0 : Misbehaviour::likelihood($noted, $this->misbehaviour->isNoticed($hypothesis, $setUp));
         $likelihood = $present;
         $shown = 1.0;
         if ($hypothesis->comesAndGoes) {
             [$absent, $otherwise, $otherShares] = $this->follow($hypothesis, $this->hypotheses[HypothesisList::NOTHING_WRONG], $visit, $start);
+            $absent *= $noted === null ? 1.0 : Misbehaviour::likelihood($noted, false);
             $likelihood = self::SHOWS * $present + (1.0 - self::SHOWS) * $absent;
             $shown = $likelihood > 0.0 ? self::SHOWS * $present / $likelihood : 0.0;
             $learned = $shown > 0.5 ? $learned : $otherwise;

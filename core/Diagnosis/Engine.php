@@ -39,11 +39,12 @@ final readonly class Engine
         $hypotheses = HypothesisList::of($circuit, $case->intermittent, $case->replacedBefore);
         $predictions = new Predictions($circuit, $hypotheses[HypothesisList::NOTHING_WRONG], $this->store);
         $scale = $predictions->supplyOf(0) / 13.0;
-        $belief = Belief::of($case, $hypotheses, $predictions, $scale);
+        $misbehaviour = new Misbehaviour($predictions, $hypotheses[HypothesisList::NOTHING_WRONG]);
+        $belief = Belief::of($case, $hypotheses, $predictions, $misbehaviour, $scale);
         $byHypothesis = $belief->byHypothesis();
         $money = new Money($circuit, $settings);
         $suspects = $this->suspects($hypotheses, $byHypothesis, $belief, $money);
-        $values = new TestValues($hypotheses, $belief, $byHypothesis, $predictions, $money, $settings);
+        $values = new TestValues($hypotheses, $belief, $byHypothesis, $predictions, $money, $settings, $case->intermittent ? $misbehaviour : null);
         $doubted = $this->doubted($case, $belief);
         $choices = $values->all($this->opened($circuit, $case), array_diff_key($this->exhausted($circuit, $case), $doubted), $doubted);
         $misfit = $this->misfit($case, $belief);

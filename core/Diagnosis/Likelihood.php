@@ -40,6 +40,7 @@ final readonly class Likelihood
         return match ($quantity) {
             Quantity::Volts => 0.03 + 0.01 * $size,
             Quantity::Amps => 0.15 + 0.025 * $size,
+            Quantity::Vacuum => 1.0 + 0.03 * $size,
             Quantity::Duty => 1.0 + 0.02 * $size,
             default => 0.04 + 0.02 * $size,
         };

@@ -161,7 +161,7 @@ final class Predictions
     private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe, int $count): array
     {
         $place = "$count|$setUpKey".($probe->quantity === Quantity::Ohms ? '|'.$probe->key() : '');
-        $key = "$hypothesis->key|$place".($probe->quantity === Quantity::Volts ? '|volts' : '');
+        $key = "$hypothesis->key|$place".($probe->quantity->isPotential() ? '|volts' : '');
         if (isset($this->points[$key])) {
             return $this->points[$key];
         }
@@ -179,7 +179,7 @@ final class Predictions
         }
 
         // Only potentials of dead ends differ between hypotheses that share their currents.
-        return $this->points[$key] = $probe->quantity !== Quantity::Volts
+        return $this->points[$key] = !$probe->quantity->isPotential()
             ? $this->shared[$signature]
             : array_map(static fn (SolvedState $point): SolvedState => $solver->rehung($point, $first), $this->shared[$signature]);
     }

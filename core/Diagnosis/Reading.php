@@ -15,6 +15,7 @@ final readonly class Reading
      * @param bool         $steady  false when the reading wandered
      * @param float|null   $supplyVolts supply voltage at that moment, where it was noted
      * @param int          $episode how many replacements had been made before it
+     * @param bool|null    $misbehaved whether the machine misbehaved at that moment; null when nobody noted it
      */
     public function __construct(
         public string $id,
@@ -25,17 +26,18 @@ final readonly class Reading
         public ?float $supplyVolts = null,
         public bool $struck = false,
         public int $episode = 0,
+        public ?bool $misbehaved = null,
     ) {
     }
 
     public function struckOut(): self
     {
-        return new self($this->id, $this->test, $this->value, $this->steady, $this->trust, $this->supplyVolts, true, $this->episode);
+        return new self($this->id, $this->test, $this->value, $this->steady, $this->trust, $this->supplyVolts, true, $this->episode, $this->misbehaved);
     }
 
     public function showing(float|string|null $value): self
     {
-        return new self($this->id, $this->test, $value, $this->steady, $this->trust, $this->supplyVolts, $this->struck, $this->episode);
+        return new self($this->id, $this->test, $value, $this->steady, $this->trust, $this->supplyVolts, $this->struck, $this->episode, $this->misbehaved);
     }
 
     public function isOverRange(): bool

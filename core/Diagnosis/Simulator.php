@@ -87,7 +87,7 @@ final class Simulator
     public function observe(Probe $probe, SolvedState $point): float
     {
         return match ($probe->quantity) {
-            Quantity::Volts => $point->voltageBetween($probe->at, $probe->against),
+            Quantity::Volts, Quantity::Vacuum => $point->voltageBetween($probe->at, $probe->against),
             Quantity::Amps => $point->current($probe->at),
             Quantity::Ohms => Ohmmeter::shows($point),
             Quantity::Duty => max(0.0, min(100.0, 100.0 * $point->voltageBetween($probe->at, $probe->against) / $probe->full)),

@@ -51,7 +51,7 @@ final class SoundCircuit
     /**
      * The sheet for a set-up: what is closed, where current flows, and the potential of each node.
      *
-     * @return array{width: float, height: float, nodes: array<array-key, array{x: float, y: float, volts: float|null, place: string}>, elements: list<array{id: string, from: string, to: string, symbol: string, label: string, bends: list<array{0: float, 1: float}>, segment: int, side: string, groundAt: array{0: float, 1: float}|null, groundEnd: string|null, live: bool, open: bool}>}
+     * @return array{width: float, height: float, nodes: array<array-key, array{x: float, y: float, volts: float|null, place: string}>, potential: array{unit: string, show: string, hide: string, supply: string}, elements: list<array{id: string, from: string, to: string, symbol: string, label: string, bends: list<array{0: float, 1: float}>, segment: int, side: string, groundAt: array{0: float, 1: float}|null, groundEnd: string|null, live: bool, open: bool}>}
      */
     public function sheet(SetUp $setUp): array
     {
@@ -81,7 +81,15 @@ final class SoundCircuit
             ];
         }
 
-        return ['width' => $sheet->width, 'height' => $sheet->height, 'nodes' => $nodes, 'elements' => $elements];
+        return ['width' => $sheet->width, 'height' => $sheet->height, 'nodes' => $nodes, 'potential' => $this->potential(), 'elements' => $elements];
+    }
+
+    /** @return array{unit: string, show: string, hide: string, supply: string} what a potential is called here */
+    private function potential(): array
+    {
+        $word = fn (string $key): string => $this->circuit->texts->find("potential.$key") ?? Words::general("potential.$key");
+
+        return ['unit' => $word('unit'), 'show' => $word('show'), 'hide' => $word('hide'), 'supply' => $word('supply')];
     }
 
     private function groundEnd(Element $element, SheetElement $drawn): ?string

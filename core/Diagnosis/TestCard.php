@@ -12,7 +12,7 @@ use Ispira\Core\Family\Test;
  * A test as it is shown to a person: what to do, what each outcome means, what each suspect predicts.
  *
  * @phpstan-type Outcome array{value: string|null, from: float|null, to: float|null, label: string, probability: float, remedies: list<array{remedy: string, label: string, fault: string, probability: float}>}
- * @phpstan-type Card array{key: string, title: string, quantity: string, unit: string, setUp: string, position: string, red: string|null, black: string|null, at: string, against: string, meter: string, cautions: list<string>, tools: list<string>, access: list<string>, choices: list<array{value: string, label: string}>, again: string|null, outcomes: list<Outcome>, marks: list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>}
+ * @phpstan-type Card array{key: string, title: string, quantity: string, unit: string, setUp: string, position: string, red: string|null, black: string|null, at: string, against: string, meter: string, cautions: list<string>, tools: list<string>, access: list<string>, watch: bool, choices: list<array{value: string, label: string}>, again: string|null, outcomes: list<Outcome>, marks: list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>}
  */
 final readonly class TestCard
 {
@@ -32,7 +32,8 @@ final readonly class TestCard
     {
         $texts = $this->circuit->texts;
         $volts = $test->probe->quantity === Quantity::Volts;
-        $leads = $test->probe->against !== '';
+        $gauge = $test->probe->quantity === Quantity::Vacuum;
+        $leads = $test->probe->against !== '' && !$gauge;
         $supply = $this->diagnosis->evidence->predictions->supplyOf(0);
 
         return [
@@ -42,19 +43,28 @@ final readonly class TestCard
             'unit' => $test->probe->quantity->unit(),
             'setUp' => $this->words->setUp($test),
             'position' => $this->circuit->setUps[$test->setUp]->position,
-            'red' => $leads ? $this->words->place($test->probe->at) : null,
+            'red' => $leads || $gauge ? $this->words->place($test->probe->at) : null,
             'black' => $leads ? $this->words->place($test->probe->against) : null,
             'at' => $test->probe->at,
-            'against' => $test->probe->against,
+            'against' => $leads ? $test->probe->against : '',
             'meter' => Words::general('meter.'.$test->probe->quantity->value.($this->circuit->netlist->alternates() && ($volts || $test->probe->quantity === Quantity::Amps) ? '-ac' : ''), ['range' => $supply > 19.0 ? '60' : '20']),
             'cautions' => array_map(static fn (string $key): string => $texts->get("cautions.$key"), $test->cautions),
             'tools' => array_map(static fn (string $key): string => $texts->get("tools.$key"), $test->tools),
             'access' => array_map(static fn (string $key): string => $texts->get("access.$key"), $test->access),
+            'watch' => $this->watch($test),
             'choices' => $this->choices($test),
             'again' => $this->again($test),
             'outcomes' => $test->probe->quantity->isNumber() ? $this->bands($test) : $this->outcomes($test),
             'marks' => $test->probe->quantity->isNumber() ? $this->marks($test) : [],
         ];
+    }
+
+    /** Whether what the machine does meanwhile is worth noting. */
+    private function watch(Test $test): bool
+    {
+        $evidence = $this->diagnosis->evidence;
+
+        return $this->case->intermittent && (new Misbehaviour($evidence->predictions, $evidence->hypotheses[HypothesisList::NOTHING_WRONG]))->canBeNoted($test);
     }
 
     /** Why a test that was done is worth doing once more; null when it was not done. */

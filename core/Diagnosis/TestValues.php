@@ -31,6 +31,7 @@ final class TestValues
     /**
      * @param array<string, Hypothesis> $hypotheses
      * @param array<string, float>      $byHypothesis largest first
+     * @param Misbehaviour|null         $misbehaviour when the complaint comes and goes, and what the machine does is noted
      */
     public function __construct(
         private readonly array $hypotheses,
@@ -39,6 +40,7 @@ final class TestValues
         private readonly Predictions $predictions,
         private readonly Money $money,
         private readonly DecisionSettings $settings,
+        private readonly ?Misbehaviour $misbehaviour = null,
     ) {
         $best = reset($byHypothesis);
         foreach (\array_slice($byHypothesis, 0, self::MOST_HYPOTHESES, true) as $key => $chance) {
@@ -177,15 +179,21 @@ final class TestValues
             // Outcomes that nobody could tell apart are tried once.
             $tried[is_infinite($mean) ? 'open' : (string) round($mean / (2.0 * $spread))] ??= [$mean, $spread];
         }
+        $noted = $this->misbehaviour !== null && $this->misbehaviour->canBeNoted($test) ? [true, false] : [null];
         $shares = [];
         foreach ($predicted as $key => [$mean, $spread]) {
+            $hypothesis = $this->alive[$key];
             $fits = [];
-            foreach ($tried as [$outcome, $width]) {
-                $fit = self::fits($outcome, $mean, $spread);
-                if ($this->alive[$key]->comesAndGoes) {
-                    $fit = Belief::SHOWS * $fit + (1.0 - Belief::SHOWS) * self::fits($outcome, $sound[0], $sound[1]);
+            foreach ($noted as $misbehaved) {
+                $present = $misbehaved === null ? 1.0 : Misbehaviour::likelihood($misbehaved, $this->misbehaviour?->isNoticed($hypothesis, $test->setUp) ?? false);
+                $absent = $misbehaved === null ? 1.0 : Misbehaviour::likelihood($misbehaved, false);
+                foreach ($tried as [$outcome, $width]) {
+                    $fit = $present * self::fits($outcome, $mean, $spread);
+                    if ($hypothesis->comesAndGoes) {
+                        $fit = Belief::SHOWS * $fit + (1.0 - Belief::SHOWS) * $absent * self::fits($outcome, $sound[0], $sound[1]);
+                    }
+                    $fits[] = $fit * $width;
                 }
-                $fits[] = $fit * $width;
             }
             $shares[$key] = self::shared($fits);
         }

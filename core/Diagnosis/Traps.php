@@ -91,7 +91,7 @@ final readonly class Traps
         if (!$this->case->intermittent) {
             return null;
         }
-        $good = array_values(array_filter($readings, fn (Reading $r): bool => \is_float($r->value) && $this->isAsSound($r)));
+        $good = array_values(array_filter($readings, fn (Reading $r): bool => \is_float($r->value) && $r->misbehaved !== true && $this->isAsSound($r)));
 
         return $good === [] ? null : $this->warning('comes-and-goes', $good);
     }

@@ -23,6 +23,12 @@ final readonly class Probe
         return new self(Quantity::Volts, $plus, $minus);
     }
 
+    /** Gauge at `$at`, against the air outside. */
+    public static function vacuum(string $at, string $outside): self
+    {
+        return new self(Quantity::Vacuum, $at, $outside);
+    }
+
     /** Clamp round the lead of an element, positive from its first node to its second. */
     public static function amps(string $element): self
     {

@@ -13,6 +13,9 @@ enum Quantity: string
     case Amps = 'amps';
     case Ohms = 'ohms';
     case Duty = 'duty';
+
+    /** How far below the air outside; a family that writes it as a circuit takes kilopascals for volts. */
+    case Vacuum = 'vacuum';
     case Speed = 'speed';
     case Lamp = 'lamp';
     case Observation = 'observation';
@@ -25,8 +28,15 @@ enum Quantity: string
             self::Amps => 'A',
             self::Ohms => 'Ω',
             self::Duty => '%',
+            self::Vacuum => 'kPa',
             default => '',
         };
+    }
+
+    /** Whether it is read between two places of the circuit while it works. */
+    public function isPotential(): bool
+    {
+        return $this === self::Volts || $this === self::Vacuum;
     }
 
     public function isNumber(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Job;
 
+use Ispira\Core\Diagnosis\Judged;
 use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Diagnosis\Trust;
 use Ispira\Core\Family\CircuitModel;
@@ -77,6 +78,7 @@ final readonly class JobFileFormat
                 'steady' => $filed->reading->steady,
                 'trust' => $filed->reading->trust->value,
                 'supplyVolts' => $filed->reading->supplyVolts,
+                'misbehaved' => $filed->reading->misbehaved,
                 'episode' => $filed->reading->episode,
                 'takenAt' => $filed->takenAt,
                 'struckAt' => $filed->struckAt,
@@ -161,7 +163,7 @@ final readonly class JobFileFormat
         $episode = 0;
         foreach ($file->items('readings', self::MOST_READINGS) as $number => $item) {
             $path = "readings[$number]";
-            $record = new Record($item, $path, ['id', 'test', 'map', 'value', 'steady', 'trust', 'supplyVolts', 'episode', 'takenAt', 'struckAt', 'struckBecause']);
+            $record = new Record($item, $path, ['id', 'test', 'map', 'value', 'steady', 'trust', 'supplyVolts', 'misbehaved', 'episode', 'takenAt', 'struckAt', 'struckBecause']);
             $id = $record->optionalText('id') ?? "reading-$number";
             if (isset($ids[$id])) {
                 throw FileError::at("$path.id", "two readings have the id \"$id\".");
@@ -188,6 +190,7 @@ final readonly class JobFileFormat
                     $this->supply($record, $path),
                     $record->get('struckAt') !== null,
                     $own,
+                    $record->get('misbehaved') === null ? null : $record->flag('misbehaved', false),
                 ),
                 $map,
                 $record->moment('takenAt'),
@@ -223,13 +226,13 @@ final readonly class JobFileFormat
             if ($value === 'over-range') {
                 return null;
             }
-            if ((!\is_int($value) && !\is_float($value)) || abs($value) > self::LARGEST_NUMBER || ($probe->quantity === Quantity::Ohms && $value < 0)) {
+            if ((!\is_int($value) && !\is_float($value)) || abs($value) > self::LARGEST_NUMBER || (\in_array($probe->quantity, [Quantity::Ohms, Quantity::Duty], true) && $value < 0)) {
                 throw FileError::at($path, "must be a possible value in {$probe->quantity->unit()}, or \"over-range\".");
             }
 
             return (float) $value;
         }
-        $allowed = $probe->quantity === Quantity::Observation ? array_keys($model->observations[$probe->at]->usual) : ['right', 'slow', 'fast', 'dead', 'cuts-out', 'runs'];
+        $allowed = Judged::answers($model, $model->tests[$test]);
         if (!\is_string($value) || !\in_array($value, $allowed, true)) {
             throw FileError::at($path, 'must be one of: '.implode(', ', $allowed).'.');
         }

@@ -36,6 +36,9 @@ final class DemoWorkshop
         'kiosk' => ['Kiosk truck, wipers', 'west quay', 'Ovel wiper I5'],
         'hallac' => ['Swimming hall, air handler', 'swimming hall', 'Kelda AH 40'],
         'greenac' => ['Greenhouse, heat pump', 'greenhouse', 'Kelda HP 9'],
+        'busdoor' => ['School minibus, blend doors', 'school', 'Ovel doors 5'],
+        'truckdoor' => ['Ferry store truck, air doors', 'west quay', 'Ridge doors V'],
+        'bakerydoor' => ['Bakery van, blend door', 'bakery', 'Ovel door 2'],
     ];
 
     /** Circuits by model; what is not named is the ordinary case. */
@@ -57,6 +60,9 @@ final class DemoWorkshop
         'Ovel wiper I5' => [],
         'Kelda AH 40' => [],
         'Kelda HP 9' => ['transformer' => '75'],
+        'Ovel doors 5' => ['zones' => 'two'],
+        'Ridge doors V' => ['kind' => 'vacuum'],
+        'Ovel door 2' => ['kind' => 'two-wire'],
     ];
 
     /** Families of the models that are not stepped blowers. */
@@ -70,6 +76,9 @@ final class DemoWorkshop
         'Ovel wiper I5' => 'wiper-interval',
         'Kelda AH 40' => 'control-output',
         'Kelda HP 9' => 'control-output',
+        'Ovel doors 5' => 'air-door',
+        'Ridge doors V' => 'air-door',
+        'Ovel door 2' => 'air-door',
     ];
 
     public function load(): void
@@ -96,6 +105,7 @@ final class DemoWorkshop
         $open('bus1', 65, 'Wipers stop where they are', 'park-open#0', 221)->investigate(8)->replace('motor', 'RG-310', 'Park contact worn through.')->prove();
         $open('bakery2', 52, 'No intervals', 'setting-open#0', 235)->investigate(8)->replace('stalk', 'OV-1180', 'Track open in every interval setting.')->prove();
         $open('hallac', 47, 'Outdoor unit rattles on starting', 'output-resistive#2', 242, before: 'Contactor, start relay, capacitor')->investigate(10)->replace('board', 'KD-88', 'Relay contact burnt. 26 V open, 14 V with the coil on it.')->prove();
+        $open('truckdoor', 39, 'Air only at the windscreen', 'supply-off#0', 432)->investigate(8)->replace('supply-hose', null, 'Hose off the tank. The doors rest at the windscreen without vacuum.')->prove();
 
         // Repaired, still to be proved.
         $open('minibus', 5, 'Dead on every step', 'command-open#0', 252)->investigate(8)->replace('command-wire', null, 'Broken at the bulkhead, spliced and sleeved.');
@@ -103,6 +113,7 @@ final class DemoWorkshop
         $open('pilot', 4, 'Wiper only finishes its sweep', 'run-open#0', 274)->investigate(8)->replace('wire', null, 'RUN wire broken at the plug.');
         $open('post', 3, 'Only fast works', 'low-path#0', 282)->investigate(8)->replace('module', 'OV-1192', 'Low path burnt open.');
         $open('greenac', 3, 'Contactor buzzes', 'transformer-weak#2', 293)->investigate(8)->replace('transformer', 'KD-75', 'Fell to 15 V under load.');
+        $open('bakerydoor', 2, 'Stays cold whatever is asked', 'motor-open#0', 443)->investigate(8)->replace('actuator', 'OV-2210', 'Motor open. The door itself moves freely.');
         $open('hall', 4, 'Third speed missing', 'contact-3-open#0', 63)->investigate(8)->replace('selector', 'TN-2203', 'Contact 3 eaten away.');
         $open('crane', 3, 'Runs on in position 0', 'tap-2-to-body#0', 73)->investigate(8)->replace('tap-wire', null, 'Wire 2 chafed at the column, sleeved.');
 
@@ -125,6 +136,8 @@ final class DemoWorkshop
         $open('pilot', 0, 'Wiper never stops', 'park-never-opens#0', 353);
         $open('bakery2', 0, 'No wiper at all but fast', 'input-open#0', 364)->investigate(1);
         $open('hallac', 1, 'Chatters again', 'wire-resistive#1', 372, before: 'Contactor, board')->investigate(1);
+        $open('busdoor', 1, 'Driver side stays hot', 'track-worn#1', 455)->investigate(1);
+        $open('truckdoor', 0, 'Air goes to the windscreen uphill', 'check-stuck#0', 461);
 
         // Just come in.
         $open('minibus', 0, 'Steps 3 and 4 alike', 'missing-steps#0', 385)->leaveCircuit();
@@ -132,6 +145,7 @@ final class DemoWorkshop
         $open('pilot', 0, 'Wiper races', 'field-open#0', 402)->leaveCircuit();
         $open('kiosk', 0, 'Intervals all alike', 'setting-bypassed#0', 413)->leaveCircuit();
         $open('greenac', 0, 'Does not start', 'coil-open#0', 424)->leaveCircuit();
+        $open('busdoor', 0, 'Clicks behind the dash, cold on one side', 'gear-stripped#0', 474)->leaveCircuit();
         $open('van3', 0, 'No air at all on high', 'contact-4-open#0', 152)->leaveCircuit();
     }
 

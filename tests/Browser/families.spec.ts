@@ -16,10 +16,12 @@ const jobs: Job[] = [
     { family: 'wiper', kind: 'Wiper with two speeds', fault: 'strap-open#0', parameters: { motor: 'compound' }, choose: ['Compound field, the switch grounds RUN and FIELD'], verdict: /^Body strap/ },
     { family: 'wiper-interval', kind: 'Interval wiper with a module', fault: 'setting-open#0', parameters: { settings: '3' }, choose: ['3'], verdict: /^Stalk switch/ },
     { family: 'control-output', kind: '24 V control output', fault: 'output-resistive#1', parameters: {}, choose: [], verdict: /^Control board/ },
+    { family: 'air-door', kind: 'Air doors', fault: 'track-worn#1', parameters: {}, choose: [], verdict: /^Actuator/ },
+    { family: 'air-door', kind: 'Air doors', fault: 'check-stuck#0', parameters: { kind: 'vacuum' }, choose: ['Vacuum'], verdict: /^Check valve/ },
 ];
 
 for (const job of jobs) {
-    test(`a whole job: ${job.kind.toLowerCase()}`, async ({ page }) => {
+    test(`a whole job: ${job.kind.toLowerCase()}, ${job.fault}`, async ({ page }) => {
         const errors = watchForErrors(page);
         const unit = new HiddenUnit(job.fault, job.parameters, 3, job.family);
         const found = mapOf(unit);

@@ -17,7 +17,7 @@ use Ispira\Core\Measurement\UnreadableNumber;
 final class RecordReadingRequest extends FormRequest
 {
     /** Beyond this, in V, A or 10 MΩ, no instrument of the trade reads. */
-    private const LARGEST = ['volts' => 1000.0, 'amps' => 500.0, 'ohms' => 1e8, 'duty' => 100.0];
+    private const LARGEST = ['volts' => 1000.0, 'amps' => 500.0, 'ohms' => 1e8, 'duty' => 100.0, 'vacuum' => 110.0];
 
     /** @return array<string, mixed> */
     public function rules(): array
@@ -30,6 +30,7 @@ final class RecordReadingRequest extends FormRequest
             'overRange' => ['boolean'],
             'steady' => ['boolean'],
             'supplyVolts' => ['nullable', 'max:40'],
+            'misbehaved' => ['nullable', 'boolean'],
         ];
     }
 
@@ -43,7 +44,8 @@ final class RecordReadingRequest extends FormRequest
             $test->key,
             $test->probe->quantity->isNumber() ? $this->number($test) : $this->outcome($circuit, $test),
             $this->boolean('steady', true),
-            supplyVolts: $this->supply(),
+            supplyVolts: $this->supply($circuit),
+            misbehaved: $this->input('misbehaved') === null ? null : $this->boolean('misbehaved'),
         );
     }
 
@@ -74,15 +76,16 @@ final class RecordReadingRequest extends FormRequest
         return $choice;
     }
 
-    private function supply(): ?float
+    private function supply(CircuitModel $circuit): ?float
     {
         $given = $this->input('supplyVolts');
         if ($given === null || $given === '') {
             return null;
         }
-        $volts = $this->read('supplyVolts', $given, 'V');
+        $unit = $circuit->texts->find('potential.unit') ?? 'V';
+        $volts = $this->read('supplyVolts', $given, $unit);
         if ($volts < 5.0 || $volts > 60.0) {
-            $this->fail('supplyVolts', 'The supply of this circuit lies between 5 and 60 V.');
+            $this->fail('supplyVolts', "The supply of this circuit lies between 5 and 60 $unit.");
         }
 
         return $volts;

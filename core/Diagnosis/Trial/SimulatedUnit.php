@@ -8,11 +8,14 @@ use Ispira\Core\Diagnosis\DrawnValues;
 use Ispira\Core\Diagnosis\Hypothesis;
 use Ispira\Core\Diagnosis\Judged;
 use Ispira\Core\Diagnosis\Likelihood;
+use Ispira\Core\Diagnosis\Misbehaviour;
 use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Diagnosis\Simulator;
 use Ispira\Core\Family\Adjustment;
 use Ispira\Core\Family\AdjustmentKind;
 use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\PositionKind;
+use Ispira\Core\Family\Probe;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
 
@@ -61,10 +64,35 @@ final class SimulatedUnit
     /** The reading that a person takes down. */
     public function read(string $id, Test $test, int $episode): Reading
     {
-        $through = $test->probe->quantity->isNumber() && $this->truth->isLoose() && $this->observe($test, $this->truth) !== $this->observe($test, $this->sound);
+        $through = $test->probe->quantity->isNumber() && $this->truth->isLoose() && $this->isVisible($test);
         $steady = !$test->probe->quantity->isNumber() || !$this->chance->happens($through ? self::WANDERS_WHEN_LOOSE : self::WANDERS);
 
-        return new Reading($id, $test->key, $this->answer($test), $steady, episode: $episode);
+        return new Reading($id, $test->key, $this->answer($test), $steady, episode: $episode, misbehaved: $this->noted($test));
+    }
+
+    /** Whether a meter shows the fault at all: only then can its joint be seen to wander. */
+    private function isVisible(Test $test): bool
+    {
+        [$with, $without] = [$this->observe($test, $this->truth), $this->observe($test, $this->sound)];
+
+        return is_infinite($with) || is_infinite($without) ? $with !== $without : abs($with - $without) > Likelihood::instrumentSpread($test->probe->quantity, $without);
+    }
+
+    /** What is noted of a fault that comes and goes while a number is read: whether it shows at that moment. */
+    private function noted(Test $test): ?bool
+    {
+        $setUp = $this->circuit->setUps[$test->setUp];
+        $moving = new Test("moving@$test->setUp", '', $test->setUp, Probe::speed($setUp->mover ?? $this->circuit->positions[$setUp->position]->mover), 0.0);
+        if (!$this->truth->comesAndGoes || !$test->probe->quantity->isNumber() || $this->circuit->kindIn($moving) === PositionKind::Stands) {
+            return null;
+        }
+        $right = $this->asJudged($moving, $this->sound);
+        if (abs($right) < 0.5) {
+            return null;
+        }
+        $misbehaves = $this->shows && Misbehaviour::differs($this->asJudged($moving, $this->truth), $right);
+
+        return $this->chance->happens($this->slips) ? !$misbehaves : $misbehaves;
     }
 
     /** @return float|string|null number, outcome, or null for over-range */

@@ -17,7 +17,7 @@ function line(points: Point[]): string {
 }
 
 /** Half the length that a symbol takes out of its wire. */
-const halfLength: Record<string, number> = { resistor: 17, fuse: 14, contact: 0, relay: 9, plug: 4, motor: 23, battery: 5, coil: 14, module: 19, signal: 15, transformer: 20, wire: 0 };
+const halfLength: Record<string, number> = { resistor: 17, fuse: 14, contact: 0, relay: 9, plug: 4, motor: 23, battery: 5, coil: 14, module: 19, signal: 15, transformer: 20, vacuum: 16, tank: 18, 'one-way': 9, diaphragm: 16, wire: 0 };
 
 interface Placed {
     element: SheetElement;
@@ -63,6 +63,14 @@ function Symbol({ placed }: { placed: Placed }): ReactNode {
             return <g transform={`translate(${middle[0]} ${middle[1]})`}><circle r={half} {...stroke} fill="var(--paper)" /><path d="M-9 4h5v-8h5v8h5v-8h3" {...stroke} strokeWidth="1.5" /></g>;
         case 'transformer':
             return <g transform={turn}><path d={`M${-half} 0c0 -12 10 -12 10 0c0 -12 10 -12 10 0c0 -12 10 -12 10 0c0 -12 10 -12 10 0`} {...stroke} /><path d={`M${-half} -14H${half}M${-half} -18H${half}`} {...stroke} strokeWidth="1.2" /></g>;
+        case 'vacuum':
+            return <g transform={`translate(${middle[0]} ${middle[1]})`}><circle r={half} {...stroke} fill="var(--paper)" /><path d="M0 9V-8m-5 6l5 -7l5 7" {...stroke} strokeWidth="1.5" /></g>;
+        case 'tank':
+            return <g transform={turn}><rect x={-half} y={-13} width={2 * half} height={26} rx="13" {...stroke} fill="var(--paper)" /></g>;
+        case 'one-way':
+            return <g transform={turn}><path d={`M${half} -8V8L${-half} 0ZM${-half} -8V8`} {...stroke} strokeWidth="1.5" fill="var(--paper)" /></g>;
+        case 'diaphragm':
+            return <g transform={turn}><path d={`M${-half} 0c0 -26 ${2 * half} -26 ${2 * half} 0c0 26 ${-2 * half} 26 ${-2 * half} 0M0 -19q7 19 0 38`} {...stroke} fill="var(--paper)" /><path d="M0 0h-1" {...stroke} strokeWidth="5" /></g>;
         case 'motor':
             return <g transform={`translate(${middle[0]} ${middle[1]})`}><circle r={half} {...stroke} fill="var(--paper)" /><path d="M0 -13q7 6 0 13q-7 -6 0 -13M0 13q7 -6 0 -13q-7 6 0 13" {...stroke} strokeWidth="1.5" /><circle r="2" fill={colour} /></g>;
         case 'battery':
@@ -86,8 +94,8 @@ function Symbol({ placed }: { placed: Placed }): ReactNode {
 function labelAt({ element, middle, half, points }: Placed): { x: number; y: number; anchor: 'start' | 'middle' | 'end' } {
     const [x, y] = middle;
     switch (element.side) {
-        case 'left': return { x: x - Math.max(14, element.symbol === 'motor' || element.symbol === 'signal' ? half + 8 : element.symbol === 'module' || element.symbol === 'transformer' ? 22 : 12), y: y + 5, anchor: 'end' };
-        case 'right': return { x: x + (['motor', 'module', 'signal'].includes(element.symbol) ? 21 : 13), y: y + 5, anchor: 'start' };
+        case 'left': return { x: x - Math.max(14, element.symbol === 'motor' || element.symbol === 'signal' ? half + 8 : ['module', 'transformer', 'tank', 'diaphragm'].includes(element.symbol) ? 26 : 12), y: y + 5, anchor: 'end' };
+        case 'right': return { x: x + (['motor', 'module', 'signal', 'vacuum', 'tank', 'diaphragm'].includes(element.symbol) ? 21 : 13), y: y + 5, anchor: 'start' };
         case 'below': return { x, y: y + 23, anchor: 'middle' };
         case 'end': return { x: (points[points.length - 1]?.[0] ?? x) + 1, y: (points[points.length - 1]?.[1] ?? y) - 9, anchor: 'middle' };
         default: return { x, y: y - 13, anchor: 'middle' };

@@ -7,6 +7,7 @@ import Button from '@/ui/Button';
 interface Props {
     jobId: string;
     card: Card;
+    supplyLabel: string;
     lastWords: string | null;
     typed: string;
     onType: (value: string) => void;
@@ -14,12 +15,13 @@ interface Props {
 }
 
 /** Always in reach: the number or the choice, what is doubtful about it, and Record. */
-export default function ReadingDock({ jobId, card, lastWords, typed, onType, onRecorded }: Props) {
+export default function ReadingDock({ jobId, card, supplyLabel, lastWords, typed, onType, onRecorded }: Props) {
     const { errors } = usePage<Shared>().props;
     const [id, setId] = useState(ulid);
     const [choice, setChoice] = useState('');
     const [overRange, setOverRange] = useState(false);
     const [steady, setSteady] = useState(true);
+    const [misbehaved, setMisbehaved] = useState<boolean | null>(null);
     const [supply, setSupply] = useState('');
     const [sending, setSending] = useState(false);
     const [lost, setLost] = useState(false);
@@ -43,7 +45,7 @@ export default function ReadingDock({ jobId, card, lastWords, typed, onType, onR
         if (sending) return;
         setSending(true);
         setLost(false);
-        router.post(`/jobs/${jobId}/readings`, { id, test: card.key, value: overRange ? null : typed, choice, overRange, steady, supplyVolts: supply }, {
+        router.post(`/jobs/${jobId}/readings`, { id, test: card.key, value: overRange ? null : typed, choice, overRange, steady, misbehaved, supplyVolts: supply }, {
             preserveState: true,
             preserveScroll: true,
             onSuccess: (page) => {
@@ -51,12 +53,14 @@ export default function ReadingDock({ jobId, card, lastWords, typed, onType, onR
                 onType('');
                 setOverRange(false);
                 setSteady(true);
+                setMisbehaved(null);
                 setChoice('');
                 onRecorded(page);
             },
             onFinish: () => setSending(false),
         });
     };
+    const note = (bad: boolean) => setMisbehaved(misbehaved === bad ? null : bad);
     const onKeyDown = (event: KeyboardEvent) => {
         if (event.altKey || event.ctrlKey || event.metaKey) return;
         const key = event.key.toLowerCase();
@@ -64,6 +68,8 @@ export default function ReadingDock({ jobId, card, lastWords, typed, onType, onR
         if (key === 'enter' && (event.target as HTMLElement).tagName !== 'BUTTON') record();
         else if (numeric && key === 'o') setOverRange(!overRange);
         else if (numeric && key === 's') setSteady(!steady);
+        else if (card.watch && key === 'b') note(true);
+        else if (card.watch && key === 'f') note(false);
         else if (!numeric && number >= 1 && number <= card.choices.length) setChoice(card.choices[number - 1]?.value ?? '');
         else return;
         event.preventDefault();
@@ -94,8 +100,14 @@ export default function ReadingDock({ jobId, card, lastWords, typed, onType, onR
                     </label>
                     <Button kind="dock" aria-pressed={overRange} aria-keyshortcuts="O" onClick={() => setOverRange(!overRange)}>over range <span className="key max-lg:hidden">O</span></Button>
                     <Button kind="dock" aria-pressed={!steady} aria-keyshortcuts="S" onClick={() => setSteady(!steady)}>wanders <span className="key max-lg:hidden">S</span></Button>
+                    {card.watch && (
+                        <div role="group" aria-label="What the machine does while you read" className="flex flex-wrap items-stretch gap-x-3 gap-y-2">
+                            <Button kind="dock" aria-pressed={misbehaved === true} aria-keyshortcuts="B" onClick={() => note(true)}>misbehaves now <span className="key max-lg:hidden">B</span></Button>
+                            <Button kind="dock" aria-pressed={misbehaved === false} aria-keyshortcuts="F" onClick={() => note(false)}>works now <span className="key max-lg:hidden">F</span></Button>
+                        </div>
+                    )}
                     <label className="flex w-24 flex-col justify-center text-[0.82rem] text-dock-soft max-sm:hidden">
-                        supply now, V
+                        {supplyLabel}
                         <input value={supply} onChange={(event) => setSupply(event.target.value)} inputMode="decimal" className="figure mt-0.5 min-h-9 rounded-[4px] border border-dock-rule bg-black/40 px-2 text-base text-dock-ink" />
                     </label>
                 </>

@@ -23,7 +23,7 @@ export default function ReadingLog({ jobId, readings, open, spoiling = [], onWha
                     <span className={`figure w-24 shrink-0 text-right text-[0.92rem] font-medium ${reading.struck ? 'line-through opacity-70' : ''}`}>{reading.value}</span>
                     <span className="min-w-0 flex-1 leading-snug">
                         <span className={reading.struck ? 'line-through opacity-70' : ''}>{reading.title}</span>
-                        <span className="text-[0.86rem] text-soft"> {clock(reading.takenAt)}{reading.steady ? '' : ', wandered'}{reading.map ? ', map' : ''}{reading.struck ? ', struck out' : ''}</span>
+                        <span className="text-[0.86rem] text-soft"> {clock(reading.takenAt)}{reading.steady ? '' : ', wandered'}{reading.misbehaved === null ? '' : reading.misbehaved ? ', while it misbehaved' : ', while it worked'}{reading.map ? ', map' : ''}{reading.struck ? ', struck out' : ''}</span>
                     </span>
                     {onWhatIf && !reading.struck && (
                         <form className="flex shrink-0 items-center" onSubmit={(event) => { event.preventDefault(); onWhatIf(reading.id, asked[reading.id] ?? ''); }}>

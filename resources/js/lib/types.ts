@@ -65,6 +65,7 @@ export interface Sheet {
     width: number;
     height: number;
     nodes: Record<string, SheetNode | undefined>;
+    potential: { unit: string; show: string; hide: string; supply: string };
     elements: SheetElement[];
 }
 
@@ -112,7 +113,7 @@ export interface Mark {
 export interface Card {
     key: string;
     title: string;
-    quantity: 'volts' | 'amps' | 'ohms' | 'duty' | 'speed' | 'lamp' | 'observation';
+    quantity: 'volts' | 'amps' | 'ohms' | 'duty' | 'vacuum' | 'speed' | 'lamp' | 'observation';
     unit: string;
     setUp: string;
     position: string;
@@ -124,6 +125,7 @@ export interface Card {
     cautions: string[];
     tools: string[];
     access: string[];
+    watch: boolean;
     choices: { value: string; label: string }[];
     again: string | null;
     outcomes: Outcome[];
@@ -174,6 +176,7 @@ export interface ReadingShown {
     title: string;
     value: string;
     steady: boolean;
+    misbehaved: boolean | null;
     episode: number;
     map: string | null;
     struck: boolean;

@@ -91,7 +91,7 @@ export default function Bench() {
                 <section aria-label="Circuit" className="flex min-h-0 flex-col px-5 py-3 max-lg:order-2 lg:border-r lg:border-rule">
                     <div className="flex items-center justify-between gap-3">
                         <h2 className="text-soft">{card ? card.setUp : 'All plugged in'}</h2>
-                        <Button kind="quiet" aria-pressed={volts} aria-keyshortcuts="V" onClick={() => setVolts(!volts)}>{volts ? 'hide volts' : 'show volts'} <span className="key no-underline">V</span></Button>
+                        <Button kind="quiet" aria-pressed={volts} aria-keyshortcuts="V" onClick={() => setVolts(!volts)}>{volts ? sheet.potential.hide : sheet.potential.show} <span className="key no-underline">V</span></Button>
                     </div>
                     <div className="min-h-[300px] flex-1">
                         <CircuitSheet
@@ -160,7 +160,7 @@ export default function Bench() {
                     </p>
                 </section>
             </div>
-            {card && open && <ReadingDock key={card.key} jobId={job.id} card={card} lastWords={lastWords} typed={typed} onType={(value) => setDraft({ test: card.key, value })} onRecorded={recorded} />}
+            {card && open && <ReadingDock key={card.key} jobId={job.id} card={card} supplyLabel={sheet.potential.supply} lastWords={lastWords} typed={typed} onType={(value) => setDraft({ test: card.key, value })} onRecorded={recorded} />}
             <Panel open={panel === 'tests'} onOpenChange={(on) => setPanel(on ? 'tests' : null)} title={near ? 'Tests at this place' : 'Every test, best first'} description="What it saves is the fall in the price of guessing, before its own minutes.">
                 <TestList jobId={job.id} tests={diagnosis.tests} beyond={diagnosis.beyond} tools={tools} currency={currency} near={near} onChosen={() => setPanel(null)} />
             </Panel>

@@ -7,6 +7,7 @@ namespace Tests\Core\Diagnosis;
 use Ispira\Core\Diagnosis\Belief;
 use Ispira\Core\Diagnosis\CaseFile;
 use Ispira\Core\Diagnosis\Likelihood;
+use Ispira\Core\Diagnosis\Misbehaviour;
 use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Diagnosis\Trust;
 use Ispira\Core\Family\Quantity;
@@ -21,7 +22,7 @@ final class BeliefTest extends TestCase
 
     private function belief(Bench $bench, CaseFile $case): Belief
     {
-        return Belief::of($case, $bench->hypotheses, $bench->predictions, 1.0);
+        return Belief::of($case, $bench->hypotheses, $bench->predictions, new Misbehaviour($bench->predictions, $bench->hypotheses['none']), 1.0);
     }
 
     public function testWithoutReadingsThePriorStands(): void
