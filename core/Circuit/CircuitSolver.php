@@ -203,6 +203,9 @@ final class CircuitSolver implements Solver
      */
     public function signature(array $values, array $usual): string
     {
+        if (\count($this->coils) > 1) {
+            return $this->coarseSignature($values, $usual);
+        }
         $signature = '';
         $live = [];
         for ($state = 0; $state < 2 ** \count($this->coils); ++$state) {
@@ -214,15 +217,48 @@ final class CircuitSolver implements Solver
             $signature .= $network->liveKey.';';
             $live += $network->liveBranches;
         }
-        foreach ($live as $branch => $_) {
+
+        return $signature.$this->difference($live, $values, $usual);
+    }
+
+    /**
+     * The same with several relays, from one network in which all contacts of all relays conduct:
+     * what is live in any position of theirs is live in it.
+     *
+     * @param list<float> $values
+     * @param list<float> $usual
+     */
+    private function coarseSignature(array $values, array $usual): string
+    {
+        foreach ($this->contacts as $contacts) {
+            foreach ($contacts as $contact) {
+                $values[$this->ohmsSlots[$contact]] = $usual[$this->ohmsSlots[$contact]] = 1.0;
+            }
+        }
+        $network = $this->network($values);
+
+        return $network->liveKey.';'.$this->difference($network->liveBranches, $values, $usual);
+    }
+
+    /**
+     * Where the parameters of branches differ.
+     *
+     * @param array<int, true>  $branches
+     * @param array<int, float> $values
+     * @param array<int, float> $usual
+     */
+    private function difference(array $branches, array $values, array $usual): string
+    {
+        $difference = '';
+        foreach ($branches as $branch => $_) {
             foreach ($this->branchSlots[$branch] as $slot) {
                 if ($values[$slot] !== $usual[$slot]) {
-                    $signature .= "$slot=$values[$slot],";
+                    $difference .= "$slot=$values[$slot],";
                 }
             }
         }
 
-        return $signature;
+        return $difference;
     }
 
     /**

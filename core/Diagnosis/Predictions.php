@@ -19,6 +19,8 @@ use Ispira\Core\Family\Test;
  */
 final class Predictions
 {
+    private const DRAWS_FOR_JUDGING = 6;
+
     /** @var array<string, string> packed, by "hypothesis|test" */
     private array $cells;
 
@@ -140,12 +142,12 @@ final class Predictions
         return $numbers;
     }
 
-    /** What is only heard or seen is judged in steps, for which half of the draws are enough; numbers teach, and need all. */
+    /** What is only heard or seen is judged in steps, for which some of the draws are enough; numbers teach, and need all. */
     private function drawsFor(Probe $probe): int
     {
         $all = \count($this->draws()->vectors);
 
-        return $probe->quantity->isNumber() ? $all : intdiv($all, 2);
+        return $probe->quantity->isNumber() ? $all : min(intdiv($all, 2), self::DRAWS_FOR_JUDGING);
     }
 
     private function draws(): DrawnValues

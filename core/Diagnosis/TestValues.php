@@ -12,7 +12,8 @@ use Ispira\Core\Family\Test;
  *
  * For a number, the outcomes tried are the suspects' own predictions, each weighed by its
  * suspect's chance; for a choice, all outcomes. After each, the suspects are weighed again
- * and the money still wasted is compared with today's.
+ * and the money still wasted is compared with today's. All tests are valued on the leading
+ * suspects first, and those that come out best on all of them.
  */
 final class TestValues
 {
@@ -20,12 +21,20 @@ final class TestValues
     private const NEGLIGIBLE = 1e-3;
     private const MOST_HYPOTHESES = 28;
 
+    /** The leading suspects: so many of the chances, and at least so many of them. */
+    private const LEADING_SHARE = 0.9;
+    private const LEAST_LEADING = 8;
+
+    /** How many of the best, by money and by what they tell a minute, are valued on all suspects. */
+    private const BEST_BY_MONEY = 5;
+    private const BEST_TELLING = 3;
+
     private const SLIP = 0.02;
 
     /** @var array<string, Hypothesis> */
     private array $alive = [];
 
-    /** @var array<string, float> */
+    /** @var array<string, float> of those alive, adding up to 1 */
     private array $chance = [];
 
     /**
@@ -62,23 +71,69 @@ final class TestValues
      */
     public function all(array $opened, array $done, array $doubted = []): array
     {
+        $leading = $this->leading();
         $choices = [];
-        $now = $this->money->wasted($this->byRemedy($this->chance));
-        $entropy = self::entropy($this->byRemedy($this->chance));
         foreach ($this->predictions->circuit->tests as $test) {
             if (!$test->offered && !isset($doubted[$test->key]) || isset($done[$test->key]) || !$this->canDo($test)) {
                 continue;
             }
-            $minutes = $test->minutes;
-            foreach (array_diff($test->access, $opened) as $place) {
-                $minutes += $this->predictions->circuit->accessMinutes[$place];
+            $choices[$test->key] = $this->choice($test, $opened, $leading);
+        }
+        $exact = \count($leading) === \count($this->chance) ? $choices : [];
+        while (($unsettled = array_diff_key($this->best($choices), $exact)) !== []) {
+            foreach ($unsettled as $key => $choice) {
+                $exact[$key] = $choices[$key] = $this->choice($choice->test, $opened, $this->chance);
             }
-            [$after, $entropyAfter] = $this->after($test);
-            $choices[] = new TestChoice($test, $now - $after, $this->settings->labour($minutes), $minutes, $entropy - $entropyAfter);
         }
         usort($choices, static fn (TestChoice $a, TestChoice $b): int => $b->gain() <=> $a->gain());
 
         return $choices;
+    }
+
+    /**
+     * @param array<string, TestChoice> $choices
+     *
+     * @return array<string, TestChoice> those that might be proposed
+     */
+    private function best(array $choices): array
+    {
+        $byMoney = $byTelling = $choices;
+        uasort($byMoney, static fn (TestChoice $a, TestChoice $b): int => $b->gain() <=> $a->gain());
+        uasort($byTelling, static fn (TestChoice $a, TestChoice $b): int => $b->information / $b->minutes <=> $a->information / $a->minutes);
+
+        return \array_slice($byMoney, 0, self::BEST_BY_MONEY, true) + \array_slice($byTelling, 0, self::BEST_TELLING, true);
+    }
+
+    /** @return array<string, float> chances of the leading suspects, adding up to 1 */
+    private function leading(): array
+    {
+        $leading = [];
+        $sum = 0.0;
+        foreach ($this->chance as $key => $chance) {
+            if ($sum > self::LEADING_SHARE && \count($leading) >= self::LEAST_LEADING) {
+                break;
+            }
+            $leading[$key] = $chance;
+            $sum += $chance;
+        }
+
+        return array_map(static fn (float $c): float => $c / $sum, $leading);
+    }
+
+    /**
+     * @param list<string>         $opened
+     * @param array<string, float> $chances of the suspects taken into account
+     */
+    private function choice(Test $test, array $opened, array $chances): TestChoice
+    {
+        $minutes = $test->minutes;
+        foreach (array_diff($test->access, $opened) as $place) {
+            $minutes += $this->predictions->circuit->accessMinutes[$place];
+        }
+        $now = $this->byRemedy($chances);
+        [$after, $entropyAfter] = $this->after($test, $chances);
+
+        return new TestChoice($test, $this->money->wasted($now) - $after, $this->settings->labour($minutes), $minutes, self::entropy($now) - $entropyAfter);
     }
 
     private function canDo(Test $test): bool
@@ -87,16 +142,18 @@ final class TestValues
     }
 
     /**
+     * @param array<string, float> $chances
+     *
      * @return array{0: float, 1: float} expected money wasted and entropy after the test
      */
-    private function after(Test $test): array
+    private function after(Test $test, array $chances): array
     {
         $wasted = 0.0;
         $entropy = 0.0;
-        foreach ($this->outcomes($test) as [$probability, $likelihoods]) {
+        foreach ($this->outcomes($test, $chances) as [$probability, $likelihoods]) {
             $posterior = [];
             $total = 0.0;
-            foreach ($this->chance as $key => $chance) {
+            foreach ($chances as $key => $chance) {
                 $total += $posterior[$key] = $chance * $likelihoods[$key];
             }
             if ($total <= 0.0) {
@@ -115,14 +172,17 @@ final class TestValues
     }
 
     /**
+     * @param array<string, float> $chances
+     *
      * @return list<array{0: float, 1: array<string, float>}> probability of an outcome, and its likelihood by hypothesis
      */
-    private function outcomes(Test $test): array
+    private function outcomes(Test $test, array $chances): array
     {
+        $suspects = array_intersect_key($this->alive, $chances);
         $outcomes = [];
-        foreach ($test->probe->quantity->isNumber() ? $this->numericShares($test) : $this->chosenShares($test) as $key => $shares) {
+        foreach ($test->probe->quantity->isNumber() ? $this->numericShares($test, $suspects) : $this->chosenShares($test, $suspects) as $key => $shares) {
             foreach ($shares as $number => $share) {
-                $outcomes[$number][0] = ($outcomes[$number][0] ?? 0.0) + $this->chance[$key] * $share;
+                $outcomes[$number][0] = ($outcomes[$number][0] ?? 0.0) + $chances[$key] * $share;
                 $outcomes[$number][1][$key] = $share;
             }
         }
@@ -130,8 +190,12 @@ final class TestValues
         return array_values($outcomes);
     }
 
-    /** @return array<string, list<float>> chance of each outcome, by hypothesis */
-    private function chosenShares(Test $test): array
+    /**
+     * @param array<string, Hypothesis> $suspects
+     *
+     * @return array<string, list<float>> chance of each outcome, by hypothesis
+     */
+    private function chosenShares(Test $test, array $suspects): array
     {
         $answers = Judged::answers($this->predictions->circuit, $test);
 
@@ -139,7 +203,7 @@ final class TestValues
             $chances = $this->chances($hypothesis, $test);
 
             return self::shared(array_map(static fn (string $answer): float => $chances[$answer] ?? 0.0, $answers));
-        }, $this->alive);
+        }, $suspects);
     }
 
     /**
@@ -169,10 +233,14 @@ final class TestValues
         return $sum;
     }
 
-    /** @return array<string, list<float>> chance of each outcome that a suspect predicts, by hypothesis */
-    private function numericShares(Test $test): array
+    /**
+     * @param array<string, Hypothesis> $suspects
+     *
+     * @return array<string, list<float>> chance of each outcome that a suspect predicts, by hypothesis
+     */
+    private function numericShares(Test $test, array $suspects): array
     {
-        $predicted = array_map(fn (Hypothesis $hypothesis): array => $this->summary($hypothesis, $test), $this->alive);
+        $predicted = array_map(fn (Hypothesis $hypothesis): array => $this->summary($hypothesis, $test), $suspects);
         $sound = $this->summary($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);
         $tried = [];
         foreach ($predicted as [$mean, $spread]) {

@@ -137,7 +137,7 @@ final class DemoWorkshop
         $open('bakery2', 0, 'No wiper at all but fast', 'input-open#0', 364)->investigate(1);
         $open('hallac', 1, 'Chatters again', 'wire-resistive#1', 372, before: 'Contactor, board')->investigate(1);
         $open('busdoor', 1, 'Driver side stays hot', 'track-worn#1', 455)->investigate(1);
-        $open('truckdoor', 0, 'Air goes to the windscreen uphill', 'check-stuck#0', 461);
+        $open('truckdoor', 0, 'Air goes to the windscreen uphill', 'check-stuck#0', 462);
 
         // Just come in.
         $open('minibus', 0, 'Steps 3 and 4 alike', 'missing-steps#0', 385)->leaveCircuit();

@@ -47,12 +47,12 @@ final class ElectricDrawing
         if ($feedback) {
             $nodes += ['ref' => [250.0, 310.0], 'ref-pin' => [420.0, 310.0], 'track' => [470.0, 345.0], 'low-pin' => [420.0, 405.0], 'told' => [250.0, 345.0], 'told-pin' => [370.0, 345.0]];
             $elements += [
-                'reference' => new SheetElement('battery', '5 V', [[180.0, 310.0]], 1, side: 'below'),
+                'reference' => new SheetElement('battery', '5 V', [[215.0, 310.0], [215.0, 250.0]], 0, side: 'below'),
                 'ref-wire' => new SheetElement('wire', '5 V wire', side: 'above'),
                 'track-upper' => new SheetElement('resistor', '', [[470.0, 310.0]], 1),
                 'track-lower' => new SheetElement('resistor', '', [[470.0, 405.0]], 0),
                 'wiper' => new SheetElement('wire', 'wiper', side: 'above'),
-                'told-wire' => new SheetElement('wire', 'report', side: 'below'),
+                'told-wire' => new SheetElement('wire', 'report to head', side: 'below'),
                 'low-wire' => new SheetElement('wire', 'low wire', [[180.0, 405.0]], 0, side: 'below'),
             ];
         }

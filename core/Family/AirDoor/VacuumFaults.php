@@ -49,7 +49,7 @@ final class VacuumFaults
             new Fault('check-stuck', 'check-stuck', 'check-valve', 0.1, Severity::only(Adjustment::closed('check-stuck', 0.2)), element: 'check-valve'),
             new Fault('check-blocked', 'check-blocked', 'check-valve', 0.03, Severity::only(Adjustment::opened('check-valve'), ...$empty), element: 'check-valve'),
             new Fault('dash-supply-off', 'dash-supply-off', 'dash-hose', 0.06, Severity::only(Adjustment::opened('tank-hose'), Adjustment::closed('tank-leak', 0.5)), $hiss('dash', 0.75), element: 'tank-hose'),
-            new Fault('control-leaks', 'control-leaks', 'control-valve', 0.08, $leaks('head-leak', 0.2, 0.6), $hiss('dash', 0.7), element: 'head-leak'),
+            new Fault('control-leaks', 'control-leaks', 'control-valve', 0.08, $leaks('head-leak', 0.2, 0.6), $hiss('dash', 0.7), element: 'tank-hose'),
             ...array_merge(...array_map(static fn (string $door): array => self::of($door, $hiss, $leaks), VacuumDoors::DOORS)),
         ];
     }
