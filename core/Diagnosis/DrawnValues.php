@@ -8,7 +8,7 @@ use Ispira\Core\Circuit\Solver;
 use Ispira\Core\Family\CircuitModel;
 
 /**
- * Draws of the unknown component values, common to all hypotheses.
+ * Draws of the unknown component values, common to all hypotheses, and of how bad a fault is.
  *
  * The smallest of the two-level designs of Plackett and Burman (1946) that has room for all
  * unknowns: every unknown stands one deviation above its middle in half of the draws and one
@@ -20,27 +20,72 @@ final readonly class DrawnValues
     /** First rows of the designs for up to 7, 11, 15, 19 and 23 unknowns. */
     private const FIRST_ROWS = ['+++-+--', '++-+++---+-', '++++-+-++--+---', '++--++++-+-+----++-', '+++++-+-++--++--+-+----'];
 
-    /** @param list<list<float>> $vectors element parameters in the solver's order, one list a draw */
-    private function __construct(public array $vectors)
+    /** Rows of the design that are drawn for judging, each with its mirror image. */
+    private const MIRRORED = 3;
+
+    /** Spread of the natural logarithm of a fault's degree around those of its grid. */
+    private const DEGREE_SPREAD = 0.22;
+
+    /**
+     * @param list<list<float>>                   $vectors element parameters in the solver's order, one list a draw
+     * @param list<array{0: float, 1: float}>     $degrees factors for the degree of a fault, and of a second one
+     */
+    private function __construct(public array $vectors, public array $degrees)
     {
     }
 
     public static function of(CircuitModel $circuit, Solver $solver): self
     {
-        $row = self::FIRST_ROWS[\count(self::FIRST_ROWS) - 1];
-        foreach (array_reverse(self::FIRST_ROWS) as $shorter) {
-            $row = \count($circuit->unknowns) <= \strlen($shorter) ? $shorter : $row;
-        }
-        $vectors = [];
+        $row = self::row($circuit);
+        $signs = [];
         for ($draw = 0; $draw <= \strlen($row); ++$draw) {
-            $values = [];
-            foreach ($circuit->unknowns as $number => $unknown) {
-                $values[$unknown->name] = $unknown->at(self::level($row, $draw, $number % \strlen($row)));
-            }
-            $vectors[] = self::vector($circuit, $solver, $values);
+            $signs[] = [$draw, 1.0];
         }
 
-        return new self($vectors);
+        return self::drawn($circuit, $solver, $row, $signs);
+    }
+
+    /**
+     * A few draws for what is judged in steps: some rows of the design and their mirror images, so that
+     * every unknown stays balanced.
+     */
+    public static function forJudging(CircuitModel $circuit, Solver $solver): self
+    {
+        $signs = [];
+        for ($draw = 0; $draw < self::MIRRORED; ++$draw) {
+            array_push($signs, [$draw, 1.0], [$draw, -1.0]);
+        }
+
+        return self::drawn($circuit, $solver, self::row($circuit), $signs);
+    }
+
+    /** First row of the smallest design with room for the unknowns and two degrees. */
+    private static function row(CircuitModel $circuit): string
+    {
+        $row = self::FIRST_ROWS[\count(self::FIRST_ROWS) - 1];
+        foreach (array_reverse(self::FIRST_ROWS) as $shorter) {
+            $row = \count($circuit->unknowns) + 2 <= \strlen($shorter) ? $shorter : $row;
+        }
+
+        return $row;
+    }
+
+    /** @param list<array{0: int, 1: float}> $signs rows of the design, and 1 or −1 for their mirror image */
+    private static function drawn(CircuitModel $circuit, Solver $solver, string $row, array $signs): self
+    {
+        $vectors = [];
+        $degrees = [];
+        foreach ($signs as [$draw, $sign]) {
+            $values = [];
+            $number = 0;
+            foreach ($circuit->unknowns as $unknown) {
+                $values[$unknown->name] = $unknown->at($sign * self::level($row, $draw, $number++));
+            }
+            $vectors[] = self::vector($circuit, $solver, $values);
+            $degrees[] = [exp(self::DEGREE_SPREAD * $sign * self::level($row, $draw, $number)), exp(self::DEGREE_SPREAD * $sign * self::level($row, $draw, $number + 1))];
+        }
+
+        return new self($vectors, $degrees);
     }
 
     /**
@@ -55,7 +100,7 @@ final readonly class DrawnValues
             $values[$unknown->name] = $unknown->at(max(-3.0, min(3.0, $normal())));
         }
 
-        return new self([self::vector($circuit, $solver, $values)]);
+        return new self([self::vector($circuit, $solver, $values)], [[1.0, 1.0]]);
     }
 
     /**
@@ -77,6 +122,7 @@ final readonly class DrawnValues
     private static function level(string $row, int $draw, int $unknown): float
     {
         $places = \strlen($row);
+        $unknown %= $places;
 
         return $draw < $places && $row[($unknown - $draw + $places) % $places] === '+' ? 1.0 : -1.0;
     }

@@ -179,7 +179,6 @@ final readonly class Engine
         }
         $times = array_count_values(array_map(static fn (Reading $r): string => $r->test, $case->standing()));
 
-
         return array_filter($done, static fn (string $test): bool => !$circuit->tests[$test]->repeatable || $times[$test] >= self::MOST_REPEATS, \ARRAY_FILTER_USE_KEY);
     }
 

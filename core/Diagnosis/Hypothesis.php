@@ -18,6 +18,7 @@ final readonly class Hypothesis
      * @param list<Adjustment>     $adjustments
      * @param array<array-key, string> $acts       position → position that the control really makes
      * @param bool                 $comesAndGoes present in some visits to a set-up, absent in others
+     * @param int                  $ofFirst     how many of the adjustments are those of the first fault
      */
     public function __construct(
         public string $key,
@@ -27,6 +28,7 @@ final readonly class Hypothesis
         public array $adjustments,
         public array $acts = [],
         public bool $comesAndGoes = false,
+        public int $ofFirst = 99,
     ) {
     }
 
@@ -34,6 +36,33 @@ final readonly class Hypothesis
     public function remedy(): string
     {
         return $this->parts === [] ? 'none' : implode('+', $this->parts);
+    }
+
+    public function hasDegree(): bool
+    {
+        foreach ($this->adjustments as $adjustment) {
+            if ($adjustment->hasDegree()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * The same, each of its faults a little more or less.
+     *
+     * @param float $first  factor for the first fault
+     * @param float $second for the second, of a pair
+     */
+    public function inDegree(float $first, float $second): self
+    {
+        $adjustments = [];
+        foreach ($this->adjustments as $number => $adjustment) {
+            $adjustments[] = $adjustment->inDegree($number < $this->ofFirst ? $first : $second);
+        }
+
+        return new self($this->key, $this->faults, $this->parts, $this->prior, $adjustments, $this->acts, $this->comesAndGoes, $this->ofFirst);
     }
 
     /** Whether the shaft turns without moving what it should. */

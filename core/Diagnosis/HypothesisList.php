@@ -59,6 +59,7 @@ final class HypothesisList
                         $pair->prior * $severity->share * $secondSeverity->share * $lasting,
                         [...$severity->adjustments, ...$secondSeverity->adjustments],
                         $severity->acts + $secondSeverity->acts,
+                        ofFirst: \count($severity->adjustments),
                     );
                 }
             }
@@ -66,7 +67,7 @@ final class HypothesisList
         $total = array_sum(array_map(static fn (Hypothesis $h): float => $h->prior, $list));
         $byKey = [];
         foreach ($list as $h) {
-            $byKey[$h->key] = new Hypothesis($h->key, $h->faults, $h->parts, $h->prior / $total, $h->adjustments, $h->acts, $h->comesAndGoes);
+            $byKey[$h->key] = new Hypothesis($h->key, $h->faults, $h->parts, $h->prior / $total, $h->adjustments, $h->acts, $h->comesAndGoes, $h->ofFirst);
         }
 
         return $byKey;

@@ -19,8 +19,6 @@ use Ispira\Core\Family\Test;
  */
 final class Predictions
 {
-    private const DRAWS_FOR_JUDGING = 6;
-
     /** @var array<string, string> packed, by "hypothesis|test" */
     private array $cells;
 
@@ -29,6 +27,8 @@ final class Predictions
     private readonly Simulator $simulator;
 
     private ?DrawnValues $draws = null;
+
+    private ?DrawnValues $forJudging = null;
 
     /** @var array<string, list<SolvedState>> one a draw, by hypothesis and set-up */
     private array $points = [];
@@ -104,7 +104,7 @@ final class Predictions
         if ($test->probe->quantity === Quantity::Speed && $this->circuit->setUps[$test->setUp]->atRest !== []) {
             return pack('d*', ...$this->restless($hypothesis, $test));
         }
-        $numbers = array_map(fn (SolvedState $point): float => $this->simulator->observe($test->probe, $point), $this->points($hypothesis, $test->setUp, $test->probe, $this->drawsFor($test->probe)));
+        $numbers = array_map(fn (SolvedState $point): float => $this->simulator->observe($test->probe, $point), $this->points($hypothesis, $test->setUp, $test->probe));
         if ($test->probe->quantity === Quantity::Speed) {
             $numbers = $hypothesis->decouples() ? array_fill(0, \count($numbers), 0.0) : $this->asHeard($test, $numbers);
         }
@@ -122,7 +122,7 @@ final class Predictions
         $mover = $this->circuit->fullSpeedMover($test);
         $speedsOf = fn (string $setUp, string $of): array => $this->soundSpeeds["$setUp|$of"] ??= array_map(
             fn (SolvedState $point): float => $point->speed($of),
-            $this->points($this->sound, $setUp, $test->probe, $this->drawsFor($test->probe)),
+            $this->points($this->sound, $setUp, $test->probe),
         );
 
         return array_map(Simulator::heard(...), $speeds, $speedsOf($test->setUp, $test->probe->at), $speedsOf($this->circuit->fullSpeedSetUp($mover)->key, $mover));
@@ -134,20 +134,19 @@ final class Predictions
         $setUp = $this->circuit->setUps[$test->setUp];
         $mover = $test->probe->at;
         $numbers = [];
-        foreach (\array_slice($this->draws()->vectors, 0, $this->drawsFor($test->probe)) as $draw => $vector) {
+        $draws = $this->drawsFor($test->probe);
+        foreach ($draws->vectors as $draw => $vector) {
             $sound = $this->soundWays["$test->setUp|$mover"][$draw] ??= $this->simulator->soundWay($mover, $vector, $setUp, $this->sound);
-            $numbers[] = $this->simulator->restless($this->circuit->kindIn($test), $mover, $vector, $setUp, $hypothesis, $sound);
+            $numbers[] = $this->simulator->restless($this->circuit->kindIn($test), $mover, $vector, $setUp, self::inDegree($hypothesis, $draws, $draw), $sound);
         }
 
         return $numbers;
     }
 
-    /** What is only heard or seen is judged in steps, for which some of the draws are enough; numbers teach, and need all. */
-    private function drawsFor(Probe $probe): int
+    /** What is only heard or seen is judged in steps, for which a few draws are enough; numbers teach, and need all. */
+    private function drawsFor(Probe $probe): DrawnValues
     {
-        $all = \count($this->draws()->vectors);
-
-        return $probe->quantity->isNumber() ? $all : min(intdiv($all, 2), self::DRAWS_FOR_JUDGING);
+        return $probe->quantity->isNumber() ? $this->draws() : $this->forJudging ??= DrawnValues::forJudging($this->circuit, $this->simulator->solver);
     }
 
     private function draws(): DrawnValues
@@ -160,21 +159,22 @@ final class Predictions
      *
      * @return list<SolvedState>
      */
-    private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe, int $count): array
+    private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe): array
     {
-        $place = "$count|$setUpKey".($probe->quantity === Quantity::Ohms ? '|'.$probe->key() : '');
+        $draws = $this->drawsFor($probe);
+        $place = ($probe->quantity->isNumber() ? '' : 'judged ').$setUpKey.($probe->quantity === Quantity::Ohms ? '|'.$probe->key() : '');
         $key = "$hypothesis->key|$place".($probe->quantity->isPotential() ? '|volts' : '');
         if (isset($this->points[$key])) {
             return $this->points[$key];
         }
         $setUp = $this->circuit->setUps[$setUpKey];
         $solver = $this->simulator->solverFor($probe);
-        $first = $this->applied(0, $setUp, $hypothesis, $probe);
-        $this->usual[$place] ??= $this->applied(0, $setUp, $this->sound, $probe);
+        $first = $this->applied($draws, 0, $setUp, $hypothesis, $probe);
+        $this->usual[$place] ??= $this->applied($draws, 0, $setUp, $this->sound, $probe);
         $signature = "$place|".$solver->signature($first, $this->usual[$place]);
         if (!isset($this->shared[$signature])) {
-            for ($draw = 0; $draw < $count; ++$draw) {
-                $this->shared[$signature][] = $solver->solve($this->applied($draw, $setUp, $hypothesis, $probe));
+            foreach (array_keys($draws->vectors) as $draw) {
+                $this->shared[$signature][] = $solver->solve($this->applied($draws, $draw, $setUp, $hypothesis, $probe));
             }
 
             return $this->points[$key] = $this->shared[$signature];
@@ -187,8 +187,14 @@ final class Predictions
     }
 
     /** @return list<float> */
-    private function applied(int $draw, SetUp $setUp, Hypothesis $hypothesis, Probe $probe): array
+    private function applied(DrawnValues $draws, int $draw, SetUp $setUp, Hypothesis $hypothesis, Probe $probe): array
     {
-        return $this->simulator->valuesAt($probe, $this->simulator->valuesFor($this->draws()->vectors[$draw], $setUp, $hypothesis));
+        return $this->simulator->valuesAt($probe, $this->simulator->valuesFor($draws->vectors[$draw], $setUp, self::inDegree($hypothesis, $draws, $draw)));
+    }
+
+    /** A fault as bad as a draw has it. */
+    private static function inDegree(Hypothesis $hypothesis, DrawnValues $draws, int $draw): Hypothesis
+    {
+        return $hypothesis->hasDegree() ? $hypothesis->inDegree(...$draws->degrees[$draw]) : $hypothesis;
     }
 }

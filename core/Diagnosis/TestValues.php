@@ -29,6 +29,9 @@ final class TestValues
     private const BEST_BY_MONEY = 5;
     private const BEST_TELLING = 3;
 
+    /** Spreads between two outcomes that are both tried. */
+    private const TOLD_APART = 1.5;
+
     private const SLIP = 0.02;
 
     /** @var array<string, Hypothesis> */
@@ -242,11 +245,7 @@ final class TestValues
     {
         $predicted = array_map(fn (Hypothesis $hypothesis): array => $this->summary($hypothesis, $test), $suspects);
         $sound = $this->summary($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);
-        $tried = [];
-        foreach ($predicted as [$mean, $spread]) {
-            // Outcomes that nobody could tell apart are tried once.
-            $tried[is_infinite($mean) ? 'open' : (string) round($mean / (2.0 * $spread))] ??= [$mean, $spread];
-        }
+        $tried = self::tried(array_values($predicted));
         $noted = $this->misbehaviour !== null && $this->misbehaviour->canBeNoted($test) ? [true, false] : [null];
         $shares = [];
         foreach ($predicted as $key => [$mean, $spread]) {
@@ -267,6 +266,34 @@ final class TestValues
         }
 
         return $shares;
+    }
+
+    /**
+     * Outcomes worth trying: what the suspects predict, once where nobody could tell it apart, and a
+     * little beyond on both sides, where suspects that predict nearly the same part.
+     *
+     * @param list<array{0: float, 1: float}> $predicted mean and spread by suspect
+     *
+     * @return array<array-key, array{0: float, 1: float}>
+     */
+    private static function tried(array $predicted): array
+    {
+        $tried = [];
+        $lowest = $highest = null;
+        foreach ($predicted as $one) {
+            [$mean, $spread] = $one;
+            $tried[is_infinite($mean) ? 'open' : (string) round($mean / (self::TOLD_APART * $spread))] ??= $one;
+            if (!is_infinite($mean)) {
+                $lowest = $lowest === null || $mean < $lowest[0] ? $one : $lowest;
+                $highest = $highest === null || $mean > $highest[0] ? $one : $highest;
+            }
+        }
+        if ($lowest !== null && $highest !== null) {
+            $tried['under'] = [$lowest[0] - $lowest[1], $lowest[1]];
+            $tried['over'] = [$highest[0] + $highest[1], $highest[1]];
+        }
+
+        return $tried;
     }
 
     /**

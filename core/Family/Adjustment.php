@@ -11,6 +11,9 @@ use Ispira\Core\Circuit\Element;
  */
 final readonly class Adjustment
 {
+    /** Up to which a drift grows, so that nothing is scaled below zero. */
+    private const MOST_DEGREE = 1.3;
+
     private function __construct(
         public string $parameter,
         public AdjustmentKind $kind,
@@ -56,6 +59,22 @@ final readonly class Adjustment
     public static function closed(string $element, float $ohms = 0.004): self
     {
         return self::atMost("$element.ohms", $ohms);
+    }
+
+    /** Whether it comes in degrees: corrosion, drag and drift do, breaks and welds do not. */
+    public function hasDegree(): bool
+    {
+        return $this->kind === AdjustmentKind::Add || $this->kind === AdjustmentKind::Scale;
+    }
+
+    /** The same, more or less of it. @param float $factor above 1 for more */
+    public function inDegree(float $factor): self
+    {
+        return match ($this->kind) {
+            AdjustmentKind::Add => new self($this->parameter, $this->kind, $this->value * $factor),
+            AdjustmentKind::Scale => new self($this->parameter, $this->kind, 1.0 + ($this->value - 1.0) * min($factor, self::MOST_DEGREE)),
+            default => $this,
+        };
     }
 
     public function applyTo(float $value): float

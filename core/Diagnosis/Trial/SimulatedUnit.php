@@ -11,8 +11,7 @@ use Ispira\Core\Diagnosis\Likelihood;
 use Ispira\Core\Diagnosis\Misbehaviour;
 use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Diagnosis\Simulator;
-use Ispira\Core\Family\Adjustment;
-use Ispira\Core\Family\AdjustmentKind;
+use Ispira\Core\Diagnosis\SpeedState;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\PositionKind;
 use Ispira\Core\Family\Probe;
@@ -27,6 +26,12 @@ use Ispira\Core\Family\Test;
  */
 final class SimulatedUnit
 {
+    /** How much likelier with the fault than without something must be to be complained of. */
+    private const COMPLAINED_OF = 2.0;
+
+    /** Spread of the natural logarithm of a fault's degree around that of the grid. */
+    private const DEGREE_SPREAD = 0.2;
+
     private const WANDERS = 0.03;
     private const WANDERS_WHEN_LOOSE = 0.4;
 
@@ -76,6 +81,25 @@ final class SimulatedUnit
         [$with, $without] = [$this->observe($test, $this->truth), $this->observe($test, $this->sound)];
 
         return is_infinite($with) || is_infinite($without) ? $with !== $without : abs($with - $without) > Likelihood::instrumentSpread($test->probe->quantity, $without);
+    }
+
+    /** Whether what was heard or seen comes of the fault: markedly likelier with it than without. */
+    public function isOfTheFault(Test $test, string $outcome): bool
+    {
+        if ($test->probe->quantity === Quantity::Observation) {
+            $usual = $this->circuit->observations[$test->probe->at]->usual;
+            $with = Likelihood::observed($this->truth, $test, $usual);
+        } else {
+            $usual = Judged::chances($this->circuit, $test, $this->asJudged($test, $this->sound));
+            $with = $this->truth->comesAndGoes && $outcome === SpeedState::CutsOut->value && $this->judgedApart($test) ? [$outcome => 1.0] : Judged::chances($this->circuit, $test, $this->asJudged($test, $this->truth));
+        }
+
+        return ($with[$outcome] ?? 0.0) > self::COMPLAINED_OF * ($usual[$outcome] ?? 0.0);
+    }
+
+    private function judgedApart(Test $test): bool
+    {
+        return Misbehaviour::differs($this->asJudged($test, $this->truth), $this->asJudged($test, $this->sound));
     }
 
     /** What is noted of a fault that comes and goes while a number is read: whether it shows at that moment. */
@@ -162,13 +186,6 @@ final class SimulatedUnit
     /** The fault in a degree between those of the engine's grid. */
     private function ofOwnDegree(Hypothesis $truth): Hypothesis
     {
-        $factor = exp(0.2 * $this->chance->normal());
-        $adjustments = array_map(static fn (Adjustment $a): Adjustment => match (true) {
-            $a->kind === AdjustmentKind::Add => Adjustment::add($a->parameter, $a->value * $factor),
-            $a->kind === AdjustmentKind::Scale => Adjustment::scale($a->parameter, 1.0 + ($a->value - 1.0) * min($factor, 1.3)),
-            default => $a,
-        }, $truth->adjustments);
-
-        return new Hypothesis($truth->key, $truth->faults, $truth->parts, $truth->prior, $adjustments, $truth->acts, $truth->comesAndGoes);
+        return $truth->inDegree(exp(self::DEGREE_SPREAD * $this->chance->normal()), exp(self::DEGREE_SPREAD * $this->chance->normal()));
     }
 }

@@ -10,9 +10,7 @@ use Ispira\Core\Diagnosis\Diagnosis;
 use Ispira\Core\Diagnosis\Engine;
 use Ispira\Core\Diagnosis\Money;
 use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\SpeedState;
 use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
 
 /**
@@ -77,13 +75,12 @@ final class TrialJob
         return new Outcome($first[0], $first[1], $first[2], $this->tests, $this->minutes, $avoidable + $this->settings->labour($this->minutes), $first[3]);
     }
 
-    /** Steps through the selector; there is no job without a complaint, so until something is heard it is done again. */
+    /** Steps through the selector; there is no job without a complaint, so until something of the fault is noticed it is done again. */
     private function map(): void
     {
         $before = $this->case;
         for ($try = 0; $try < self::MOST_MAPS; ++$try) {
             $this->case = $before;
-            $heard = [];
             foreach ($this->circuit->positions as $position) {
                 $this->read($this->circuit->speedTest($position->key));
             }
@@ -93,25 +90,11 @@ final class TrialJob
                 }
             }
             foreach (\array_slice($this->case->readings, \count($before->readings)) as $reading) {
-                $heard[] = $this->usual($reading);
-            }
-            if (\in_array(false, $heard, true)) {
-                return;
+                if ($this->unit->isOfTheFault($this->circuit->tests[$reading->test], (string) $reading->value)) {
+                    return;
+                }
             }
         }
-    }
-
-    /** Whether a reading is what it would be with nothing wrong. */
-    private function usual(Reading $reading): bool
-    {
-        $test = $this->circuit->tests[$reading->test];
-        if ($test->probe->quantity !== Quantity::Observation) {
-            return $reading->value === SpeedState::Right->value;
-        }
-        $usual = $this->circuit->observations[$test->probe->at]->usual;
-        arsort($usual);
-
-        return $reading->value === array_key_first($usual);
     }
 
     private function investigate(): Diagnosis

@@ -93,6 +93,7 @@ final readonly class ElectricTests
         $tests = [
             self::look('sweep', 'rest', 2.0, ['actuator', 'actuator-off'], again: true),
             self::volts('reference', 'reference', 'rest', 'ref-pin', 'low-pin', ['actuator']),
+            self::volts('reference-head', 'reference-head', 'rest', 'ref', 'head-ground', ['head']),
             self::volts('low-drop', 'low-drop', 'rest', 'low-pin', '0', ['actuator']),
             new Test('track-ohms', 'track-ohms', 'told-out', Probe::ohms('ref-pin', 'low-pin'), 1.0, ['actuator'], ['airbag', 'ohms-dead'], ['meter']),
             new Test('wiper-ohms', 'wiper-ohms', 'told-out', Probe::ohms('told-pin', 'low-pin'), 1.0, ['actuator'], ['airbag', 'ohms-dead'], ['meter']),

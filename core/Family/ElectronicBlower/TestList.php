@@ -165,6 +165,7 @@ final readonly class TestList
                 : new Test("command@$position", 'command-volts', $position, Probe::volts('command-pin', '0'), 0.8, ['module-plug'], ['no-lamp'], ['meter'], ['position' => $label]);
         }
         $tests[] = new Test('sent', 'sent', (string) intdiv($v->steps + 1, 2), Probe::volts('sent', '0'), 1.0, ['controller'], ['no-lamp'], ['meter'], ['position' => (string) intdiv($v->steps + 1, 2)]);
+        $tests[] = new Test('sent-alone', 'sent-alone', 'wire-off', Probe::volts('sent', '0'), 1.5, ['controller'], ['no-lamp'], ['meter'], ['position' => (string) intdiv($v->steps + 1, 2)]);
         $tests[] = $this->look('steps', 2.5, ['module-plug'], ['no-lamp'], 'off', [$v->pulse ? 'scope' : 'meter']);
         $tests[] = new Test('command-off', 'command-off', 'command-off', Probe::speed('motor'), 1.0, ['module-plug'], self::PLUG, [], ['position' => (string) $v->steps]);
         foreach (['half', 'full'] as $share) {

@@ -119,6 +119,7 @@ final readonly class Wiring
         }
         $setUps[] = new SetUp('unplugged', $top, $out, 'unplugged');
         $setUps[] = new SetUp('command-off', $top, [Adjustment::opened('command-plug')], 'command-off', $v->open === 'off' ? PositionKind::Stands : PositionKind::Runs);
+        $setUps[] = new SetUp('wire-off', (string) intdiv($v->steps + 1, 2), [Adjustment::opened('command-wire')], 'wire-off');
         foreach (['half' => 0.5, 'full' => 0.9] as $key => $share) {
             $setUps[] = new SetUp("inject-$key", 'off', [Adjustment::opened('command-plug'), Adjustment::set('inject.ohms', 1.0), Adjustment::set('generator.volts', $v->commandVolts($share)), Adjustment::set('relay.ohms', self::JOINT)], "inject-$key", PositionKind::Runs);
         }

@@ -34,7 +34,8 @@ final class PredictionsTest extends TestCase
     {
         $bench = new Bench($parameters);
         $simulator = new Simulator($bench->circuit);
-        $draws = DrawnValues::of($bench->circuit, $simulator->solver)->vectors;
+        $drawn = DrawnValues::of($bench->circuit, $simulator->solver);
+        $draws = $drawn->vectors;
         $compared = 0;
         foreach ($bench->hypotheses as $hypothesis) {
             foreach ($bench->circuit->tests as $test) {
@@ -42,7 +43,7 @@ final class PredictionsTest extends TestCase
                     continue;
                 }
                 $draw = ($compared * 7) % \count($draws);
-                $values = $simulator->valuesAt($test->probe, $simulator->valuesFor($draws[$draw], $bench->circuit->setUps[$test->setUp], $hypothesis));
+                $values = $simulator->valuesAt($test->probe, $simulator->valuesFor($draws[$draw], $bench->circuit->setUps[$test->setUp], $hypothesis->inDegree(...$drawn->degrees[$draw])));
                 $alone = $simulator->observe($test->probe, $simulator->solverFor($test->probe)->solve($values));
                 $kept = $bench->predictions->of($hypothesis, $test)[$draw];
                 if (is_infinite($alone)) {
@@ -88,9 +89,11 @@ final class PredictionsTest extends TestCase
         $simulator = new Simulator($bench->circuit);
         $draws = DrawnValues::of($bench->circuit, $simulator->solver)->vectors;
         $supply = array_column($draws, $simulator->solver->slot('battery.volts'));
-        self::assertCount(16, $supply, 'the smallest design with room for 14 unknowns');
-        self::assertSame([8, 8], array_values(array_count_values(array_map(static fn (float $v): string => (string) round($v, 6), $supply))));
-        self::assertEqualsWithDelta(13.1, array_sum($supply) / 16, 1e-9);
+        self::assertCount(20, $supply, 'the smallest design with room for 14 unknowns and two degrees');
+        self::assertSame([10, 10], array_values(array_count_values(array_map(static fn (float $v): string => (string) round($v, 6), $supply))));
+        self::assertEqualsWithDelta(13.1, array_sum($supply) / 20, 1e-9);
+        $judging = array_column(DrawnValues::forJudging($bench->circuit, $simulator->solver)->vectors, $simulator->solver->slot('battery.volts'));
+        self::assertEqualsWithDelta(13.1, array_sum($judging) / \count($judging), 1e-9, 'the mirror images keep the few draws balanced');
     }
 
     public function testAWeldBeatsASwitchThatIsOffAndABreakOneThatIsOn(): void
