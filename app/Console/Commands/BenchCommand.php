@@ -12,9 +12,16 @@ use Ispira\Core\Diagnosis\CaseFile;
 use Ispira\Core\Diagnosis\DecisionSettings;
 use Ispira\Core\Diagnosis\DiagnosisFormat;
 use Ispira\Core\Diagnosis\Engine;
+use Ispira\Core\Diagnosis\Hypothesis;
+use Ispira\Core\Diagnosis\HypothesisList;
 use Ispira\Core\Diagnosis\MemoryStore;
 use Ispira\Core\Diagnosis\Reading;
+use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Family;
 use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Family\Position;
 use Symfony\Component\Process\Process;
 
 final class BenchCommand extends Command
@@ -36,27 +43,61 @@ final class BenchCommand extends Command
 
     private function diagnosis(FamilyRegistry $families): void
     {
-        $family = $families->get('stepped-blower');
-        foreach (['ordinary, 4 speeds' => [], 'largest, 7 speeds with changeover relay and mode contact' => ['positions' => '7', 'high' => 'changeover', 'modeContact' => 'feed']] as $name => $parameters) {
-            $circuit = $family->circuit($family->parameters()->read($parameters));
-            $top = (string) array_key_last($circuit->positions);
-            $readings = [];
-            foreach ($circuit->positions as $key => $position) {
-                $readings[] = new Reading("m$key", "speed@$key", !$position->runs() || (string) $key === $top ? 'right' : 'dead');
+        $this->line('diagnosis after one more reading, in ms: best and median');
+        $this->line(sprintf('  %-20s %-62s %11s %6s %13s %13s', 'family', 'circuit', 'hypotheses', 'tests', 'cold', 'warm'));
+        foreach ($families->all() as $key => $family) {
+            $largest = self::largest($family);
+            foreach ($largest === [] ? [[]] : [[], $largest] as $parameters) {
+                $this->time($key, $family->circuit($family->parameters()->read($parameters)), $parameters === [] ? 'ordinary' : implode(', ', array_map(static fn (string $name, string $choice): string => "$name $choice", array_keys($parameters), $parameters)));
             }
-            $case = new CaseFile([...$readings, new Reading('v', 'common-volts@1', 0.02)]);
-            $time = static function (Engine $engine) use ($circuit, $case): float {
-                $start = hrtime(true);
-                (new DiagnosisFormat($circuit, $case, $engine->diagnose($circuit, $case, new DecisionSettings())))->toArray();
-
-                return (hrtime(true) - $start) / 1e6;
-            };
-            $cold = array_map(static fn (): float => $time(new Engine()), range(1, 5));
-            $engine = new Engine(new MemoryStore());
-            $time($engine);
-            $warm = array_map(static fn (): float => $time($engine), range(1, 15));
-            $this->line(sprintf('diagnosis after one more reading, %s: cold %.0f ms, warm %.0f ms (medians)', $name, self::median($cold), self::median($warm)));
         }
+    }
+
+    /**
+     * The choices that give the most faults and tests to weigh, found one parameter after the other.
+     *
+     * @return array<string, string>
+     */
+    private static function largest(Family $family): array
+    {
+        $size = static function (array $parameters) use ($family): int {
+            $circuit = $family->circuit($family->parameters()->read($parameters));
+
+            return count($circuit->tests) * count(HypothesisList::of($circuit, false));
+        };
+        $chosen = [];
+        foreach ($family->parameters()->parameters as $parameter) {
+            foreach ($parameter->choices as $choice) {
+                if ($size([$parameter->key => $choice] + $chosen) > $size($chosen)) {
+                    $chosen[$parameter->key] = $choice;
+                }
+            }
+        }
+
+        return $chosen;
+    }
+
+    /** Times the diagnosis of a simulated unit with its first fault: the map, and the test proposed on it. */
+    private function time(string $family, CircuitModel $circuit, string $name): void
+    {
+        $hidden = array_values(array_filter(HypothesisList::of($circuit, false), static fn (Hypothesis $h): bool => $h->parts !== []))[0];
+        $unit = new SimulatedUnit($circuit, $hidden, new Chance(1), 0.0);
+        $readings = array_map(static fn (Position $position): Reading => $unit->read("m$position->key", $circuit->speedTest((string) $position->key), 0), array_values($circuit->positions));
+        $next = (new Engine())->diagnose($circuit, new CaseFile($readings), new DecisionSettings())->next;
+        $case = new CaseFile($next === null ? $readings : [...$readings, $unit->read('next', $next->test, 0)]);
+        $time = static function (Engine $engine) use ($circuit, $case): float {
+            $start = hrtime(true);
+            (new DiagnosisFormat($circuit, $case, $engine->diagnose($circuit, $case, new DecisionSettings())))->toArray();
+
+            return (hrtime(true) - $start) / 1e6;
+        };
+        // The first pass lets the just-in-time compiler see the code.
+        $time(new Engine());
+        $cold = array_map(static fn (): float => $time(new Engine()), range(1, 7));
+        $engine = new Engine(new MemoryStore());
+        $time($engine);
+        $warm = array_map(static fn (): float => $time($engine), range(1, 15));
+        $this->line(sprintf('  %-20s %-62s %11d %6d %6.0f %6.0f %6.0f %6.0f', $family, $name, count(HypothesisList::of($circuit, false)), count($circuit->tests), min($cold), self::median($cold), min($warm), self::median($warm)));
     }
 
     /** The same ladders, each solved here and by ngspice. */
