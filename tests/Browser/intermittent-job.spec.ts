@@ -38,14 +38,28 @@ test('an intermittent fault with a remembered map, exported, imported again and 
     await expectAccessible(page);
     await page.keyboard.press('Escape');
 
+    await page.getByRole('button', { name: /Other tests/ }).click();
+    await page.getByLabel('Find a test').fill('Volts at the blower plug, position 3');
+    await page.getByRole('dialog').getByRole('listitem').getByRole('button').first().click();
+    await expect(page.getByRole('region', { name: 'Next test' })).toContainText('Volts at the blower plug, position 3');
+    await dock.getByRole('textbox').first().fill('0.3');
+    await page.keyboard.press('b');
+    await expect(dock.getByRole('button', { name: /misbehaves now/ })).toHaveAttribute('aria-pressed', 'true');
+    await expectAccessible(page);
+    await dock.getByRole('button', { name: 'Record', exact: true }).click();
+    await page.getByRole('button', { name: /^Readings/ }).click();
+    await expect(page.getByRole('dialog')).toContainText('while it misbehaved');
+    await page.keyboard.press('Escape');
+
     await page.getByRole('link', { name: 'Complaint' }).click();
     const download = page.waitForEvent('download');
     await page.getByRole('link', { name: 'Export the job file' }).click();
     const file = await (await download).path();
-    const exported = JSON.parse(await readFile(file, 'utf8')) as { job: { intermittent: boolean }; maps: unknown[]; readings: unknown[] };
+    const exported = JSON.parse(await readFile(file, 'utf8')) as { job: { intermittent: boolean }; maps: unknown[]; readings: { misbehaved: boolean | null }[] };
     expect(exported.job.intermittent).toBe(true);
     expect(exported.maps).toHaveLength(2);
-    expect(exported.readings).toHaveLength(10);
+    expect(exported.readings).toHaveLength(11);
+    expect(exported.readings.filter((reading) => reading.misbehaved === true)).toHaveLength(1);
 
     await page.goto('/');
     await page.getByLabel('Job file').setInputFiles(file);

@@ -70,6 +70,18 @@ final class JobTest extends TestCase
         $this->get("/jobs/$job->id/bench")->assertInertia(fn (Page $page) => $page->where('diagnosis.suspects.0.faults.0.key', 'common-open')->where('readings.0.value', 'over range')->where('readings.1.value', '0.02 V'));
     }
 
+    public function testWhatTheMachineDidIsKeptWithAReadingOfAComplaintThatComesAndGoes(): void
+    {
+        $job = $this->jobOnBench($this->person());
+        $job->update(['intermittent' => true]);
+        $this->get("/jobs/$job->id/bench?test=common-volts@3")->assertInertia(fn (Page $page) => $page->where('diagnosis.card.watch', true));
+        $this->get("/jobs/$job->id/bench?test=common-ohms")->assertInertia(fn (Page $page) => $page->where('diagnosis.card.watch', false));
+        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'common-volts@3', 'value' => '0.02', 'misbehaved' => true])->assertSessionHasNoErrors();
+        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'motor-volts@4', 'value' => '12.1'])->assertSessionHasNoErrors();
+        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'motor-volts@4', 'value' => '12.1', 'misbehaved' => 'perhaps'])->assertSessionHasErrors('misbehaved');
+        $this->get("/jobs/$job->id/bench")->assertInertia(fn (Page $page) => $page->where('readings.0.misbehaved', null)->where('readings.1.misbehaved', true)->has('readings', 8));
+    }
+
     public function testAnyOtherTestCanBeChosen(): void
     {
         $job = $this->jobOnBench($this->person());

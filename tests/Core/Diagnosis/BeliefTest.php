@@ -107,6 +107,28 @@ final class BeliefTest extends TestCase
         self::assertGreaterThan(0.01, $passing($this->belief($bench, new CaseFile($one, [], true))));
     }
 
+    public function testAGoodReadingClearsAPassingFaultOnlyWhileTheMachineMisbehaves(): void
+    {
+        $bench = new Bench([], true);
+        $volts = $bench->shows('motor-open#0', 'motor-volts@4');
+        $odds = function (?bool $misbehaved) use ($bench, $volts): float {
+            $weights = $this->belief($bench, new CaseFile([new Reading('a', 'motor-volts@4', $volts, misbehaved: $misbehaved)], [], true))->weights;
+
+            return $weights['feed-open#0~'] / $weights['motor-open#0~'];
+        };
+        self::assertLessThan(0.2 * $odds(null), $odds(true), 'voltage and no fan: not the feed but the motor itself');
+        self::assertGreaterThan($odds(true), $odds(false), 'it was away: little is said');
+    }
+
+    public function testWhatTheMachineDoesPartsOneVisitFromTheNext(): void
+    {
+        $bench = new Bench([], true);
+        $good = $bench->shows('none', 'motor-volts@3');
+        $readings = static fn (?bool $first, ?bool $second): CaseFile => new CaseFile([new Reading('a', 'common-volts@3', 0.01, misbehaved: $first), new Reading('b', 'motor-volts@3', $good, misbehaved: $second)], [], true);
+        $weight = fn (CaseFile $case): float => $this->belief($bench, $case)->weights['common-open#0~'];
+        self::assertGreaterThan(2.0 * $weight($readings(null, null)), $weight($readings(true, false)), 'dead while it misbehaved, alive once it worked');
+    }
+
     public function testReplacingTheRightPartLeavesLittleDoubt(): void
     {
         $bench = new Bench();

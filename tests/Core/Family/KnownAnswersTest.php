@@ -166,6 +166,58 @@ final class KnownAnswersTest extends TestCase
         self::assertSame('runs', self::called('control-output', [], 'contactor-stuck#0', 'off'));
     }
 
+    public function testADoorMotorIsReversedByItsHeadAndReportsItsPlace(): void
+    {
+        self::assertEqualsWithDelta(12.4, self::shows('air-door', [], 'none', 'motor-volts@warm'), 0.4);
+        self::assertEqualsWithDelta(-12.4, self::shows('air-door', [], 'none', 'motor-volts@cold'), 0.4);
+        foreach (['cold' => 0.5, 'middle' => 2.5, 'warm' => 4.5] as $place => $volts) {
+            self::assertEqualsWithDelta($volts, self::shows('air-door', [], 'none', "told@$place"), 0.1, $place);
+        }
+    }
+
+    /** @return iterable<string, array{0: array<string, string>, 1: string, 2: array<string, string>}> */
+    public static function airDoors(): iterable
+    {
+        $vacuum = ['kind' => 'vacuum'];
+        yield 'nothing reaches the doors: air at the windscreen only' => [$vacuum, 'supply-off#0', ['windscreen' => 'right', 'face' => 'dead', 'feet' => 'dead', 'fresh' => 'dead', 'hill' => 'dead']];
+        yield 'check valve lets the vacuum back' => [$vacuum, 'check-stuck#0', ['face' => 'right', 'feet' => 'right', 'hill' => 'dead']];
+        yield 'one diaphragm torn' => [$vacuum, 'torn-feet#0', ['face' => 'right', 'feet' => 'dead', 'fresh' => 'right', 'hill' => 'right']];
+        yield 'tank leaks' => [$vacuum, 'supply-leaks#0', ['face' => 'dead', 'feet' => 'dead', 'hill' => 'dead']];
+        yield 'a port does not close' => [$vacuum, 'port-stuck-face#0', ['windscreen' => 'runs', 'face' => 'right']];
+        yield 'one half of the reversing stage dead' => [['kind' => 'two-wire'], 'warm-stage#0', ['cold' => 'right', 'warm' => 'dead']];
+        yield 'two wires, gear stripped' => [['kind' => 'two-wire'], 'gear-stripped#0', ['cold' => 'dead', 'warm' => 'dead']];
+        yield 'no sense in the feedback, no drive' => [[], 'wiper-open#0', ['cold' => 'dead', 'warm' => 'dead']];
+        yield 'feedback at its upper end: warm is taken as reached' => [[], 'track-open#0', ['warm' => 'dead']];
+        yield 'a binding door is slow both ways' => [[], 'door-binds#1', ['cold' => 'slow', 'warm' => 'slow']];
+    }
+
+    /**
+     * @param array<string, string> $parameters
+     * @param array<string, string> $expected
+     */
+    #[DataProvider('airDoors')]
+    public function testAFaultOfADoorShowsWhereItMust(array $parameters, string $fault, array $expected): void
+    {
+        foreach ($expected as $position => $state) {
+            self::assertSame($state, self::called('air-door', $parameters, $fault, $position), $position);
+        }
+    }
+
+    public function testAClampedHoseBringsTheVacuumBackAndATornDiaphragmHoldsNone(): void
+    {
+        $vacuum = ['kind' => 'vacuum'];
+        self::assertLessThan(35.0, self::shows('air-door', $vacuum, 'torn-face#0', 'tank@face'));
+        self::assertGreaterThan(55.0, self::shows('air-door', $vacuum, 'torn-face#0', 'clamp@face'));
+        self::assertLessThan(8.0, self::shows('air-door', $vacuum, 'torn-face#0', 'pump@face'));
+        self::assertGreaterThan(55.0, self::shows('air-door', $vacuum, 'none', 'pump@face'));
+    }
+
+    public function testAJammedDoorIsFreeOnceItsActuatorIsOffAndASeizedMotorIsNot(): void
+    {
+        self::assertEqualsWithDelta(1.05, self::shows('air-door', [], 'door-jammed#0', 'free@warm'), 0.1);
+        self::assertEqualsWithDelta(0.0, self::shows('air-door', [], 'motor-seized#0', 'free@warm'), 0.01);
+    }
+
     /** @return iterable<string, array{0: array<string, string>, 1: string, 2: array<array-key, string>}> */
     public static function electronicBlowers(): iterable
     {
