@@ -20,36 +20,47 @@ await page.getByRole('button', { name: 'Sign in' }).click();
 await page.getByRole('heading', { name: 'Jobs' }).waitFor();
 await shoot('jobs');
 
-const jobs = {};
+// Jobs by what is complained of.
+const jobs = new Map();
 for (const link of await page.locator('main li a').all()) {
-    const number = (await link.innerText()).split('\n')[0];
-    jobs[number] = await link.getAttribute('href');
+    jobs.set(await link.innerText(), await link.getAttribute('href'));
 }
-const open = async (number, stage) => {
-    await page.goto(`${address}${jobs[number]}/${stage}`);
+const open = async (complaint, stage) => {
+    const found = [...jobs].find(([text]) => text.split('\n').some((line) => line.trim() === complaint));
+    if (!found) throw new Error(`No job "${complaint}" in the demo.`);
+    await page.goto(`${address}${found[1]}/${stage}`);
 };
 
 await page.goto(`${address}/jobs/new`);
 await shoot('new-job');
-await open('J-0009', 'bench');
-await shoot('bench');
-await open('J-0008', 'bench');
-await shoot('bench-reopened');
-await open('J-0011', 'complaint');
-await shoot('complaint');
-await open('J-0015', 'circuit');
-await shoot('circuit');
-await open('J-0012', 'verdict');
-await shoot('verdict');
-await open('J-0006', 'proof');
-await shoot('proof');
-await open('J-0003', 'proof');
-await shoot('closed');
+for (const [name, complaint, stage] of [
+    ['bench', 'Only blows on the top setting again', 'bench'],
+    ['bench-reopened', 'Weak on low, squeals', 'bench'],
+    ['bench-electronic', 'Fast steps weak', 'bench'],
+    ['bench-fans', 'One fan silent on high', 'bench'],
+    ['bench-wiper', 'Wiper never stops', 'bench'],
+    ['bench-interval', 'No wiper at all but fast', 'bench'],
+    ['bench-output', 'Chatters again', 'bench'],
+    ['bench-doors', 'Air goes to the windscreen uphill', 'bench'],
+    ['complaint', 'Cuts in and out on the lower speeds', 'complaint'],
+    ['circuit', 'No air at all on high', 'circuit'],
+    ['verdict', 'Too fast on 1', 'verdict'],
+    ['proof', 'Third speed missing', 'proof'],
+    ['closed', 'Only blows on the top setting', 'proof'],
+]) {
+    await open(complaint, stage);
+    await shoot(name);
+}
+await open('Fast steps weak', 'bench');
+await page.getByRole('button', { name: /^Why/ }).click();
+await page.getByRole('dialog').getByRole('button', { name: 'Suppose it is this' }).nth(1).click();
+await page.getByText(/supposing it is/).waitFor();
+await shoot('what-if');
 await page.evaluate(() => localStorage.setItem('ispira-theme', 'dash'));
-await open('J-0010', 'bench');
+await open('Weak at full speed, pins were brown once', 'bench');
 await shoot('bench-dash');
 await page.evaluate(() => localStorage.setItem('ispira-theme', 'day'));
 await page.setViewportSize({ width: 390, height: 844 });
-await open('J-0010', 'bench');
+await open('Weak at full speed, pins were brown once', 'bench');
 await shoot('bench-phone');
 await browser.close();

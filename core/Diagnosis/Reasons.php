@@ -62,8 +62,9 @@ final readonly class Reasons
         }
         foreach (['for', 'against'] as $side) {
             if ($map[$side] !== []) {
-                $one = \count($map[$side]) === 1;
-                $positions = Words::general($one ? 'reasons.one' : 'reasons.many', ['positions' => implode(', ', $map[$side])]);
+                $labels = array_unique($map[$side]);
+                $one = \count($labels) === 1;
+                $positions = Words::general($one ? 'reasons.one' : 'reasons.many', ['positions' => implode(', ', $labels)]);
                 $sentence = Words::general("reasons.map-$side".($one ? '-one' : ''), ['positions' => $positions, 'fault' => $this->words->hypothesis($own)]);
                 $reasons[] = ['readings' => array_map(strval(...), array_keys($map[$side])), 'speaks' => $side, 'weight' => $weights[$side], 'sentence' => $sentence];
             }

@@ -123,6 +123,22 @@ final class TestValues
         return array_map(static fn (float $c): float => $c / $sum, $leading);
     }
 
+    /** @return array<string, float> chances of the suspects that are followed, adding up to 1, largest first */
+    public function suspects(): array
+    {
+        return $this->chance;
+    }
+
+    /**
+     * What a test would do to the suspects that are followed, as it is looked ahead.
+     *
+     * @return list<array<string, float>> likelihood of each outcome tried, by hypothesis
+     */
+    public function likelihoods(Test $test): array
+    {
+        return array_column($this->outcomes($test, $this->chance), 1);
+    }
+
     /**
      * @param list<string>         $opened
      * @param array<string, float> $chances of the suspects taken into account

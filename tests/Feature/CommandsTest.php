@@ -29,6 +29,20 @@ final class CommandsTest extends TestCase
         self::assertSame(1, Artisan::call('ispira:answer', ['--parameters' => '{"positions":"40"}']));
     }
 
+    public function testTheSimulatedUnitTellsInWordsWhatEveryTestShows(): void
+    {
+        self::assertSame(0, Artisan::call('ispira:answer', ['--all' => true, '--fault' => 'common-open#0']));
+        $printed = Artisan::output();
+        self::assertStringContainsString('Listen to position 1: dead', $printed);
+        self::assertMatchesRegularExpression('/^Ohms .*: over range$/m', $printed);
+    }
+
+    public function testTheEngineIsComparedWithTheBestOfAllCourses(): void
+    {
+        self::assertSame(0, Artisan::call('ispira:optimal', ['--family' => ['air-door'], '--parameters' => '{"kind":"vacuum"}', '--tests' => '3', '--depth' => '2']));
+        self::assertMatchesRegularExpression('/engine over best 1\.\d+ on average/', Artisan::output());
+    }
+
     public function testTheTrialPrintsRightPartsTestsMinutesMoneyAndCalibration(): void
     {
         self::assertSame(0, Artisan::call('ispira:trial', ['--family' => ['stepped-blower'], '--by-variant' => true, '--variant' => ['positions 3'], '--runs' => '1', '--policy' => ['engine', 'buy on the pattern']]));

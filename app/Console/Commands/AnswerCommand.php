@@ -8,6 +8,7 @@ use Illuminate\Console\Command;
 use Ispira\Core\Diagnosis\HypothesisList;
 use Ispira\Core\Diagnosis\Trial\Chance;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
+use Ispira\Core\Diagnosis\Words;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\ParameterError;
@@ -23,6 +24,7 @@ final class AnswerCommand extends Command
         {--family=stepped-blower}
         {--parameters={} : the circuit as JSON}
         {--seed=1 : chooses component values and meter noise}
+        {--all : every test in words, with what it shows}
         {--list : list the faults that can be hidden, and stop}';
 
     protected $description = 'Compute what a person would read on a simulated unit with a hidden fault, as JSON';
@@ -53,6 +55,14 @@ final class AnswerCommand extends Command
         $test = $this->argument('test');
         $tests = is_string($test) ? [$test] : array_map(static fn ($p): string => "speed@$p->key", array_values($circuit->positions));
         $unit = new SimulatedUnit($circuit, $hidden, new Chance((int) $this->option('seed')), 0.0);
+        if ($this->option('all') === true) {
+            $words = new Words($circuit);
+            foreach ($circuit->tests as $each) {
+                $this->line($words->test($each).': '.$words->reading($unit->read('reading', $each, 0)));
+            }
+
+            return self::SUCCESS;
+        }
         $answers = $this->answers($circuit, $unit, $tests);
         if ($answers === null) {
             return self::FAILURE;

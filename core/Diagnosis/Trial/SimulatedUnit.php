@@ -134,7 +134,12 @@ final class SimulatedUnit
                 return $test->probe->quantity === Quantity::Ohms ? 10.0 ** $this->chance->between(-1.0, 6.0) : $this->chance->between(0.0, 13.0 * $this->values[$this->simulator->solver->slot($this->circuit->supply)] / 12.0);
             }
 
-            return is_infinite($seen) ? null : $seen + $this->chance->normal() * Likelihood::instrumentSpread($test->probe->quantity, $seen);
+            if (is_infinite($seen)) {
+                return null;
+            }
+            $shown = $seen + $this->chance->normal() * Likelihood::instrumentSpread($test->probe->quantity, $seen);
+
+            return $test->probe->quantity === Quantity::Ohms ? max(0.0, $shown) : $shown;
         }
         $chances = $test->probe->quantity === Quantity::Observation
             ? Likelihood::observed($this->truth, $test, $this->circuit->observations[$test->probe->at]->usual)

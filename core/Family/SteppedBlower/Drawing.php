@@ -125,7 +125,7 @@ final readonly class Drawing
         if ($v->high === 'changeover') {
             $nodes['rest'] = [430.0, $y];
             $nodes['pack-out'] = [444.0, $y];
-            $elements['rest'] = new SheetElement('relay', 'rest', side: 'below');
+            $elements['rest'] = new SheetElement('relay', 'rest');
             $elements['rest-joint'] = new SheetElement('wire');
             $elements['plug-pack'] = new SheetElement('plug', 'plug');
         }
