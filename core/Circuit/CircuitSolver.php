@@ -127,11 +127,13 @@ final class CircuitSolver implements Solver
         $energised = array_fill_keys($this->coils, false);
         $seen = [];
         $chatters = false;
+        $prepared = null;
         for ($round = 0;; ++$round) {
             foreach ($energised as $coil => $state) {
                 $this->moveContacts($values, $coil, $state);
             }
-            $point = $this->solveUnmoved($values, $energised, $chatters);
+            $prepared ??= $this->prepared($values);
+            $point = $this->solveUnmoved($values, $energised, $chatters, $prepared);
             if ($energised === [] && $this->controls === [] || $chatters || $round > self::MOST_ROUNDS) {
                 return $point;
             }
@@ -146,6 +148,10 @@ final class CircuitSolver implements Solver
             $steered = $this->steer($values, $point);
             if ($energised === $point->energised && !$steered) {
                 return $point;
+            }
+            if ($energised !== $point->energised) {
+                // Contacts move: other resistances. A control that steers leaves them as they are.
+                $prepared = null;
             }
             $chatters = $energised !== $point->energised && isset($seen[implode(',', array_map(intval(...), $energised))]);
         }
@@ -291,10 +297,11 @@ final class CircuitSolver implements Solver
     }
 
     /**
+     * What depends on the resistances alone.
+     *
      * @param array<int, float> $values
-     * @param array<int, bool>  $energised
      */
-    private function solveUnmoved(array $values, array $energised, bool $chatters): OperatingPoint
+    private function prepared(array $values): PreparedNetwork
     {
         $joined = null;
         foreach ($this->ohmsSlots as $number => $slot) {
@@ -310,6 +317,19 @@ final class CircuitSolver implements Solver
         $network = $joined === null ? $this->network($values) : $this->buildNetwork($values, $joined);
         $conductances = $this->conductances($network, $values);
         $network->factorise($conductances);
+
+        return new PreparedNetwork($network, $conductances, $joined);
+    }
+
+    /**
+     * @param array<int, float> $values
+     * @param array<int, bool>  $energised
+     */
+    private function solveUnmoved(array $values, array $energised, bool $chatters, PreparedNetwork $prepared): OperatingPoint
+    {
+        $network = $prepared->network;
+        $conductances = $prepared->conductances;
+        $joined = $prepared->joined;
         $emf = [];
         foreach ($this->sources as $number) {
             if (isset($network->liveBranches[$number])) {
@@ -320,7 +340,7 @@ final class CircuitSolver implements Solver
         $moved = [];
         $speeds = $this->settlement->standing;
         if ($this->settlement->ports !== []) {
-            [$moved, $speeds] = $this->settlement->settle($network, $conductances, $values, $network->lateVolts($injected, false), $joined);
+            [$moved, $speeds] = $this->settlement->settle($prepared, $values, $network->lateVolts($injected, false));
             foreach ($moved as $port => $volts) {
                 [$from, $to] = $this->ends[$port];
                 LiveNetwork::inject($injected, $network->representative[$from], $network->representative[$to], $conductances[$port] * $volts);

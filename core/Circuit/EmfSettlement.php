@@ -95,14 +95,16 @@ final class EmfSettlement
     /**
      * Settles everything.
      *
-     * @param array<int, float> $conductances by live branch
      * @param array<int, float> $values
-     * @param array<int, float> $volts        by node of a port, with all EMFs at zero
+     * @param array<int, float> $volts  by node of a port, with all EMFs at zero
      *
      * @return array{0: array<int, float>, 1: array<int, float>} EMF in V by port, and speed in rad/s by motor branch
      */
-    public function settle(LiveNetwork $network, array $conductances, array $values, array $volts, ?PotentialForest $joined): array
+    public function settle(PreparedNetwork $prepared, array $values, array $volts): array
     {
+        $network = $prepared->network;
+        $conductances = $prepared->conductances;
+        $joined = $prepared->joined;
         $live = $network->liveBranches;
         $stalled = [];
         foreach ($this->ports as $port => $_) {
@@ -116,7 +118,7 @@ final class EmfSettlement
         if ($modules === [] && $this->allStand($stalled, $values)) {
             return [[], $this->standing];
         }
-        $coupling = $this->couple($network, $conductances, $stalled);
+        $coupling = $prepared->coupling ??= $this->couple($network, $conductances, $stalled);
         $eliminated = [];
         foreach ($modules as $output => $input) {
             $eliminated += $this->eliminate($output, $input, $stalled, $coupling, $values);
