@@ -22,6 +22,9 @@ final class PhasorSolver implements Solver
     /** @var array<string, int> */
     private array $slots = [];
 
+    /** @var array<string, PotentialForest> which nodes are tied together, by which elements are open */
+    private array $islands = [];
+
     /** @var list<float> */
     private array $nominal = [];
 
@@ -111,15 +114,18 @@ final class PhasorSolver implements Solver
         $count = \count($this->nodeNumbers);
         $real = array_fill(0, $count, array_fill(0, $count + 1, 0.0));
         $imaginary = $real;
-        $islands = new PotentialForest($count);
+        $shape = 'open ';
+        $conductive = [];
         $admittances = [];
         foreach ($this->netlist->elements as $id => $element) {
             [$ohms, $reactance] = $this->impedance($element, $values, $sealed[$id] ?? false);
             if ($ohms >= CircuitSolver::OPEN_FROM_OHMS) {
+                $shape .= '0';
                 continue;
             }
+            $shape .= '1';
             [$a, $b] = [$this->nodeNumbers[$element->from], $this->nodeNumbers[$element->to]];
-            $islands->join($a, $b, 0.0);
+            $conductive[] = [$a, $b];
             $size = $ohms * $ohms + $reactance * $reactance;
             [$g, $s] = $admittances[$id] = [$ohms / $size, -$reactance / $size];
             foreach ([[$a, $a, 1.0], [$b, $b, 1.0], [$a, $b, -1.0], [$b, $a, -1.0]] as [$row, $column, $sign]) {
@@ -141,7 +147,18 @@ final class PhasorSolver implements Solver
         $imaginary[0] = array_fill(0, $count + 1, 0.0);
         $potentials = self::eliminate($real, $imaginary);
 
-        return new PhasorPoint($this->netlist, $this->nodeNumbers, $islands, $potentials, $admittances, $values, $this->slots, $sealed);
+        return new PhasorPoint($this->netlist, $this->nodeNumbers, $this->islands[$shape] ??= self::islands($count, $conductive), $potentials, $admittances, $values, $this->slots, $sealed);
+    }
+
+    /** @param list<array{0: int, 1: int}> $conductive pairs of nodes */
+    private static function islands(int $count, array $conductive): PotentialForest
+    {
+        $islands = new PotentialForest($count);
+        foreach ($conductive as [$a, $b]) {
+            $islands->join($a, $b, 0.0);
+        }
+
+        return $islands;
     }
 
     /**

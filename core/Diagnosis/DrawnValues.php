@@ -59,12 +59,12 @@ final readonly class DrawnValues
         return self::drawn($circuit, $solver, self::row($circuit), $signs);
     }
 
-    /** First row of the smallest design with room for the unknowns and two degrees. */
+    /** First row of the smallest design with room for the unknowns and one degree; where it is full, that of a second fault shares a column with the supply. */
     private static function row(CircuitModel $circuit): string
     {
         $row = self::FIRST_ROWS[\count(self::FIRST_ROWS) - 1];
         foreach (array_reverse(self::FIRST_ROWS) as $shorter) {
-            $row = \count($circuit->unknowns) + 2 <= \strlen($shorter) ? $shorter : $row;
+            $row = \count($circuit->unknowns) + 1 <= \strlen($shorter) ? $shorter : $row;
         }
 
         return $row;

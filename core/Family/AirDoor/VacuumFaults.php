@@ -24,6 +24,7 @@ final class VacuumFaults
     {
         return [
             new Observation('hiss', ['quiet' => 0.94, 'dash' => 0.03, 'engine' => 0.03]),
+            new Observation('blow-check', ['one-way' => 0.96, 'both-ways' => 0.02, 'blocked' => 0.02]),
             new Observation('look-hoses', ['fine' => 0.92, 'off' => 0.02, 'cracked' => 0.06]),
             ...array_map(static fn (string $door): Observation => new Observation("by-hand-$door", ['free' => 0.95, 'stiff' => 0.03, 'jammed' => 0.01, 'rod-off' => 0.01]), VacuumDoors::DOORS),
         ];
@@ -46,8 +47,8 @@ final class VacuumFaults
             ], element: 'engine', upstream: true),
             new Fault('supply-off', 'supply-off', 'supply-hose', 0.12, Severity::only(Adjustment::opened('supply-hose'), ...$empty), $hoses(0.75, 0.15) + $hiss('engine', 0.6), comesAndGoes: true, element: 'supply-hose', upstream: true),
             new Fault('supply-leaks', 'supply-leaks', 'supply-hose', 0.08, $leaks('tank-leak', 0.25), $hoses(0.1, 0.65) + $hiss('engine', 0.7), element: 'supply-hose', upstream: true),
-            new Fault('check-stuck', 'check-stuck', 'check-valve', 0.1, Severity::only(Adjustment::closed('check-stuck', 0.2)), element: 'check-valve'),
-            new Fault('check-blocked', 'check-blocked', 'check-valve', 0.03, Severity::only(Adjustment::opened('check-valve'), ...$empty), element: 'check-valve'),
+            new Fault('check-stuck', 'check-stuck', 'check-valve', 0.1, Severity::only(Adjustment::closed('check-stuck', 0.2)), ['blow-check' => ['one-way' => 0.04, 'both-ways' => 0.94, 'blocked' => 0.02]], element: 'check-valve'),
+            new Fault('check-blocked', 'check-blocked', 'check-valve', 0.03, Severity::only(Adjustment::opened('check-valve'), ...$empty), ['blow-check' => ['one-way' => 0.04, 'both-ways' => 0.02, 'blocked' => 0.94]], element: 'check-valve'),
             new Fault('dash-supply-off', 'dash-supply-off', 'dash-hose', 0.06, Severity::only(Adjustment::opened('tank-hose'), Adjustment::closed('tank-leak', 0.5)), $hiss('dash', 0.75), element: 'tank-hose'),
             new Fault('control-leaks', 'control-leaks', 'control-valve', 0.08, $leaks('head-leak', 0.2, 0.6), $hiss('dash', 0.7), element: 'tank-hose'),
             ...array_merge(...array_map(static fn (string $door): array => self::of($door, $hiss, $leaks), VacuumDoors::DOORS)),

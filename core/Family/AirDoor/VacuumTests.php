@@ -27,6 +27,7 @@ final class VacuumTests
         }
         $tests[] = new Test('hiss', 'hiss', 'face', Probe::observation('hiss'), 1.5, [], ['engine-runs']);
         $tests[] = new Test('look-hoses', 'look-hoses', 'windscreen', Probe::observation('look-hoses'), 2.0, ['engine'], ['engine-off']);
+        $tests[] = new Test('blow-check', 'blow-check', 'windscreen', Probe::observation('blow-check'), 1.5, ['engine'], ['engine-off']);
         $tests[] = self::gauge('manifold', 'manifold', 'face', 'manifold', ['engine']);
         $tests[] = self::gauge('tank', 'tank', 'face', 'tank', ['engine']);
         $tests[] = self::gauge('tank@hill', 'tank-hill', 'hill', 'tank', ['engine']);

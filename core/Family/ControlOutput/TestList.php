@@ -106,6 +106,7 @@ final class TestList
             new CauseCheck('contactor', 'coil-volts@call', 'chatter'),
             new CauseCheck('board', 'coil-ohms', 'coil'),
             new CauseCheck('board', 'look-contactor', 'wear'),
+            new CauseCheck('board', 'coil-volts@call', 'wire-too'),
             new CauseCheck('transformer', 'coil-ohms', 'coil'),
         ];
     }
