@@ -18,9 +18,6 @@ final class Belief
     /** Chance that it comes and goes while the fan is being listened to. */
     private const SHOWS_CHANGING = 0.6;
 
-    /** A change of heard speed from which a person notices that a fault comes and goes. */
-    private const NOTICED_FROM = 0.15;
-
     /** Chance that a replaced part is faulty itself or fitted wrongly, and that a second fault was there all along. */
     private const NEW_PART_FAULTY = 0.04;
     private const SECOND_FAULT = 0.06;
@@ -281,9 +278,7 @@ final class Belief
 
     private function noticed(Hypothesis $hypothesis, Test $test): bool
     {
-        $faulty = $this->predictions->of($hypothesis, $test)[0];
-
-        return is_nan($faulty) || abs($faulty - $this->predictions->of($this->hypotheses[HypothesisList::NOTHING_WRONG], $test)[0]) > self::NOTICED_FROM;
+        return Misbehaviour::differs($this->predictions->of($hypothesis, $test)[0], $this->predictions->of($this->hypotheses[HypothesisList::NOTHING_WRONG], $test)[0]);
     }
 
     /** @return array{0: float, 1: float} mean over the draws */

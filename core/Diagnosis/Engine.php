@@ -44,7 +44,8 @@ final readonly class Engine
         $byHypothesis = $belief->byHypothesis();
         $money = new Money($circuit, $settings);
         $suspects = $this->suspects($hypotheses, $byHypothesis, $belief, $money);
-        $values = new TestValues($hypotheses, $belief, $byHypothesis, $predictions, $money, $settings, $case->intermittent ? $misbehaviour : null);
+        $foreseen = new ForeseenOutcomes($hypotheses, $belief, $predictions, $case->intermittent ? $misbehaviour : null);
+        $values = new TestValues($hypotheses, $byHypothesis, $circuit, $foreseen, $money, $settings);
         $doubted = $this->doubted($case, $belief);
         $choices = $values->all($this->opened($circuit, $case), array_diff_key($this->exhausted($circuit, $case), $doubted), $doubted);
         $misfit = $this->misfit($case, $belief);
@@ -60,7 +61,7 @@ final readonly class Engine
             $verdict,
             $misfit,
             $guessing,
-            new Evidence($hypotheses, $belief, $values, $predictions),
+            new Evidence($hypotheses, $belief, $values, $foreseen, $predictions),
             array_values(array_filter($circuit->tests, static fn (Test $t): bool => $t->offered && array_intersect($t->tools, $settings->missingTools) !== [])),
         );
     }

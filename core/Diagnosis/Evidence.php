@@ -16,6 +16,7 @@ final readonly class Evidence
         public array $hypotheses,
         public Belief $belief,
         public TestValues $values,
+        public ForeseenOutcomes $foreseen,
         public Predictions $predictions,
     ) {
     }
@@ -35,6 +36,6 @@ final readonly class Evidence
      */
     public function expected(Hypothesis $hypothesis, Test $test): array
     {
-        return $this->values->summary($hypothesis, $test);
+        return $this->foreseen->summary($hypothesis, $test);
     }
 }

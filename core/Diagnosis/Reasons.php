@@ -88,7 +88,7 @@ final readonly class Reasons
             $words['expected'] = Words::number($this->diagnosis->evidence->expected($own, $test)[0], $quantity);
             $words['rival'] = Words::number($this->diagnosis->evidence->expected($rival, $test)[0], $quantity);
         } else {
-            $chance = fn (Hypothesis $h): string => round(100.0 * ($this->diagnosis->evidence->values->chances($h, $test)[(string) $reading->value] ?? 0.0)).' %';
+            $chance = fn (Hypothesis $h): string => round(100.0 * ($this->diagnosis->evidence->foreseen->chances($h, $test)[(string) $reading->value] ?? 0.0)).' %';
             $words['expected'] = $chance($own);
             $words['rival'] = $chance($rival);
         }

@@ -101,7 +101,7 @@ final readonly class TestCard
         foreach ($this->choices($test) as ['value' => $value, 'label' => $label]) {
             $shares = [];
             foreach ($this->alive() as [$hypothesis, $probability]) {
-                $shares[] = [$hypothesis, $probability * ($this->diagnosis->evidence->values->chances($hypothesis, $test)[$value] ?? 0.0)];
+                $shares[] = [$hypothesis, $probability * ($this->diagnosis->evidence->foreseen->chances($hypothesis, $test)[$value] ?? 0.0)];
             }
             $outcomes[] = ['value' => $value, 'from' => null, 'to' => null, 'label' => $label, ...$this->meaning($shares)];
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis;
 
-use Ispira\Core\Family\Quantity;
+use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Test;
 
 /**
@@ -29,11 +29,6 @@ final class TestValues
     private const BEST_BY_MONEY = 5;
     private const BEST_TELLING = 3;
 
-    /** Spreads between two outcomes that are both tried. */
-    private const TOLD_APART = 1.5;
-
-    private const SLIP = 0.02;
-
     /** @var array<string, Hypothesis> */
     private array $alive = [];
 
@@ -43,16 +38,14 @@ final class TestValues
     /**
      * @param array<string, Hypothesis> $hypotheses
      * @param array<string, float>      $byHypothesis largest first
-     * @param Misbehaviour|null         $misbehaviour when the complaint comes and goes, and what the machine does is noted
      */
     public function __construct(
-        private readonly array $hypotheses,
-        private readonly Belief $belief,
+        array $hypotheses,
         array $byHypothesis,
-        private readonly Predictions $predictions,
+        private readonly CircuitModel $circuit,
+        private readonly ForeseenOutcomes $foreseen,
         private readonly Money $money,
         private readonly DecisionSettings $settings,
-        private readonly ?Misbehaviour $misbehaviour = null,
     ) {
         $best = reset($byHypothesis);
         foreach (\array_slice($byHypothesis, 0, self::MOST_HYPOTHESES, true) as $key => $chance) {
@@ -76,7 +69,7 @@ final class TestValues
     {
         $leading = $this->leading();
         $choices = [];
-        foreach ($this->predictions->circuit->tests as $test) {
+        foreach ($this->circuit->tests as $test) {
             if (!$test->offered && !isset($doubted[$test->key]) || isset($done[$test->key]) || !$this->canDo($test)) {
                 continue;
             }
@@ -147,7 +140,7 @@ final class TestValues
     {
         $minutes = $test->minutes;
         foreach (array_diff($test->access, $opened) as $place) {
-            $minutes += $this->predictions->circuit->accessMinutes[$place];
+            $minutes += $this->circuit->accessMinutes[$place];
         }
         $now = $this->byRemedy($chances);
         [$after, $entropyAfter] = $this->after($test, $chances);
@@ -197,9 +190,8 @@ final class TestValues
      */
     private function outcomes(Test $test, array $chances): array
     {
-        $suspects = array_intersect_key($this->alive, $chances);
         $outcomes = [];
-        foreach ($test->probe->quantity->isNumber() ? $this->numericShares($test, $suspects) : $this->chosenShares($test, $suspects) as $key => $shares) {
+        foreach ($this->foreseen->shares($test, array_intersect_key($this->alive, $chances)) as $key => $shares) {
             foreach ($shares as $number => $share) {
                 $outcomes[$number][0] = ($outcomes[$number][0] ?? 0.0) + $chances[$key] * $share;
                 $outcomes[$number][1][$key] = $share;
@@ -207,150 +199,6 @@ final class TestValues
         }
 
         return array_values($outcomes);
-    }
-
-    /**
-     * @param array<string, Hypothesis> $suspects
-     *
-     * @return array<string, list<float>> chance of each outcome, by hypothesis
-     */
-    private function chosenShares(Test $test, array $suspects): array
-    {
-        $answers = Judged::answers($this->predictions->circuit, $test);
-
-        return array_map(function (Hypothesis $hypothesis) use ($answers, $test): array {
-            $chances = $this->chances($hypothesis, $test);
-
-            return self::shared(array_map(static fn (string $answer): float => $chances[$answer] ?? 0.0, $answers));
-        }, $suspects);
-    }
-
-    /**
-     * Chances of the outcomes of a choice under a hypothesis, over its draws.
-     *
-     * @return array<string, float>
-     */
-    public function chances(Hypothesis $hypothesis, Test $test): array
-    {
-        if ($test->probe->quantity === Quantity::Observation) {
-            return Likelihood::observed($hypothesis, $test, $this->predictions->circuit->observations[$test->probe->at]->usual);
-        }
-        $sum = [];
-        $numbers = $this->predictions->of($hypothesis, $test);
-        foreach ($numbers as $ratio) {
-            foreach (Judged::chances($this->predictions->circuit, $test, $ratio) as $state => $chance) {
-                $sum[$state] = ($sum[$state] ?? 0.0) + $chance / \count($numbers);
-            }
-        }
-        if ($hypothesis->comesAndGoes) {
-            $sound = $this->chances($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);
-            foreach ($sum as $state => $chance) {
-                $sum[$state] = Belief::SHOWS * $chance + (1.0 - Belief::SHOWS) * ($sound[$state] ?? 0.0);
-            }
-        }
-
-        return $sum;
-    }
-
-    /**
-     * @param array<string, Hypothesis> $suspects
-     *
-     * @return array<string, list<float>> chance of each outcome that a suspect predicts, by hypothesis
-     */
-    private function numericShares(Test $test, array $suspects): array
-    {
-        $predicted = array_map(fn (Hypothesis $hypothesis): array => $this->summary($hypothesis, $test), $suspects);
-        $sound = $this->summary($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);
-        $tried = self::tried(array_values($predicted));
-        $noted = $this->misbehaviour !== null && $this->misbehaviour->canBeNoted($test) ? [true, false] : [null];
-        $shares = [];
-        foreach ($predicted as $key => [$mean, $spread]) {
-            $hypothesis = $this->alive[$key];
-            $fits = [];
-            foreach ($noted as $misbehaved) {
-                $present = $misbehaved === null ? 1.0 : Misbehaviour::likelihood($misbehaved, $this->misbehaviour?->isNoticed($hypothesis, $test->setUp) ?? false);
-                $absent = $misbehaved === null ? 1.0 : Misbehaviour::likelihood($misbehaved, false);
-                foreach ($tried as [$outcome, $width]) {
-                    $fit = $present * self::fits($outcome, $mean, $spread);
-                    if ($hypothesis->comesAndGoes) {
-                        $fit = Belief::SHOWS * $fit + (1.0 - Belief::SHOWS) * $absent * self::fits($outcome, $sound[0], $sound[1]);
-                    }
-                    $fits[] = $fit * $width;
-                }
-            }
-            $shares[$key] = self::shared($fits);
-        }
-
-        return $shares;
-    }
-
-    /**
-     * Outcomes worth trying: what the suspects predict, once where nobody could tell it apart, and a
-     * little beyond on both sides, where suspects that predict nearly the same part.
-     *
-     * @param list<array{0: float, 1: float}> $predicted mean and spread by suspect
-     *
-     * @return array<array-key, array{0: float, 1: float}>
-     */
-    private static function tried(array $predicted): array
-    {
-        $tried = [];
-        $lowest = $highest = null;
-        foreach ($predicted as $one) {
-            [$mean, $spread] = $one;
-            $tried[is_infinite($mean) ? 'open' : (string) round($mean / (self::TOLD_APART * $spread))] ??= $one;
-            if (!is_infinite($mean)) {
-                $lowest = $lowest === null || $mean < $lowest[0] ? $one : $lowest;
-                $highest = $highest === null || $mean > $highest[0] ? $one : $highest;
-            }
-        }
-        if ($lowest !== null && $highest !== null) {
-            $tried['under'] = [$lowest[0] - $lowest[1], $lowest[1]];
-            $tried['over'] = [$highest[0] + $highest[1], $highest[1]];
-        }
-
-        return $tried;
-    }
-
-    /**
-     * Chances of the outcomes tried, so that a hypothesis shares itself out over them and a slip may give any.
-     *
-     * @param list<float> $fits
-     *
-     * @return list<float>
-     */
-    private static function shared(array $fits): array
-    {
-        $sum = array_sum($fits);
-        $even = 1.0 / max(1, \count($fits));
-
-        return array_map(static fn (float $fit): float => (1.0 - self::SLIP) * ($sum > 0.0 ? $fit / $sum : $even) + self::SLIP * $even, $fits);
-    }
-
-    private static function fits(float $outcome, float $mean, float $spread): float
-    {
-        if (is_infinite($outcome) || is_infinite($mean)) {
-            return is_infinite($outcome) && is_infinite($mean) ? 1.0 : 0.0;
-        }
-
-        return Likelihood::normalDensity($outcome, $mean, $spread);
-    }
-
-    /**
-     * Mean and spread of what a test would show under a hypothesis, over its draws and with the meter's own spread.
-     *
-     * @return array{0: float, 1: float}
-     */
-    public function summary(Hypothesis $hypothesis, Test $test): array
-    {
-        $numbers = $this->predictions->of($hypothesis, $test);
-        if (is_infinite($numbers[0])) {
-            return [\INF, 1.0];
-        }
-        [$mean, $variance] = $this->belief->learned[$hypothesis->key]->expect($numbers);
-        $own = Likelihood::instrumentSpread($test->probe->quantity, $mean);
-
-        return [$mean, sqrt($variance + $own * $own)];
     }
 
     /**
