@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis;
 
 use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Test;
 
 /**
  * Why a suspect stands where it does: the readings that speak for and against it, with their numbers.
@@ -56,7 +57,7 @@ final readonly class Reasons
                 continue;
             }
             $weight = $this->diagnosis->evidence->weighs($reading, $own, $rival);
-            if (abs($weight) > self::SPEAKS_FROM) {
+            if (abs($weight) > self::SPEAKS_FROM && (!$reading->steady || $this->tellsApart($test, $own, $rival))) {
                 $reasons[] = ['readings' => [$reading->id], 'speaks' => $weight > 0.0 ? 'for' : 'against', 'weight' => $weight, 'sentence' => $this->sentence($reading, $own, $rival)];
             }
         }
@@ -72,6 +73,18 @@ final readonly class Reasons
         usort($reasons, static fn (array $a, array $b): int => abs($b['weight']) <=> abs($a['weight']));
 
         return $reasons;
+    }
+
+    /** Whether the numbers named in a sentence differ by more than the meter's own spread: else it would convince nobody. */
+    private function tellsApart(Test $test, Hypothesis $own, Hypothesis $rival): bool
+    {
+        if (!$test->probe->quantity->isNumber()) {
+            return true;
+        }
+        [$expected] = $this->diagnosis->evidence->expected($own, $test);
+        [$other] = $this->diagnosis->evidence->expected($rival, $test);
+
+        return is_infinite($expected) || is_infinite($other) ? $expected !== $other : abs($expected - $other) > Likelihood::instrumentSpread($test->probe->quantity, $other);
     }
 
     private function sentence(Reading $reading, Hypothesis $own, Hypothesis $rival): string

@@ -160,7 +160,7 @@ export default function CircuitSheet({ sheet, title, suspects = [], red = null, 
                 <text key={name} x={node.x + 5} y={node.y + 15} fontSize="12" className="figure" fill="var(--lake)" stroke="var(--paper)" strokeWidth="4" paintOrder="stroke">{node.volts.toFixed(1)}</text>
             ))}
             {([['A', red, '#a12d22'], ['B', black, '#14181b']] as const).map(([name, node, colour]) => {
-                const at = node === '0' ? { x: 38, y: 446 } : node ? sheet.nodes[node] : undefined;
+                const at = node ? sheet.nodes[node] : undefined;
                 return at ? (
                     <g key={name} transform={`translate(${at.x} ${at.y})`}>
                         <path d="M0 0L8 -26" stroke={colour} strokeWidth="4" strokeLinecap="round" />
