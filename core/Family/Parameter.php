@@ -16,6 +16,7 @@ final readonly class Parameter
      * @param bool            $optional whether "unknown" (null) is an answer
      * @param bool            $shapesMap whether the cells of the speed map depend on it: it is asked first
      * @param string|null     $countOf  for numbers: the parameter whose value minus one is how many there must be
+     * @param array{key: string, values: list<string>}|null $onlyWith another choice, and its values with which this one means anything
      */
     private function __construct(
         public string $key,
@@ -28,6 +29,7 @@ final readonly class Parameter
         public bool $optional = false,
         public ?string $countOf = null,
         public bool $shapesMap = false,
+        public ?array $onlyWith = null,
     ) {
     }
 
@@ -46,5 +48,11 @@ final readonly class Parameter
     public static function numbers(string $key, string $unit, float $least, float $most, string $countOf): self
     {
         return new self($key, 'numbers', null, [], $unit, $least, $most, true, $countOf);
+    }
+
+    /** The same, asked for only while another choice has one of some values. */
+    public function onlyWith(string $key, string ...$values): self
+    {
+        return new self($this->key, $this->kind, $this->default, $this->choices, $this->unit, $this->least, $this->most, $this->optional, $this->countOf, $this->shapesMap, ['key' => $key, 'values' => array_values($values)]);
     }
 }

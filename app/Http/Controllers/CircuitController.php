@@ -83,6 +83,7 @@ final class CircuitController extends Controller
             'default' => $p->default,
             'countOf' => $p->countOf,
             'shapesMap' => $p->shapesMap,
+            'onlyWith' => $p->onlyWith,
         ], array_values($family->parameters()->parameters));
     }
 }

@@ -27,8 +27,8 @@ final class AirDoorFamily implements Family
     {
         return new ParameterList([
             Parameter::choice('kind', ['two-wire', 'five-wire', 'vacuum'], 'five-wire', shapesMap: true),
-            Parameter::choice('zones', ['one', 'two'], 'one'),
-            Parameter::number('motorOhms', 'ohm', 5.0, 200.0),
+            Parameter::choice('zones', ['one', 'two'], 'one')->onlyWith('kind', 'two-wire', 'five-wire'),
+            Parameter::number('motorOhms', 'ohm', 5.0, 200.0)->onlyWith('kind', 'two-wire', 'five-wire'),
         ]);
     }
 

@@ -13,11 +13,13 @@ interface Props {
 /** The values that describe a circuit, as its family declares them. What stays empty stays unknown. */
 export default function CircuitFields({ fields, values, errors, onChange, disabled = false }: Props) {
     const set = (key: string, value: Parameters[string]) => onChange({ ...values, [key]: value });
+    const valueOf = (key: string) => String(values[key] ?? fields.find((field) => field.key === key)?.default ?? '');
+    const asked = ({ onlyWith }: FieldShown) => onlyWith === null || onlyWith.values.includes(valueOf(onlyWith.key));
     return (
         <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
-            {fields.map((field) => {
+            {fields.filter(asked).map((field) => {
                 if (field.kind === 'choice') {
-                    return <Choices key={field.key} label={field.label} value={String(values[field.key] ?? field.default ?? '')} choices={field.choices} hint={field.hint} disabled={disabled} onChange={(value) => set(field.key, value)} />;
+                    return <Choices key={field.key} label={field.label} value={valueOf(field.key)} choices={field.choices} hint={field.hint} disabled={disabled} onChange={(value) => set(field.key, value)} />;
                 }
                 if (field.kind === 'number') {
                     return <TextField key={field.key} label={`${field.label}, ${field.unit}`} hint={field.hint} error={errors[field.key]} inputMode="decimal" disabled={disabled} value={String(values[field.key] ?? '')} onChange={(event) => set(field.key, event.target.value)} />;

@@ -203,6 +203,7 @@ export interface FieldShown {
     default: string | null;
     countOf: string | null;
     shapesMap: boolean;
+    onlyWith: { key: string; values: string[] } | null;
 }
 
 export type Parameters = Record<string, string | number | number[] | string[] | null | undefined>;
