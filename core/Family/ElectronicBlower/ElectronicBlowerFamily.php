@@ -61,7 +61,7 @@ final class ElectronicBlowerFamily implements Family
             $faults->pairs(),
             [...$faults->parts(), ...$mechanical->parts()],
             $tests->causeChecks(),
-            TestList::ACCESS_MINUTES,
+            TestList::ACCESS_MINUTES + Mechanical::ACCESS_MINUTES,
             $this->texts()->places($netlist->nodes),
             (new Drawing($variant))->sheet(),
             $this->texts(),

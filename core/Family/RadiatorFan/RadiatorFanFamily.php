@@ -56,7 +56,7 @@ final class RadiatorFanFamily implements Family
             $faults->pairs(),
             [...$faults->parts(), ...$mechanical->parts()],
             $tests->causeChecks(),
-            TestList::ACCESS_MINUTES,
+            TestList::ACCESS_MINUTES + Mechanical::ACCESS_MINUTES,
             $this->texts()->places($netlist->nodes),
             (new Drawing($layout))->sheet(),
             $this->texts(),

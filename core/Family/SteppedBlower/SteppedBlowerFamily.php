@@ -69,7 +69,7 @@ final class SteppedBlowerFamily implements Family
             $faults->pairs(),
             [...$faults->parts(), ...$mechanical->parts()],
             $tests->causeChecks(),
-            TestList::ACCESS_MINUTES,
+            TestList::ACCESS_MINUTES + Mechanical::ACCESS_MINUTES,
             $this->places($variant, $netlist->nodes),
             (new Drawing($variant))->sheet(),
             $this->texts(),
