@@ -139,8 +139,10 @@ final readonly class Wiring
             Unknown::normal('supply', 13.1, 0.45),
             Unknown::factor('joints', 1.0, 0.35),
             Unknown::factor('size', ($amps ?? self::ORDINARY_AMPS) / self::ORDINARY_AMPS, $amps === null ? 0.14 : 0.035),
+            Unknown::factor('emf', 1.0, 0.03),
             Unknown::factor('fan', 1.0, 0.08),
             Unknown::factor('friction', 1.0, 0.25),
+            Unknown::factor('stage', 1.0, 0.25),
             Unknown::normal('gain', 1.0, 0.03),
         ];
     }
@@ -159,10 +161,10 @@ final readonly class Wiring
             'feed.ohms' => self::WIRE * $u['joints'],
             'ground.ohms' => self::WIRE * $u['joints'],
             'motor.armatureOhms' => $motor->armatureOhms,
-            'motor.emfConstant' => $motor->emfConstant,
+            'motor.emfConstant' => $motor->emfConstant * $u['emf'],
             'motor.frictionTorque' => $motor->frictionTorque * $u['friction'],
             'motor.fanConstant' => $motor->fanConstant * $u['fan'],
-            'stage.ohms' => 0.02 * sqrt($u['joints']),
+            'stage.ohms' => 0.02 * $u['stage'],
             'command.ohms' => 1000.0 * max(0.2, 1.0 + 10.0 * ($u['gain'] - 1.0)),
         ];
     }
