@@ -58,12 +58,15 @@ export default function NewJob() {
     const wanted = JSON.stringify([family?.key, shaping.map(shapeOf)]);
     // What the page came with is the map of the usual family in its ordinary shape.
     const asked = useRef(JSON.stringify([start.family, (families.find((one) => one.key === start.family)?.parameters ?? []).filter((field) => field.shapesMap).map((field) => field.default ?? '')]));
+    const underWay = useRef<(() => void) | null>(null);
     useEffect(() => {
         if (asked.current === wanted) return;
         asked.current = wanted;
         const [key] = JSON.parse(wanted) as [string];
         const request = { family: key, parameters: Object.fromEntries(shaping.map((field) => [field.key, shapeOf(field)])) };
-        router.reload({ only: ['start'], data: request });
+        // An answer to an earlier choice must not come after that to this one.
+        underWay.current?.();
+        router.reload({ only: ['start'], data: request, onCancelToken: (token) => { underWay.current = token.cancel; } });
         // eslint-disable-next-line react-hooks/exhaustive-deps
     }, [wanted]);
     const { cells, questions } = start;
