@@ -15,7 +15,7 @@ use Ispira\Core\Circuit\Netlist;
 final readonly class CircuitModel
 {
     /** Raise this when predictions of the same declaration change. */
-    private const VERSION = 8;
+    private const VERSION = 7;
 
     /** Identifies the circuit: equal hashes predict alike. */
     public string $hash;
