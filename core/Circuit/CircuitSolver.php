@@ -146,14 +146,13 @@ final class CircuitSolver implements Solver
                 $energised[$coil] = $conducts && $volts >= $values[$this->slots["$element->id.$threshold"]];
             }
             $steered = $this->steer($values, $point);
-            if ($energised === $point->energised && !$steered) {
+            $moves = $energised !== $point->energised;
+            if (!$moves && !$steered) {
                 return $point;
             }
-            if ($energised !== $point->energised) {
-                // Contacts move: other resistances. A control that steers leaves them as they are.
-                $prepared = null;
-            }
-            $chatters = $energised !== $point->energised && isset($seen[implode(',', array_map(intval(...), $energised))]);
+            // Contacts that move are other resistances. A control that steers leaves them as they are.
+            $prepared = $moves ? null : $prepared;
+            $chatters = $moves && isset($seen[implode(',', array_map(intval(...), $energised))]);
         }
     }
 

@@ -254,7 +254,7 @@ final class Belief
         $with = $this->predictions->of($hypothesis, $test)[0];
         $without = $this->predictions->of($this->hypotheses[HypothesisList::NOTHING_WRONG], $test)[0];
 
-        return is_infinite($with) || is_infinite($without) ? $with !== $without : abs($with - $without) > Likelihood::instrumentSpread($test->probe->quantity, $without);
+        return Likelihood::tellsApart($test->probe->quantity, $with, $without);
     }
 
     /** @return array{0: float, 1: float} */

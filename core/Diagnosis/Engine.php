@@ -16,7 +16,7 @@ final readonly class Engine
     private const UNEXPLAINED = 0.6;
 
     /** Verdict without a doubt worth money still needs this probability while a test could raise it. */
-    private const SURE = 0.97;
+    public const SURE = 0.97;
 
     private const MOST_REPEATS = 3;
 
@@ -24,7 +24,7 @@ final readonly class Engine
     public const DOUBTED = 0.05;
 
     /** Information in bits under which a test separates nothing. */
-    private const TELLS_NOTHING = 0.015;
+    public const TELLS_NOTHING = 0.015;
 
     public function __construct(private PredictionStore $store = new NoStore())
     {

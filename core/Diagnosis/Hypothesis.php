@@ -28,7 +28,7 @@ final readonly class Hypothesis
         public array $adjustments,
         public array $acts = [],
         public bool $comesAndGoes = false,
-        public int $ofFirst = 99,
+        public int $ofFirst = \PHP_INT_MAX,
     ) {
     }
 

@@ -73,6 +73,25 @@ final class HypothesisList
         return $byKey;
     }
 
+    /**
+     * Chances summed by what would have to be replaced.
+     *
+     * @param array<string, Hypothesis> $hypotheses
+     * @param array<string, float>      $chances by hypothesis
+     *
+     * @return array<string, float> by remedy
+     */
+    public static function byRemedy(array $hypotheses, array $chances): array
+    {
+        $remedies = [];
+        foreach ($chances as $key => $chance) {
+            $remedy = $hypotheses[$key]->remedy();
+            $remedies[$remedy] = ($remedies[$remedy] ?? 0.0) + $chance;
+        }
+
+        return $remedies;
+    }
+
     private static function single(Fault $fault, int $degree, Severity $severity, float $prior, bool $comesAndGoes): Hypothesis
     {
         return new Hypothesis("$fault->key#$degree".($comesAndGoes ? '~' : ''), [$fault], [$fault->part], $prior, $severity->adjustments, $severity->acts, $comesAndGoes);

@@ -46,6 +46,12 @@ final readonly class Likelihood
         };
     }
 
+    /** Whether a meter shows a difference between two numbers: by more than its own spread, or one of them open. */
+    public static function tellsApart(Quantity $quantity, float $number, float $other): bool
+    {
+        return is_infinite($number) || is_infinite($other) ? $number !== $other : abs($number - $other) > self::instrumentSpread($quantity, $other);
+    }
+
     /** Density of a slip at a reading. */
     public static function slipDensity(Quantity $quantity, float $reading, float $scale): float
     {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis;
 
 use Ispira\Core\Family\PositionKind;
-use Ispira\Core\Family\Probe;
 use Ispira\Core\Family\Test;
 
 /**
@@ -21,6 +20,8 @@ final class Misbehaviour
 
     /** Difference of the heard speed, as a ratio, from which it is noticed. */
     private const NOTICED_FROM = 0.15;
+
+    private const MOVES_FROM = 0.5;
 
     /** @var array<string, Test|null> by set-up: what moves there, when it should */
     private array $moving = [];
@@ -46,6 +47,12 @@ final class Misbehaviour
         return $moving !== null && $this->noticed["$hypothesis->key|$setUp"] ??= self::differs($this->predictions->of($hypothesis, $moving)[0], $this->predictions->of($this->sound, $moving)[0]);
     }
 
+    /** Whether something moves that is heard at a ratio of the right speed. */
+    public static function moves(float $heard): bool
+    {
+        return abs($heard) > self::MOVES_FROM;
+    }
+
     public static function differs(float $heard, float $right): bool
     {
         return is_nan($heard) || abs($heard - $right) > self::NOTICED_FROM;
@@ -62,9 +69,8 @@ final class Misbehaviour
     {
         if (!\array_key_exists($setUpKey, $this->moving)) {
             $circuit = $this->predictions->circuit;
-            $setUp = $circuit->setUps[$setUpKey];
-            $test = new Test("moving@$setUpKey", '', $setUpKey, Probe::speed($setUp->mover ?? $circuit->positions[$setUp->position]->mover), 0.0);
-            $this->moving[$setUpKey] = $circuit->kindIn($test) !== PositionKind::Stands && abs($this->predictions->of($this->sound, $test)[0]) > 0.5 ? $test : null;
+            $test = $circuit->movingTest($setUpKey);
+            $this->moving[$setUpKey] = $circuit->kindIn($test) !== PositionKind::Stands && self::moves($this->predictions->of($this->sound, $test)[0]) ? $test : null;
         }
 
         return $this->moving[$setUpKey];

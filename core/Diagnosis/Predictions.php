@@ -42,6 +42,9 @@ final class Predictions
     /** @var array<string, array<int, array{speed: float, braking: float}>> by set-up and mover, one a draw */
     private array $soundWays = [];
 
+    /** @var array<string, list<Hypothesis>> one a draw, by hypothesis */
+    private array $inDegree = [];
+
     /** @var array<string, list<float>> first draw of the sound circuit, by set-up */
     private array $usual = [];
 
@@ -134,10 +137,10 @@ final class Predictions
         $setUp = $this->circuit->setUps[$test->setUp];
         $mover = $test->probe->at;
         $numbers = [];
-        $draws = $this->drawsFor($test->probe);
-        foreach ($draws->vectors as $draw => $vector) {
+        $inDegree = $this->inDegree($hypothesis, $test->probe);
+        foreach ($this->drawsFor($test->probe)->vectors as $draw => $vector) {
             $sound = $this->soundWays["$test->setUp|$mover"][$draw] ??= $this->simulator->soundWay($mover, $vector, $setUp, $this->sound);
-            $numbers[] = $this->simulator->restless($this->circuit->kindIn($test), $mover, $vector, $setUp, self::inDegree($hypothesis, $draws, $draw), $sound);
+            $numbers[] = $this->simulator->restless($this->circuit->kindIn($test), $mover, $vector, $setUp, $inDegree[$draw], $sound);
         }
 
         return $numbers;
@@ -161,7 +164,6 @@ final class Predictions
      */
     private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe): array
     {
-        $draws = $this->drawsFor($probe);
         $place = ($probe->quantity->isNumber() ? '' : 'judged ').$setUpKey.($probe->quantity === Quantity::Ohms ? '|'.$probe->key() : '');
         $key = "$hypothesis->key|$place".($probe->quantity->isPotential() ? '|volts' : '');
         if (isset($this->points[$key])) {
@@ -169,12 +171,12 @@ final class Predictions
         }
         $setUp = $this->circuit->setUps[$setUpKey];
         $solver = $this->simulator->solverFor($probe);
-        $first = $this->applied($draws, 0, $setUp, $hypothesis, $probe);
-        $this->usual[$place] ??= $this->applied($draws, 0, $setUp, $this->sound, $probe);
+        $first = $this->applied(0, $setUp, $hypothesis, $probe);
+        $this->usual[$place] ??= $this->applied(0, $setUp, $this->sound, $probe);
         $signature = "$place|".$solver->signature($first, $this->usual[$place]);
         if (!isset($this->shared[$signature])) {
-            foreach (array_keys($draws->vectors) as $draw) {
-                $this->shared[$signature][] = $solver->solve($this->applied($draws, $draw, $setUp, $hypothesis, $probe));
+            foreach (array_keys($this->drawsFor($probe)->vectors) as $draw) {
+                $this->shared[$signature][] = $solver->solve($this->applied($draw, $setUp, $hypothesis, $probe));
             }
 
             return $this->points[$key] = $this->shared[$signature];
@@ -187,14 +189,17 @@ final class Predictions
     }
 
     /** @return list<float> */
-    private function applied(DrawnValues $draws, int $draw, SetUp $setUp, Hypothesis $hypothesis, Probe $probe): array
+    private function applied(int $draw, SetUp $setUp, Hypothesis $hypothesis, Probe $probe): array
     {
-        return $this->simulator->valuesAt($probe, $this->simulator->valuesFor($draws->vectors[$draw], $setUp, self::inDegree($hypothesis, $draws, $draw)));
+        return $this->simulator->valuesAt($probe, $this->simulator->valuesFor($this->drawsFor($probe)->vectors[$draw], $setUp, $this->inDegree($hypothesis, $probe)[$draw]));
     }
 
-    /** A fault as bad as a draw has it. */
-    private static function inDegree(Hypothesis $hypothesis, DrawnValues $draws, int $draw): Hypothesis
+    /** @return list<Hypothesis> a fault as bad as each draw has it */
+    private function inDegree(Hypothesis $hypothesis, Probe $probe): array
     {
-        return $hypothesis->hasDegree() ? $hypothesis->inDegree(...$draws->degrees[$draw]) : $hypothesis;
+        return $this->inDegree[($probe->quantity->isNumber() ? '' : 'judged ').$hypothesis->key] ??= array_map(
+            static fn (array $degrees): Hypothesis => $hypothesis->hasDegree() ? $hypothesis->inDegree(...$degrees) : $hypothesis,
+            $this->drawsFor($probe)->degrees,
+        );
     }
 }

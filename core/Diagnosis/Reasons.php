@@ -84,7 +84,7 @@ final readonly class Reasons
         [$expected] = $this->diagnosis->evidence->expected($own, $test);
         [$other] = $this->diagnosis->evidence->expected($rival, $test);
 
-        return is_infinite($expected) || is_infinite($other) ? $expected !== $other : abs($expected - $other) > Likelihood::instrumentSpread($test->probe->quantity, $other);
+        return Likelihood::tellsApart($test->probe->quantity, $expected, $other);
     }
 
     private function sentence(Reading $reading, Hypothesis $own, Hypothesis $rival): string

@@ -138,11 +138,8 @@ final class TestValues
      */
     private function choice(Test $test, array $opened, array $chances): TestChoice
     {
-        $minutes = $test->minutes;
-        foreach (array_diff($test->access, $opened) as $place) {
-            $minutes += $this->circuit->accessMinutes[$place];
-        }
-        $now = $this->byRemedy($chances);
+        $minutes = $this->circuit->minutes($test, $opened);
+        $now = HypothesisList::byRemedy($this->alive, $chances);
         [$after, $entropyAfter] = $this->after($test, $chances);
 
         return new TestChoice($test, $this->money->wasted($now) - $after, $this->settings->labour($minutes), $minutes, self::entropy($now) - $entropyAfter);
@@ -202,23 +199,11 @@ final class TestValues
     }
 
     /**
-     * @param array<string, float> $chances by hypothesis
+     * What is still open, in bits.
      *
-     * @return array<string, float> by remedy
+     * @param array<string, float> $chances adding up to 1
      */
-    private function byRemedy(array $chances): array
-    {
-        $remedies = [];
-        foreach ($chances as $key => $chance) {
-            $remedy = $this->alive[$key]->remedy();
-            $remedies[$remedy] = ($remedies[$remedy] ?? 0.0) + $chance;
-        }
-
-        return $remedies;
-    }
-
-    /** @param array<string, float> $chances */
-    private static function entropy(array $chances): float
+    public static function entropy(array $chances): float
     {
         $bits = 0.0;
         foreach ($chances as $chance) {

@@ -88,6 +88,29 @@ final readonly class CircuitModel
         return $this->tests["speed@$position"];
     }
 
+    /** A test that listens to what moves in a set-up. */
+    public function movingTest(string $setUpKey): Test
+    {
+        $setUp = $this->setUps[$setUpKey];
+
+        return new Test("moving@$setUpKey", '', $setUpKey, Probe::speed($setUp->mover ?? $this->positions[$setUp->position]->mover), 0.0);
+    }
+
+    /**
+     * Minutes of a test with what must still be reached for it.
+     *
+     * @param list<string> $opened places already reached
+     */
+    public function minutes(Test $test, array $opened): float
+    {
+        $minutes = $test->minutes;
+        foreach (array_diff($test->access, $opened) as $place) {
+            $minutes += $this->accessMinutes[$place];
+        }
+
+        return $minutes;
+    }
+
     /** What is right during a test. */
     public function kindIn(Test $test): PositionKind
     {

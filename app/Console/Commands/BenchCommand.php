@@ -15,13 +15,11 @@ use Ispira\Core\Diagnosis\Engine;
 use Ispira\Core\Diagnosis\Hypothesis;
 use Ispira\Core\Diagnosis\HypothesisList;
 use Ispira\Core\Diagnosis\MemoryStore;
-use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Diagnosis\Trial\Chance;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Family;
 use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\Position;
 use Symfony\Component\Process\Process;
 
 final class BenchCommand extends Command
@@ -82,7 +80,7 @@ final class BenchCommand extends Command
     {
         $hidden = array_values(array_filter(HypothesisList::of($circuit, false), static fn (Hypothesis $h): bool => $h->parts !== []))[0];
         $unit = new SimulatedUnit($circuit, $hidden, new Chance(1), 0.0);
-        $readings = array_map(static fn (Position $position): Reading => $unit->read("m$position->key", $circuit->speedTest((string) $position->key), 0), array_values($circuit->positions));
+        $readings = $unit->map();
         $next = (new Engine())->diagnose($circuit, new CaseFile($readings), new DecisionSettings())->next;
         $case = new CaseFile($next === null ? $readings : [...$readings, $unit->read('next', $next->test, 0)]);
         $time = static function (Engine $engine) use ($circuit, $case): float {

@@ -16,7 +16,6 @@ use Ispira\Core\Diagnosis\Trial\Chance;
 use Ispira\Core\Diagnosis\Trial\PolicyTree;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
 use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\Position;
 use Ispira\Core\Family\Test;
 
 final class OptimalCommand extends Command
@@ -41,10 +40,12 @@ final class OptimalCommand extends Command
             $sums = [0.0, 0.0];
             $worst = 1.0;
             foreach (HypothesisList::of($circuit, false) as $hidden) {
-                $unit = new SimulatedUnit($circuit, $hidden, new Chance(crc32($hidden->key)), 0.0);
-                $map = array_map(static fn (Position $position): Reading => $unit->read("m$position->key", $circuit->speedTest((string) $position->key), 0), array_values($circuit->positions));
+                if ($hidden->parts === [] || $hidden->comesAndGoes) {
+                    continue;
+                }
+                $map = (new SimulatedUnit($circuit, $hidden, new Chance(crc32($hidden->key)), 0.0))->map();
                 $pattern = implode(' ', array_map(static fn (Reading $r): string => (string) $r->value, $map));
-                if ($hidden->parts === [] || $hidden->comesAndGoes || isset($seen[$pattern])) {
+                if (isset($seen[$pattern])) {
                     continue;
                 }
                 $seen[$pattern] = true;

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis\Trial;
 
 use Ispira\Core\Diagnosis\DecisionSettings;
+use Ispira\Core\Diagnosis\Engine;
 use Ispira\Core\Diagnosis\Evidence;
+use Ispira\Core\Diagnosis\HypothesisList;
 use Ispira\Core\Diagnosis\Money;
+use Ispira\Core\Diagnosis\TestValues;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Test;
 
@@ -20,10 +23,6 @@ use Ispira\Core\Family\Test;
  */
 final class PolicyTree
 {
-    /** Bits under which a test counts as telling nothing, and odds from which the leader counts as sure, as in the engine. */
-    private const TELLS_NOTHING = 0.015;
-    private const SURE = 0.97;
-
     private readonly Money $money;
 
     /** @var array<string, Test> */
@@ -32,9 +31,6 @@ final class PolicyTree
     /** @var array<string, list<array<string, float>>> likelihoods of the outcomes by test */
     private array $outcomes = [];
 
-    /** @var array<string, string> remedy by hypothesis */
-    private array $remedies = [];
-
     /** @param list<Test> $tests */
     public function __construct(private readonly CircuitModel $circuit, private readonly Evidence $evidence, private readonly DecisionSettings $settings, array $tests)
     {
@@ -42,9 +38,6 @@ final class PolicyTree
         foreach ($tests as $test) {
             $this->tests[$test->key] = $test;
             $this->outcomes[$test->key] = $evidence->values->likelihoods($test);
-        }
-        foreach (array_keys($evidence->values->suspects()) as $key) {
-            $this->remedies[$key] = $evidence->hypotheses[$key]->remedy();
         }
     }
 
@@ -140,17 +133,17 @@ final class PolicyTree
         $byGain = [];
         $telling = [];
         $remedies = $this->byRemedy($chances);
-        $entropy = self::entropy($remedies);
+        $entropy = TestValues::entropy($remedies);
         foreach ($left as $key) {
             $wasted = 0.0;
             $after = 0.0;
             foreach ($this->posteriors($key, $chances) as [$probability, $posterior]) {
                 $wasted += $probability * $this->money->wasted($this->byRemedy($posterior));
-                $after += $probability * self::entropy($this->byRemedy($posterior));
+                $after += $probability * TestValues::entropy($this->byRemedy($posterior));
             }
             $price = $this->price($key, $opened);
             $byGain[$key] = $stop - $wasted - $price;
-            if ($entropy - $after > self::TELLS_NOTHING) {
+            if ($entropy - $after > Engine::TELLS_NOTHING) {
                 $telling[$key] = ($entropy - $after) / $price;
             }
         }
@@ -161,18 +154,13 @@ final class PolicyTree
         }
         arsort($telling);
 
-        return max(0.0, ...array_values($remedies)) >= self::SURE ? null : array_key_first($telling);
+        return max(0.0, ...array_values($remedies)) >= Engine::SURE ? null : array_key_first($telling);
     }
 
     /** @param list<string> $opened */
     private function price(string $key, array $opened): float
     {
-        $minutes = $this->tests[$key]->minutes;
-        foreach (array_diff($this->tests[$key]->access, $opened) as $place) {
-            $minutes += $this->circuit->accessMinutes[$place];
-        }
-
-        return $this->settings->labour($minutes);
+        return $this->settings->labour($this->circuit->minutes($this->tests[$key], $opened));
     }
 
     /**
@@ -182,22 +170,6 @@ final class PolicyTree
      */
     private function byRemedy(array $chances): array
     {
-        $remedies = [];
-        foreach ($chances as $key => $chance) {
-            $remedies[$this->remedies[$key]] = ($remedies[$this->remedies[$key]] ?? 0.0) + $chance;
-        }
-
-        return $remedies;
-    }
-
-    /** @param array<string, float> $chances */
-    private static function entropy(array $chances): float
-    {
-        $bits = 0.0;
-        foreach ($chances as $chance) {
-            $bits -= $chance > 0.0 ? $chance * log($chance, 2) : 0.0;
-        }
-
-        return $bits;
+        return HypothesisList::byRemedy($this->evidence->hypotheses, $chances);
     }
 }

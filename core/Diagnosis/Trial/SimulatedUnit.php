@@ -13,8 +13,8 @@ use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Diagnosis\Simulator;
 use Ispira\Core\Diagnosis\SpeedState;
 use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Position;
 use Ispira\Core\Family\PositionKind;
-use Ispira\Core\Family\Probe;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
 
@@ -66,6 +66,12 @@ final class SimulatedUnit
         return $this->truth->remedy();
     }
 
+    /** @return list<Reading> of every position, before any repair */
+    public function map(): array
+    {
+        return array_map(fn (Position $position): Reading => $this->read("m$position->key", $this->circuit->speedTest((string) $position->key), 0), array_values($this->circuit->positions));
+    }
+
     /** The reading that a person takes down. */
     public function read(string $id, Test $test, int $episode): Reading
     {
@@ -78,9 +84,7 @@ final class SimulatedUnit
     /** Whether a meter shows the fault at all: only then can its joint be seen to wander. */
     private function isVisible(Test $test): bool
     {
-        [$with, $without] = [$this->observe($test, $this->truth), $this->observe($test, $this->sound)];
-
-        return is_infinite($with) || is_infinite($without) ? $with !== $without : abs($with - $without) > Likelihood::instrumentSpread($test->probe->quantity, $without);
+        return Likelihood::tellsApart($test->probe->quantity, $this->observe($test, $this->truth), $this->observe($test, $this->sound));
     }
 
     /** Whether what was heard or seen comes of the fault: markedly likelier with it than without. */
@@ -105,13 +109,12 @@ final class SimulatedUnit
     /** What is noted of a fault that comes and goes while a number is read: whether it shows at that moment. */
     private function noted(Test $test): ?bool
     {
-        $setUp = $this->circuit->setUps[$test->setUp];
-        $moving = new Test("moving@$test->setUp", '', $test->setUp, Probe::speed($setUp->mover ?? $this->circuit->positions[$setUp->position]->mover), 0.0);
+        $moving = $this->circuit->movingTest($test->setUp);
         if (!$this->truth->comesAndGoes || !$test->probe->quantity->isNumber() || $this->circuit->kindIn($moving) === PositionKind::Stands) {
             return null;
         }
         $right = $this->asJudged($moving, $this->sound);
-        if (abs($right) < 0.5) {
+        if (!Misbehaviour::moves($right)) {
             return null;
         }
         $misbehaves = $this->shows && Misbehaviour::differs($this->asJudged($moving, $this->truth), $right);

@@ -39,8 +39,7 @@ final class AirDoorFamily implements Family
         $layout = $kind === 'vacuum' ? new VacuumDoors() : new ElectricDoor($kind === 'five-wire', ($values['zones'] ?? 'one') === 'two', $ohms);
         $netlist = $layout->netlist();
         ksort($values);
-        $texts = $this->texts();
-        $texts = Texts::fromFile(__DIR__.'/'.($kind === 'vacuum' ? 'vacuum' : 'electric').'.en.json')->over($texts);
+        $texts = Texts::fromFile(__DIR__.'/'.($kind === 'vacuum' ? 'vacuum' : 'electric').'.en.json')->over($this->texts());
 
         return new CircuitModel(
             [$this->key(), $values],

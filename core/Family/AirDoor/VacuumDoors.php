@@ -134,7 +134,7 @@ final readonly class VacuumDoors implements Layout
 
     public function tests(): array
     {
-        return VacuumTests::all();
+        return VacuumTests::all($this->positions());
     }
 
     public function observations(): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Family\AirDoor;
 
+use Ispira\Core\Family\Position;
 use Ispira\Core\Family\Probe;
 use Ispira\Core\Family\Test;
 
@@ -17,13 +18,16 @@ final class VacuumTests
     {
     }
 
-    /** @return list<Test> */
-    public static function all(): array
+    /**
+     * @param list<Position> $positions
+     *
+     * @return list<Test>
+     */
+    public static function all(array $positions): array
     {
         $tests = [];
-        foreach (VacuumDoors::LABELS as $position => $label) {
-            $mover = $position === 'hill' || $position === 'windscreen' ? 'door-face' : "door-$position";
-            $tests[] = new Test("speed@$position", 'speed', $position, Probe::speed($mover), 0.5, words: ['position' => $label], offered: false);
+        foreach ($positions as $p) {
+            $tests[] = new Test("speed@$p->key", 'speed', $p->key, Probe::speed($p->mover), 0.5, words: ['position' => $p->label], offered: false);
         }
         $tests[] = new Test('hiss', 'hiss', 'face', Probe::observation('hiss'), 1.5, [], ['engine-runs']);
         $tests[] = new Test('look-hoses', 'look-hoses', 'windscreen', Probe::observation('look-hoses'), 2.0, ['engine'], ['engine-off']);
