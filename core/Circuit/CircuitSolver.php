@@ -197,43 +197,17 @@ final class CircuitSolver implements Solver
     }
 
     /**
-     * What decides the currents for a vector: the branches that can carry any, in every
-     * position of the relays, and where their parameters differ from another vector's.
+     * What decides the currents for a vector: the branches that can carry any, and where their
+     * parameters differ from another vector's.
      *
-     * Two vectors that differ from the same third one in the same way, as far as live
-     * branches go, have the same potentials at live nodes.
+     * It is told from one network in which all contacts of all relays conduct: what is live in any
+     * position of theirs is live in it. Two vectors that differ from the same third one in the same
+     * way, as far as live branches go, have the same potentials at live nodes.
      *
      * @param list<float> $values
      * @param list<float> $usual
      */
     public function signature(array $values, array $usual): string
-    {
-        if (\count($this->coils) > 1) {
-            return $this->coarseSignature($values, $usual);
-        }
-        $signature = '';
-        $live = [];
-        for ($state = 0; $state < 2 ** \count($this->coils); ++$state) {
-            foreach ($this->coils as $number => $coil) {
-                $this->moveContacts($values, $coil, ($state >> $number & 1) === 1);
-                $this->moveContacts($usual, $coil, ($state >> $number & 1) === 1);
-            }
-            $network = $this->network($values);
-            $signature .= $network->liveKey.';';
-            $live += $network->liveBranches;
-        }
-
-        return $signature.$this->difference($live, $values, $usual);
-    }
-
-    /**
-     * The same with several relays, from one network in which all contacts of all relays conduct:
-     * what is live in any position of theirs is live in it.
-     *
-     * @param list<float> $values
-     * @param list<float> $usual
-     */
-    private function coarseSignature(array $values, array $usual): string
     {
         foreach ($this->contacts as $contacts) {
             foreach ($contacts as $contact) {
@@ -241,29 +215,16 @@ final class CircuitSolver implements Solver
             }
         }
         $network = $this->network($values);
-
-        return $network->liveKey.';'.$this->difference($network->liveBranches, $values, $usual);
-    }
-
-    /**
-     * Where the parameters of branches differ.
-     *
-     * @param array<int, true>  $branches
-     * @param array<int, float> $values
-     * @param array<int, float> $usual
-     */
-    private function difference(array $branches, array $values, array $usual): string
-    {
-        $difference = '';
-        foreach ($branches as $branch => $_) {
+        $signature = $network->liveKey.';';
+        foreach ($network->liveBranches as $branch => $_) {
             foreach ($this->branchSlots[$branch] as $slot) {
                 if ($values[$slot] !== $usual[$slot]) {
-                    $difference .= "$slot=$values[$slot],";
+                    $signature .= "$slot=$values[$slot],";
                 }
             }
         }
 
-        return $difference;
+        return $signature;
     }
 
     /**
