@@ -21,6 +21,7 @@ final readonly class Element
      * @param float                $restOhms   relay contact resistance while its coil is not energised
      * @param float                $workOhms   relay contact resistance while its coil is energised
      * @param string|null          $partner    the element it works with: a winding's motor, a compound motor's shunt, a module output's input
+     * @param array<string, float> $inputs  for a motor with electronics: the programmed torque over rated, by the id of its input
      * @param Control|null         $control    for a control input: what it does with the signal
      */
     private function __construct(
@@ -34,6 +35,7 @@ final readonly class Element
         public float $workOhms = 0.0,
         public ?string $partner = null,
         public ?Control $control = null,
+        public array $inputs = [],
     ) {
         if ($id === '' || $from === '' || $to === '') {
             throw CircuitError::malformed('Every element needs an id and two node names that are not empty.');
@@ -151,5 +153,38 @@ final readonly class Element
     public static function contactor(string $id, string $from, string $to, Contactor $contactor): self
     {
         return new self($id, ElementType::Contactor, $from, $to, $contactor->parameters());
+    }
+
+    /**
+     * @param float $hertz    line frequency
+     * @param float $ohms     in series with it: lead, plug
+     * @param float $leakOhms across it
+     */
+    public static function capacitor(string $id, string $from, string $to, float $microfarads, float $hertz, float $ohms = 0.1, float $leakOhms = self::OPEN_OHMS): self
+    {
+        return new self($id, ElementType::Capacitor, $from, $to, ['ohms' => $ohms, 'microfarads' => $microfarads, 'leakOhms' => $leakOhms, 'hertz' => $hertz]);
+    }
+
+    public static function inductionMotor(string $id, string $from, string $to, InductionMotor $motor): self
+    {
+        return new self($id, ElementType::InductionMotor, $from, $to, $motor->parameters());
+    }
+
+    /** @param float $turns over those of the motor's first section */
+    public static function mainWinding(string $id, string $from, string $to, float $ohms, float $reactance, float $turns, string $motor): self
+    {
+        return new self($id, ElementType::MainWinding, $from, $to, ['ohms' => $ohms, 'reactance' => $reactance, 'turns' => $turns], partner: $motor);
+    }
+
+    /** @param float $turns over those of the motor's first section */
+    public static function auxiliaryWinding(string $id, string $from, string $to, float $ohms, float $reactance, float $turns, string $motor): self
+    {
+        return new self($id, ElementType::AuxiliaryWinding, $from, $to, ['ohms' => $ohms, 'reactance' => $reactance, 'turns' => $turns], partner: $motor);
+    }
+
+    /** @param array<string, float> $inputs programmed torque over rated, by the id of the input */
+    public static function electronicMotor(string $id, string $line, string $neutral, ElectronicMotor $motor, array $inputs): self
+    {
+        return new self($id, ElementType::ElectronicMotor, $line, $neutral, $motor->parameters(), inputs: $inputs);
     }
 }

@@ -48,6 +48,21 @@ enum ElementType: string
     /** Alternating-current coil with an armature that seals; parameters as in {@see Contactor}. */
     case Contactor = 'contactor';
 
+    /** Capacitor at the line frequency; parameters `ohms` (in series), `microfarads`, `leakOhms`, `hertz`. */
+    case Capacitor = 'capacitor';
+
+    /** First section of a single-phase induction motor's main winding; parameters as in {@see InductionMotor}. */
+    case InductionMotor = 'induction-motor';
+
+    /** Another section on the same iron; parameters `ohms`, `reactance`, `turns` over those of the first section. */
+    case MainWinding = 'main-winding';
+
+    /** The winding that makes the field turn; parameters as a main winding's. */
+    case AuxiliaryWinding = 'auxiliary-winding';
+
+    /** Line side of a motor with its own electronics; parameters as in {@see ElectronicMotor}. */
+    case ElectronicMotor = 'electronic-motor';
+
     /** Whether its voltage has a part that its own current does not explain. */
     public function hasEmf(): bool
     {
@@ -66,9 +81,26 @@ enum ElementType: string
         };
     }
 
+    /** Whether its voltage holds a part that comes from a motor's flux. */
+    public function isOnIron(): bool
+    {
+        return $this === self::InductionMotor || $this === self::MainWinding || $this === self::AuxiliaryWinding;
+    }
+
+    /** Whether it moves something in an alternating-current circuit. */
+    public function moves(): bool
+    {
+        return $this === self::Contactor || $this === self::InductionMotor || $this === self::ElectronicMotor;
+    }
+
     /** The name of the parameter that is this element's series resistance. */
     public function resistanceParameter(): string
     {
-        return $this === self::Motor || $this === self::CompoundMotor ? 'armatureOhms' : 'ohms';
+        return match ($this) {
+            self::Motor, self::CompoundMotor => 'armatureOhms',
+            // On direct current only its leak conducts.
+            self::Capacitor => 'leakOhms',
+            default => 'ohms',
+        };
     }
 }

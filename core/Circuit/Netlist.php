@@ -37,6 +37,11 @@ final readonly class Netlist
             if ($element->partner !== null && !self::works($element->type, $byId[$element->partner] ?? null)) {
                 throw CircuitError::unknownPartner($element->id, $element->partner);
             }
+            foreach (array_keys($element->inputs) as $input) {
+                if (!isset($byId[$input])) {
+                    throw CircuitError::unknownPartner($element->id, $input);
+                }
+            }
             if ($element->coil !== null && ($byId[$element->coil] ?? null)?->type !== ElementType::Coil) {
                 throw CircuitError::unknownCoil($element->id, $element->coil);
             }
@@ -48,6 +53,7 @@ final readonly class Netlist
     private static function works(ElementType $type, ?Element $partner): bool
     {
         return $partner !== null && match ($type) {
+            ElementType::MainWinding, ElementType::AuxiliaryWinding => $partner->type === ElementType::InductionMotor,
             ElementType::Winding => $partner->type === ElementType::Motor,
             ElementType::ModuleOutput => $partner->type === ElementType::ModuleInput,
             default => true,

@@ -96,6 +96,21 @@ final readonly class OperatingPoint implements SolvedState
         return $this->chatters ? \NAN : $this->speeds[$branch] ?? (float) $this->energised[$branch];
     }
 
+    public function parameter(string $name): float
+    {
+        $slot = 0;
+        foreach ($this->netlist->elements as $id => $element) {
+            foreach (array_keys($element->parameters) as $parameter) {
+                if ("$id.$parameter" === $name) {
+                    return $this->values[$slot];
+                }
+                ++$slot;
+            }
+        }
+
+        throw CircuitError::unknownParameter($name);
+    }
+
     private function atNode(int $number): float
     {
         return $this->volts[$this->network->representative[$number]] + ($this->joined?->offset($number) ?? 0.0);

@@ -10,12 +10,14 @@ namespace Ispira\Core\Circuit;
 final readonly class PhasorPoint implements SolvedState
 {
     /**
-     * @param array<string, int>                    $nodeNumbers
-     * @param list<array{0: float, 1: float}>       $potentials  by node, in V
+     * @param array<string, int>                       $nodeNumbers
+     * @param list<array{0: float, 1: float}>          $potentials  by node, in V
      * @param array<string, array{0: float, 1: float}> $admittances by conducting element, in S
-     * @param list<float>                           $values
-     * @param array<string, int>                    $slots
-     * @param array<string, bool>                   $sealed      by contactor
+     * @param array<string, array{0: float, 1: float}> $emfs        in V of the first node above the second, by element that has any
+     * @param array<string, array{0: float, 1: float}> $fluxes      in V for each turn of the first section, by induction motor
+     * @param list<float>                              $values
+     * @param array<string, int>                       $slots
+     * @param array<string, float>                     $speeds      by what moves
      */
     public function __construct(
         private Netlist $netlist,
@@ -23,10 +25,18 @@ final readonly class PhasorPoint implements SolvedState
         private PotentialForest $islands,
         private array $potentials,
         private array $admittances,
+        private array $emfs,
+        private array $fluxes,
         private array $values,
         private array $slots,
-        private array $sealed,
+        private array $speeds = [],
     ) {
+    }
+
+    /** @param array<string, float> $speeds by what moves */
+    public function moving(array $speeds): self
+    {
+        return new self($this->netlist, $this->nodeNumbers, $this->islands, $this->potentials, $this->admittances, $this->emfs, $this->fluxes, $this->values, $this->slots, $speeds);
     }
 
     public function potential(string $node): ?float
@@ -41,12 +51,7 @@ final readonly class PhasorPoint implements SolvedState
 
     public function current(string $elementId): float
     {
-        $element = $this->netlist->elements[$elementId] ?? throw CircuitError::unknownParameter($elementId);
-        [$g, $s] = $this->admittances[$elementId] ?? [0.0, 0.0];
-        [$re, $im] = $this->phasorBetween($element->from, $element->to);
-        $re -= $element->type === ElementType::AlternatingSource ? $this->values[$this->slots["$elementId.volts"]] : 0.0;
-
-        return hypot($g, $s) * hypot($re, $im);
+        return hypot(...$this->phasorThrough($elementId));
     }
 
     public function isOpen(string $elementId): bool
@@ -56,12 +61,40 @@ final readonly class PhasorPoint implements SolvedState
 
     public function speed(string $elementId): float
     {
-        $element = $this->netlist->elements[$elementId] ?? throw CircuitError::unknownParameter($elementId);
-        if ($this->sealed[$elementId] ?? false) {
-            return 1.0;
-        }
+        return $this->speeds[$elementId] ?? throw CircuitError::unknownParameter($elementId);
+    }
 
-        return $this->voltageBetween($element->from, $element->to) < $this->values[$this->slots["$elementId.dropOutVolts"]] || $this->isOpen($elementId) ? 0.0 : \NAN;
+    public function parameter(string $name): float
+    {
+        return $this->values[$this->slots[$name] ?? throw CircuitError::unknownParameter($name)];
+    }
+
+    /** Voltage in V that an induction motor's flux holds across its first section. */
+    public function flux(string $motor): float
+    {
+        return hypot(...$this->fluxes[$motor]);
+    }
+
+    /** Part of a winding's current that leads a motor's flux by a quarter period, over that flux, in S; positive for what a capacitor drives. */
+    public function inQuadrature(string $winding, string $motor): float
+    {
+        [$re, $im] = $this->phasorThrough($winding);
+        [$fluxRe, $fluxIm] = $this->fluxes[$motor];
+        $size = $fluxRe * $fluxRe + $fluxIm * $fluxIm;
+
+        return $size > 0.0 ? ($im * $fluxRe - $re * $fluxIm) / $size : 0.0;
+    }
+
+    /** @return array{0: float, 1: float} in A */
+    private function phasorThrough(string $elementId): array
+    {
+        $element = $this->netlist->elements[$elementId] ?? throw CircuitError::unknownParameter($elementId);
+        [$g, $s] = $this->admittances[$elementId] ?? [0.0, 0.0];
+        [$re, $im] = $this->phasorBetween($element->from, $element->to);
+        [$emfRe, $emfIm] = $this->emfs[$elementId] ?? [0.0, 0.0];
+        [$re, $im] = [$re - $emfRe, $im - $emfIm];
+
+        return [$g * $re - $s * $im, $g * $im + $s * $re];
     }
 
     private function connected(string $a, string $b): bool

@@ -7,17 +7,20 @@ namespace Ispira\Core\Circuit;
 /**
  * Finds the steady state of an alternating-current circuit at its line frequency.
  *
- * Nodal analysis with complex admittances (phasors), solved by Gaussian elimination with
- * partial pivoting. Contactors start apart; one that reaches its pull-in voltage seals and
- * the circuit is solved again with its sealed impedance.
+ * Nodal analysis with complex admittances (phasors); the flux of an induction motor is one more
+ * unknown, with the balance of its ampere-turns as its equation. What moves starts at rest:
+ * contactors apart, shafts standing. What a solution sets in motion changes the circuit, which is
+ * solved again until it stays as it is.
  */
 final class PhasorSolver implements Solver
 {
-    /** Conductance in S from each node to ground, so that what floats has a potential. */
-    private const LEAK = 1e-12;
+    /** Solutions after which what still changes is taken as it is. */
+    private const MOST_PASSES = 24;
 
-    /** Least resistance of a branch in Ω: closed contacts count as this. */
-    private const LEAST_OHMS = 1e-6;
+    private const ALTERNATING = [
+        ElementType::AlternatingSource, ElementType::Impedance, ElementType::Contactor, ElementType::Resistor, ElementType::Switch,
+        ElementType::Capacitor, ElementType::InductionMotor, ElementType::MainWinding, ElementType::AuxiliaryWinding, ElementType::ElectronicMotor,
+    ];
 
     /** @var array<string, int> */
     private array $slots = [];
@@ -31,16 +34,35 @@ final class PhasorSolver implements Solver
     /** @var array<string, int> */
     private array $nodeNumbers;
 
+    /** @var array<string, Element> what may move */
+    private array $movers = [];
+
+    /** @var array<string, int> column of a motor's flux */
+    private array $fluxes = [];
+
+    /** @var array<string, array{element: Element, type: ElementType, from: int, to: int, ohms: int, reactance: int|null}> nodes and places of the impedance in the vector, by element */
+    private array $branches = [];
+
     public function __construct(private readonly Netlist $netlist)
     {
         $this->nodeNumbers = array_flip($netlist->nodes);
-        foreach ($netlist->elements as $element) {
-            if (!\in_array($element->type, [ElementType::AlternatingSource, ElementType::Impedance, ElementType::Contactor, ElementType::Resistor, ElementType::Switch], true)) {
+        foreach ($netlist->elements as $id => $element) {
+            if (!\in_array($element->type, self::ALTERNATING, true)) {
                 throw CircuitError::notAlternating($element->id);
             }
             foreach ($element->parameters as $name => $value) {
                 $this->slots["$element->id.$name"] = \count($this->nominal);
                 $this->nominal[] = $value;
+            }
+            $this->branches[$id] = [
+                'element' => $element, 'type' => $element->type, 'from' => $this->nodeNumbers[$element->from], 'to' => $this->nodeNumbers[$element->to],
+                'ohms' => $this->slots["$id.ohms"], 'reactance' => $this->slots["$id.reactance"] ?? null,
+            ];
+            if ($element->type->moves()) {
+                $this->movers[$id] = $element;
+            }
+            if ($element->type === ElementType::InductionMotor) {
+                $this->fluxes[$id] = \count($this->nodeNumbers) + \count($this->fluxes);
             }
         }
     }
@@ -68,19 +90,11 @@ final class PhasorSolver implements Solver
     public function solve(?array $values = null): PhasorPoint
     {
         $values ??= $this->nominal;
-        $contactors = array_filter($this->netlist->elements, static fn (Element $e): bool => $e->type === ElementType::Contactor);
-        $sealed = array_fill_keys(array_keys($contactors), false);
-        while (true) {
-            $point = $this->solveUnmoved($values, $sealed);
-            $moved = false;
-            foreach ($contactors as $id => $element) {
-                $volts = $point->voltageBetween($element->from, $element->to);
-                if (!$sealed[$id] && $volts >= $values[$this->slots["$id.pullInVolts"]] && $values[$this->slots["$id.ohms"]] < CircuitSolver::OPEN_FROM_OHMS) {
-                    $sealed[$id] = $moved = true;
-                }
-            }
-            if (!$moved) {
-                return $point;
+        $motion = new AlternatingMotion($this->netlist, $this->movers, fn (string $parameter): float => $values[$this->slots[$parameter]]);
+        for ($pass = 1;; ++$pass) {
+            $point = $this->solveUnmoved($values, $motion);
+            if (!$motion->follows($point) || $pass === self::MOST_PASSES) {
+                return $point->moving($motion->speeds());
             }
         }
     }
@@ -105,49 +119,52 @@ final class PhasorSolver implements Solver
         throw CircuitError::unknownParameter($motor);
     }
 
-    /**
-     * @param list<float>         $values
-     * @param array<string, bool> $sealed
-     */
-    private function solveUnmoved(array $values, array $sealed): PhasorPoint
+    /** @param list<float> $values */
+    private function solveUnmoved(array $values, AlternatingMotion $motion): PhasorPoint
     {
-        $count = \count($this->nodeNumbers);
-        $real = array_fill(0, $count, array_fill(0, $count + 1, 0.0));
-        $imaginary = $real;
+        $nodes = \count($this->nodeNumbers);
+        $equations = new ComplexEquations($nodes + \count($this->fluxes), $nodes);
         $shape = 'open ';
         $conductive = [];
         $admittances = [];
-        foreach ($this->netlist->elements as $id => $element) {
-            [$ohms, $reactance] = $this->impedance($element, $values, $sealed[$id] ?? false);
-            if ($ohms >= CircuitSolver::OPEN_FROM_OHMS) {
+        $emfs = [];
+        foreach ($this->branches as $id => ['type' => $type, 'from' => $a, 'to' => $b, 'ohms' => $ohms, 'reactance' => $reactance, 'element' => $element]) {
+            if ($type !== ElementType::ElectronicMotor && $values[$ohms] >= CircuitSolver::OPEN_FROM_OHMS) {
                 $shape .= '0';
                 continue;
             }
             $shape .= '1';
-            [$a, $b] = [$this->nodeNumbers[$element->from], $this->nodeNumbers[$element->to]];
+            $admittances[$id] = $admittance = match ($type) {
+                ElementType::Resistor, ElementType::Switch, ElementType::AlternatingSource => ComplexEquations::admittance($values[$ohms], 0.0),
+                ElementType::ElectronicMotor => [$motion->conductance($id), 0.0],
+                ElementType::Contactor => $this->coil($id, $values, $motion),
+                ElementType::Capacitor => $this->capacitor($id, $values),
+                default => ComplexEquations::admittance($values[$ohms], $reactance === null ? 0.0 : $values[$reactance]),
+            };
             $conductive[] = [$a, $b];
-            $size = $ohms * $ohms + $reactance * $reactance;
-            [$g, $s] = $admittances[$id] = [$ohms / $size, -$reactance / $size];
-            foreach ([[$a, $a, 1.0], [$b, $b, 1.0], [$a, $b, -1.0], [$b, $a, -1.0]] as [$row, $column, $sign]) {
-                $real[$row][$column] += $sign * $g;
-                $imaginary[$row][$column] += $sign * $s;
-            }
-            if ($element->type === ElementType::AlternatingSource) {
-                $volts = $values[$this->slots["$id.volts"]];
-                $real[$a][$count] += $g * $volts;
-                $imaginary[$a][$count] += $s * $volts;
-                $real[$b][$count] -= $g * $volts;
-                $imaginary[$b][$count] -= $s * $volts;
+            $equations->branch($a, $b, $admittance);
+            if ($type === ElementType::AlternatingSource) {
+                $emfs[$id] = [$values[$this->slots["$id.volts"]], 0.0];
+                $equations->drive($a, $b, $admittance, $emfs[$id][0]);
+            } elseif ($type->isOnIron()) {
+                $equations->onFlux($a, $b, $this->fluxes[$element->partner ?? $id], $admittance, $motion->turns($id), $type !== ElementType::AuxiliaryWinding);
             }
         }
-        for ($node = 0; $node < $count; ++$node) {
-            $real[$node][$node] += self::LEAK;
+        foreach ($this->fluxes as $id => $flux) {
+            $equations->load($flux, $motion->rotor($id));
         }
-        $real[0] = [1.0, ...array_fill(0, $count, 0.0)];
-        $imaginary[0] = array_fill(0, $count + 1, 0.0);
-        $potentials = self::eliminate($real, $imaginary);
+        $solution = $equations->solution();
+        foreach ($this->fluxes === [] ? [] : array_keys($admittances) as $id) {
+            $element = $this->netlist->elements[$id];
+            if ($element->type->isOnIron()) {
+                [$re, $im] = $solution[$this->fluxes[$element->partner ?? $id]];
+                [$turns, $ahead] = $motion->turns($id);
+                $emfs[$id] = [$turns * $re - $ahead * $im, $turns * $im + $ahead * $re];
+            }
+        }
+        $fluxes = array_map(static fn (int $column): array => $solution[$column], $this->fluxes);
 
-        return new PhasorPoint($this->netlist, $this->nodeNumbers, $this->islands[$shape] ??= self::islands($count, $conductive), $potentials, $admittances, $values, $this->slots, $sealed);
+        return new PhasorPoint($this->netlist, $this->nodeNumbers, $this->islands[$shape] ??= self::islands($nodes, $conductive), $solution, $admittances, $emfs, $fluxes, $values, $this->slots);
     }
 
     /** @param list<array{0: int, 1: int}> $conductive pairs of nodes */
@@ -164,66 +181,24 @@ final class PhasorSolver implements Solver
     /**
      * @param list<float> $values
      *
-     * @return array{0: float, 1: float} resistance and reactance in Ω
+     * @return array{0: float, 1: float} admittance in S
      */
-    private function impedance(Element $element, array $values, bool $sealed): array
+    private function coil(string $id, array $values, AlternatingMotion $motion): array
     {
-        $id = $element->id;
-        $ohms = $values[$this->slots["$id.ohms"]];
-        if ($element->type === ElementType::Contactor && $ohms < CircuitSolver::OPEN_FROM_OHMS) {
-            return $sealed
-                ? [$values[$this->slots["$id.sealedOhms"]], $values[$this->slots["$id.sealedReactance"]]]
-                : [$values[$this->slots["$id.unsealedOhms"]], $values[$this->slots["$id.unsealedReactance"]]];
-        }
-
-        return [max($ohms, self::LEAST_OHMS), $element->type === ElementType::Impedance ? $values[$this->slots["$id.reactance"]] : 0.0];
+        return $motion->isSealed($id)
+            ? ComplexEquations::admittance($values[$this->slots["$id.sealedOhms"]], $values[$this->slots["$id.sealedReactance"]])
+            : ComplexEquations::admittance($values[$this->slots["$id.unsealedOhms"]], $values[$this->slots["$id.unsealedReactance"]]);
     }
 
     /**
-     * @param array<int, array<int, float>> $real      square matrix with the right side as its last column
-     * @param array<int, array<int, float>> $imaginary
+     * @param list<float> $values
      *
-     * @return list<array{0: float, 1: float}>
+     * @return array{0: float, 1: float} admittance in S
      */
-    private static function eliminate(array $real, array $imaginary): array
+    private function capacitor(string $id, array $values): array
     {
-        $count = \count($real);
-        for ($column = 0; $column < $count; ++$column) {
-            $best = $column;
-            $size = 0.0;
-            for ($row = $column; $row < $count; ++$row) {
-                $here = $real[$row][$column] ** 2 + $imaginary[$row][$column] ** 2;
-                if ($here > $size) {
-                    [$best, $size] = [$row, $here];
-                }
-            }
-            [$real[$column], $real[$best]] = [$real[$best], $real[$column]];
-            [$imaginary[$column], $imaginary[$best]] = [$imaginary[$best], $imaginary[$column]];
-            for ($row = $column + 1; $row < $count; ++$row) {
-                $re = ($real[$row][$column] * $real[$column][$column] + $imaginary[$row][$column] * $imaginary[$column][$column]) / $size;
-                $im = ($imaginary[$row][$column] * $real[$column][$column] - $real[$row][$column] * $imaginary[$column][$column]) / $size;
-                if ($re === 0.0 && $im === 0.0) {
-                    continue;
-                }
-                for ($n = $column; $n <= $count; ++$n) {
-                    $real[$row][$n] -= $re * $real[$column][$n] - $im * $imaginary[$column][$n];
-                    $imaginary[$row][$n] -= $re * $imaginary[$column][$n] + $im * $real[$column][$n];
-                }
-            }
-        }
-        $solution = [];
-        for ($row = $count - 1; $row >= 0; --$row) {
-            $re = $real[$row][$count];
-            $im = $imaginary[$row][$count];
-            for ($n = $row + 1; $n < $count; ++$n) {
-                $re -= $real[$row][$n] * $solution[$n][0] - $imaginary[$row][$n] * $solution[$n][1];
-                $im -= $real[$row][$n] * $solution[$n][1] + $imaginary[$row][$n] * $solution[$n][0];
-            }
-            $size = $real[$row][$row] ** 2 + $imaginary[$row][$row] ** 2;
-            $solution[$row] = [($re * $real[$row][$row] + $im * $imaginary[$row][$row]) / $size, ($im * $real[$row][$row] - $re * $imaginary[$row][$row]) / $size];
-        }
-        ksort($solution);
+        [$ohms, $reactance] = Capacitor::impedance($values[$this->slots["$id.microfarads"]], $values[$this->slots["$id.leakOhms"]], $values[$this->slots["$id.hertz"]]);
 
-        return array_values($solution);
+        return ComplexEquations::admittance($ohms + $values[$this->slots["$id.ohms"]], $reactance);
     }
 }

@@ -23,4 +23,11 @@ interface SolvedState
 
     /** What a moving part does: rad/s of a shaft; 1 for a sealed contactor, 0 for a silent one, NAN for one that chatters. */
     public function speed(string $elementId): float;
+
+    /**
+     * A parameter that was solved for, as "element.parameter".
+     *
+     * @throws CircuitError when there is no such parameter
+     */
+    public function parameter(string $name): float;
 }

@@ -46,6 +46,9 @@ final class Belief
     /** @var array<string, int> the how-manieth of its test a reading is, by reading id */
     private array $times = [];
 
+    /** @var array<string, array{0: Learned, 1: Learned}> what was learned, and the same over few draws, by hypothesis */
+    private array $rough = [];
+
     /** @var array<string, array{0: float, 1: float}> likelihoods of what was heard, so that equal predictions are weighed once */
     private array $memory = [];
 
@@ -103,7 +106,7 @@ final class Belief
             $of = $reading->test.$reading->trust->value;
             $this->times[$reading->id] = $read[$of] = ($read[$of] ?? 0) + 1;
         }
-        foreach ($this->visits($readings) as $visit) {
+        foreach ($this->tellingFirst($this->visits($readings), $slips) as $visit) {
             $floor = self::NEGLIGIBLE * max(0.0, ...array_values($this->weights));
             foreach ($this->hypotheses as $key => $hypothesis) {
                 // The sound circuit is followed to the end: reasons are told against it.
@@ -152,6 +155,28 @@ final class Belief
         }
 
         return array_values($visits);
+    }
+
+    /**
+     * The leading visits in which only eyes and ears judged teach no value, so that their order is free: what fits
+     * the sound circuit least goes first. Hypotheses it refutes then need no prediction for the others.
+     *
+     * @param list<non-empty-list<Reading>> $visits
+     * @param array<string, array<string, float>> $slips
+     *
+     * @return list<non-empty-list<Reading>>
+     */
+    private function tellingFirst(array $visits, array $slips): array
+    {
+        $judged = 0;
+        $sound = [];
+        while (isset($visits[$judged]) && !array_filter($visits[$judged], fn (Reading $r): bool => $this->predictions->circuit->tests[$r->test]->probe->quantity->isNumber())) {
+            $sound[] = $this->visit($this->hypotheses[HypothesisList::NOTHING_WRONG], $visits[$judged], $slips);
+            ++$judged;
+        }
+        asort($sound);
+
+        return [...array_map(static fn (int $number): array => $visits[$number], array_keys($sound)), ...\array_slice($visits, $judged)];
     }
 
     /**
@@ -231,21 +256,38 @@ final class Belief
 
             return [$one * $steadiness, $fits * $steadiness, $learned];
         }
-        if ($reading->supplyVolts !== null && $quantity !== Quantity::Ohms) {
-            foreach ($numbers as $draw => $number) {
-                $numbers[$draw] = $number * $reading->supplyVolts / $this->predictions->supplyOf($draw);
-            }
-        }
+        $numbers = $this->predictions->atSupply($numbers, $reading, $test);
         [$mean, $variance] = $learned->expect($numbers);
         // The same meter on the same place errs alike again: a repeat adds little.
         $own = (Likelihood::instrumentSpread($quantity, $mean) * $this->times[$reading->id]) ** 2;
         $fits = (1.0 - $slip) * Likelihood::normalDensity($reading->value, $mean, sqrt($variance + $own));
         $one = $fits + $slip * Likelihood::slipDensity($quantity, $reading->value, $this->scale);
         if ($fits > self::DOUBTED_FROM * $one) {
-            $learned = $learned->with($numbers, $reading->value, $own);
+            $learned = $learned->with($numbers, $reading->value, $own, new Lesson($state, $reading, $own));
         }
 
         return [$one * $steadiness, $fits * $steadiness, $learned];
+    }
+
+    /**
+     * What a hypothesis has learned, retold over the few draws for judging: enough to choose which tests are worth a closer look.
+     */
+    public function roughly(string $hypothesis): Learned
+    {
+        $learned = $this->learned[$hypothesis];
+        if ($learned->lessons === []) {
+            return $learned;
+        }
+        if (($this->rough[$hypothesis][0] ?? null) !== $learned) {
+            $rough = Learned::nothing();
+            foreach ($learned->lessons as $lesson) {
+                $test = $this->predictions->circuit->tests[$lesson->reading->test];
+                $rough = $rough->with($this->predictions->atSupply($this->predictions->few($lesson->state, $test), $lesson->reading, $test), (float) $lesson->reading->value, $lesson->variance);
+            }
+            $this->rough[$hypothesis] = [$learned, $rough];
+        }
+
+        return $this->rough[$hypothesis][1];
     }
 
     /** Whether the fault of a hypothesis changes what a test shows: only then can its bad joint be felt there. */

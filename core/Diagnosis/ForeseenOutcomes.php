@@ -33,12 +33,13 @@ final readonly class ForeseenOutcomes
      * Chances of the outcomes that are tried.
      *
      * @param array<string, Hypothesis> $suspects
+     * @param bool                      $roughly  over the few draws for judging
      *
      * @return array<string, list<float>> by hypothesis
      */
-    public function shares(Test $test, array $suspects): array
+    public function shares(Test $test, array $suspects, bool $roughly = false): array
     {
-        return $test->probe->quantity->isNumber() ? $this->numericShares($test, $suspects) : $this->chosenShares($test, $suspects);
+        return $test->probe->quantity->isNumber() ? $this->numericShares($test, $suspects, $roughly) : $this->chosenShares($test, $suspects);
     }
 
     /**
@@ -89,10 +90,10 @@ final readonly class ForeseenOutcomes
      *
      * @return array<string, list<float>> chance of each outcome that a suspect predicts, by hypothesis
      */
-    private function numericShares(Test $test, array $suspects): array
+    private function numericShares(Test $test, array $suspects, bool $roughly): array
     {
-        $predicted = array_map(fn (Hypothesis $hypothesis): array => $this->summary($hypothesis, $test), $suspects);
-        $sound = $this->summary($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);
+        $predicted = array_map(fn (Hypothesis $hypothesis): array => $this->summary($hypothesis, $test, $roughly), $suspects);
+        $sound = $this->summary($this->hypotheses[HypothesisList::NOTHING_WRONG], $test, $roughly);
         $tried = self::tried(array_values($predicted));
         $noted = $this->misbehaviour !== null && $this->misbehaviour->canBeNoted($test) ? [true, false] : [null];
         $shares = [];
@@ -173,13 +174,13 @@ final readonly class ForeseenOutcomes
      *
      * @return array{0: float, 1: float}
      */
-    public function summary(Hypothesis $hypothesis, Test $test): array
+    public function summary(Hypothesis $hypothesis, Test $test, bool $roughly = false): array
     {
-        $numbers = $this->predictions->of($hypothesis, $test);
+        $numbers = $roughly ? $this->predictions->few($hypothesis, $test) : $this->predictions->of($hypothesis, $test);
         if (is_infinite($numbers[0])) {
             return [\INF, 1.0];
         }
-        [$mean, $variance] = $this->belief->learned[$hypothesis->key]->expect($numbers);
+        [$mean, $variance] = ($roughly ? $this->belief->roughly($hypothesis->key) : $this->belief->learned[$hypothesis->key])->expect($numbers);
         $own = Likelihood::instrumentSpread($test->probe->quantity, $mean);
 
         return [$mean, sqrt($variance + $own * $own)];

@@ -18,14 +18,15 @@ final readonly class Learned
     /**
      * @param list<float>|null $shift coordinates of the mean in the span of the draws; null for none
      * @param list<array{0: list<float>, 1: float}> $gains direction and variance of each reading taken in
+     * @param list<Lesson> $lessons readings taken in
      */
-    private function __construct(private ?array $shift, private array $gains)
+    private function __construct(private ?array $shift, private array $gains, public array $lessons)
     {
     }
 
     public static function nothing(): self
     {
-        return new self(null, []);
+        return new self(null, [], []);
     }
 
     /**
@@ -60,7 +61,7 @@ final readonly class Learned
      * @param list<float> $numbers  prediction in each draw, all finite
      * @param float       $variance of the instrument and the hook-up
      */
-    public function with(array $numbers, float $reading, float $variance): self
+    public function with(array $numbers, float $reading, float $variance, ?Lesson $lesson = null): self
     {
         [$mean, $deviations] = self::split($numbers);
         $direction = $deviations;
@@ -85,7 +86,7 @@ final readonly class Learned
             $shift[] = ($this->shift[$draw] ?? 0.0) + $part * $innovation / $total;
         }
 
-        return new self($shift, [...$this->gains, [array_values($direction), $total]]);
+        return new self($shift, [...$this->gains, [array_values($direction), $total]], $lesson === null ? $this->lessons : [...$this->lessons, $lesson]);
     }
 
     /**

@@ -71,7 +71,7 @@ final class Predictions
         // While it shows, a fault that comes and goes is the lasting one.
         $key = rtrim($hypothesis->key, '~')."|$test->key";
 
-        return $this->cells[$key] ??= $this->compute($hypothesis, $test);
+        return $this->cells[$key] ??= $this->compute($hypothesis, $test, !$test->probe->quantity->isNumber());
     }
 
     /** @return list<float> */
@@ -81,6 +81,36 @@ final class Predictions
         $numbers = unpack('d*', $packed);
 
         return $numbers === false ? [] : array_values($numbers);
+    }
+
+    /**
+     * A number over the few draws for judging, whose states the speed map has mostly solved.
+     *
+     * @return list<float>
+     */
+    public function few(Hypothesis $hypothesis, Test $test): array
+    {
+        return self::unpacked($this->cells[rtrim($hypothesis->key, '~')."|$test->key|few"] ??= $this->compute($hypothesis, $test, true));
+    }
+
+    /**
+     * Predictions of a reading, for the supply voltage that was measured with it.
+     *
+     * @param list<float> $numbers one a draw, of all draws or of the few
+     *
+     * @return list<float>
+     */
+    public function atSupply(array $numbers, Reading $reading, Test $test): array
+    {
+        if ($reading->supplyVolts !== null && $test->probe->quantity !== Quantity::Ohms) {
+            $draws = \count($numbers) === \count($this->draws()->vectors) ? $this->draws() : $this->drawsFor(true);
+            $slot = $this->simulator->solver->slot($this->circuit->supply);
+            foreach ($numbers as $draw => $number) {
+                $numbers[$draw] = $number * $reading->supplyVolts / $draws->vectors[$draw][$slot];
+            }
+        }
+
+        return $numbers;
     }
 
     /** Supply voltage at no load that a draw assumes, in V. */
@@ -98,7 +128,7 @@ final class Predictions
         }
     }
 
-    private function compute(Hypothesis $hypothesis, Test $test): string
+    private function compute(Hypothesis $hypothesis, Test $test, bool $few): string
     {
         $this->grown = true;
         if ($test->probe->quantity === Quantity::Observation) {
@@ -107,7 +137,7 @@ final class Predictions
         if ($test->probe->quantity === Quantity::Speed && $this->circuit->setUps[$test->setUp]->atRest !== []) {
             return pack('d*', ...$this->restless($hypothesis, $test));
         }
-        $numbers = array_map(fn (SolvedState $point): float => $this->simulator->observe($test->probe, $point), $this->points($hypothesis, $test->setUp, $test->probe));
+        $numbers = array_map(fn (SolvedState $point): float => $this->simulator->observe($test->probe, $point), $this->points($hypothesis, $test->setUp, $test->probe, $few));
         if ($test->probe->quantity === Quantity::Speed) {
             $numbers = $hypothesis->decouples() ? array_fill(0, \count($numbers), 0.0) : $this->asHeard($test, $numbers);
         }
@@ -125,7 +155,7 @@ final class Predictions
         $mover = $this->circuit->fullSpeedMover($test);
         $speedsOf = fn (string $setUp, string $of): array => $this->soundSpeeds["$setUp|$of"] ??= array_map(
             fn (SolvedState $point): float => $point->speed($of),
-            $this->points($this->sound, $setUp, $test->probe),
+            $this->points($this->sound, $setUp, $test->probe, true),
         );
 
         return array_map(Simulator::heard(...), $speeds, $speedsOf($test->setUp, $test->probe->at), $speedsOf($this->circuit->fullSpeedSetUp($mover)->key, $mover));
@@ -137,8 +167,8 @@ final class Predictions
         $setUp = $this->circuit->setUps[$test->setUp];
         $mover = $test->probe->at;
         $numbers = [];
-        $inDegree = $this->inDegree($hypothesis, $test->probe);
-        foreach ($this->drawsFor($test->probe)->vectors as $draw => $vector) {
+        $inDegree = $this->inDegree($hypothesis, true);
+        foreach ($this->drawsFor(true)->vectors as $draw => $vector) {
             $sound = $this->soundWays["$test->setUp|$mover"][$draw] ??= $this->simulator->soundWay($mover, $vector, $setUp, $this->sound);
             $numbers[] = $this->simulator->restless($this->circuit->kindIn($test), $mover, $vector, $setUp, $inDegree[$draw], $sound);
         }
@@ -147,9 +177,9 @@ final class Predictions
     }
 
     /** What is only heard or seen is judged in steps, for which a few draws are enough; numbers teach, and need all. */
-    private function drawsFor(Probe $probe): DrawnValues
+    private function drawsFor(bool $few): DrawnValues
     {
-        return $probe->quantity->isNumber() ? $this->draws() : $this->forJudging ??= DrawnValues::forJudging($this->circuit, $this->simulator->solver);
+        return $few ? $this->forJudging ??= DrawnValues::forJudging($this->circuit, $this->simulator->solver) : $this->draws();
     }
 
     private function draws(): DrawnValues
@@ -162,21 +192,21 @@ final class Predictions
      *
      * @return list<SolvedState>
      */
-    private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe): array
+    private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe, bool $few): array
     {
-        $place = ($probe->quantity->isNumber() ? '' : 'judged ').$setUpKey.($probe->quantity === Quantity::Ohms ? '|'.$probe->key() : '');
+        $place = ($few ? 'few ' : '').$setUpKey.($probe->quantity === Quantity::Ohms ? '|'.$probe->key() : '');
         $key = "$hypothesis->key|$place".($probe->quantity->isPotential() ? '|volts' : '');
         if (isset($this->points[$key])) {
             return $this->points[$key];
         }
         $setUp = $this->circuit->setUps[$setUpKey];
         $solver = $this->simulator->solverFor($probe);
-        $first = $this->applied(0, $setUp, $hypothesis, $probe);
-        $this->usual[$place] ??= $this->applied(0, $setUp, $this->sound, $probe);
+        $first = $this->applied(0, $setUp, $hypothesis, $probe, $few);
+        $this->usual[$place] ??= $this->applied(0, $setUp, $this->sound, $probe, $few);
         $signature = "$place|".$solver->signature($first, $this->usual[$place]);
         if (!isset($this->shared[$signature])) {
-            foreach (array_keys($this->drawsFor($probe)->vectors) as $draw) {
-                $this->shared[$signature][] = $solver->solve($this->applied($draw, $setUp, $hypothesis, $probe));
+            foreach (array_keys($this->drawsFor($few)->vectors) as $draw) {
+                $this->shared[$signature][] = $solver->solve($this->applied($draw, $setUp, $hypothesis, $probe, $few));
             }
 
             return $this->points[$key] = $this->shared[$signature];
@@ -189,17 +219,17 @@ final class Predictions
     }
 
     /** @return list<float> */
-    private function applied(int $draw, SetUp $setUp, Hypothesis $hypothesis, Probe $probe): array
+    private function applied(int $draw, SetUp $setUp, Hypothesis $hypothesis, Probe $probe, bool $few): array
     {
-        return $this->simulator->valuesAt($probe, $this->simulator->valuesFor($this->drawsFor($probe)->vectors[$draw], $setUp, $this->inDegree($hypothesis, $probe)[$draw]));
+        return $this->simulator->valuesAt($probe, $this->simulator->valuesFor($this->drawsFor($few)->vectors[$draw], $setUp, $this->inDegree($hypothesis, $few)[$draw]));
     }
 
     /** @return list<Hypothesis> a fault as bad as each draw has it */
-    private function inDegree(Hypothesis $hypothesis, Probe $probe): array
+    private function inDegree(Hypothesis $hypothesis, bool $few): array
     {
-        return $this->inDegree[($probe->quantity->isNumber() ? '' : 'judged ').$hypothesis->key] ??= array_map(
+        return $this->inDegree[($few ? 'few ' : '').$hypothesis->key] ??= array_map(
             static fn (array $degrees): Hypothesis => $hypothesis->hasDegree() ? $hypothesis->inDegree(...$degrees) : $hypothesis,
-            $this->drawsFor($probe)->degrees,
+            $this->drawsFor($few)->degrees,
         );
     }
 }

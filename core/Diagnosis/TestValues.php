@@ -12,8 +12,8 @@ use Ispira\Core\Family\Test;
  *
  * For a number, the outcomes tried are the suspects' own predictions, each weighed by its
  * suspect's chance; for a choice, all outcomes. After each, the suspects are weighed again
- * and the money still wasted is compared with today's. All tests are valued on the leading
- * suspects first, and those that come out best on all of them.
+ * and the money still wasted is compared with today's. All tests are valued roughly, on the leading
+ * suspects and few draws, and those that come out best again on all of both.
  */
 final class TestValues
 {
@@ -73,12 +73,12 @@ final class TestValues
             if (!$test->offered && !isset($doubted[$test->key]) || isset($done[$test->key]) || !$this->canDo($test)) {
                 continue;
             }
-            $choices[$test->key] = $this->choice($test, $opened, $leading);
+            $choices[$test->key] = $this->choice($test, $opened, $leading, true);
         }
-        $exact = \count($leading) === \count($this->chance) ? $choices : [];
+        $exact = [];
         while (($unsettled = array_diff_key($this->best($choices), $exact)) !== []) {
             foreach ($unsettled as $key => $choice) {
-                $exact[$key] = $choices[$key] = $this->choice($choice->test, $opened, $this->chance);
+                $exact[$key] = $choices[$key] = $this->choice($choice->test, $opened, $this->chance, false);
             }
         }
         usort($choices, static fn (TestChoice $a, TestChoice $b): int => $b->gain() <=> $a->gain());
@@ -129,18 +129,18 @@ final class TestValues
      */
     public function likelihoods(Test $test): array
     {
-        return array_column($this->outcomes($test, $this->chance), 1);
+        return array_column($this->outcomes($test, $this->chance, false), 1);
     }
 
     /**
      * @param list<string>         $opened
      * @param array<string, float> $chances of the suspects taken into account
      */
-    private function choice(Test $test, array $opened, array $chances): TestChoice
+    private function choice(Test $test, array $opened, array $chances, bool $roughly): TestChoice
     {
         $minutes = $this->circuit->minutes($test, $opened);
         $now = HypothesisList::byRemedy($this->alive, $chances);
-        [$after, $entropyAfter] = $this->after($test, $chances);
+        [$after, $entropyAfter] = $this->after($test, $chances, $roughly);
 
         return new TestChoice($test, $this->money->wasted($now) - $after, $this->settings->labour($minutes), $minutes, self::entropy($now) - $entropyAfter);
     }
@@ -155,11 +155,11 @@ final class TestValues
      *
      * @return array{0: float, 1: float} expected money wasted and entropy after the test
      */
-    private function after(Test $test, array $chances): array
+    private function after(Test $test, array $chances, bool $roughly): array
     {
         $wasted = 0.0;
         $entropy = 0.0;
-        foreach ($this->outcomes($test, $chances) as [$probability, $likelihoods]) {
+        foreach ($this->outcomes($test, $chances, $roughly) as [$probability, $likelihoods]) {
             $posterior = [];
             $total = 0.0;
             foreach ($chances as $key => $chance) {
@@ -185,10 +185,10 @@ final class TestValues
      *
      * @return list<array{0: float, 1: array<string, float>}> probability of an outcome, and its likelihood by hypothesis
      */
-    private function outcomes(Test $test, array $chances): array
+    private function outcomes(Test $test, array $chances, bool $roughly): array
     {
         $outcomes = [];
-        foreach ($this->foreseen->shares($test, array_intersect_key($this->alive, $chances)) as $key => $shares) {
+        foreach ($this->foreseen->shares($test, array_intersect_key($this->alive, $chances), $roughly) as $key => $shares) {
             foreach ($shares as $number => $share) {
                 $outcomes[$number][0] = ($outcomes[$number][0] ?? 0.0) + $chances[$key] * $share;
                 $outcomes[$number][1][$key] = $share;

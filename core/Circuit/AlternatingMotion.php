@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Circuit;
+
+/**
+ * What moves in an alternating-current circuit, while its steady state is sought.
+ *
+ * A contactor that reaches its pull-in voltage seals. An induction motor starts when its auxiliary
+ * winding gives it enough turning field, and then settles where torque and load meet. A motor with
+ * its own electronics takes the power that its speed asks for.
+ */
+final class AlternatingMotion
+{
+    /** Change of slip, and share of change of a power, from which the circuit is solved again. */
+    private const SLIP_CHANGE = 2e-4;
+    private const POWER_CHANGE = 2e-3;
+
+    /** @var array<string, bool> by contactor */
+    private array $sealed = [];
+
+    /** @var array<string, float> by induction motor; 1 while it stands */
+    private array $slips = [];
+
+    /** @var array<string, bool> by induction motor: at rest, not yet seen with the circuit on */
+    private array $resting = [];
+
+    /** @var array<string, float> in S, by motor with electronics */
+    private array $conductances = [];
+
+    /** @var array<string, float> in rad/s, 1 or 0 for a contactor, NAN where it chatters or cuts out */
+    private array $speeds = [];
+
+    /** @var array<string, InductionMotor> */
+    private array $induction = [];
+
+    /** @var array<string, ElectronicMotor> */
+    private array $electronic = [];
+
+    /** @var array<string, string> auxiliary winding of a motor */
+    private array $auxiliary = [];
+
+    /**
+     * @param array<string, Element>   $movers
+     * @param \Closure(string): float $value of a parameter, "element.parameter"
+     */
+    public function __construct(private readonly Netlist $netlist, private readonly array $movers, private readonly \Closure $value)
+    {
+        foreach ($movers as $id => $element) {
+            $this->speeds[$id] = 0.0;
+            $of = static fn (string $name): float => $value("$id.$name");
+            if ($element->type === ElementType::InductionMotor) {
+                $this->induction[$id] = InductionMotor::from($of);
+                $this->slips[$id] = 1.0;
+                $this->resting[$id] = true;
+            } elseif ($element->type === ElementType::ElectronicMotor) {
+                $this->electronic[$id] = ElectronicMotor::from($of);
+                $this->conductances[$id] = $this->electronic[$id]->standbyWatts / $this->electronic[$id]->leastVolts ** 2;
+            } else {
+                $this->sealed[$id] = false;
+            }
+        }
+        foreach ($this->induction === [] ? [] : $netlist->elements as $id => $element) {
+            if ($element->type === ElementType::AuxiliaryWinding) {
+                $this->auxiliary[$element->partner ?? ''] = $id;
+            }
+        }
+    }
+
+    public function isSealed(string $contactor): bool
+    {
+        return $this->sealed[$contactor];
+    }
+
+    /** @return array{0: float, 1: float} conductance and susceptance of a motor's rotor and magnetising branch, in S */
+    public function rotor(string $motor): array
+    {
+        return $this->induction[$motor]->admittance($this->slips[$motor]);
+    }
+
+    public function conductance(string $motor): float
+    {
+        return $this->conductances[$motor];
+    }
+
+    /**
+     * Turns of a winding over those of the first section: in phase with the flux, and ahead of it by a quarter period.
+     *
+     * @return array{0: float, 1: float}
+     */
+    public function turns(string $winding): array
+    {
+        $element = $this->netlist->elements[$winding];
+
+        return match ($element->type) {
+            ElementType::MainWinding => [($this->value)("$winding.turns"), 0.0],
+            // The turning rotor induces it, in proportion to its speed.
+            ElementType::AuxiliaryWinding => [0.0, ($this->value)("$winding.turns") * (1.0 - $this->slips[$element->partner ?? ''])],
+            default => [1.0, 0.0],
+        };
+    }
+
+    /** @return array<string, float> */
+    public function speeds(): array
+    {
+        return $this->speeds;
+    }
+
+    /** Moves what a solution sets in motion; false when that leaves the circuit as it is. */
+    public function follows(PhasorPoint $point): bool
+    {
+        $moved = false;
+        foreach ($this->movers as $id => $element) {
+            $moves = match ($element->type) {
+                ElementType::InductionMotor => $this->turnsInduction($id, $point),
+                ElementType::ElectronicMotor => $this->turnsElectronic($id, $element, $point),
+                default => $this->seals($id, $element, $point),
+            };
+            $moved = $moves || $moved;
+        }
+
+        return $moved;
+    }
+
+    private function seals(string $id, Element $element, PhasorPoint $point): bool
+    {
+        if ($this->sealed[$id]) {
+            return false;
+        }
+        $volts = $point->voltageBetween($element->from, $element->to);
+        if ($point->isOpen($id) || $volts < ($this->value)("$id.dropOutVolts")) {
+            $this->speeds[$id] = 0.0;
+
+            return false;
+        }
+        $this->sealed[$id] = $volts >= ($this->value)("$id.pullInVolts");
+        $this->speeds[$id] = $this->sealed[$id] ? 1.0 : \NAN;
+
+        return $this->sealed[$id];
+    }
+
+    private function turnsInduction(string $id, PhasorPoint $point): bool
+    {
+        $motor = $this->induction[$id];
+        $flux = $point->flux($id) / $motor->ratedEmf;
+        $auxiliary = $motor->auxiliarySiemens > 0.0 && isset($this->auxiliary[$id]) ? $point->inQuadrature($this->auxiliary[$id], $id) / $motor->auxiliarySiemens : 1.0;
+        $speed = 0.0;
+        if (!$this->resting[$id] || $motor->starts($flux, $auxiliary)) {
+            $speed = $motor->speed($flux, $auxiliary);
+        }
+        $this->resting[$id] = $speed === 0.0;
+        $before = $this->slips[$id];
+        $slip = 1.0 - $speed / $motor->synchronousSpeed;
+        // Half steps where flux and slip would chase each other.
+        $this->slips[$id] = $before < 1.0 && $slip < 1.0 ? 0.5 * ($before + $slip) : $slip;
+        $this->speeds[$id] = $speed;
+
+        return abs($slip - $before) > self::SLIP_CHANGE;
+    }
+
+    private function turnsElectronic(string $id, Element $element, PhasorPoint $point): bool
+    {
+        $motor = $this->electronic[$id];
+        $line = $point->voltageBetween($element->from, $element->to);
+        $torque = 0.0;
+        if ($line >= $motor->leastVolts) {
+            foreach ($element->inputs as $input => $programmed) {
+                $signal = $this->netlist->elements[$input];
+                if (!$point->isOpen($input) && $point->voltageBetween($signal->from, $signal->to) >= $motor->inputVolts) {
+                    $torque = max($torque, $programmed);
+                }
+            }
+        }
+        $this->speeds[$id] = $motor->speed($torque);
+        $before = $this->conductances[$id];
+        $this->conductances[$id] = $motor->watts($torque, $this->speeds[$id]) / max($line, 0.5 * $motor->leastVolts) ** 2;
+
+        return abs($this->conductances[$id] - $before) > self::POWER_CHANGE * $before;
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Circuit;
+
+/**
+ * A single-phase induction motor with a fan on its shaft, in quantities relative to its rated point.
+ *
+ * All sections of its main winding share one flux, so each carries a voltage in proportion to its
+ * turns whether it is fed or not. With the rotor's branch referred to one turn of the first section
+ * (steady-state equivalent circuit of an induction machine, its rotor branch R/s + jX with the
+ * pull-out slip R/X), torque follows from slip by Kloss's formula:
+ * T = f · M · r² · 2 / (s/sp + sp/s), with the flux r over the rated flux and M the pull-out
+ * torque. Against it stand friction and a fan that takes (n/n rated)². An auxiliary winding makes the field
+ * turn: f falls to a little over a half without it, and without it nothing starts.
+ */
+final readonly class InductionMotor
+{
+    /** Torque that is left of a motor whose auxiliary winding is dead, once it turns. */
+    private const WITHOUT_AUXILIARY = 0.55;
+
+    /** Share of the auxiliary current above which more of it adds nothing. */
+    private const MOST_AUXILIARY = 1.3;
+
+    /** Speed over rated under which the search for a running point ends. */
+    private const STANDS_BELOW = 0.02;
+
+    /**
+     * @param float $ohms               of the first section of the main winding
+     * @param float $reactance          leakage of it, in Ω at the line frequency
+     * @param float $magnetising        reactance of the magnetising branch, in Ω
+     * @param float $rotorReactance     of the rotor branch, in Ω
+     * @param float $ratedEmf           V across the first section's flux at the rated point
+     * @param float $auxiliarySiemens   auxiliary current in quadrature with that voltage over it, when nothing is wrong; 0 for a motor that needs none (shaded poles)
+     * @param float $startTorque        relative to rated, at standstill with full flux
+     * @param float $frictionTorque     relative to rated
+     * @param float $fanTorque          relative to rated, at rated speed
+     * @param float $air                air moved at rated speed, over what is right
+     * @param float $synchronousSpeed   rad/s
+     * @param float $ratedSpeed         rad/s
+     * @param float $pullOutSlip        slip at which torque is greatest
+     * @param float $pullOutTorque      relative to rated
+     */
+    public function __construct(
+        public float $ohms,
+        public float $reactance,
+        public float $magnetising,
+        public float $rotorReactance,
+        public float $ratedEmf,
+        public float $auxiliarySiemens,
+        public float $startTorque = 0.45,
+        public float $frictionTorque = 0.03,
+        public float $fanTorque = 0.97,
+        public float $air = 1.0,
+        public float $synchronousSpeed = 125.664,
+        public float $ratedSpeed = 112.574,
+        public float $pullOutSlip = 0.28,
+        public float $pullOutTorque = 1.5,
+    ) {
+    }
+
+    /** @return array<string, float> */
+    public function parameters(): array
+    {
+        /** @var array<string, float> $own */
+        $own = get_object_vars($this);
+
+        return $own;
+    }
+
+    /** @param \Closure(string): float $value of a parameter by its name */
+    public static function from(\Closure $value): self
+    {
+        return new self($value('ohms'), $value('reactance'), $value('magnetising'), $value('rotorReactance'), $value('ratedEmf'), $value('auxiliarySiemens'), $value('startTorque'), $value('frictionTorque'), $value('fanTorque'), $value('air'), $value('synchronousSpeed'), $value('ratedSpeed'), $value('pullOutSlip'), $value('pullOutTorque'));
+    }
+
+    /**
+     * Admittance of magnetising and rotor branch at a slip, referred to the first section.
+     *
+     * @return array{0: float, 1: float} conductance and susceptance in S
+     */
+    public function admittance(float $slip): array
+    {
+        $resistive = $this->rotorReactance * $this->pullOutSlip / max($slip, 1e-6);
+        $size = $resistive * $resistive + $this->rotorReactance * $this->rotorReactance;
+
+        return [$resistive / $size, -$this->rotorReactance / $size - 1.0 / $this->magnetising];
+    }
+
+    /** Whether it starts from rest. @param float $auxiliary share of the right auxiliary current in quadrature */
+    public function starts(float $flux, float $auxiliary): bool
+    {
+        return $this->startTorque * max(0.0, min($auxiliary, self::MOST_AUXILIARY)) * $flux * $flux > $this->frictionTorque;
+    }
+
+    /**
+     * Speed at which it settles once it turns.
+     *
+     * @param float $flux      over rated
+     * @param float $auxiliary share of the right auxiliary current in quadrature
+     *
+     * @return float rad/s, 0 when nothing holds it up
+     */
+    public function speed(float $flux, float $auxiliary): float
+    {
+        $upper = 1.0;
+        $lower = $upper - 0.02;
+        while ($lower > self::STANDS_BELOW && $this->surplus($lower, $flux, $auxiliary) < 0.0) {
+            $upper = $lower;
+            $lower -= 0.02;
+        }
+        if ($lower <= self::STANDS_BELOW) {
+            return 0.0;
+        }
+        for ($halving = 0; $halving < 24; ++$halving) {
+            $middle = 0.5 * ($lower + $upper);
+            [$lower, $upper] = $this->surplus($middle, $flux, $auxiliary) < 0.0 ? [$lower, $middle] : [$middle, $upper];
+        }
+
+        return $lower * $this->synchronousSpeed;
+    }
+
+    /** Torque above what friction and fan take at a speed given as a share of the synchronous one, relative to rated. */
+    private function surplus(float $share, float $flux, float $auxiliary): float
+    {
+        $slip = 1.0 - $share;
+        $help = self::WITHOUT_AUXILIARY + (1.0 - self::WITHOUT_AUXILIARY) * max(0.0, min($auxiliary, self::MOST_AUXILIARY));
+        $torque = $slip <= 0.0 ? 0.0 : $help * $this->pullOutTorque * $flux * $flux * 2.0 / ($slip / $this->pullOutSlip + $this->pullOutSlip / $slip);
+        $speed = $share * $this->synchronousSpeed / $this->ratedSpeed;
+
+        return $torque - $this->frictionTorque - $this->fanTorque * $speed * $speed;
+    }
+}
