@@ -14,8 +14,15 @@ namespace Ispira\Core\Circuit;
 final class AlternatingMotion
 {
     /** Change of slip, and share of change of a power, from which the circuit is solved again. */
-    private const SLIP_CHANGE = 2e-4;
+    private const SLIP_CHANGE = 5e-4;
     private const POWER_CHANGE = 2e-3;
+
+    private const CHASING_FROM = 8;
+
+    private int $passes = 0;
+
+    /** Whether what moved last changed an admittance of the circuit. */
+    public bool $rewired = false;
 
     /** @var array<string, bool> by contactor */
     private array $sealed = [];
@@ -95,10 +102,15 @@ final class AlternatingMotion
 
         return match ($element->type) {
             ElementType::MainWinding => [($this->value)("$winding.turns"), 0.0],
-            // The turning rotor induces it, in proportion to its speed.
-            ElementType::AuxiliaryWinding => [0.0, ($this->value)("$winding.turns") * (1.0 - $this->slips[$element->partner ?? ''])],
+            ElementType::AuxiliaryWinding => [0.0, ($this->value)("$winding.turns")],
             default => [1.0, 0.0],
         };
+    }
+
+    /** Speed over synchronous: the turning rotor induces the auxiliary winding in proportion to it. */
+    public function turning(string $motor): float
+    {
+        return 1.0 - $this->slips[$motor];
     }
 
     /** @return array<string, float> */
@@ -110,7 +122,7 @@ final class AlternatingMotion
     /** Moves what a solution sets in motion; false when that leaves the circuit as it is. */
     public function follows(PhasorPoint $point): bool
     {
-        $moved = false;
+        $moved = $this->rewired = false;
         foreach ($this->movers as $id => $element) {
             $moves = match ($element->type) {
                 ElementType::InductionMotor => $this->turnsInduction($id, $point),
@@ -118,6 +130,7 @@ final class AlternatingMotion
                 default => $this->seals($id, $element, $point),
             };
             $moved = $moves || $moved;
+            $this->rewired = $this->rewired || $moves && $element->type !== ElementType::InductionMotor;
         }
 
         return $moved;
@@ -143,8 +156,8 @@ final class AlternatingMotion
     private function turnsInduction(string $id, PhasorPoint $point): bool
     {
         $motor = $this->induction[$id];
-        $flux = $point->flux($id) / $motor->ratedEmf;
-        $auxiliary = $motor->auxiliarySiemens > 0.0 && isset($this->auxiliary[$id]) ? $point->inQuadrature($this->auxiliary[$id], $id) / $motor->auxiliarySiemens : 1.0;
+        $flux = $point->flux() / $motor->ratedEmf;
+        $auxiliary = $motor->auxiliarySiemens > 0.0 && isset($this->auxiliary[$id]) ? $point->inQuadrature($this->auxiliary[$id]) / $motor->auxiliarySiemens : 1.0;
         $speed = 0.0;
         if (!$this->resting[$id] || $motor->starts($flux, $auxiliary)) {
             $speed = $motor->speed($flux, $auxiliary);
@@ -152,11 +165,22 @@ final class AlternatingMotion
         $this->resting[$id] = $speed === 0.0;
         $before = $this->slips[$id];
         $slip = 1.0 - $speed / $motor->synchronousSpeed;
-        // Half steps where flux and slip would chase each other.
-        $this->slips[$id] = $before < 1.0 && $slip < 1.0 ? 0.5 * ($before + $slip) : $slip;
-        $this->speeds[$id] = $speed;
+        // Half steps where flux and slip chase each other.
+        $this->slips[$id] = ++$this->passes > self::CHASING_FROM && $before < 1.0 && $slip < 1.0 ? 0.5 * ($before + $slip) : $slip;
+        $this->speeds[$id] = $speed > 0.0 && $this->trips($id, $motor, $point) ? \NAN : $speed;
 
         return abs($slip - $before) > self::SLIP_CHANGE;
+    }
+
+    private function trips(string $id, InductionMotor $motor, PhasorPoint $point): bool
+    {
+        foreach ($this->netlist->elements as $winding => $element) {
+            if (($winding === $id || $element->partner === $id) && $point->current((string) $winding) > $motor->tripAmps) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function turnsElectronic(string $id, Element $element, PhasorPoint $point): bool

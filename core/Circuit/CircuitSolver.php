@@ -207,7 +207,7 @@ final class CircuitSolver implements Solver
      * @param list<float> $values
      * @param list<float> $usual
      */
-    public function signature(array $values, array $usual): string
+    public function signature(array $values, array $usual, bool $potentials): string
     {
         foreach ($this->contacts as $contacts) {
             foreach ($contacts as $contact) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Circuit;
 
 /**
- * The equations of an alternating-current circuit: a row for each node, then one for each flux.
+ * The node equations of an alternating-current circuit, for several sets of sources at once.
  */
 final class ComplexEquations
 {
@@ -15,15 +15,16 @@ final class ComplexEquations
     /** Least resistance of a branch in Ω: closed contacts count as this. */
     private const LEAST_OHMS = 1e-6;
 
-    /** @var array<int, array<int, float>> with the right side as its last column */
+    /** @var array<int, array<int, float>> with the right sides as its last columns */
     private array $real;
 
     /** @var array<int, array<int, float>> */
     private array $imaginary;
 
-    public function __construct(private readonly int $count, private readonly int $nodes)
+    /** @param int $sets of sources */
+    public function __construct(private readonly int $nodes, private readonly int $sets)
     {
-        $this->real = $this->imaginary = array_fill(0, $count, array_fill(0, $count + 1, 0.0));
+        $this->real = $this->imaginary = array_fill(0, $nodes, array_fill(0, $nodes + $sets, 0.0));
         for ($node = 0; $node < $nodes; ++$node) {
             $this->real[$node][$node] = self::LEAK;
         }
@@ -52,105 +53,96 @@ final class ComplexEquations
         $this->imaginary[$b][$a] -= $s;
     }
 
-    /** @param array{0: float, 1: float} $admittance */
-    public function drive(int $a, int $b, array $admittance, float $volts): void
-    {
-        foreach ([[$a, $volts], [$b, -$volts]] as [$node, $signed]) {
-            $this->real[$node][$this->count] += $admittance[0] * $signed;
-            $this->imaginary[$node][$this->count] += $admittance[1] * $signed;
-        }
-    }
-
     /**
-     * A winding whose voltage holds `turns` times a flux.
+     * A voltage in series with a branch, plus at its first node.
      *
-     * @param array{0: float, 1: float} $admittance
-     * @param array{0: float, 1: float} $turns      in phase with the flux, and ahead of it
-     * @param bool                      $magnetises whether its ampere-turns count in the balance of that flux
+     * @param array{0: float, 1: float} $admittance of the branch
+     * @param array{0: float, 1: float} $volts
      */
-    public function onFlux(int $a, int $b, int $flux, array $admittance, array $turns, bool $magnetises): void
+    public function drive(int $a, int $b, array $admittance, array $volts, int $set): void
     {
-        $re = $admittance[0] * $turns[0] - $admittance[1] * $turns[1];
-        $im = $admittance[0] * $turns[1] + $admittance[1] * $turns[0];
-        foreach ([[$a, -1.0], [$b, 1.0]] as [$node, $sign]) {
-            $this->real[$node][$flux] += $sign * $re;
-            $this->imaginary[$node][$flux] += $sign * $im;
-            if ($magnetises) {
-                $this->real[$flux][$node] -= $sign * $re;
-                $this->imaginary[$flux][$node] -= $sign * $im;
-            }
-        }
-        if ($magnetises) {
-            $this->real[$flux][$flux] -= $turns[0] * $re;
-            $this->imaginary[$flux][$flux] -= $turns[0] * $im;
-        }
-    }
-
-    /** @param array{0: float, 1: float} $admittance what the flux drives, referred to one turn */
-    public function load(int $flux, array $admittance): void
-    {
-        $this->real[$flux][$flux] -= $admittance[0];
-        $this->imaginary[$flux][$flux] -= $admittance[1];
+        $re = $admittance[0] * $volts[0] - $admittance[1] * $volts[1];
+        $im = $admittance[0] * $volts[1] + $admittance[1] * $volts[0];
+        $this->real[$a][$this->nodes + $set] += $re;
+        $this->imaginary[$a][$this->nodes + $set] += $im;
+        $this->real[$b][$this->nodes + $set] -= $re;
+        $this->imaginary[$b][$this->nodes + $set] -= $im;
     }
 
     /**
      * By Gaussian elimination with partial pivoting; the first node is ground.
      *
-     * @return list<array{0: float, 1: float}> potentials in V, then fluxes in V per turn
+     * @return list<list<array{0: float, 1: float}>> potential of each node in V, by set of sources
      */
-    public function solution(): array
+    public function solutions(): array
     {
-        $this->real[0] = [1.0, ...array_fill(0, $this->count, 0.0)];
-        $this->imaginary[0] = array_fill(0, $this->count + 1, 0.0);
-
-        return self::eliminate($this->real, $this->imaginary);
-    }
-
-    /**
-     * @param array<int, array<int, float>> $real
-     * @param array<int, array<int, float>> $imaginary
-     *
-     * @return list<array{0: float, 1: float}>
-     */
-    private static function eliminate(array $real, array $imaginary): array
-    {
-        $count = \count($real);
-        for ($column = 0; $column < $count; ++$column) {
+        [$nodes, $columns] = [$this->nodes, $this->nodes + $this->sets];
+        $this->real[0] = $this->imaginary[0] = array_fill(0, $columns, 0.0);
+        $this->real[0][0] = 1.0;
+        [$real, $imaginary] = [$this->real, $this->imaginary];
+        for ($column = 0; $column < $nodes; ++$column) {
             $best = $column;
             $size = 0.0;
-            for ($row = $column; $row < $count; ++$row) {
-                $here = $real[$row][$column] ** 2 + $imaginary[$row][$column] ** 2;
+            for ($row = $column; $row < $nodes; ++$row) {
+                [$re, $im] = [$real[$row][$column], $imaginary[$row][$column]];
+                $here = $re * $re + $im * $im;
                 if ($here > $size) {
                     [$best, $size] = [$row, $here];
                 }
             }
-            [$real[$column], $real[$best]] = [$real[$best], $real[$column]];
-            [$imaginary[$column], $imaginary[$best]] = [$imaginary[$best], $imaginary[$column]];
-            for ($row = $column + 1; $row < $count; ++$row) {
-                $re = ($real[$row][$column] * $real[$column][$column] + $imaginary[$row][$column] * $imaginary[$column][$column]) / $size;
-                $im = ($imaginary[$row][$column] * $real[$column][$column] - $real[$row][$column] * $imaginary[$column][$column]) / $size;
-                if ($re === 0.0 && $im === 0.0) {
+            if ($best !== $column) {
+                [$real[$column], $real[$best]] = [$real[$best], $real[$column]];
+                [$imaginary[$column], $imaginary[$best]] = [$imaginary[$best], $imaginary[$column]];
+            }
+            [$pivotRe, $pivotIm] = [$real[$column], $imaginary[$column]];
+            $filled = [];
+            for ($n = $column + 1; $n < $columns; ++$n) {
+                if ($pivotRe[$n] !== 0.0 || $pivotIm[$n] !== 0.0) {
+                    $filled[] = $n;
+                }
+            }
+            for ($row = $column + 1; $row < $nodes; ++$row) {
+                [$a, $b] = [$real[$row][$column], $imaginary[$row][$column]];
+                if ($a === 0.0 && $b === 0.0) {
                     continue;
                 }
-                for ($n = $column; $n <= $count; ++$n) {
-                    $real[$row][$n] -= $re * $real[$column][$n] - $im * $imaginary[$column][$n];
-                    $imaginary[$row][$n] -= $re * $imaginary[$column][$n] + $im * $real[$column][$n];
+                $re = ($a * $pivotRe[$column] + $b * $pivotIm[$column]) / $size;
+                $im = ($b * $pivotRe[$column] - $a * $pivotIm[$column]) / $size;
+                foreach ($filled as $n) {
+                    $real[$row][$n] -= $re * $pivotRe[$n] - $im * $pivotIm[$n];
+                    $imaginary[$row][$n] -= $re * $pivotIm[$n] + $im * $pivotRe[$n];
                 }
             }
         }
-        $solution = [];
-        for ($row = $count - 1; $row >= 0; --$row) {
-            $re = $real[$row][$count];
-            $im = $imaginary[$row][$count];
-            for ($n = $row + 1; $n < $count; ++$n) {
-                $re -= $real[$row][$n] * $solution[$n][0] - $imaginary[$row][$n] * $solution[$n][1];
-                $im -= $real[$row][$n] * $solution[$n][1] + $imaginary[$row][$n] * $solution[$n][0];
-            }
-            $size = $real[$row][$row] ** 2 + $imaginary[$row][$row] ** 2;
-            $solution[$row] = [($re * $real[$row][$row] + $im * $imaginary[$row][$row]) / $size, ($im * $real[$row][$row] - $re * $imaginary[$row][$row]) / $size];
-        }
-        ksort($solution);
 
-        return array_values($solution);
+        return array_map(static fn (int $set): array => self::substituted($real, $imaginary, $nodes, $nodes + $set), range(0, $this->sets - 1));
+    }
+
+    /**
+     * @param array<int, array<int, float>> $real      upper triangle
+     * @param array<int, array<int, float>> $imaginary
+     *
+     * @return list<array{0: float, 1: float}>
+     */
+    private static function substituted(array $real, array $imaginary, int $nodes, int $column): array
+    {
+        /** @var list<array{0: float, 1: float}> $solution */
+        $solution = array_fill(0, $nodes, [0.0, 0.0]);
+        for ($row = $nodes - 1; $row >= 0; --$row) {
+            $re = $real[$row][$column];
+            $im = $imaginary[$row][$column];
+            for ($n = $row + 1; $n < $nodes; ++$n) {
+                [$a, $b] = [$real[$row][$n], $imaginary[$row][$n]];
+                if ($a !== 0.0 || $b !== 0.0) {
+                    $re -= $a * $solution[$n][0] - $b * $solution[$n][1];
+                    $im -= $a * $solution[$n][1] + $b * $solution[$n][0];
+                }
+            }
+            [$a, $b] = [$real[$row][$row], $imaginary[$row][$row]];
+            $size = $a * $a + $b * $b;
+            $solution[$row] = [($re * $a + $im * $b) / $size, ($im * $a - $re * $b) / $size];
+        }
+
+        return $solution;
     }
 }

@@ -41,6 +41,8 @@ final readonly class InductionMotor
      * @param float $ratedSpeed         rad/s
      * @param float $pullOutSlip        slip at which torque is greatest
      * @param float $pullOutTorque      relative to rated
+     * @param float $tripAmps           in any of its windings, at which its thermal protector opens after a while
+     * @param float $pushed             1 while a hand starts it
      */
     public function __construct(
         public float $ohms,
@@ -57,6 +59,8 @@ final readonly class InductionMotor
         public float $ratedSpeed = 112.574,
         public float $pullOutSlip = 0.28,
         public float $pullOutTorque = 1.5,
+        public float $tripAmps = 1e6,
+        public float $pushed = 0.0,
     ) {
     }
 
@@ -72,7 +76,7 @@ final readonly class InductionMotor
     /** @param \Closure(string): float $value of a parameter by its name */
     public static function from(\Closure $value): self
     {
-        return new self($value('ohms'), $value('reactance'), $value('magnetising'), $value('rotorReactance'), $value('ratedEmf'), $value('auxiliarySiemens'), $value('startTorque'), $value('frictionTorque'), $value('fanTorque'), $value('air'), $value('synchronousSpeed'), $value('ratedSpeed'), $value('pullOutSlip'), $value('pullOutTorque'));
+        return new self($value('ohms'), $value('reactance'), $value('magnetising'), $value('rotorReactance'), $value('ratedEmf'), $value('auxiliarySiemens'), $value('startTorque'), $value('frictionTorque'), $value('fanTorque'), $value('air'), $value('synchronousSpeed'), $value('ratedSpeed'), $value('pullOutSlip'), $value('pullOutTorque'), $value('tripAmps'), $value('pushed'));
     }
 
     /**
@@ -91,7 +95,7 @@ final readonly class InductionMotor
     /** Whether it starts from rest. @param float $auxiliary share of the right auxiliary current in quadrature */
     public function starts(float $flux, float $auxiliary): bool
     {
-        return $this->startTorque * max(0.0, min($auxiliary, self::MOST_AUXILIARY)) * $flux * $flux > $this->frictionTorque;
+        return $this->startTorque * max($this->pushed, min($auxiliary, self::MOST_AUXILIARY)) * $flux * $flux > $this->frictionTorque;
     }
 
     /**
@@ -113,9 +117,19 @@ final readonly class InductionMotor
         if ($lower <= self::STANDS_BELOW) {
             return 0.0;
         }
-        for ($halving = 0; $halving < 24; ++$halving) {
-            $middle = 0.5 * ($lower + $upper);
-            [$lower, $upper] = $this->surplus($middle, $flux, $auxiliary) < 0.0 ? [$lower, $middle] : [$middle, $upper];
+        // Between two points the surplus is nearly straight: the rule of false position, with the stale end halved (Illinois).
+        [$above, $below] = [$this->surplus($lower, $flux, $auxiliary), $this->surplus($upper, $flux, $auxiliary)];
+        for ($step = 0; $step < 12 && $upper - $lower > 1e-7; ++$step) {
+            $middle = ($lower * $below - $upper * $above) / ($below - $above);
+            $here = $this->surplus($middle, $flux, $auxiliary);
+            if (abs($here) < 1e-9) {
+                return $middle * $this->synchronousSpeed;
+            }
+            if ($here < 0.0) {
+                [$upper, $below, $above] = [$middle, $here, 0.5 * $above];
+            } else {
+                [$lower, $above, $below] = [$middle, $here, 0.5 * $below];
+            }
         }
 
         return $lower * $this->synchronousSpeed;

@@ -14,7 +14,7 @@ final readonly class PhasorPoint implements SolvedState
      * @param list<array{0: float, 1: float}>          $potentials  by node, in V
      * @param array<string, array{0: float, 1: float}> $admittances by conducting element, in S
      * @param array<string, array{0: float, 1: float}> $emfs        in V of the first node above the second, by element that has any
-     * @param array<string, array{0: float, 1: float}> $fluxes      in V for each turn of the first section, by induction motor
+     * @param array{0: float, 1: float}                $flux        of the induction motor, in V for each turn of the first section
      * @param list<float>                              $values
      * @param array<string, int>                       $slots
      * @param array<string, float>                     $speeds      by what moves
@@ -26,7 +26,7 @@ final readonly class PhasorPoint implements SolvedState
         private array $potentials,
         private array $admittances,
         private array $emfs,
-        private array $fluxes,
+        private array $flux,
         private array $values,
         private array $slots,
         private array $speeds = [],
@@ -36,7 +36,7 @@ final readonly class PhasorPoint implements SolvedState
     /** @param array<string, float> $speeds by what moves */
     public function moving(array $speeds): self
     {
-        return new self($this->netlist, $this->nodeNumbers, $this->islands, $this->potentials, $this->admittances, $this->emfs, $this->fluxes, $this->values, $this->slots, $speeds);
+        return new self($this->netlist, $this->nodeNumbers, $this->islands, $this->potentials, $this->admittances, $this->emfs, $this->flux, $this->values, $this->slots, $speeds);
     }
 
     public function potential(string $node): ?float
@@ -69,17 +69,17 @@ final readonly class PhasorPoint implements SolvedState
         return $this->values[$this->slots[$name] ?? throw CircuitError::unknownParameter($name)];
     }
 
-    /** Voltage in V that an induction motor's flux holds across its first section. */
-    public function flux(string $motor): float
+    /** Voltage in V that the induction motor's flux holds across its first section. */
+    public function flux(): float
     {
-        return hypot(...$this->fluxes[$motor]);
+        return hypot(...$this->flux);
     }
 
-    /** Part of a winding's current that leads a motor's flux by a quarter period, over that flux, in S; positive for what a capacitor drives. */
-    public function inQuadrature(string $winding, string $motor): float
+    /** Part of a winding's current that leads the motor's flux by a quarter period, over that flux, in S; positive for what a capacitor drives. */
+    public function inQuadrature(string $winding): float
     {
         [$re, $im] = $this->phasorThrough($winding);
-        [$fluxRe, $fluxIm] = $this->fluxes[$motor];
+        [$fluxRe, $fluxIm] = $this->flux;
         $size = $fluxRe * $fluxRe + $fluxIm * $fluxIm;
 
         return $size > 0.0 ? ($im * $fluxRe - $re * $fluxIm) / $size : 0.0;

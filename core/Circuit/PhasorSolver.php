@@ -7,10 +7,9 @@ namespace Ispira\Core\Circuit;
 /**
  * Finds the steady state of an alternating-current circuit at its line frequency.
  *
- * Nodal analysis with complex admittances (phasors); the flux of an induction motor is one more
- * unknown, with the balance of its ampere-turns as its equation. What moves starts at rest:
- * contactors apart, shafts standing. What a solution sets in motion changes the circuit, which is
- * solved again until it stays as it is.
+ * Nodal analysis with complex admittances (phasors). What moves starts at rest: contactors apart,
+ * shafts standing. What a solution sets in motion changes the circuit, which is solved again until
+ * it stays as it is. An induction motor changes only its own flux, see {@see IronCore}.
  */
 final class PhasorSolver implements Solver
 {
@@ -25,6 +24,9 @@ final class PhasorSolver implements Solver
     /** @var array<string, int> */
     private array $slots = [];
 
+    /** @var array<string, list<int>> places of an element's parameters */
+    private array $slotsOf = [];
+
     /** @var array<string, PotentialForest> which nodes are tied together, by which elements are open */
     private array $islands = [];
 
@@ -37,10 +39,9 @@ final class PhasorSolver implements Solver
     /** @var array<string, Element> what may move */
     private array $movers = [];
 
-    /** @var array<string, int> column of a motor's flux */
-    private array $fluxes = [];
+    private ?IronCore $iron = null;
 
-    /** @var array<string, array{element: Element, type: ElementType, from: int, to: int, ohms: int, reactance: int|null}> nodes and places of the impedance in the vector, by element */
+    /** @var array<string, array{type: ElementType, from: int, to: int, ohms: int, reactance: int|null}> nodes and places of the impedance in the vector, by element */
     private array $branches = [];
 
     public function __construct(private readonly Netlist $netlist)
@@ -51,18 +52,21 @@ final class PhasorSolver implements Solver
                 throw CircuitError::notAlternating($element->id);
             }
             foreach ($element->parameters as $name => $value) {
-                $this->slots["$element->id.$name"] = \count($this->nominal);
+                $this->slots["$element->id.$name"] = $this->slotsOf[$id][] = \count($this->nominal);
                 $this->nominal[] = $value;
             }
             $this->branches[$id] = [
-                'element' => $element, 'type' => $element->type, 'from' => $this->nodeNumbers[$element->from], 'to' => $this->nodeNumbers[$element->to],
+                'type' => $element->type, 'from' => $this->nodeNumbers[$element->from], 'to' => $this->nodeNumbers[$element->to],
                 'ohms' => $this->slots["$id.ohms"], 'reactance' => $this->slots["$id.reactance"] ?? null,
             ];
             if ($element->type->moves()) {
                 $this->movers[$id] = $element;
             }
             if ($element->type === ElementType::InductionMotor) {
-                $this->fluxes[$id] = \count($this->nodeNumbers) + \count($this->fluxes);
+                if ($this->iron !== null) {
+                    throw CircuitError::malformed("Element \"$id\" is a second induction motor: a circuit holds one.");
+                }
+                $this->iron = new IronCore($netlist, $id, $this->nodeNumbers);
             }
         }
     }
@@ -91,17 +95,35 @@ final class PhasorSolver implements Solver
     {
         $values ??= $this->nominal;
         $motion = new AlternatingMotion($this->netlist, $this->movers, fn (string $parameter): float => $values[$this->slots[$parameter]]);
-        for ($pass = 1;; ++$pass) {
-            $point = $this->solveUnmoved($values, $motion);
+        $linear = $this->linear($values, $motion);
+        for ($pass = 1; ; ++$pass) {
+            [$potentials, $emfs, $flux] = $this->iron === null
+                ? [$linear->bySet[0], $linear->emfs, [0.0, 0.0]]
+                : $this->iron->settled($linear, $motion);
+            $point = new PhasorPoint($this->netlist, $this->nodeNumbers, $this->islands[$linear->shape] ??= $linear->islands(\count($this->nodeNumbers)), $potentials, $linear->admittances, $emfs, $flux, $values, $this->slots);
             if (!$motion->follows($point) || $pass === self::MOST_PASSES) {
                 return $point->moving($motion->speeds());
+            }
+            if ($motion->rewired) {
+                $linear = $this->linear($values, $motion);
             }
         }
     }
 
-    public function signature(array $values, array $usual): string
+    public function signature(array $values, array $usual, bool $potentials): string
     {
         $signature = '';
+        if (!$potentials) {
+            $conducting = array_filter($this->branches, static fn (array $branch): bool => $branch['type'] === ElementType::ElectronicMotor || $values[$branch['ohms']] < CircuitSolver::OPEN_FROM_OHMS);
+            foreach (LiveParts::of(array_map(static fn (array $branch): array => ['from' => $branch['from'], 'to' => $branch['to'], 'drives' => $branch['type'] === ElementType::AlternatingSource], $conducting)) as $id) {
+                $signature .= "$id ";
+                foreach ($this->slotsOf[$id] as $slot) {
+                    $signature .= $values[$slot] === $usual[$slot] ? '' : "$slot=$values[$slot],";
+                }
+            }
+
+            return $signature;
+        }
         foreach ($values as $slot => $value) {
             $signature .= $value === $usual[$slot] ? '' : "$slot=$value,";
         }
@@ -120,15 +142,14 @@ final class PhasorSolver implements Solver
     }
 
     /** @param list<float> $values */
-    private function solveUnmoved(array $values, AlternatingMotion $motion): PhasorPoint
+    private function linear(array $values, AlternatingMotion $motion): LinearPhasors
     {
-        $nodes = \count($this->nodeNumbers);
-        $equations = new ComplexEquations($nodes + \count($this->fluxes), $nodes);
+        $equations = new ComplexEquations(\count($this->nodeNumbers), $this->iron === null ? 1 : 3);
         $shape = 'open ';
         $conductive = [];
         $admittances = [];
         $emfs = [];
-        foreach ($this->branches as $id => ['type' => $type, 'from' => $a, 'to' => $b, 'ohms' => $ohms, 'reactance' => $reactance, 'element' => $element]) {
+        foreach ($this->branches as $id => ['type' => $type, 'from' => $a, 'to' => $b, 'ohms' => $ohms, 'reactance' => $reactance]) {
             if ($type !== ElementType::ElectronicMotor && $values[$ohms] >= CircuitSolver::OPEN_FROM_OHMS) {
                 $shape .= '0';
                 continue;
@@ -145,37 +166,13 @@ final class PhasorSolver implements Solver
             $equations->branch($a, $b, $admittance);
             if ($type === ElementType::AlternatingSource) {
                 $emfs[$id] = [$values[$this->slots["$id.volts"]], 0.0];
-                $equations->drive($a, $b, $admittance, $emfs[$id][0]);
+                $equations->drive($a, $b, $admittance, $emfs[$id], 0);
             } elseif ($type->isOnIron()) {
-                $equations->onFlux($a, $b, $this->fluxes[$element->partner ?? $id], $admittance, $motion->turns($id), $type !== ElementType::AuxiliaryWinding);
+                $equations->drive($a, $b, $admittance, $motion->turns($id), $type === ElementType::AuxiliaryWinding ? 2 : 1);
             }
         }
-        foreach ($this->fluxes as $id => $flux) {
-            $equations->load($flux, $motion->rotor($id));
-        }
-        $solution = $equations->solution();
-        foreach ($this->fluxes === [] ? [] : array_keys($admittances) as $id) {
-            $element = $this->netlist->elements[$id];
-            if ($element->type->isOnIron()) {
-                [$re, $im] = $solution[$this->fluxes[$element->partner ?? $id]];
-                [$turns, $ahead] = $motion->turns($id);
-                $emfs[$id] = [$turns * $re - $ahead * $im, $turns * $im + $ahead * $re];
-            }
-        }
-        $fluxes = array_map(static fn (int $column): array => $solution[$column], $this->fluxes);
 
-        return new PhasorPoint($this->netlist, $this->nodeNumbers, $this->islands[$shape] ??= self::islands($nodes, $conductive), $solution, $admittances, $emfs, $fluxes, $values, $this->slots);
-    }
-
-    /** @param list<array{0: int, 1: int}> $conductive pairs of nodes */
-    private static function islands(int $count, array $conductive): PotentialForest
-    {
-        $islands = new PotentialForest($count);
-        foreach ($conductive as [$a, $b]) {
-            $islands->join($a, $b, 0.0);
-        }
-
-        return $islands;
+        return new LinearPhasors($shape, $conductive, $admittances, $emfs, $equations->solutions());
     }
 
     /**

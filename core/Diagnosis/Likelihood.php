@@ -42,6 +42,10 @@ final readonly class Likelihood
             Quantity::Amps => 0.15 + 0.025 * $size,
             Quantity::Vacuum => 1.0 + 0.03 * $size,
             Quantity::Duty => 1.0 + 0.02 * $size,
+            Quantity::Capacitance => 0.05 + 0.02 * $size,
+            Quantity::Rise => 1.5 + 0.04 * $size,
+            Quantity::Pressure => 2.0 + 0.03 * $size,
+            Quantity::Frequency => 0.3 + 0.01 * $size,
             default => 0.04 + 0.02 * $size,
         };
     }
@@ -57,7 +61,9 @@ final readonly class Likelihood
     {
         return match ($quantity) {
             Quantity::Ohms => 1.0 / ((abs($reading) + 0.3) * self::SLIP_DECADES * \M_LN10),
-            Quantity::Duty => 0.01,
+            Quantity::Duty, Quantity::Rise => 0.01,
+            Quantity::Capacitance => 0.03,
+            Quantity::Pressure, Quantity::Frequency => 0.004,
             default => 1.0 / (self::SLIP_RANGE * $scale),
         };
     }

@@ -102,7 +102,7 @@ final class Predictions
      */
     public function atSupply(array $numbers, Reading $reading, Test $test): array
     {
-        if ($reading->supplyVolts !== null && $test->probe->quantity !== Quantity::Ohms) {
+        if ($reading->supplyVolts !== null && $test->probe->quantity->followsSupply()) {
             $draws = \count($numbers) === \count($this->draws()->vectors) ? $this->draws() : $this->drawsFor(true);
             $slot = $this->simulator->solver->slot($this->circuit->supply);
             foreach ($numbers as $draw => $number) {
@@ -195,7 +195,7 @@ final class Predictions
     private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe, bool $few): array
     {
         $place = ($few ? 'few ' : '').$setUpKey.($probe->quantity === Quantity::Ohms ? '|'.$probe->key() : '');
-        $key = "$hypothesis->key|$place".($probe->quantity->isPotential() ? '|volts' : '');
+        $key = "$hypothesis->key|$place".($probe->quantity->isOfPlace() ? '|volts' : '');
         if (isset($this->points[$key])) {
             return $this->points[$key];
         }
@@ -203,7 +203,7 @@ final class Predictions
         $solver = $this->simulator->solverFor($probe);
         $first = $this->applied(0, $setUp, $hypothesis, $probe, $few);
         $this->usual[$place] ??= $this->applied(0, $setUp, $this->sound, $probe, $few);
-        $signature = "$place|".$solver->signature($first, $this->usual[$place]);
+        $signature = "$place|".$solver->signature($first, $this->usual[$place], $probe->quantity->isOfPlace());
         if (!isset($this->shared[$signature])) {
             foreach (array_keys($this->drawsFor($few)->vectors) as $draw) {
                 $this->shared[$signature][] = $solver->solve($this->applied($draw, $setUp, $hypothesis, $probe, $few));
@@ -213,7 +213,7 @@ final class Predictions
         }
 
         // Only potentials of dead ends differ between hypotheses that share their currents.
-        return $this->points[$key] = !$probe->quantity->isPotential()
+        return $this->points[$key] = !$probe->quantity->isOfPlace()
             ? $this->shared[$signature]
             : array_map(static fn (SolvedState $point): SolvedState => $solver->rehung($point, $first), $this->shared[$signature]);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis;
 
+use Ispira\Core\Circuit\Capacitor;
 use Ispira\Core\Circuit\Ohmmeter;
 use Ispira\Core\Circuit\SolvedState;
 use Ispira\Core\Circuit\Solver;
@@ -26,6 +27,12 @@ final class Simulator
 
     /** Speed in rad/s under which a shaft counts as standing, for the choice of what to compare with. */
     private const STANDS_BELOW = 1e-6;
+
+    /** Share of the right air under which a limit ends the heat before its rise is read. */
+    private const LEAST_AIR = 0.3;
+
+    /** Share of the pull-up on either side of which the mean of a pulsed line means that it is stuck. */
+    private const PULSES_BETWEEN = 0.2;
 
     public function __construct(public readonly CircuitModel $circuit)
     {
@@ -93,6 +100,10 @@ final class Simulator
             Quantity::Duty => max(0.0, min(100.0, 100.0 * $point->voltageBetween($probe->at, $probe->against) / $probe->full)),
             Quantity::Speed => $point->speed($probe->at),
             Quantity::Lamp => $this->across($probe->at, $point) / $probe->full,
+            Quantity::Capacitance => Capacitor::shows($point->parameter("$probe->at.microfarads"), $point->parameter("$probe->at.leakOhms"), $point->parameter("$probe->at.ohms")),
+            Quantity::Rise => $probe->full / max(self::LEAST_AIR, self::air($probe, $point)),
+            Quantity::Pressure => $probe->full * self::turning($probe, $point) * self::air($probe, $point),
+            Quantity::Frequency => self::pulses($probe, $point),
             Quantity::Observation => 0.0,
         };
     }
@@ -132,6 +143,26 @@ final class Simulator
             'speed' => $this->solver->solve($this->valuesFor($values, $setUp, $sound))->speed($mover),
             'braking' => $this->solver->electricBraking($this->valuesFor($values, $setUp, $sound, true), $mover),
         ];
+    }
+
+    /** Speed over the one that the probe was declared for; a shaft that cuts in and out counts as standing. */
+    private static function turning(Probe $probe, SolvedState $point): float
+    {
+        $speed = $point->speed($probe->mover);
+
+        return is_nan($speed) ? 0.0 : max(0.0, $speed / $probe->atSpeed);
+    }
+
+    private static function air(Probe $probe, SolvedState $point): float
+    {
+        return self::turning($probe, $point) * $point->parameter("$probe->mover.air");
+    }
+
+    private static function pulses(Probe $probe, SolvedState $point): float
+    {
+        $share = $point->voltageBetween($probe->at, $probe->against) / $probe->pullUp;
+
+        return $share > self::PULSES_BETWEEN && $share < 1.0 - self::PULSES_BETWEEN ? $probe->full * self::turning($probe, $point) : 0.0;
     }
 
     private function across(string $element, SolvedState $point): float

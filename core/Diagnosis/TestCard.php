@@ -47,7 +47,7 @@ final readonly class TestCard
             'black' => $leads ? $this->words->place($test->probe->against) : null,
             'at' => $test->probe->at,
             'against' => $leads ? $test->probe->against : '',
-            'meter' => Words::general('meter.'.$test->probe->quantity->value.($this->circuit->netlist->alternates() && ($volts || $test->probe->quantity === Quantity::Amps) ? '-ac' : ''), ['range' => $supply > 19.0 ? '60' : '20']),
+            'meter' => Words::general('meter.'.$test->probe->quantity->value.($this->circuit->netlist->alternates() && ($volts || $test->probe->quantity === Quantity::Amps) ? '-ac' : ''), ['range' => $supply > 60.0 ? '600' : ($supply > 19.0 ? '60' : '20')]),
             'cautions' => array_map(static fn (string $key): string => $texts->get("cautions.$key"), $test->cautions),
             'tools' => array_map(static fn (string $key): string => $texts->get("tools.$key"), $test->tools),
             'access' => array_map(static fn (string $key): string => $texts->get("access.$key"), $test->access),

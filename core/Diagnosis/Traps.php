@@ -28,6 +28,9 @@ final readonly class Traps
     /** Share of slips from which the pin order is asked for. */
     private const DOUBTED = 0.1;
 
+    /** V from which an idle wire counts as live. */
+    private const IDLE_FROM = 4.0;
+
     /** Share of the leading suspects from which what drives the load is named. */
     private const UPSTREAM_FROM = 0.3;
 
@@ -60,6 +63,7 @@ final readonly class Traps
         $trap = match (true) {
             !$reading->steady => 'wanders',
             $test->trap === Trap::NoLoad && $this->isFull($reading, $test) => $test->trap->value,
+            ($test->trap === Trap::IdleTap || $test->trap === Trap::Ghost) && \is_float($reading->value) && $reading->value > self::IDLE_FROM => $test->trap->value,
             ($test->trap === Trap::Lamp || $test->trap === Trap::SmallLamp) && $reading->value === LampState::Bright->value => $test->trap->value,
             $test->probe->quantity === Quantity::Ohms && \is_float($reading->value) && $reading->value > self::HIGH_OHMS && $this->expected($test) < self::LOW_OHMS => 'range',
             $test->probe->quantity === Quantity::Ohms && $reading->value === null && ($this->diagnosis->evidence->belief->slips[$reading->id] ?? 0.0) > self::DOUBTED && is_finite($this->expected($test)) => 'pin-order',

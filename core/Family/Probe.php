@@ -14,6 +14,9 @@ final readonly class Probe
         public string $at,
         public string $against = '',
         public float $full = 1.0,
+        public float $atSpeed = 1.0,
+        public string $mover = '',
+        public float $pullUp = 1.0,
     ) {
     }
 
@@ -38,6 +41,39 @@ final readonly class Probe
     public static function ohms(string $a, string $b): self
     {
         return new self(Quantity::Ohms, $a, $b);
+    }
+
+    public static function capacitance(string $capacitor): self
+    {
+        return new self(Quantity::Capacitance, $capacitor);
+    }
+
+    /**
+     * Rise of the air's temperature at a steady heat: the less air, the more.
+     *
+     * @param string $mover   induction or electronic motor whose fan moves the air
+     * @param float  $kelvin  at `$atSpeed` rad/s with the right air
+     */
+    public static function rise(string $mover, float $kelvin, float $atSpeed): self
+    {
+        return new self(Quantity::Rise, $mover, '', $kelvin, $atSpeed, $mover);
+    }
+
+    /** @param float $pascals at `$atSpeed` rad/s with the right air */
+    public static function pressure(string $mover, float $pascals, float $atSpeed): self
+    {
+        return new self(Quantity::Pressure, $mover, '', $pascals, $atSpeed, $mover);
+    }
+
+    /**
+     * Pulses of a turning shaft on an open collector: there only while its mean lies between the pull-up and ground.
+     *
+     * @param float $hertz   at `$atSpeed` rad/s
+     * @param float $pullUp  V
+     */
+    public static function frequency(string $mover, float $hertz, float $atSpeed, string $plus, string $minus, float $pullUp): self
+    {
+        return new self(Quantity::Frequency, $plus, $minus, $hertz, $atSpeed, $mover, $pullUp);
     }
 
     /** @param string $mover a motor or a contactor */

@@ -16,6 +16,17 @@ enum Quantity: string
 
     /** How far below the air outside; a family that writes it as a circuit takes kilopascals for volts. */
     case Vacuum = 'vacuum';
+    /** Of a capacitor, out of the circuit. */
+    case Capacitance = 'capacitance';
+
+    /** Of the air through a heater. */
+    case Rise = 'rise';
+
+    /** That a fan makes. */
+    case Pressure = 'pressure';
+
+    /** Of pulses. */
+    case Frequency = 'frequency';
     case Speed = 'speed';
     case Lamp = 'lamp';
     case Observation = 'observation';
@@ -29,14 +40,27 @@ enum Quantity: string
             self::Ohms => 'Ω',
             self::Duty => '%',
             self::Vacuum => 'kPa',
+            self::Capacitance => 'µF',
+            self::Rise => 'K',
+            self::Pressure => 'Pa',
+            self::Frequency => 'Hz',
             default => '',
         };
     }
 
-    /** Whether it is read between two places of the circuit while it works. */
-    public function isPotential(): bool
+    /** Whether it can differ where currents do not: between dead ends, in a part that is off its wires. */
+    public function isOfPlace(): bool
     {
-        return $this === self::Volts || $this === self::Vacuum;
+        return \in_array($this, [self::Volts, self::Vacuum, self::Frequency, self::Capacitance], true);
+    }
+
+    /** Whether it grows with the supply: not so what belongs to a part alone, or what only a fan's air decides. */
+    public function followsSupply(): bool
+    {
+        return match ($this) {
+            self::Volts, self::Amps, self::Duty, self::Vacuum => true,
+            default => false,
+        };
     }
 
     public function isNumber(): bool

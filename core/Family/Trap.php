@@ -18,6 +18,12 @@ enum Trap: string
     /** A small lamp burns on a feed that cannot run a motor. */
     case SmallLamp = 'small-lamp';
 
+    /** An idle winding tap carries voltage by itself. */
+    case IdleTap = 'idle-tap';
+
+    /** An idle wire shows a voltage that no load could take. */
+    case Ghost = 'ghost';
+
     /** Two connected parts: full supply at every setting clears neither. */
     case Together = 'together';
 }

@@ -17,7 +17,7 @@ use Ispira\Core\Measurement\UnreadableNumber;
 final class RecordReadingRequest extends FormRequest
 {
     /** Beyond this, in V, A or 10 MΩ, no instrument of the trade reads. */
-    private const LARGEST = ['volts' => 1000.0, 'amps' => 500.0, 'ohms' => 1e8, 'duty' => 100.0, 'vacuum' => 110.0];
+    private const LARGEST = ['volts' => 1000.0, 'amps' => 500.0, 'ohms' => 1e8, 'duty' => 100.0, 'vacuum' => 110.0, 'capacitance' => 1e4, 'rise' => 200.0, 'pressure' => 1e4, 'frequency' => 1e5];
 
     /** @return array<string, mixed> */
     public function rules(): array

@@ -17,7 +17,7 @@ function line(points: Point[]): string {
 }
 
 /** Half the length that a symbol takes out of its wire. */
-const halfLength: Record<string, number> = { resistor: 17, fuse: 14, contact: 0, relay: 9, plug: 4, motor: 23, battery: 5, coil: 14, module: 19, signal: 15, transformer: 20, vacuum: 16, tank: 18, 'one-way': 9, diaphragm: 16, wire: 0 };
+const halfLength: Record<string, number> = { resistor: 17, fuse: 14, contact: 0, relay: 9, plug: 4, motor: 23, battery: 5, coil: 14, module: 19, signal: 15, transformer: 20, vacuum: 16, tank: 18, 'one-way': 9, diaphragm: 16, winding: 18, capacitor: 5, wire: 0 };
 
 interface Placed {
     element: SheetElement;
@@ -55,6 +55,10 @@ function Symbol({ placed }: { placed: Placed }): ReactNode {
             return <rect transform={turn} x={-half} y={-6} width={2 * half} height={12} {...stroke} fill="var(--paper)" />;
         case 'fuse':
             return <g transform={turn}><rect x={-half} y={-5} width={2 * half} height={10} {...stroke} strokeWidth="1.5" fill="var(--paper)" /><path d={`M${-half} 0H${half}`} {...stroke} /></g>;
+        case 'winding':
+            return <path transform={turn} d={`M${-half} 0c0 -11 9 -11 9 0c0 -11 9 -11 9 0c0 -11 9 -11 9 0c0 -11 9 -11 9 0`} {...stroke} />;
+        case 'capacitor':
+            return <g transform={turn}><path d={`M${-half} -12V12M${half} -12V12`} {...stroke} strokeWidth="2.4" /></g>;
         case 'coil':
             return <g transform={turn}><rect x={-half} y={-8} width={2 * half} height={16} {...stroke} fill="var(--paper)" /><path d={`M${-half / 2} 8L${half / 2} -8`} {...stroke} strokeWidth="1.5" /></g>;
         case 'module':

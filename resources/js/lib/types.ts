@@ -113,7 +113,7 @@ export interface Mark {
 export interface Card {
     key: string;
     title: string;
-    quantity: 'volts' | 'amps' | 'ohms' | 'duty' | 'vacuum' | 'speed' | 'lamp' | 'observation';
+    quantity: 'volts' | 'amps' | 'ohms' | 'duty' | 'vacuum' | 'capacitance' | 'rise' | 'pressure' | 'frequency' | 'speed' | 'lamp' | 'observation';
     unit: string;
     setUp: string;
     position: string;

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Family\TappedBlower;
+
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Family;
+use Ispira\Core\Family\Mechanical\Mechanical;
+use Ispira\Core\Family\Parameter;
+use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Texts;
+
+/**
+ * Furnace or air-handler blower: a capacitor-run motor with nested winding taps, one of which the board feeds.
+ */
+final class TappedBlowerFamily implements Family
+{
+    private ?Texts $texts = null;
+
+    public function key(): string
+    {
+        return 'tapped-blower';
+    }
+
+    public function parameters(): ParameterList
+    {
+        return new ParameterList([
+            Parameter::choice('taps', ['3', '4', '5'], '4'),
+            Parameter::choice('fanTerminal', ['no', 'yes'], 'no', shapesMap: true),
+            Parameter::choice('line', ['230', '120'], '230'),
+            Parameter::choice('hertz', ['50', '60'], '50'),
+            Parameter::number('capacitor', 'µF', 1.0, 60.0),
+            Parameter::number('ratedAmps', 'A', 0.5, 20.0),
+            Parameter::number('rise', 'K', 10.0, 60.0),
+        ]);
+    }
+
+    public function circuit(array $values): CircuitModel
+    {
+        $motor = TappedMotor::of($values);
+        $wiring = new Wiring($motor, ($values['fanTerminal'] ?? 'no') === 'yes');
+        $tests = new TestList($motor, $wiring, \is_float($values['rise'] ?? null) ? $values['rise'] : null);
+        $faults = new FaultList($motor, $wiring);
+        $mechanical = new Mechanical('main', 'cool', 'wheel', 0.15, outlets: false);
+        $netlist = $wiring->netlist();
+        ksort($values);
+
+        return new CircuitModel(
+            [$this->key(), $values],
+            $netlist,
+            'line.volts',
+            $wiring->unknowns(),
+            $wiring->assign(...),
+            $wiring->positions(),
+            $wiring->setUps(),
+            [...$tests->all(), ...$mechanical->tests()],
+            [...$faults->observations(), ...$mechanical->observations()],
+            [...$faults->all(), ...$mechanical->faults()],
+            $faults->pairs(),
+            [...$faults->parts(), ...$mechanical->parts()],
+            $tests->causeChecks(),
+            TestList::ACCESS_MINUTES + Mechanical::ACCESS_MINUTES,
+            $this->texts()->places($netlist->nodes),
+            (new Drawing($motor, $wiring))->sheet(),
+            $this->texts(),
+        );
+    }
+
+    public function texts(): Texts
+    {
+        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+    }
+}
