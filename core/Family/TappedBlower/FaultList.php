@@ -34,6 +34,7 @@ final readonly class FaultList
             new Observation('taps-diagram', ['fits' => 0.97, 'moved' => 0.03]),
             new Observation('spin', ['free' => 0.95, 'gritty' => 0.04, 'locked' => 0.01]),
             new Observation('look-wheel', ['clean' => 0.9, 'debris' => 0.01, 'clogged' => 0.09]),
+            new Observation('bare-spin', ['free' => 0.97, 'gritty' => 0.03]),
             new Observation('look-filter', ['clean' => 0.85, 'clogged' => 0.15]),
             new Observation('stops-hot', ['keeps' => 0.97, 'stops' => 0.03]),
             ...array_map(static fn (string $key): Observation => new Observation($key, $steady), ['wiggle-wires', 'tap-board', 'wiggle-call']),
@@ -132,8 +133,8 @@ final readonly class FaultList
         $spin = static fn (float $free, float $gritty, float $locked): array => ['spin' => ['free' => $free, 'gritty' => $gritty, 'locked' => $locked]];
 
         return [
-            new Fault('bearing-dry', 'bearing-dry', 'motor', 0.07, Severity::added('main.frictionTorque', [0.18, 0.3, 0.38]), $spin(0.08, 0.88, 0.04) + Mechanical::noise(['squeal' => 0.6, 'hum' => 0.1]), element: 'main'),
-            new Fault('bearing-seized', 'bearing-seized', 'motor', 0.04, Severity::only(Adjustment::set('main.frictionTorque', 50.0)), $spin(0.01, 0.05, 0.94) + Mechanical::noise(['hum' => 0.85]), element: 'main'),
+            new Fault('bearing-dry', 'bearing-dry', 'motor', 0.07, Severity::added('main.frictionTorque', [0.18, 0.3, 0.38]), $spin(0.08, 0.88, 0.04) + ['bare-spin' => ['free' => 0.06, 'gritty' => 0.94]] + Mechanical::noise(['squeal' => 0.6, 'hum' => 0.1]), element: 'main'),
+            new Fault('bearing-seized', 'bearing-seized', 'motor', 0.04, Severity::only(Adjustment::set('main.frictionTorque', 50.0)), $spin(0.01, 0.05, 0.94) + ['bare-spin' => ['free' => 0.02, 'gritty' => 0.98]] + Mechanical::noise(['hum' => 0.85]), element: 'main'),
             new Fault('wheel-fouled', 'wheel-fouled', 'wheel', 0.07, [
                 new Severity([Adjustment::scale('main.fanTorque', 0.75), Adjustment::scale('main.air', 0.75)], share: 0.5),
                 new Severity([Adjustment::scale('main.fanTorque', 0.6), Adjustment::scale('main.air', 0.55)], share: 0.5),

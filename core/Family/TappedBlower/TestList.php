@@ -56,6 +56,7 @@ final readonly class TestList
             self::look('look-capacitor', 0.7, ['panel']),
             self::look('taps-diagram', 1.5, ['panel']),
             self::look('spin', 0.7, ['panel', 'wheel'], ['licensed', 'lock-off', 'fan-starts']),
+            self::look('bare-spin', 1.0, ['panel', 'wheel', 'wheel-off'], ['licensed', 'lock-off', 'fan-starts']),
             self::look('look-wheel', 0.7, ['panel', 'wheel'], ['licensed', 'lock-off', 'fan-starts']),
             self::look('stops-hot', 12.0, [], ['hands-clear'], 'cool', true),
             self::look('wiggle-wires', 1.5, ['panel'], ['licensed', 'line-voltage', 'insulated-stick'], 'cool', true),
