@@ -196,9 +196,10 @@ final class AlternatingMotion
                 }
             }
         }
-        $this->speeds[$id] = $motor->speed($torque);
+        $speed = $motor->speed($torque);
+        $this->speeds[$id] = $speed > 0.0 && $motor->answer < 1.0 ? \NAN : $speed;
         $before = $this->conductances[$id];
-        $this->conductances[$id] = $motor->watts($torque, $this->speeds[$id]) / max($line, 0.5 * $motor->leastVolts) ** 2;
+        $this->conductances[$id] = $motor->watts($torque, $speed) / max($line, 0.5 * $motor->leastVolts) ** 2;
 
         return abs($this->conductances[$id] - $before) > self::POWER_CHANGE * $before;
     }

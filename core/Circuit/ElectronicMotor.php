@@ -23,6 +23,7 @@ final readonly class ElectronicMotor
      * @param float $fanTorque      relative to rated, at rated speed
      * @param float $air            air moved at rated speed, over what is right
      * @param float $ratedSpeed     rad/s
+     * @param float $answer         1 while its answer reaches the board; without it the board stops it again and again
      */
     public function __construct(
         public float $ohms = Element::OPEN_OHMS,
@@ -35,6 +36,7 @@ final readonly class ElectronicMotor
         public float $fanTorque = 0.97,
         public float $air = 1.0,
         public float $ratedSpeed = 125.0,
+        public float $answer = 1.0,
     ) {
     }
 
@@ -50,7 +52,7 @@ final readonly class ElectronicMotor
     /** @param \Closure(string): float $value of a parameter by its name */
     public static function from(\Closure $value): self
     {
-        return new self($value('ohms'), $value('leastVolts'), $value('inputVolts'), $value('standbyWatts'), $value('ratedWatts'), $value('drive'), $value('frictionTorque'), $value('fanTorque'), $value('air'), $value('ratedSpeed'));
+        return new self($value('ohms'), $value('leastVolts'), $value('inputVolts'), $value('standbyWatts'), $value('ratedWatts'), $value('drive'), $value('frictionTorque'), $value('fanTorque'), $value('air'), $value('ratedSpeed'), $value('answer'));
     }
 
     /** @param float $torque programmed, relative to rated. @return float rad/s */

@@ -35,7 +35,7 @@ final readonly class FaultList
             new Observation('spin', ['free' => 0.95, 'gritty' => 0.04, 'locked' => 0.01]),
             new Observation('look-wheel', ['clean' => 0.9, 'debris' => 0.01, 'clogged' => 0.09]),
             new Observation('bare-spin', ['free' => 0.97, 'gritty' => 0.03]),
-            new Observation('look-filter', ['clean' => 0.85, 'clogged' => 0.15]),
+            new Observation('look-filter', ['clean' => 0.9, 'clogged' => 0.1]),
             new Observation('stops-hot', ['keeps' => 0.97, 'stops' => 0.03]),
             ...array_map(static fn (string $key): Observation => new Observation($key, $steady), ['wiggle-wires', 'tap-board', 'wiggle-call']),
         ];
@@ -50,7 +50,7 @@ final readonly class FaultList
     /** @return list<FaultPair> */
     public function pairs(): array
     {
-        return [new FaultPair('bearing-dry', 'capacitor-low', 0.02), new FaultPair('filter-clogged', 'wheel-fouled', 0.02), new FaultPair('capacitor-open', 'protector-open', 0.005)];
+        return [new FaultPair('bearing-dry', 'capacitor-low', 0.02), new FaultPair('filter-clogged', 'wheel-fouled', 0.01), new FaultPair('capacitor-open', 'protector-open', 0.005)];
     }
 
     /** @return list<Part> */
