@@ -241,7 +241,7 @@ final class CircuitSolver implements Solver
             $this->moveContacts($values, $coil, $pulled);
         }
 
-        return $state->within($this->network($values));
+        return $state->within($this->joined($values)[0]);
     }
 
     /**
@@ -263,6 +263,22 @@ final class CircuitSolver implements Solver
      */
     private function prepared(array $values): PreparedNetwork
     {
+        [$network, $joined] = $this->joined($values);
+        $conductances = $this->conductances($network, $values);
+        $network->factorise($conductances);
+
+        return new PreparedNetwork($network, $conductances, $joined);
+    }
+
+    /**
+     * The network, and the nodes that ideal sources and closed switches tie together; null for none.
+     *
+     * @param array<int, float> $values
+     *
+     * @return array{0: LiveNetwork, 1: PotentialForest|null}
+     */
+    private function joined(array $values): array
+    {
         $joined = null;
         foreach ($this->ohmsSlots as $number => $slot) {
             if ($values[$slot] === 0.0) {
@@ -274,11 +290,8 @@ final class CircuitSolver implements Solver
                 }
             }
         }
-        $network = $joined === null ? $this->network($values) : $this->buildNetwork($values, $joined);
-        $conductances = $this->conductances($network, $values);
-        $network->factorise($conductances);
 
-        return new PreparedNetwork($network, $conductances, $joined);
+        return [$joined === null ? $this->network($values) : $this->buildNetwork($values, $joined), $joined];
     }
 
     /**

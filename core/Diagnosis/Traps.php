@@ -64,6 +64,7 @@ final readonly class Traps
             !$reading->steady => 'wanders',
             $test->trap === Trap::NoLoad && $this->isFull($reading, $test) => $test->trap->value,
             ($test->trap === Trap::IdleTap || $test->trap === Trap::Ghost) && \is_float($reading->value) && $reading->value > self::IDLE_FROM => $test->trap->value,
+            $test->trap === Trap::Averaged => $test->trap->value,
             ($test->trap === Trap::Lamp || $test->trap === Trap::SmallLamp) && $reading->value === LampState::Bright->value => $test->trap->value,
             $test->probe->quantity === Quantity::Ohms && \is_float($reading->value) && $reading->value > self::HIGH_OHMS && $this->expected($test) < self::LOW_OHMS => 'range',
             $test->probe->quantity === Quantity::Ohms && $reading->value === null && ($this->diagnosis->evidence->belief->slips[$reading->id] ?? 0.0) > self::DOUBTED && is_finite($this->expected($test)) => 'pin-order',

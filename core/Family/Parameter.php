@@ -16,6 +16,7 @@ final readonly class Parameter
      * @param bool            $optional whether "unknown" (null) is an answer
      * @param bool            $shapesMap whether the cells of the speed map depend on it: it is asked first
      * @param string|null     $countOf  for numbers: the parameter whose value minus one is how many there must be
+     * @param bool            $naming   whether it only names things, and leaves the circuit as it is
      * @param array{key: string, values: list<string>}|null $onlyWith another choice, and its values with which this one means anything
      */
     private function __construct(
@@ -30,6 +31,7 @@ final readonly class Parameter
         public ?string $countOf = null,
         public bool $shapesMap = false,
         public ?array $onlyWith = null,
+        public bool $naming = false,
     ) {
     }
 
@@ -53,6 +55,12 @@ final readonly class Parameter
     /** The same, asked for only while another choice has one of some values. */
     public function onlyWith(string $key, string ...$values): self
     {
-        return new self($this->key, $this->kind, $this->default, $this->choices, $this->unit, $this->least, $this->most, $this->optional, $this->countOf, $this->shapesMap, ['key' => $key, 'values' => array_values($values)]);
+        return new self($this->key, $this->kind, $this->default, $this->choices, $this->unit, $this->least, $this->most, $this->optional, $this->countOf, $this->shapesMap, ['key' => $key, 'values' => array_values($values)], $this->naming);
+    }
+
+    /** The same, which only names things. */
+    public function naming(): self
+    {
+        return new self($this->key, $this->kind, $this->default, $this->choices, $this->unit, $this->least, $this->most, $this->optional, $this->countOf, $this->shapesMap, $this->onlyWith, true);
     }
 }

@@ -24,6 +24,9 @@ enum Trap: string
     /** An idle wire shows a voltage that no load could take. */
     case Ghost = 'ghost';
 
+    /** A meter averages a pulsed line, and a still one may rest at either end. */
+    case Averaged = 'averaged';
+
     /** Two connected parts: full supply at every setting clears neither. */
     case Together = 'together';
 }

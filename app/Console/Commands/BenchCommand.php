@@ -65,7 +65,7 @@ final class BenchCommand extends Command
         };
         $chosen = [];
         foreach ($family->parameters()->parameters as $parameter) {
-            foreach ($parameter->choices as $choice) {
+            foreach ($parameter->naming ? [] : $parameter->choices as $choice) {
                 if ($size([$parameter->key => $choice] + $chosen) > $size($chosen)) {
                     $chosen[$parameter->key] = $choice;
                 }

@@ -86,6 +86,6 @@ final readonly class Trial
     /** @return list<string> */
     private function otherChoices(Parameter $parameter): array
     {
-        return array_values(array_filter($parameter->choices, static fn (string $choice): bool => $choice !== $parameter->default));
+        return array_values(array_filter($parameter->naming ? [] : $parameter->choices, static fn (string $choice): bool => $choice !== $parameter->default));
     }
 }
