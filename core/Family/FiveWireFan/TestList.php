@@ -78,8 +78,8 @@ final readonly class TestList
         $tests = [
             self::volts('vm-volts', 'vm-volts', 'high', 'vm', 'gnd', $at),
             self::volts('vcc-volts', 'vcc-volts', 'high', 'vcc', 'gnd', $at),
-            self::volts('fg-volts', 'fg-volts', 'high', 'fg', 'gnd', $at, trap: Trap::Averaged),
-            self::volts('fg-hand', 'fg-hand', 'by-hand', 'board-fg', '0', [...$at, 'wheel']),
+            self::volts('fg-hand', 'fg-hand', 'by-hand', 'board-fg', '0', [...$at, 'wheel'], trap: Trap::Averaged),
+            self::volts('fg-hand-motor', 'fg-hand-motor', 'by-hand', 'fg', 'gnd', [...$at, 'wheel'], trap: Trap::Averaged),
             self::volts('ground-drop', 'ground-drop', 'high', 'gnd', '0', $at),
             self::volts('board-vm', 'board-vm', 'high', 'board-vm', '0', ['cover']),
             self::volts('board-vcc', 'board-vcc', 'high', 'board-vcc', '0', ['cover']),

@@ -172,7 +172,6 @@ final readonly class Wiring
             Unknown::factor('motor', 1.0, 0.25),
             Unknown::factor('fan', 1.0, 0.08),
             Unknown::normal('command', 1.0, 0.025),
-            Unknown::factor('rest', 1.0, 4.0),
         ];
     }
 
@@ -192,8 +191,6 @@ final readonly class Wiring
             'motor.frictionTorque' => $motor->frictionTorque,
             'motor.fanConstant' => $motor->fanConstant * $u['fan'],
             'command.ohms' => 1000.0 * max(0.1, 1.0 + 20.0 * ($u['command'] - 1.0)),
-            // Where the shaft rests decides whether the transistor is on.
-            'fg-rest.ohms' => $u['rest'] > 1.0 ? 1e8 : 1.0,
         ];
     }
 }
