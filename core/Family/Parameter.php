@@ -10,7 +10,7 @@ namespace Ispira\Core\Family;
 final readonly class Parameter
 {
     /**
-     * @param 'choice'|'number'|'numbers' $kind
+     * @param 'choice'|'number'|'numbers'|'text' $kind
      * @param list<string>    $choices  for a choice
      * @param string          $unit     for numbers
      * @param bool            $optional whether "unknown" (null) is an answer
@@ -22,7 +22,7 @@ final readonly class Parameter
     private function __construct(
         public string $key,
         public string $kind,
-        public ?string $default,
+        public string|float|null $default,
         public array $choices = [],
         public string $unit = '',
         public float $least = 0.0,
@@ -44,6 +44,18 @@ final readonly class Parameter
     public static function number(string $key, string $unit, float $least, float $most): self
     {
         return new self($key, 'number', null, [], $unit, $least, $most, true);
+    }
+
+    /** A number that stands at a default until somebody knows better. */
+    public static function figure(string $key, string $unit, float $least, float $most, float $default): self
+    {
+        return new self($key, 'number', $default, [], $unit, $least, $most);
+    }
+
+    /** Several lines of text. */
+    public static function text(string $key, string $default): self
+    {
+        return new self($key, 'text', $default);
     }
 
     /** As many numbers as another parameter says, less one. */

@@ -12,6 +12,8 @@ use Ispira\Core\Measurement\UnreadableNumber;
  */
 final readonly class ParameterList
 {
+    private const LONGEST_TEXT = 20000;
+
     /** @var array<string, Parameter> */
     public array $parameters;
 
@@ -48,6 +50,7 @@ final readonly class ParameterList
                     'choice' => $this->choice($parameter, $given),
                     'number' => $this->number($parameter, $given),
                     'numbers' => $this->numbers($parameter, $given, $values),
+                    'text' => self::text($given),
                 };
             } catch (UnreadableNumber $error) {
                 $messages[$key] = $error->getMessage();
@@ -68,6 +71,11 @@ final readonly class ParameterList
         }
 
         return $given;
+    }
+
+    private static function text(mixed $given): string
+    {
+        return \is_string($given) && \strlen($given) <= self::LONGEST_TEXT ? $given : throw new UnreadableNumber('Type at most '.self::LONGEST_TEXT.' characters.');
     }
 
     private function number(Parameter $parameter, mixed $given): float
