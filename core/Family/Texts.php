@@ -64,6 +64,21 @@ final class Texts
         return strtr($sentence, $replacements);
     }
 
+    /**
+     * Sentences that stand in a list.
+     *
+     * @return list<string>
+     */
+    public function list(string $key): array
+    {
+        $list = [];
+        while (isset($this->sentences["$key.".\count($list)])) {
+            $list[] = $this->sentences["$key.".\count($list)];
+        }
+
+        return $list;
+    }
+
     /** @param array<string, string> $words */
     public function find(string $key, array $words = []): ?string
     {
