@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Planning\BenchSupply;
+
+use Ispira\Core\Family\Parameter;
+use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Texts;
+use Ispira\Core\Planning\Chart;
+use Ispira\Core\Planning\Plan;
+use Ispira\Core\Planning\Planner;
+
+/**
+ * Works out and checks every value of a bench supply for five-wire motors: bus, bleeder, logic supply, command, lamp, fuse.
+ */
+final class BenchSupplyPlanner implements Planner
+{
+    private ?Texts $texts = null;
+
+    public function key(): string
+    {
+        return 'bench-supply';
+    }
+
+    public function parameters(): ParameterList
+    {
+        return new ParameterList([
+            Parameter::figure('mains', 'V', 90.0, 260.0, 230.0),
+            Parameter::figure('hertz', 'Hz', 45.0, 65.0, 50.0),
+            Parameter::figure('tolerance', '%', 0.0, 20.0, 10.0),
+            Parameter::figure('power', 'W', 1.0, 400.0, 45.0),
+            Parameter::figure('efficiency', '%', 20.0, 100.0, 75.0),
+            Parameter::figure('busMost', 'V', 100.0, 450.0, 340.0),
+            Parameter::figure('busMicrofarads', 'µF', 1.0, 1000.0, 100.0),
+            Parameter::figure('busRating', 'V', 100.0, 700.0, 450.0),
+            Parameter::figure('bleeder', 'kΩ', 0.0, 2000.0, 100.0),
+            Parameter::figure('bleederPieces', '', 1.0, 6.0, 2.0),
+            Parameter::figure('bleederWatts', 'W', 0.1, 20.0, 2.0),
+            Parameter::figure('bleederVolts', 'V', 50.0, 2000.0, 350.0),
+            Parameter::figure('fuse', 'A', 0.05, 10.0, 1.0),
+            Parameter::figure('surge', 'V', 50.0, 1000.0, 275.0),
+            Parameter::figure('secondary', 'V', 5.0, 40.0, 18.0),
+            Parameter::figure('regulation', '%', 0.0, 60.0, 15.0),
+            Parameter::figure('reservoir', 'µF', 10.0, 20000.0, 1500.0),
+            Parameter::figure('logicMilliamps', 'mA', 1.0, 1500.0, 100.0),
+            Parameter::figure('dropOut', 'V', 0.2, 4.0, 2.0),
+            Parameter::figure('regulatorMost', 'V', 18.0, 60.0, 35.0),
+            Parameter::figure('fixed', 'kΩ', 0.0, 1000.0, 18.0),
+            Parameter::figure('pot', 'kΩ', 0.1, 1000.0, 10.0),
+            Parameter::figure('input', 'kΩ', 1.0, 10000.0, 150.0),
+            Parameter::figure('commandMost', 'V', 1.0, 15.0, 6.5),
+            Parameter::figure('lampOhms', 'kΩ', 0.05, 100.0, 3.9),
+            Parameter::figure('lampVolts', 'V', 1.0, 4.0, 2.0),
+            Parameter::figure('feedbackMilliamps', 'mA', 0.5, 50.0, 5.0),
+        ]);
+    }
+
+    public function texts(): Texts
+    {
+        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+    }
+
+    public function plan(array $values): Plan
+    {
+        $design = new SupplyDesign(static fn (string $key): float => \is_float($values[$key] ?? null) ? $values[$key] : 0.0);
+        $checks = (new SupplyChecks($design, $this->texts()))->all();
+        $refusals = [];
+        foreach ($checks as [$figure, $refusal]) {
+            if ($figure->standing === 'refused') {
+                $refusals[] = $refusal;
+            }
+        }
+        $wait = (int) ceil($design->highBus()->bleeds($design->bleederOhms(), SupplyDesign::SAFE_VOLTS));
+
+        return new Plan(
+            cautions: $this->texts()->list('cautions'),
+            refusals: $refusals,
+            findings: [$refusals === [] ? $this->texts()->get('findings.passes') : $this->texts()->get('findings.refused'), ...($design->bleederOhms() > 0.0 ? [$this->texts()->get('findings.wait', ['seconds' => (string) $wait])] : [])],
+            steps: $this->texts()->list('steps'),
+            figures: array_column($checks, 0),
+            tables: [(new SupplyParts($design, $this->texts()))->table()],
+            charts: [$this->chart($design)],
+            sheet: SupplyDrawing::sheet(),
+            netlist: SupplyDrawing::netlist($design),
+        );
+    }
+
+    private function chart(SupplyDesign $design): Chart
+    {
+        $points = [];
+        for ($step = 0; $step <= 40; ++$step) {
+            $points[] = [2.5 * $step, round($design->divider()->at($step / 40.0), 3)];
+        }
+
+        return new Chart($this->texts()->get('chart.title'), $this->texts()->get('chart.way'), 'V', [['label' => 'Vsp', 'points' => $points, 'style' => 'heavy']], levels: [['y' => $design->of('commandMost'), 'label' => $this->texts()->get('chart.most')], ['y' => 2.0, 'label' => $this->texts()->get('chart.starts')]]);
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Planning\BenchSupply;
+
+use Ispira\Core\Circuit\Element;
+use Ispira\Core\Circuit\Netlist;
+use Ispira\Core\Family\Sheet;
+use Ispira\Core\Family\SheetElement;
+
+/**
+ * The circuit of the supply: mains and bus on top, logic supply below, one common, five wires at the right.
+ */
+final class SupplyDrawing
+{
+    private function __construct()
+    {
+    }
+
+    /** What the drawing connects; rectifiers stand as sources of their own direct voltage. */
+    public static function netlist(SupplyDesign $design): Netlist
+    {
+        return new Netlist([
+            Element::source('mains', 'L', 'N', $design->nominalBus()->peak(), 1.0),
+            Element::resistor('fuse', 'L', 'fused', 0.1),
+            Element::resistor('surge', 'fused', 'N', 1e9),
+            Element::resistor('inrush', 'fused', 'limited', 10.0),
+            Element::resistor('bridge', 'limited', 'bus', 1.0),
+            Element::resistor('return', 'N', '0', 1.0),
+            Element::resistor('bus-capacitor', 'bus', '0', 1e9),
+            Element::resistor('bleeder', 'bus', '0', max(1.0, $design->bleederOhms())),
+            Element::resistor('bus-fuse', 'bus', 'vm', 0.1),
+            Element::source('secondary', 'raw', '0', $design->lowLogic()->peak(), 1.0),
+            Element::resistor('reservoir', 'raw', '0', 1e9),
+            Element::resistor('regulator', 'raw', 'vcc', 1.0),
+            Element::resistor('fixed', 'vcc', 'pot-top', max(1.0, $design->of('fixed') * 1e3)),
+            Element::resistor('pot', 'pot-top', '0', $design->of('pot') * 1e3),
+            Element::resistor('wiper', 'pot-top', 'vsp', 1.0),
+            Element::resistor('lamp', 'vcc', 'fg', $design->of('lampOhms') * 1e3),
+        ]);
+    }
+
+    public static function sheet(): Sheet
+    {
+        $bottom = 440.0;
+
+        return new Sheet(680.0, 470.0, [
+            'L' => [50.0, 60.0], 'N' => [50.0, 150.0], 'fused' => [150.0, 60.0], 'limited' => [230.0, 60.0], 'bus' => [340.0, 60.0], '0' => [340.0, $bottom], 'vm' => [600.0, 60.0],
+            'raw' => [120.0, 250.0], 'vcc' => [340.0, 250.0], 'pot-top' => [470.0, 250.0], 'vsp' => [600.0, 320.0], 'fg' => [600.0, 200.0],
+        ], [
+            'mains' => new SheetElement('signal', 'mains', side: 'left'),
+            'fuse' => new SheetElement('fuse', 'fuse'),
+            'surge' => new SheetElement('resistor', 'surge', [[150.0, 150.0]], side: 'right'),
+            'inrush' => new SheetElement('resistor', 'inrush'),
+            'bridge' => new SheetElement('module', 'bridge'),
+            'bus-capacitor' => new SheetElement('capacitor', 'bulk', side: 'left', groundAt: [340.0, 150.0]),
+            'bleeder' => new SheetElement('resistor', 'bleeder', [[430.0, 60.0]], 1, side: 'right', groundAt: [430.0, 150.0]),
+            'bus-fuse' => new SheetElement('fuse', 'Vm', [[430.0, 60.0]], 1),
+            'secondary' => new SheetElement('transformer', '', side: 'left', groundAt: [120.0, 380.0]),
+            'reservoir' => new SheetElement('capacitor', 'reservoir', [[200.0, 250.0]], 1, side: 'right', groundAt: [200.0, 380.0]),
+            'regulator' => new SheetElement('module', '15 V', [[200.0, 250.0]], 1),
+            'fixed' => new SheetElement('resistor', 'fixed'),
+            'pot' => new SheetElement('resistor', 'potentiometer', side: 'left', groundAt: [470.0, 380.0]),
+            'wiper' => new SheetElement('wire', 'Vsp', [[540.0, 250.0], [540.0, 320.0]], 2),
+            'lamp' => new SheetElement('resistor', 'FG lamp', [[340.0, 200.0]], 1),
+        ]);
+    }
+}
