@@ -1,9 +1,11 @@
 <?php
 
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\BenchRunController;
 use App\Http\Controllers\CircuitController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JobFileController;
+use App\Http\Controllers\PlannerController;
 use App\Http\Controllers\ProofController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\SessionController;
@@ -36,6 +38,10 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/jobs/{job}/readings/{reading}/strike', [ReadingController::class, 'strike']);
     Route::get('/jobs/{job}/verdict', [VerdictController::class, 'show']);
     Route::post('/jobs/{job}/replacements', [VerdictController::class, 'store']);
+    Route::get('/planners', [PlannerController::class, 'index']);
+    Route::get('/planners/{key}', [PlannerController::class, 'show']);
+    Route::get('/bench-runs', [BenchRunController::class, 'index']);
+    Route::post('/bench-runs', [BenchRunController::class, 'store']);
     Route::get('/jobs/{job}/proof', [ProofController::class, 'show']);
     Route::post('/jobs/{job}/proof', [ProofController::class, 'store']);
 });

@@ -36,6 +36,12 @@ final class Workshop extends Model
         return $this->hasMany(Unit::class);
     }
 
+    /** @return HasMany<BenchRun, $this> */
+    public function benchRuns(): HasMany
+    {
+        return $this->hasMany(BenchRun::class);
+    }
+
     /** @return HasMany<User, $this> */
     public function users(): HasMany
     {

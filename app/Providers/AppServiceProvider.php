@@ -12,12 +12,14 @@ use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 use Ispira\Core\Diagnosis\PredictionStore;
 use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Planning\PlannerRegistry;
 
 final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
         $this->app->singleton(FamilyRegistry::class, static fn (): FamilyRegistry => FamilyRegistry::shipped());
+        $this->app->singleton(PlannerRegistry::class);
         $this->app->singleton(PredictionStore::class, static fn (): PredictionStore => new FilePredictionStore(config()->string('ispira.predictions')));
     }
 

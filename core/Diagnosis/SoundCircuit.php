@@ -4,19 +4,15 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis;
 
-use Ispira\Core\Circuit\Element;
 use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\DrawnSheet;
 use Ispira\Core\Family\SetUp;
-use Ispira\Core\Family\SheetElement;
 
 /**
  * How a circuit behaves when nothing is wrong, at the middle of what is unknown: for the strip and the sheet.
  */
 final class SoundCircuit
 {
-    /** Current in A from which a path counts as live. */
-    private const LIVE_FROM = 0.02;
-
     private readonly Simulator $simulator;
 
     private readonly Hypothesis $sound;
@@ -57,31 +53,8 @@ final class SoundCircuit
     {
         $values = $this->simulator->valuesFor($this->values, $setUp, $this->sound);
         $point = $this->simulator->solver->solve($values);
-        $sheet = $this->circuit->sheet;
-        $nodes = [];
-        foreach ($sheet->nodes as $node => [$x, $y]) {
-            $nodes[$node] = ['x' => $x, 'y' => $y, 'volts' => $point->potential((string) $node), 'place' => $this->circuit->places[$node]];
-        }
-        $elements = [];
-        foreach ($sheet->elements as $id => $drawn) {
-            $element = $this->circuit->netlist->elements[$id];
-            $elements[] = [
-                'id' => $id,
-                'from' => $element->from,
-                'to' => $element->to,
-                'symbol' => $drawn->symbol,
-                'label' => $drawn->label,
-                'bends' => $drawn->bends,
-                'segment' => $drawn->segment,
-                'side' => $drawn->side,
-                'groundAt' => $drawn->groundAt,
-                'groundEnd' => $this->groundEnd($element, $drawn),
-                'live' => abs($point->current($id)) > self::LIVE_FROM,
-                'open' => $point->isOpen($id),
-            ];
-        }
 
-        return ['width' => $sheet->width, 'height' => $sheet->height, 'nodes' => $nodes, 'potential' => $this->potential(), 'elements' => $elements];
+        return DrawnSheet::of($this->circuit->sheet, $this->circuit->netlist, $point, $this->circuit->places, $this->potential());
     }
 
     /** @return array{unit: string, show: string, hide: string, supply: string} what a potential is called here */
@@ -90,14 +63,5 @@ final class SoundCircuit
         $word = fn (string $key): string => $this->circuit->texts->find("potential.$key") ?? Words::general("potential.$key");
 
         return ['unit' => $word('unit'), 'show' => $word('show'), 'hide' => $word('hide'), 'supply' => $word('supply')];
-    }
-
-    private function groundEnd(Element $element, SheetElement $drawn): ?string
-    {
-        if ($drawn->groundAt === null) {
-            return null;
-        }
-
-        return $element->from === $this->circuit->netlist->ground ? 'from' : 'to';
     }
 }

@@ -46,7 +46,9 @@ final readonly class ParameterList
         foreach ($this->parameters as $key => $parameter) {
             $given = $raw[$key] ?? null;
             try {
-                $values[$key] = $given === null || $given === '' || $given === [] ? $parameter->default : match ($parameter->kind) {
+                // A text that was emptied is empty; a number that was is not known.
+                $given = $parameter->kind === 'text' && \array_key_exists($key, $raw) ? $given ?? '' : $given;
+                $values[$key] = $given === null || $parameter->kind !== 'text' && $given === '' || $given === [] ? $parameter->default : match ($parameter->kind) {
                     'choice' => $this->choice($parameter, $given),
                     'number' => $this->number($parameter, $given),
                     'numbers' => $this->numbers($parameter, $given, $values),

@@ -38,6 +38,14 @@ final class DemoWorkshop
         'greenac' => ['Greenhouse, heat pump', 'greenhouse', 'Kelda HP 9'],
         'busdoor' => ['School minibus, blend doors', 'school', 'Ovel doors 5'],
         'truckdoor' => ['Ferry store truck, air doors', 'west quay', 'Ridge doors V'],
+        'school' => ['School, gym furnace', 'school', 'Kelda F 20'],
+        'halldry' => ['Swimming hall, changing room furnace', 'swimming hall', 'Kelda F 30'],
+        'clinicair' => ['Clinic, air handler', 'clinic', 'Kelda AH E4'],
+        'bakeryair' => ['Bakery, shop air handler', 'bakery', 'Kelda AH V6'],
+        'office' => ['Harbour office, split unit', 'harbour office', 'Sund S 9'],
+        'clinicsplit' => ['Clinic waiting room, split unit', 'clinic', 'Sund S 9'],
+        'boiler' => ['School, boiler', 'school', 'Brann B 24'],
+        'greenboiler' => ['Greenhouse, boiler', 'greenhouse', 'Brann B 30'],
         'bakerydoor' => ['Bakery van, blend door', 'bakery', 'Ovel door 2'],
     ];
 
@@ -63,6 +71,13 @@ final class DemoWorkshop
         'Ovel doors 5' => ['zones' => 'two'],
         'Ridge doors V' => ['kind' => 'vacuum'],
         'Ovel door 2' => ['kind' => 'two-wire'],
+        'Kelda F 20' => ['capacitor' => 9.0, 'rise' => 30.0],
+        'Kelda F 30' => ['fanTerminal' => 'yes', 'taps' => '5'],
+        'Kelda AH E4' => [],
+        'Kelda AH V6' => ['control' => 'data'],
+        'Sund S 9' => ['map' => 'own', 'colour-vm' => 'brown', 'pin-vm' => 1.0, 'pin-gnd' => 4.0, 'pin-vcc' => 5.0, 'pin-vsp' => 6.0, 'colour-fg' => 'grey', 'pin-fg' => 7.0, 'pulses' => 8.0, 'fullRpm' => 1050.0],
+        'Brann B 24' => ['pressure' => 160.0, 'switchPressure' => 95.0],
+        'Brann B 30' => ['speeds' => '2'],
     ];
 
     /** Families of the models that are not stepped blowers. */
@@ -79,6 +94,13 @@ final class DemoWorkshop
         'Ovel doors 5' => 'air-door',
         'Ridge doors V' => 'air-door',
         'Ovel door 2' => 'air-door',
+        'Kelda F 20' => 'tapped-blower',
+        'Kelda F 30' => 'tapped-blower',
+        'Kelda AH E4' => 'ecm-blower',
+        'Kelda AH V6' => 'ecm-blower',
+        'Sund S 9' => 'five-wire-fan',
+        'Brann B 24' => 'flue-fan',
+        'Brann B 30' => 'flue-fan',
     ];
 
     public function load(): void
@@ -107,7 +129,16 @@ final class DemoWorkshop
         $open('hallac', 47, 'Outdoor unit rattles on starting', 'output-resistive#2', 242, before: 'Contactor, start relay, capacitor')->investigate(10)->replace('board', 'KD-88', 'Relay contact burnt. 26 V open, 14 V with the coil on it.')->prove();
         $open('truckdoor', 39, 'Air only at the windscreen', 'supply-off#0', 432)->investigate(8)->replace('supply-hose', null, 'Hose off the tank. The doors rest at the windscreen without vacuum.')->prove();
 
+        $open('school', 60, 'Blower hums and does not start', 'capacitor-open#0', 501)->investigate(9)->replace('capacitor', 'KD-9M', 'Open. Shaft free, filter changed.')->prove();
+        $open('clinicair', 33, 'Dead on every call', 'inrush-open#0', 511)->investigate(9)->replace('module', 'KD-E410', 'Inrush limiter burnt. Phases alike, none to the case.')->prove();
+        $open('office', 30, 'Fan error after a few seconds', 'fg-open#0', 523)->investigate(9)->replace('motor', 'SD-F8', 'No pulses by hand with Vcc on.')->prove();
+        $open('greenboiler', 26, 'Locks out on the fan in the night', 'tube-wet#0', 536)->investigate(9)->replace('tube', null, 'Water stood in the low loop, re-routed with a fall.')->prove();
+
         // Repaired, still to be proved.
+        $open('halldry', 4, 'Heat call dead, cooling runs', 'relay-heat-open#0', 542)->investigate(9)->replace('board', 'KD-F30B', 'Heat relay does not close.');
+        $open('bakeryair', 4, 'Starts and stops by itself', 'answer-dead#0', 555)->investigate(9)->replace('module', 'KD-V611', 'No answer to the board.');
+        $open('clinicsplit', 3, 'No fan', 'bus-dead#0', 562)->investigate(9)->replace('board', 'SD-B2', 'Bus fuse and rectifier. Motor clear from Vm to GND.');
+        $open('boiler', 2, 'Waits for the fan', 'switch-dead#0', 571)->investigate(9)->replace('pressure-switch', 'BR-PS95', 'Did not close at 150 Pa.');
         $open('minibus', 5, 'Dead on every step', 'command-open#0', 252)->investigate(8)->replace('command-wire', null, 'Broken at the bulkhead, spliced and sleeved.');
         $open('ambulance', 5, 'Low speed of the fan gone', 'resistor-open#0', 263)->investigate(8)->replace('resistor', 'OV-0310', 'Coil broken; fan turns freely.');
         $open('pilot', 4, 'Wiper only finishes its sweep', 'run-open#0', 274)->investigate(8)->replace('wire', null, 'RUN wire broken at the plug.');
@@ -139,7 +170,17 @@ final class DemoWorkshop
         $open('busdoor', 1, 'Driver side stays hot', 'track-worn#1', 455)->investigate(1);
         $open('truckdoor', 0, 'Air goes to the windscreen uphill', 'check-stuck#0', 462);
 
+        $open('school', 1, 'Weak, slow to start', 'capacitor-low#1', 583)->investigate(1);
+        $open('halldry', 0, 'Too warm, limit trips', 'wrong-tap#0', 594);
+        $open('clinicair', 1, 'No cooling speed', 'wire-cool-open#0', 603)->investigate(1);
+        $open('office', 1, 'Stands still, error code', 'driver-shorted#0', 614)->investigate(1);
+        $open('boiler', 0, 'Fan squeals and is slow', 'bearings-dry#1', 625)->investigate(1);
+
         // Just come in.
+        $open('bakeryair', 0, 'Air weak, noisy', 'rotation-learned#0', 631)->leaveCircuit();
+        $open('clinicsplit', 0, 'Slow, then error', 'vsp-leaky#0', 644)->leaveCircuit();
+        $open('greenboiler', 0, 'Only slow', 'wire-fast-open#0', 652)->leaveCircuit();
+        $open('halldry', 0, 'Fan never stops', 'relay-cool-welded#0', 663)->leaveCircuit();
         $open('minibus', 0, 'Steps 3 and 4 alike', 'missing-steps#0', 385)->leaveCircuit();
         $open('ambulance', 0, 'Fan runs with the key out', 'stage-1-stuck#0', 391)->leaveCircuit();
         $open('pilot', 0, 'Wiper races', 'field-open#0', 402)->leaveCircuit();

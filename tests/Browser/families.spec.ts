@@ -17,6 +17,10 @@ const jobs: Job[] = [
     { family: 'wiper-interval', kind: 'Interval wiper with a module', fault: 'setting-open#0', parameters: { settings: '3' }, choose: ['3'], verdict: /^Stalk switch/ },
     { family: 'control-output', kind: '24 V control output', fault: 'output-resistive#1', parameters: {}, choose: [], verdict: /^Control board/ },
     { family: 'air-door', kind: 'Air doors', fault: 'track-worn#1', parameters: {}, choose: [], verdict: /^Actuator/ },
+    { family: 'tapped-blower', kind: 'Tapped blower motor', fault: 'capacitor-open#0', parameters: {}, choose: [], verdict: /^Run capacitor/ },
+    { family: 'ecm-blower', kind: 'Blower with mains electronics (ECM)', fault: 'wire-cool-open#0', parameters: {}, choose: [], verdict: /^Low-voltage wires/ },
+    { family: 'five-wire-fan', kind: 'Five-wire DC fan', fault: 'driver-shorted#0', parameters: {}, choose: [], verdict: /^Fan motor/ },
+    { family: 'flue-fan', kind: 'Flue fan', fault: 'fast-open#0', parameters: { speeds: '2' }, choose: ['Two'], verdict: /^Flue fan/ },
     { family: 'air-door', kind: 'Air doors', fault: 'check-stuck#0', parameters: { kind: 'vacuum' }, choose: ['Vacuum'], verdict: /^Check valve/ },
 ];
 

@@ -15,10 +15,18 @@ use Inertia\Inertia;
 use Inertia\Response;
 use Ispira\Core\Diagnosis\Words;
 use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Family\Planned;
+use Ispira\Core\Planning\Planner;
+use Ispira\Core\Planning\PlannerRegistry;
 use Ispira\Core\Job\JobStage;
 
 final class BenchController extends Controller
 {
+    public function __construct(private readonly FamilyRegistry $families, private readonly PlannerRegistry $planners)
+    {
+    }
+
     public function show(Request $request, Job $job, JobDiagnosis $diagnosis): Response|RedirectResponse
     {
         if ($job->stage === JobStage::Circuit) {
@@ -36,10 +44,20 @@ final class BenchController extends Controller
             'replacements' => JobView::replacements($job, $circuit),
             'chosen' => isset($circuit->tests[$chosen]) ? $chosen : null,
             'open' => $job->stage === JobStage::Bench,
+            'planners' => $this->planners($job),
             'tools' => $this->tools($circuit, $missing),
             'whatIf' => $whatIf->sentence($circuit),
             ...$diagnosis->of($job, $circuit, $missing, $chosen === '' ? null : $chosen, $whatIf),
         ]);
+    }
+
+    /** @return list<array{key: string, name: string}> what a job of this family may have to plan */
+    private function planners(Job $job): array
+    {
+        $family = $this->families->get($job->family);
+        $planners = array_map($this->planners->find(...), $family instanceof Planned ? $family->planners() : []);
+
+        return array_map(static fn (Planner $p): array => ['key' => $p->key(), 'name' => $p->texts()->get('name')], array_values(array_filter($planners)));
     }
 
     /**

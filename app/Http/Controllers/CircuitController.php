@@ -16,6 +16,8 @@ use Ispira\Core\Diagnosis\SoundCircuit;
 use Ispira\Core\Family\Family;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\Parameter;
+use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Texts;
 use Ispira\Core\Family\ParameterError;
 use Ispira\Core\Job\JobStage;
 
@@ -71,8 +73,14 @@ final class CircuitController extends Controller
      */
     public static function fields(Family $family): array
     {
-        $texts = $family->texts();
+        return self::shown($family->parameters(), $family->texts());
+    }
 
+    /**
+     * @return list<array<string, mixed>>
+     */
+    public static function shown(ParameterList $parameters, Texts $texts): array
+    {
         return array_map(static fn (Parameter $p): array => [
             'key' => $p->key,
             'kind' => $p->kind,
@@ -84,6 +92,6 @@ final class CircuitController extends Controller
             'countOf' => $p->countOf,
             'shapesMap' => $p->shapesMap,
             'onlyWith' => $p->onlyWith,
-        ], array_values($family->parameters()->parameters));
+        ], array_values($parameters->parameters));
     }
 }

@@ -9,12 +9,13 @@ use Ispira\Core\Family\Family;
 use Ispira\Core\Family\Mechanical\Mechanical;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Planned;
 use Ispira\Core\Family\Texts;
 
 /**
  * Furnace or air-handler blower with a permanent-magnet motor and an electronic module on its end.
  */
-final class EcmBlowerFamily implements Family
+final class EcmBlowerFamily implements Family, Planned
 {
     private ?Texts $texts = null;
 
@@ -74,5 +75,10 @@ final class EcmBlowerFamily implements Family
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function planners(): array
+    {
+        return ['motor-tester', 'heat-cycle', 'airflow'];
     }
 }

@@ -9,12 +9,13 @@ use Ispira\Core\Family\Family;
 use Ispira\Core\Family\Mechanical\Mechanical;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Planned;
 use Ispira\Core\Family\Texts;
 
 /**
  * Fan motor of a split unit with electronics in its shell: high-voltage DC, logic supply, command, feedback.
  */
-final class FiveWireFanFamily implements Family
+final class FiveWireFanFamily implements Family, Planned
 {
     private ?Texts $texts = null;
 
@@ -76,5 +77,10 @@ final class FiveWireFanFamily implements Family
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function planners(): array
+    {
+        return ['bench-supply'];
     }
 }

@@ -9,12 +9,13 @@ use Ispira\Core\Family\Family;
 use Ispira\Core\Family\Mechanical\Mechanical;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Planned;
 use Ispira\Core\Family\Texts;
 
 /**
  * Furnace or air-handler blower: a capacitor-run motor with nested winding taps, one of which the board feeds.
  */
-final class TappedBlowerFamily implements Family
+final class TappedBlowerFamily implements Family, Planned
 {
     private ?Texts $texts = null;
 
@@ -70,5 +71,10 @@ final class TappedBlowerFamily implements Family
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function planners(): array
+    {
+        return ['airflow', 'heat-cycle'];
     }
 }

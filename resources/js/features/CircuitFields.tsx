@@ -1,6 +1,6 @@
 import type { FieldShown, Parameters } from '@/lib/types';
 import Choices from '@/ui/Choices';
-import { TextField } from '@/ui/Field';
+import { TextArea, TextField } from '@/ui/Field';
 
 interface Props {
     fields: FieldShown[];
@@ -22,7 +22,14 @@ export default function CircuitFields({ fields, values, errors, onChange, disabl
                     return <Choices key={field.key} label={field.label} value={valueOf(field.key)} choices={field.choices} hint={field.hint} disabled={disabled} onChange={(value) => set(field.key, value)} />;
                 }
                 if (field.kind === 'number') {
-                    return <TextField key={field.key} label={`${field.label}, ${field.unit}`} hint={field.hint} error={errors[field.key]} inputMode="decimal" disabled={disabled} value={String(values[field.key] ?? '')} onChange={(event) => set(field.key, event.target.value)} />;
+                    return <TextField key={field.key} label={field.unit === '' ? field.label : `${field.label}, ${field.unit}`} hint={field.hint} error={errors[field.key]} inputMode="decimal" disabled={disabled} value={String(values[field.key] ?? field.default ?? '')} onChange={(event) => set(field.key, event.target.value)} />;
+                }
+                if (field.kind === 'text') {
+                    const shown = String(values[field.key] ?? field.default ?? '');
+                    const lines = String(field.default ?? '').split('\n').length;
+                    return lines > 1
+                        ? <TextArea key={field.key} label={field.label} hint={field.hint} error={errors[field.key]} disabled={disabled} rows={lines + 1} value={shown} onChange={(event) => set(field.key, event.target.value)} className="figure md:col-span-2" spellCheck={false} />
+                        : <TextField key={field.key} label={field.label} hint={field.hint} error={errors[field.key]} disabled={disabled} value={shown} onChange={(event) => set(field.key, event.target.value)} />;
                 }
                 const count = Number(values[field.countOf ?? ''] ?? 0) - 1;
                 const list = Array.isArray(values[field.key]) ? (values[field.key] as (string | number)[]) : [];

@@ -195,15 +195,42 @@ export interface ReplacementShown {
 
 export interface FieldShown {
     key: string;
-    kind: 'choice' | 'number' | 'numbers';
+    kind: 'choice' | 'number' | 'numbers' | 'text';
     label: string;
     hint: string | null;
     choices: { value: string; label: string }[];
     unit: string;
-    default: string | null;
+    default: string | number | null;
     countOf: string | null;
     shapesMap: boolean;
     onlyWith: { key: string; values: string[] } | null;
+}
+
+export interface PlannerHead {
+    key: string;
+    name: string;
+    summary: string;
+}
+
+export interface PlanChartShown {
+    title: string;
+    x: string;
+    y: string;
+    curves: { label: string; points: [number, number][]; style: 'plain' | 'heavy' | 'dashed' }[];
+    marks: { x: number; y: number; label: string }[];
+    bands: { from: number; to: number; label: string }[];
+    levels: { y: number; label: string }[];
+}
+
+export interface PlanShown {
+    cautions: string[];
+    refusals: string[];
+    findings: string[];
+    steps: string[];
+    figures: { label: string; value: string; standing: 'fine' | 'refused' | ''; note: string }[];
+    tables: { title: string; columns: string[]; rows: string[][]; marked: number[] }[];
+    charts: PlanChartShown[];
+    sheet: Sheet | null;
 }
 
 export type Parameters = Record<string, string | number | number[] | string[] | null | undefined>;

@@ -24,6 +24,7 @@ interface Props extends Shared {
     open: boolean;
     tools: Tool[];
     whatIf: string | null;
+    planners: { key: string; name: string }[];
 }
 
 /** In words, what the last reading changed. */
@@ -37,7 +38,7 @@ function whatChanged(before: Diagnosis, after: Diagnosis, reading: ReadingShown 
 }
 
 export default function Bench() {
-    const { job, strip, sheet, readings, diagnosis, chosen, open: onBench, tools, whatIf, user } = usePage<Props>().props;
+    const { job, strip, sheet, readings, diagnosis, chosen, open: onBench, tools, whatIf, planners, user } = usePage<Props>().props;
     // A question changes nothing, so nothing can be recorded while it is asked.
     const open = onBench && whatIf === null;
     const ask = (question: Record<string, string>) => {
@@ -155,6 +156,12 @@ export default function Bench() {
                         <Button kind="quiet" aria-keyshortcuts="L" onClick={() => setPanel('readings')}>Readings <span className="key">L</span></Button>
                         {open && !verdict && <Link href={`/jobs/${job.id}/verdict`} className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Verdict now</Link>}
                     </p>
+                    {planners.length > 0 && (
+                        <p className="flex flex-wrap items-center gap-x-3">
+                            <span className="text-soft">Plan:</span>
+                            {planners.map((planner) => <Link key={planner.key} href={`/planners/${planner.key}?job=${job.id}`} className="inline-flex min-h-11 items-center text-lake underline underline-offset-4">{planner.name}</Link>)}
+                        </p>
+                    )}
                     <p className="mt-1 border-t border-rule pt-2 leading-snug">
                         <strong className="font-semibold">Price of guessing.</strong> Buying on these odds wastes {money(diagnosis.guessing, currency)} on average{diagnosis.next && chosen === null ? `; this test saves ${money(Math.max(0, diagnosis.next.saves), currency)} and costs ${money(diagnosis.next.cost, currency)}` : ''}.
                     </p>

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Family\DrawnSheet;
+use Ispira\Core\Planning\Plan;
+
+/**
+ * A plan as the page shows it.
+ */
+final class PlanView
+{
+    /** @return array<string, mixed> */
+    public static function of(Plan $plan): array
+    {
+        return [
+            'cautions' => $plan->cautions,
+            'refusals' => $plan->refusals,
+            'findings' => $plan->findings,
+            'steps' => $plan->steps,
+            'figures' => array_map(get_object_vars(...), $plan->figures),
+            'tables' => array_map(get_object_vars(...), $plan->tables),
+            'charts' => array_map(get_object_vars(...), $plan->charts),
+            'sheet' => self::sheet($plan),
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function sheet(Plan $plan): ?array
+    {
+        if ($plan->sheet === null || $plan->netlist === null) {
+            return null;
+        }
+        $words = [];
+        foreach (['unit', 'show', 'hide', 'supply'] as $key) {
+            $words[$key] = Words::general("potential.$key");
+        }
+
+        return DrawnSheet::of($plan->sheet, $plan->netlist, $plan->netlist->solver()->solve(), [], $words);
+    }
+}

@@ -1,0 +1,32 @@
+import { Link, usePage } from '@inertiajs/react';
+import type { PlannerHead, Shared } from '@/lib/types';
+import Frame from '@/ui/Frame';
+
+interface Props extends Shared {
+    planners: PlannerHead[];
+}
+
+/** What can be worked out before anything is moved or switched on. */
+export default function Planners() {
+    const { planners } = usePage<Props>().props;
+    return (
+        <Frame title="Planners">
+            <div className="mx-auto max-w-[900px] px-5 py-6">
+                <h1 className="text-[1.8rem] leading-none font-semibold">Planners</h1>
+                <p className="mt-2 text-soft">Worked out before anything is moved or switched on. What you enter stands in the address: keep it, or send it.</p>
+                <ul className="mt-5 border-b border-rule">
+                    {planners.map((planner) => (
+                        <li key={planner.key} className="border-t border-rule py-3">
+                            <Link href={`/planners/${planner.key}`} className="inline-flex min-h-11 items-center text-lg font-semibold text-lake underline underline-offset-4">{planner.name}</Link>
+                            <p>{planner.summary}</p>
+                        </li>
+                    ))}
+                    <li className="border-t border-rule py-3">
+                        <Link href="/bench-runs" className="inline-flex min-h-11 items-center text-lg font-semibold text-lake underline underline-offset-4">Bench runs of five-wire motors</Link>
+                        <p>What a motor did alone on the bench supply, whether it is good, and the reference curve of each model.</p>
+                    </li>
+                </ul>
+            </div>
+        </Frame>
+    );
+}
