@@ -16,9 +16,9 @@ use Ispira\Core\Job\JobStage;
 final readonly class RecordReplacement
 {
     /** @param array<string, mixed>|null $verdict as it stood when the part was chosen */
-    public function __invoke(User $user, Job $job, string $id, string $remedy, ?string $partNumber, ?string $note, ?array $verdict): Replacement
+    public function __invoke(User $user, Job $job, string $id, string $remedy, ?string $partNumber, ?string $note, ?array $verdict, ?string $temporaryUntil = null): Replacement
     {
-        return DB::transaction(function () use ($user, $job, $id, $remedy, $partNumber, $note, $verdict): Replacement {
+        return DB::transaction(function () use ($user, $job, $id, $remedy, $partNumber, $note, $verdict, $temporaryUntil): Replacement {
             $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
             $existing = Replacement::query()->where('id', $id)->where('job_id', $job->id)->first();
             if ($existing instanceof Replacement) {
@@ -35,6 +35,7 @@ final readonly class RecordReplacement
                 'part_number' => $partNumber,
                 'note' => $note,
                 'verdict' => $verdict,
+                'temporary_until' => $temporaryUntil,
                 'replaced_at' => now(),
             ]);
             $locked->update(['stage' => JobStage::Proof]);

@@ -38,6 +38,7 @@ final class JobView
             'flow' => array_map(static fn ($stage): string => $stage->value, $job->kind->flow()),
             'openedAt' => $job->created_at->toIso8601String(),
             'closedAt' => $job->closed_at?->toIso8601String(),
+            'temporaryUntil' => $job->replacements->last()?->temporary_until?->toDateString(),
         ];
     }
 
@@ -151,6 +152,7 @@ final class JobView
             'label' => $words->remedy($r->remedy),
             'partNumber' => $r->part_number,
             'note' => $r->note,
+            'temporaryUntil' => $r->temporary_until?->toDateString(),
             'at' => $r->replaced_at->toIso8601String(),
             'verdict' => $r->verdict,
         ])->all());

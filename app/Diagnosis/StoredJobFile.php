@@ -42,7 +42,7 @@ final class StoredJobFile
             $job->parameters,
             array_values($job->maps->map(static fn (SpeedMap $map): array => ['id' => $map->id, 'kind' => $map->kind, 'notedFor' => $map->noted_for, 'episode' => $map->episode])->all()),
             array_values($job->readings->map(static fn (Reading $reading): FiledReading => new FiledReading($reading->toCore(), $reading->speed_map_id, self::text($reading->taken_at), self::text($reading->strike?->struck_at), $reading->strike?->reason))->all()),
-            array_values($job->replacements->map(static fn (Replacement $r): array => ['id' => $r->id, 'remedy' => $r->remedy, 'partNumber' => $r->part_number, 'note' => $r->note, 'at' => self::text($r->replaced_at)])->all()),
+            array_values($job->replacements->map(static fn (Replacement $r): array => ['id' => $r->id, 'remedy' => $r->remedy, 'partNumber' => $r->part_number, 'note' => $r->note, 'temporaryUntil' => $r->temporary_until?->toDateString(), 'at' => self::text($r->replaced_at)])->all()),
         );
     }
 
@@ -81,7 +81,7 @@ final class StoredJobFile
                 self::importReading($user, $job, $filed, $maps, $opened);
             }
             foreach ($file->replacements as $replacement) {
-                Replacement::query()->create(['id' => (string) Str::ulid(), 'job_id' => $job->id, 'user_id' => $user->id, 'remedy' => $replacement['remedy'], 'part_number' => $replacement['partNumber'], 'note' => $replacement['note'], 'replaced_at' => self::moment($replacement['at'])]);
+                Replacement::query()->create(['id' => (string) Str::ulid(), 'job_id' => $job->id, 'user_id' => $user->id, 'remedy' => $replacement['remedy'], 'part_number' => $replacement['partNumber'], 'note' => $replacement['note'], 'temporary_until' => $replacement['temporaryUntil'], 'replaced_at' => self::moment($replacement['at'])]);
             }
 
             return $job;

@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $part_number
  * @property string|null $note
  * @property array<string, mixed>|null $verdict
+ * @property Carbon|null $temporary_until the day on which a temporary repair is due
  * @property Carbon      $replaced_at
  */
 final class Replacement extends Model
@@ -29,5 +30,5 @@ final class Replacement extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.u';
 
-    protected $casts = ['verdict' => 'array', 'replaced_at' => 'datetime'];
+    protected $casts = ['verdict' => 'array', 'replaced_at' => 'datetime', 'temporary_until' => 'date:Y-m-d'];
 }

@@ -96,7 +96,7 @@ final class PhasorSolver implements Solver
         $values ??= $this->nominal;
         $motion = new AlternatingMotion($this->netlist, $this->movers, fn (string $parameter): float => $values[$this->slots[$parameter]]);
         $linear = $this->linear($values, $motion);
-        for ($pass = 1; ; ++$pass) {
+        for ($pass = 1;; ++$pass) {
             [$potentials, $emfs, $flux] = $this->iron === null
                 ? [$linear->bySet[0], $linear->emfs, [0.0, 0.0]]
                 : $this->iron->settled($linear, $motion);

@@ -20,6 +20,9 @@ final readonly class TestCard
     private const SHOWN_FROM = 0.004;
     private const MOST_MARKS = 6;
 
+    /** V that a range of 60 V still shows. */
+    private const LOW_VOLTAGE = 55.0;
+
     private Words $words;
 
     public function __construct(private CircuitModel $circuit, private CaseFile $case, private Diagnosis $diagnosis)
@@ -47,7 +50,7 @@ final readonly class TestCard
             'black' => $leads ? $this->words->place($test->probe->against) : null,
             'at' => $test->probe->at,
             'against' => $leads ? $test->probe->against : '',
-            'meter' => Words::general('meter.'.$test->probe->quantity->value.($this->circuit->netlist->alternates() && ($volts || $test->probe->quantity === Quantity::Amps) ? '-ac' : ''), ['range' => $supply > 60.0 ? '600' : ($supply > 19.0 ? '60' : '20')]),
+            'meter' => Words::general('meter.'.$test->probe->quantity->value.($this->circuit->netlist->alternates() && ($volts || $test->probe->quantity === Quantity::Amps) ? '-ac' : ''), ['range' => $this->meterRange($test, $supply)]),
             'cautions' => array_map(static fn (string $key): string => $texts->get("cautions.$key"), $test->cautions),
             'tools' => array_map(static fn (string $key): string => $texts->get("tools.$key"), $test->tools),
             'access' => array_map(static fn (string $key): string => $texts->get("access.$key"), $test->access),
@@ -57,6 +60,21 @@ final readonly class TestCard
             'outcomes' => $test->probe->quantity->isNumber() ? $this->bands($test) : $this->outcomes($test),
             'marks' => $test->probe->quantity->isNumber() ? $this->marks($test) : [],
         ];
+    }
+
+    /** Range in V of the meter: wide enough for all that the suspects predict. */
+    private function meterRange(Test $test, float $supply): string
+    {
+        if ($supply <= self::LOW_VOLTAGE || $test->probe->quantity !== Quantity::Volts) {
+            return $supply > 19.0 ? '60' : '20';
+        }
+        foreach ($this->alive() as [$hypothesis]) {
+            if (abs($this->diagnosis->evidence->expected($hypothesis, $test)[0]) > self::LOW_VOLTAGE) {
+                return '600';
+            }
+        }
+
+        return '60';
     }
 
     /** Whether what the machine does meanwhile is worth noting. */

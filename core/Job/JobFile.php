@@ -21,7 +21,7 @@ final readonly class JobFile
      * @param array<string, mixed> $parameters   of the circuit, as its family reads them
      * @param list<array{id: string, kind: MapKind, notedFor: string|null, episode: int}> $maps
      * @param list<FiledReading>   $readings     in the order taken
-     * @param list<array{id: string|null, remedy: string, partNumber: string|null, note: string|null, at: string|null}> $replacements
+     * @param list<array{id: string|null, remedy: string, partNumber: string|null, note: string|null, temporaryUntil: string|null, at: string|null}> $replacements
      */
     public function __construct(
         public array $job,

@@ -118,17 +118,17 @@ final readonly class JobFileFormat
         return ['name' => $unit->text('name'), 'place' => $unit->optionalText('place'), 'model' => $unit->optionalText('model'), 'notes' => $unit->optionalText('notes')];
     }
 
-    /** @return list<array{id: string|null, remedy: string, partNumber: string|null, note: string|null, at: string|null}> */
+    /** @return list<array{id: string|null, remedy: string, partNumber: string|null, note: string|null, temporaryUntil: string|null, at: string|null}> */
     private function replacements(Record $file, CircuitModel $model): array
     {
         $replacements = [];
         foreach ($file->items('replacements', 50) as $number => $item) {
-            $record = new Record($item, "replacements[$number]", ['id', 'remedy', 'partNumber', 'note', 'at']);
+            $record = new Record($item, "replacements[$number]", ['id', 'remedy', 'partNumber', 'note', 'temporaryUntil', 'at']);
             $remedy = $record->text('remedy');
             foreach (explode('+', $remedy) as $part) {
                 isset($model->parts[$part]) || throw FileError::at("replacements[$number].remedy", "the circuit has no part \"$part\".");
             }
-            $replacements[] = ['id' => $record->optionalText('id'), 'remedy' => $remedy, 'partNumber' => $record->optionalText('partNumber'), 'note' => $record->optionalText('note'), 'at' => $record->moment('at')];
+            $replacements[] = ['id' => $record->optionalText('id'), 'remedy' => $remedy, 'partNumber' => $record->optionalText('partNumber'), 'note' => $record->optionalText('note'), 'temporaryUntil' => $record->day('temporaryUntil'), 'at' => $record->moment('at')];
         }
 
         return $replacements;

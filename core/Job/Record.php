@@ -65,6 +65,16 @@ final class Record
         return $text;
     }
 
+    public function day(string $key): ?string
+    {
+        $text = $this->optionalText($key);
+        if ($text !== null && (preg_match('/^\d{4}-\d\d-\d\d$/', $text) !== 1 || date_create($text) === false)) {
+            throw FileError::at("$this->path.$key", 'must be a day such as 2026-03-01.');
+        }
+
+        return $text;
+    }
+
     public function flag(string $key, bool $default): bool
     {
         $value = $this->data[$key] ?? $default;

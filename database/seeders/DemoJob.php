@@ -99,7 +99,7 @@ final class DemoJob
         return $this;
     }
 
-    public function replace(string $remedy, ?string $partNumber, string $note): self
+    public function replace(string $remedy, ?string $partNumber, string $note, ?int $temporaryDays = null): self
     {
         $this->clock->addMinutes(45);
         $shown = $this->diagnosis()['shown'];
@@ -111,6 +111,7 @@ final class DemoJob
             'part_number' => $partNumber,
             'note' => $note,
             'verdict' => ['verdict' => $shown['verdict'], 'suspects' => array_slice((array) $shown['suspects'], 0, 4), 'guessing' => app(JobDiagnosis::class)->priceOfGuessing($this->job, $this->circuit)],
+            'temporary_until' => $temporaryDays === null ? null : $this->clock->copy()->addDays($temporaryDays),
             'replaced_at' => $this->clock,
         ]);
         $this->job->update(['stage' => JobStage::Proof]);

@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Models\Unit;
+use App\Models\User;
 use App\Models\Workshop;
+use Illuminate\Support\Str;
+use Ispira\Core\Planning\BenchSupply\BenchRun as Run;
+use Ispira\Core\Planning\BenchSupply\BenchRunVerdict;
 
 /**
  * The shared workshop of Halvmark, a small lake-ferry town: its people, its units and its jobs.
@@ -134,6 +138,8 @@ final class DemoWorkshop
         $open('office', 30, 'Fan error after a few seconds', 'fg-open#0', 523)->investigate(9)->replace('motor', 'SD-F8', 'No pulses by hand with Vcc on.')->prove();
         $open('greenboiler', 26, 'Locks out on the fan in the night', 'tube-wet#0', 536)->investigate(9)->replace('tube', null, 'Water stood in the low loop, re-routed with a fall.')->prove();
 
+        $open('greenboiler', 6, 'Squeals on starting', 'bearings-dry#0', 705)->investigate(12)->replace('fan', null, 'Bearings cleaned and oiled, fan ordered. Combustion checked after.', 12)->prove();
+
         // Repaired, still to be proved.
         $open('halldry', 4, 'Heat call dead, cooling runs', 'relay-heat-open#0', 542)->investigate(9)->replace('board', 'KD-F30B', 'Heat relay does not close.');
         $open('bakeryair', 4, 'Starts and stops by itself', 'answer-dead#0', 555)->investigate(9)->replace('module', 'KD-V611', 'No answer to the board.');
@@ -170,11 +176,13 @@ final class DemoWorkshop
         $open('busdoor', 1, 'Driver side stays hot', 'track-worn#1', 455)->investigate(1);
         $open('truckdoor', 0, 'Air goes to the windscreen uphill', 'check-stuck#0', 462);
 
-        $open('school', 1, 'Weak, slow to start', 'capacitor-low#1', 583)->investigate(1);
+        $open('school', 1, 'Squeals, slow to start', 'bearing-dry#1', 583)->investigate(1);
         $open('halldry', 0, 'Too warm, limit trips', 'wrong-tap#0', 594);
         $open('clinicair', 1, 'No cooling speed', 'wire-cool-open#0', 603)->investigate(1);
         $open('office', 1, 'Stands still, error code', 'driver-shorted#0', 614)->investigate(1);
-        $open('boiler', 0, 'Fan squeals and is slow', 'bearings-dry#1', 625)->investigate(1);
+        $open('boiler', 0, 'Fan squeals and is slow', 'bearings-dry#0', 625)->investigate(1);
+
+        $this->benchRuns($workshop, $technician);
 
         // Just come in.
         $open('bakeryair', 0, 'Air weak, noisy', 'rotation-learned#0', 631)->leaveCircuit();
@@ -188,6 +196,20 @@ final class DemoWorkshop
         $open('greenac', 0, 'Does not start', 'coil-open#0', 424)->leaveCircuit();
         $open('busdoor', 0, 'Clicks behind the dash, cold on one side', 'gear-stripped#0', 474)->leaveCircuit();
         $open('van3', 0, 'No air at all on high', 'contact-4-open#0', 152)->leaveCircuit();
+    }
+
+    /** A good motor, and one that is slow and rough, on the bench supply. */
+    private function benchRuns(Workshop $workshop, User $technician): void
+    {
+        foreach ([
+            [40, 2.1, [[3.0, 342.0], [4.0, 598.0], [5.0, 842.0], [5.8, 1036.0]], true, 0.06, 'New one, before it was fitted.'],
+            [2, 2.7, [[3.0, 176.0], [4.0, 431.0], [5.0, 655.0]], false, 0.11, 'Harbour office, grit in both bearings.'],
+        ] as [$daysAgo, $starts, $points, $smooth, $amps, $note]) {
+            $run = new Run($starts, $points, true, $smooth, false);
+            $reference = $workshop->benchRuns()->first()?->run();
+            $verdict = BenchRunVerdict::of($run, $reference);
+            $workshop->benchRuns()->create(['id' => (string) Str::ulid(), 'user_id' => $technician->id, 'model' => 'SD-F8', 'pulses' => 8, 'starts_at' => $starts, 'points' => $points, 'steady' => true, 'smooth' => $smooth, 'loaded' => false, 'amps' => $amps, 'note' => $note, 'against' => $verdict->against, 'compared' => $verdict->compared, 'ran_at' => now()->subDays($daysAgo)]);
+        }
     }
 
     /** @param array<string, mixed> $units */

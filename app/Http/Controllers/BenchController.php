@@ -17,9 +17,9 @@ use Ispira\Core\Diagnosis\Words;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\Planned;
+use Ispira\Core\Job\JobStage;
 use Ispira\Core\Planning\Planner;
 use Ispira\Core\Planning\PlannerRegistry;
-use Ispira\Core\Job\JobStage;
 
 final class BenchController extends Controller
 {

@@ -16,9 +16,9 @@ use Ispira\Core\Diagnosis\SoundCircuit;
 use Ispira\Core\Family\Family;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\Parameter;
+use Ispira\Core\Family\ParameterError;
 use Ispira\Core\Family\ParameterList;
 use Ispira\Core\Family\Texts;
-use Ispira\Core\Family\ParameterError;
 use Ispira\Core\Job\JobStage;
 
 final class CircuitController extends Controller

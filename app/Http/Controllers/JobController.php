@@ -34,7 +34,7 @@ final class JobController extends Controller
     public function index(Request $request): Response
     {
         $search = trim($request->string('q')->limit(100, '')->toString());
-        $query = $this->user($request)->workshop->jobs()->with(['unit', 'readings', 'maps'])->latest('updated_at')->limit(self::MOST_LISTED);
+        $query = $this->user($request)->workshop->jobs()->with(['unit', 'readings', 'maps', 'replacements'])->latest('updated_at')->limit(self::MOST_LISTED);
         if ($search !== '') {
             $like = '%'.addcslashes($search, '%_\\').'%';
             $number = preg_match('/^j?-?0*(\d+)$/i', $search, $found) === 1 ? (int) $found[1] : null;

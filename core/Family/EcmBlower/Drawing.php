@@ -26,7 +26,7 @@ final readonly class Drawing
             'pin-a' => [500.0, 110.0], 'pin-b' => [535.0, 110.0], 'pin-c' => [570.0, 110.0], 'star' => [535.0, 210.0],
         ];
         $elements = [
-            'line' => new SheetElement('signal', 'line', side: 'right', groundAt: [50.0, 200.0]),
+            'line' => new SheetElement('mains', 'line', side: 'right', groundAt: [50.0, 200.0]),
             'breaker' => new SheetElement('fuse', 'breaker'),
             'door' => new SheetElement('relay', 'door'),
             'line-plug' => new SheetElement('plug', 'line plug'),

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Family\EcmBlower;
 
-use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\ElectronicMotor;
+use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Family\Adjustment;
 use Ispira\Core\Family\Position;

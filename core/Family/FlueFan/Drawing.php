@@ -22,7 +22,7 @@ final readonly class Drawing
     {
         $nodes = ['0' => [50.0, self::BOTTOM], 'L' => [50.0, 230.0], 'fed' => [50.0, 130.0], 'safe' => [150.0, 70.0], 'plug-neutral' => [450.0, 310.0]];
         $elements = [
-            'line' => new SheetElement('signal', 'line', side: 'right', groundAt: [50.0, self::BOTTOM]),
+            'line' => new SheetElement('mains', 'line', side: 'right', groundAt: [50.0, self::BOTTOM]),
             'fuse' => new SheetElement('fuse', 'fuse', side: 'right'),
             'limit' => new SheetElement('relay', 'limits', [[50.0, 70.0]], 1),
             'neutral' => new SheetElement('wire', 'neutral', side: 'left', groundAt: [450.0, self::BOTTOM]),

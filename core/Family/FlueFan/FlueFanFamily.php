@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Family\FlueFan;
 
+use Ispira\Core\Family\Bridged;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Family;
 use Ispira\Core\Family\Mechanical\Mechanical;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\TemporaryRepair;
 use Ispira\Core\Family\Texts;
 
 /**
  * Fan that draws the flue gas of a boiler or furnace and has to prove its draught to a pressure switch.
  */
-final class FlueFanFamily implements Family
+final class FlueFanFamily implements Family, Bridged
 {
     private ?Texts $texts = null;
 
@@ -74,5 +76,10 @@ final class FlueFanFamily implements Family
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function temporaryRepair(): TemporaryRepair
+    {
+        return new TemporaryRepair('fan', 14, ['axial-play' => ['play'], 'noise' => ['rub'], 'gaps' => ['uneven'], 'look-seal' => ['leaks'], 'smoke-seal' => ['drawn'], 'spin' => ['locked']], ['spin', 'axial-play', 'look-seal']);
     }
 }

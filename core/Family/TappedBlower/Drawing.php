@@ -32,7 +32,7 @@ final readonly class Drawing
             $nodes["tap-$name"] = [$winding, 300.0 - $step * $tap];
         }
         $elements = [
-            'line' => new SheetElement('signal', 'line', side: 'right', groundAt: [50.0, self::BOTTOM]),
+            'line' => new SheetElement('mains', 'line', side: 'right', groundAt: [50.0, self::BOTTOM]),
             'breaker' => new SheetElement('fuse', 'breaker', side: 'right'),
             'door' => new SheetElement('relay', 'door switch', [[50.0, 60.0]], side: 'right'),
             'main' => new SheetElement('winding', 'main winding', side: 'left'),

@@ -55,9 +55,9 @@ final class HeatCyclePlanner implements Planner
             Parameter::figure('soak', '', 0.1, 1.0, 0.7),
             Parameter::figure('lagMoving', 's', 1.0, 120.0, 15.0),
             Parameter::figure('lagStill', 's', 1.0, 120.0, 25.0),
-            Parameter::figure('metalSpread', '%', 0.0, 60.0, 20.0),
-            Parameter::figure('movingSpread', '%', 0.0, 60.0, 20.0),
-            Parameter::figure('soakSpread', '', 0.0, 0.4, 0.1),
+            Parameter::figure('metalSpread', '%', 0.0, 60.0, 10.0),
+            Parameter::figure('movingSpread', '%', 0.0, 60.0, 10.0),
+            Parameter::figure('soakSpread', '', 0.0, 0.4, 0.05),
             Parameter::figure('flowSpread', '%', 0.0, 60.0, 10.0),
         ]);
     }
@@ -199,7 +199,7 @@ final class HeatCyclePlanner implements Planner
             $this->texts()->get('chart.time'),
             '°C',
             [['label' => $this->texts()->get('chart.metal'), 'points' => $metal, 'style' => 'plain'], ['label' => $this->texts()->get('chart.limit'), 'points' => $limit, 'style' => 'heavy']],
-            array_map(fn (float $trip): array => ['x' => $trip / 60.0, 'y' => $furnace->opens, 'label' => $this->texts()->get('chart.trip')], $run->trips),
+            array_map(fn (float $trip, int $number): array => ['x' => $trip / 60.0, 'y' => $furnace->opens, 'label' => $number === 0 ? $this->texts()->get('chart.trip') : ''], $run->trips, array_keys($run->trips)),
             $bands,
             [['y' => $furnace->opens, 'label' => $this->texts()->get('chart.opens')], ['y' => $furnace->closes, 'label' => $this->texts()->get('chart.closes')]],
         );

@@ -28,7 +28,7 @@ export default function CircuitFields({ fields, values, errors, onChange, disabl
                     const shown = String(values[field.key] ?? field.default ?? '');
                     const lines = String(field.default ?? '').split('\n').length;
                     return lines > 1
-                        ? <TextArea key={field.key} label={field.label} hint={field.hint} error={errors[field.key]} disabled={disabled} rows={lines + 1} value={shown} onChange={(event) => set(field.key, event.target.value)} className="figure md:col-span-2" spellCheck={false} />
+                        ? <TextArea key={field.key} label={field.label} hint={field.hint} error={errors[field.key]} disabled={disabled} rows={lines + 1} value={shown} onChange={(event) => set(field.key, event.target.value)} mono className="md:col-span-2" spellCheck={false} />
                         : <TextField key={field.key} label={field.label} hint={field.hint} error={errors[field.key]} disabled={disabled} value={shown} onChange={(event) => set(field.key, event.target.value)} />;
                 }
                 const count = Number(values[field.countOf ?? ''] ?? 0) - 1;

@@ -17,7 +17,7 @@ function line(points: Point[]): string {
 }
 
 /** Half the length that a symbol takes out of its wire. */
-const halfLength: Record<string, number> = { resistor: 17, fuse: 14, contact: 0, relay: 9, plug: 4, motor: 23, battery: 5, coil: 14, module: 19, signal: 15, transformer: 20, vacuum: 16, tank: 18, 'one-way': 9, diaphragm: 16, winding: 18, capacitor: 5, wire: 0 };
+const halfLength: Record<string, number> = { resistor: 17, fuse: 14, contact: 0, relay: 9, plug: 4, motor: 23, battery: 5, coil: 14, module: 19, signal: 15, mains: 15, transformer: 20, vacuum: 16, tank: 18, 'one-way': 9, diaphragm: 16, winding: 18, capacitor: 5, wire: 0 };
 
 interface Placed {
     element: SheetElement;
@@ -65,6 +65,8 @@ function Symbol({ placed }: { placed: Placed }): ReactNode {
             return <g transform={turn}><rect x={-half} y={-15} width={2 * half} height={30} rx="4" {...stroke} fill="var(--paper)" /><path d="M-9 5h5v-10h5v10h5v-10h4" {...stroke} strokeWidth="1.5" /></g>;
         case 'signal':
             return <g transform={`translate(${middle[0]} ${middle[1]})`}><circle r={half} {...stroke} fill="var(--paper)" /><path d="M-9 4h5v-8h5v8h5v-8h3" {...stroke} strokeWidth="1.5" /></g>;
+        case 'mains':
+            return <g transform={`translate(${middle[0]} ${middle[1]})`}><circle r={half} {...stroke} fill="var(--paper)" /><path d="M-9 0q4.5 -10 9 0q4.5 10 9 0" {...stroke} strokeWidth="1.5" /></g>;
         case 'transformer':
             return <g transform={turn}><path d={`M${-half} 0c0 -12 10 -12 10 0c0 -12 10 -12 10 0c0 -12 10 -12 10 0c0 -12 10 -12 10 0`} {...stroke} /><path d={`M${-half} -14H${half}M${-half} -18H${half}`} {...stroke} strokeWidth="1.2" /></g>;
         case 'vacuum':
@@ -98,8 +100,8 @@ function Symbol({ placed }: { placed: Placed }): ReactNode {
 function labelAt({ element, middle, half, points }: Placed): { x: number; y: number; anchor: 'start' | 'middle' | 'end' } {
     const [x, y] = middle;
     switch (element.side) {
-        case 'left': return { x: x - Math.max(14, element.symbol === 'motor' || element.symbol === 'signal' ? half + 8 : ['module', 'transformer', 'tank', 'diaphragm'].includes(element.symbol) ? 26 : 12), y: y + 5, anchor: 'end' };
-        case 'right': return { x: x + (['motor', 'module', 'signal', 'vacuum', 'tank', 'diaphragm'].includes(element.symbol) ? 21 : 13), y: y + 5, anchor: 'start' };
+        case 'left': return { x: x - Math.max(14, element.symbol === 'motor' || element.symbol === 'signal' || element.symbol === 'mains' ? half + 8 : ['module', 'transformer', 'tank', 'diaphragm'].includes(element.symbol) ? 26 : 12), y: y + 5, anchor: 'end' };
+        case 'right': return { x: x + (['motor', 'module', 'signal', 'mains', 'vacuum', 'tank', 'diaphragm'].includes(element.symbol) ? 21 : 13), y: y + 5, anchor: 'start' };
         case 'below': return { x, y: y + 23, anchor: 'middle' };
         case 'end': return { x: (points[points.length - 1]?.[0] ?? x) + 1, y: (points[points.length - 1]?.[1] ?? y) - 9, anchor: 'middle' };
         default: return { x, y: y - 13, anchor: 'middle' };

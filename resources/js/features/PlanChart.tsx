@@ -12,7 +12,7 @@ export default function PlanChart({ chart }: { chart: PlanChartShown }) {
             <figcaption className="mb-1 font-semibold">{chart.title}</figcaption>
             <div className="h-[340px]">
                 <ResponsiveContainer width="100%" height="100%">
-                    <LineChart margin={{ top: 12, right: 96, bottom: 26, left: 14 }} accessibilityLayer={false}>
+                    <LineChart margin={{ top: 12, right: 118, bottom: 26, left: 14 }} accessibilityLayer={false}>
                         <CartesianGrid stroke="var(--rule)" vertical={false} />
                         {chart.bands.map((band, n) => (
                             <ReferenceArea key={n} x1={band.from} x2={band.to} fill="var(--lake)" fillOpacity={0.09} {...(n === 0 ? { label: { value: band.label, position: 'insideTop' as const, ...figure } } : {})} />
@@ -20,7 +20,7 @@ export default function PlanChart({ chart }: { chart: PlanChartShown }) {
                         <XAxis type="number" dataKey="x" domain={['auto', 'auto']} tick={figure} stroke="var(--soft)" label={{ value: chart.x, position: 'insideBottom', offset: -16, ...figure }} />
                         <YAxis type="number" dataKey="y" domain={['auto', 'auto']} tick={figure} stroke="var(--soft)" width={58} label={{ value: chart.y, angle: -90, position: 'insideLeft', style: { textAnchor: 'middle' }, ...figure }} />
                         {chart.levels.map((level) => (
-                            <ReferenceLine key={level.label} y={level.y} stroke="var(--bad)" strokeDasharray="4 4" label={{ value: level.label, position: 'insideTopRight', ...figure }} />
+                            <ReferenceLine key={level.label} y={level.y} stroke="var(--bad)" strokeDasharray="4 4" label={{ value: level.label, position: 'right', ...figure }} />
                         ))}
                         {chart.curves.map((curve, n) => (
                             <Line

@@ -16,6 +16,7 @@ export interface JobHead {
     flow: string[];
     openedAt: string;
     closedAt: string | null;
+    temporaryUntil: string | null;
 }
 
 export interface Cell {

@@ -68,7 +68,7 @@ export default function Jobs() {
                                                 {job.place && <span className="text-soft">, {job.place}</span>}
                                                 <span className="block truncate text-soft">{job.complaint}</span>
                                             </span>
-                                            <span className="text-[0.92rem] text-soft max-sm:col-span-2">{job.intermittent ? 'comes and goes, ' : ''}{day(job.closedAt ?? job.openedAt)}</span>
+                                            <span className="text-[0.92rem] text-soft max-sm:col-span-2">{job.temporaryUntil && job.stage === 'closed' ? <strong className="font-semibold text-warn">temporary, due {day(job.temporaryUntil)}, </strong> : ''}{job.intermittent ? 'comes and goes, ' : ''}{day(job.closedAt ?? job.openedAt)}</span>
                                         </Link>
                                     </li>
                                 ))}

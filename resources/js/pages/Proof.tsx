@@ -42,7 +42,8 @@ export default function Proof() {
                 ) : (
                     <>
                         <p className="text-soft">Closed {job.closedAt ? day(job.closedAt) : ''}</p>
-                        <h1 className="text-[1.8rem] leading-tight font-semibold">Repaired. Every position is right.</h1>
+                        <h1 className="text-[1.8rem] leading-tight font-semibold">{job.temporaryUntil ? 'Temporary. Every position is right for now.' : 'Repaired. Every position is right.'}</h1>
+                        {job.temporaryUntil && <p className="mt-2 border-l-4 border-warn bg-caution px-3 py-2 font-medium">Not repaired: the part is due on {day(job.temporaryUntil)}.</p>}
                     </>
                 )}
                 <div className="mt-8 grid gap-10 lg:grid-cols-2">

@@ -20,10 +20,12 @@ interface Props extends Shared {
     diagnosis: Diagnosis;
     guessedOnTheMap: number;
     open: boolean;
+    repairCaution: string;
+    temporary: { part: string; name: string; days: string; latest: string; objection: string | null; cautions: string[]; steps: string[] } | null;
 }
 
 export default function Verdict() {
-    const { job, strip, sheet, readings, replacements, parts, diagnosis, guessedOnTheMap, open, user, errors } = usePage<Props>().props;
+    const { job, strip, sheet, readings, replacements, parts, diagnosis, guessedOnTheMap, open, repairCaution, temporary, user, errors } = usePage<Props>().props;
     const currency = user?.currency ?? 'EUR';
     const { verdict, misfit, suspects } = diagnosis;
     const leading = suspects[0];
@@ -31,11 +33,14 @@ export default function Verdict() {
     const [chosen, setChosen] = useState<string[]>(leading && leading.remedy !== 'none' ? leading.remedy.split('+') : []);
     const [partNumber, setPartNumber] = useState('');
     const [note, setNote] = useState('');
+    const [bridged, setBridged] = useState(false);
+    const [until, setUntil] = useState('');
+    const canBridge = temporary !== null && chosen.length === 1 && chosen[0] === temporary.part;
     const [sending, setSending] = useState(false);
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);
-        router.post(`/jobs/${job.id}/replacements`, { id, parts: chosen, partNumber, note }, { preserveState: true, onFinish: () => setSending(false) });
+        router.post(`/jobs/${job.id}/replacements`, { id, parts: chosen, partNumber, note, temporaryUntil: canBridge && bridged ? until : null }, { preserveState: true, onFinish: () => setSending(false) });
     };
     const ordered = [...parts].sort((a, b) => Number(chosen.includes(b.key)) - Number(chosen.includes(a.key)));
     return (
@@ -92,7 +97,8 @@ export default function Verdict() {
                     {open && (
                         <form onSubmit={submit} className="border-t-2 border-ink pt-3">
                             <h2 className="text-lg font-semibold">What was replaced or repaired</h2>
-                            <p className="mb-2 text-soft">Key off, fuse out, pack cooled. Measure the new part with the test that condemned the old one before it goes in.</p>
+                            <p className="mb-2 border-l-4 border-warn bg-caution px-3 py-1.5">{repairCaution}</p>
+                            <p className="mb-2 text-soft">Measure the new part with the test that condemned the old one before it goes in.</p>
                             <fieldset className="mb-3">
                                 <legend className="sr-only">Parts</legend>
                                 <div className="flex flex-wrap gap-1.5">
@@ -105,11 +111,28 @@ export default function Verdict() {
                                 </div>
                                 {errors.parts && <p role="alert" className="mt-1 font-medium text-bad">{errors.parts}</p>}
                             </fieldset>
+                            {canBridge && (
+                                <div className="mb-3">
+                                    <label className="flex min-h-11 items-center gap-2 font-medium">
+                                        <input type="checkbox" checked={bridged} onChange={(event) => setBridged(event.target.checked)} className="h-5 w-5 accent-[var(--ink)]" />
+                                        {temporary.name}
+                                    </label>
+                                    {bridged && temporary.objection && <p role="alert" className="border-l-4 border-bad bg-caution px-3 py-2 font-medium">{temporary.objection}</p>}
+                                    {bridged && !temporary.objection && (
+                                        <>
+                                            {temporary.cautions.map((caution) => <p key={caution} className="mt-1 border-l-4 border-warn bg-caution px-3 py-1.5">{caution}</p>)}
+                                            <ol className="mt-2 list-decimal space-y-1 pl-5">{temporary.steps.map((step) => <li key={step}>{step}</li>)}</ol>
+                                            <TextField label="The part is due on" type="date" hint={temporary.days} max={temporary.latest} value={until} onChange={(event) => setUntil(event.target.value)} className="mt-2 max-w-64" />
+                                        </>
+                                    )}
+                                    {errors.temporaryUntil && <p role="alert" className="mt-1 font-medium text-bad">{errors.temporaryUntil}</p>}
+                                </div>
+                            )}
                             <div className="grid gap-3 sm:grid-cols-2">
                                 <TextField label="Part number" value={partNumber} onChange={(event) => setPartNumber(event.target.value)} error={errors.partNumber} />
                                 <TextArea label="Note" rows={2} value={note} onChange={(event) => setNote(event.target.value)} error={errors.note} />
                             </div>
-                            <Button kind="act" type="submit" disabled={sending} className="mt-3">Done, now prove it</Button>
+                            <Button kind="act" type="submit" disabled={sending || (canBridge && bridged && (temporary.objection !== null || until === ''))} className="mt-3">Done, now prove it</Button>
                         </form>
                     )}
                 </div>

@@ -33,12 +33,12 @@ export function TextField({ label, hint, error, className = '', ...rest }: Commo
     );
 }
 
-export function TextArea({ label, hint, error, className = '', ...rest }: Common & TextareaHTMLAttributes<HTMLTextAreaElement>) {
+export function TextArea({ label, hint, error, className = '', mono = false, ...rest }: Common & { mono?: boolean } & TextareaHTMLAttributes<HTMLTextAreaElement>) {
     const id = useId();
     return (
         <div className={className}>
             <label htmlFor={id} className="mb-1 block font-medium">{label}</label>
-            <textarea id={id} aria-invalid={error ? true : undefined} aria-describedby={describedBy(id, hint, error)} className={`${box} ${error ? 'border-bad' : 'border-soft/60'}`} {...rest} />
+            <textarea id={id} aria-invalid={error ? true : undefined} aria-describedby={describedBy(id, hint, error)} className={`${box} ${mono ? 'figure' : ''} ${error ? 'border-bad' : 'border-soft/60'}`} {...rest} />
             <Notes id={id} hint={hint} error={error} />
         </div>
     );
