@@ -115,7 +115,9 @@ final class PhasorSolver implements Solver
         $signature = '';
         if (!$potentials) {
             $conducting = array_filter($this->branches, static fn (array $branch): bool => $branch['type'] === ElementType::ElectronicMotor || $values[$branch['ohms']] < CircuitSolver::OPEN_FROM_OHMS);
-            foreach (LiveParts::of(array_map(static fn (array $branch): array => ['from' => $branch['from'], 'to' => $branch['to'], 'drives' => $branch['type'] === ElementType::AlternatingSource], $conducting)) as $id) {
+            $live = LiveParts::of(array_map(static fn (array $branch): array => ['from' => $branch['from'], 'to' => $branch['to'], 'drives' => $branch['type'] === ElementType::AlternatingSource], $conducting));
+            // An armature can be stuck in without any voltage.
+            foreach ([...$live, ...array_diff(array_keys($this->movers), $live)] as $id) {
                 $signature .= "$id ";
                 foreach ($this->slotsOf[$id] as $slot) {
                     $signature .= $values[$slot] === $usual[$slot] ? '' : "$slot=$values[$slot],";

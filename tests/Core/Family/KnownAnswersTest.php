@@ -252,4 +252,102 @@ final class KnownAnswersTest extends TestCase
         self::assertGreaterThan(12.5, self::shows('electronic-blower', [], 'feed-strand#0', 'unplugged-volts'), 'and the meter sees full voltage');
         self::assertGreaterThan(0.9, self::shows('electronic-blower', [], 'feed-resistive#0', 'lamp'), '0.12 Ω hides from a lamp');
     }
+
+    public function testAnOpenSectionSilencesItsTapAndAllSlowerOnes(): void
+    {
+        self::assertEqualsWithDelta(0.0, self::shows('tapped-blower', ['taps' => '5', 'fanTerminal' => 'yes'], 'section-medium-open#0', 'speed@heat'), 1e-9);
+        self::assertEqualsWithDelta(0.0, self::shows('tapped-blower', ['taps' => '5', 'fanTerminal' => 'yes'], 'section-medium-open#0', 'speed@fan'), 1e-9);
+        self::assertEqualsWithDelta(1.0, self::shows('tapped-blower', ['taps' => '5', 'fanTerminal' => 'yes'], 'section-medium-open#0', 'speed@cool'), 0.01);
+        self::assertEqualsWithDelta(0.0, self::shows('tapped-blower', ['taps' => '5', 'fanTerminal' => 'yes'], 'main-open#0', 'speed@cool'), 1e-9);
+    }
+
+    public function testTheWindingsResistanceRisesFromHighToLow(): void
+    {
+        $before = 0.0;
+        foreach (['high', 'medium-high', 'medium-low', 'low'] as $tap) {
+            self::assertGreaterThan($before, $before = self::shows('tapped-blower', [], 'none', "tap-ohms@$tap"));
+        }
+        self::assertInfinite(self::shows('tapped-blower', [], 'none', 'case-ohms'));
+        self::assertInfinite(self::shows('tapped-blower', [], 'section-low-open#0', 'tap-ohms@low'));
+    }
+
+    public function testAVoltageOnAnIdleTapIsNoFeedUntilTheWireIsLifted(): void
+    {
+        self::assertGreaterThan(235.0, self::shows('tapped-blower', [], 'none', 'idle-volts'));
+        self::assertEqualsWithDelta(0.0, self::shows('tapped-blower', [], 'relay-heat-open#0', 'lifted-volts@heat'), 0.5);
+        self::assertGreaterThan(220.0, self::shows('tapped-blower', [], 'wire-heat-open#0', 'lifted-volts@heat'));
+    }
+
+    public function testLessAirRaisesTheRiseAndLowersTheCurrentOfACapacitorMotor(): void
+    {
+        self::assertGreaterThan(1.2 * self::shows('tapped-blower', [], 'none', 'rise'), self::shows('tapped-blower', [], 'filter-clogged#1', 'rise'));
+        self::assertLessThan(self::shows('tapped-blower', [], 'none', 'amps@cool'), self::shows('tapped-blower', [], 'filter-clogged#1', 'amps@cool'));
+        self::assertGreaterThan(1.05, self::shows('ecm-blower', [], 'filter-clogged#0', 'speed@cool'), 'constant torque gains speed');
+    }
+
+    public function testAHumWithoutStartDrawsTwiceTheCurrent(): void
+    {
+        foreach (['capacitor-open#0', 'capacitor-shorted#0', 'auxiliary-open#0'] as $fault) {
+            self::assertEqualsWithDelta(0.0, self::shows('tapped-blower', [], $fault, 'speed@cool'), 1e-9);
+            self::assertGreaterThan(1.5 * self::shows('tapped-blower', [], 'none', 'amps@cool'), self::shows('tapped-blower', [], $fault, 'amps@cool'));
+        }
+        self::assertGreaterThan(0.6, self::shows('tapped-blower', [], 'capacitor-open#0', 'pushed'));
+    }
+
+    public function testWithItsCommonOpenAnElectronicMotorSeesAllIdleTapsRise(): void
+    {
+        self::assertEqualsWithDelta(0.0, self::shows('ecm-blower', [], 'common-open#0', 'speed@cool'), 1e-9);
+        self::assertGreaterThan(20.0, self::shows('ecm-blower', [], 'common-open#0', 'tap-ground@heat'));
+        self::assertLessThan(1.0, self::shows('ecm-blower', [], 'common-open#0', 'tap-volts@heat'));
+    }
+
+    public function testAnIdleWireShowsAGhostThatTheInputLoadsAway(): void
+    {
+        self::assertGreaterThan(20.0, self::shows('ecm-blower', [], 'none', 'idle-volts'));
+        self::assertLessThan(1.0, self::shows('ecm-blower', [], 'none', 'other-tap'));
+    }
+
+    public function testTwoJoinedTapsFollowTheGreaterTorque(): void
+    {
+        self::assertGreaterThan(1.12, self::shows('ecm-blower', [], 'taps-joined#0', 'speed@heat'));
+        self::assertEqualsWithDelta(1.0, self::shows('ecm-blower', [], 'taps-joined#0', 'speed@cool'), 0.01);
+    }
+
+    public function testThePhasesOfAnOpenMotorAreUneven(): void
+    {
+        self::assertInfinite(self::shows('ecm-blower', [], 'phase-open#0', 'phase-ab'));
+        self::assertGreaterThan(2.0, self::shows('ecm-blower', [], 'phase-open#0', 'phase-ca'));
+    }
+
+    public function testASupplyThatComesBackUnpluggedWasPulledDownByTheMotor(): void
+    {
+        self::assertLessThan(60.0, self::shows('five-wire-fan', [], 'driver-shorted#0', 'vm-volts'));
+        self::assertGreaterThan(300.0, self::shows('five-wire-fan', [], 'driver-shorted#0', 'vm-unplugged'));
+        self::assertLessThan(1.0, self::shows('five-wire-fan', [], 'bus-dead#0', 'vm-unplugged'));
+        self::assertLessThan(10.0, self::shows('five-wire-fan', [], 'driver-shorted#0', 'vm-ohms'));
+        self::assertGreaterThan(1e5, self::shows('five-wire-fan', [], 'none', 'vm-ohms'));
+    }
+
+    public function testPulsesAverageToHalfThePullUpAndOnlyAtTheRightEndOfTheWire(): void
+    {
+        self::assertEqualsWithDelta(7.5, self::shows('five-wire-fan', [], 'none', 'fg-hand'), 0.2);
+        self::assertEqualsWithDelta(2.5, self::shows('five-wire-fan', ['pullUp' => '5'], 'none', 'fg-hand'), 0.1);
+        self::assertGreaterThan(14.0, self::shows('five-wire-fan', [], 'fg-open#0', 'fg-hand'));
+        self::assertEqualsWithDelta(1050.0 / 60.0 * 8.0, self::shows('five-wire-fan', [], 'none', 'fg-hertz'), 12.0);
+        self::assertNan(self::shows('five-wire-fan', [], 'fg-open#0', 'speed@high'));
+    }
+
+    public function testTheSlowWindingOfATwoSpeedFanHasTheHigherResistance(): void
+    {
+        $ratio = self::shows('flue-fan', ['speeds' => '2'], 'none', 'ohms-slow') / self::shows('flue-fan', ['speeds' => '2'], 'none', 'ohms-fast');
+        self::assertGreaterThan(1.3, $ratio);
+        self::assertLessThan(1.8, $ratio);
+    }
+
+    public function testDraughtFallsWithTheSquareOfSpeedAndWithTheAir(): void
+    {
+        self::assertEqualsWithDelta(160.0, self::shows('flue-fan', [], 'none', 'pressure'), 12.0);
+        self::assertLessThan(0.8 * 160.0, self::shows('flue-fan', [], 'flue-blocked#0', 'pressure'));
+        self::assertLessThan(160.0, self::shows('flue-fan', [], 'bearings-dry#0', 'pressure'));
+    }
 }
