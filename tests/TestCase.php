@@ -94,4 +94,18 @@ abstract class TestCase extends Base
     {
         return (string) Str::ulid();
     }
+
+    /**
+     * What a page is sent.
+     *
+     * @return array<string, mixed>
+     */
+    protected function props(string $path): array
+    {
+        $page = $this->get($path)->assertOk()->viewData('page');
+        $props = json_decode(json_encode($page['props'], \JSON_THROW_ON_ERROR), true, 64, \JSON_THROW_ON_ERROR);
+        self::assertIsArray($props);
+
+        return $props;
+    }
 }

@@ -93,14 +93,4 @@ final class FamiliesTest extends TestCase
         self::assertSame([], $this->props("/jobs/$job->id/bench")['diagnosis']['beyond']);
         $this->post("/jobs/$job->id/tools", ['tool' => 'anvil', 'atHand' => false])->assertSessionHasErrors('tool');
     }
-
-    /** @return array<string, mixed> */
-    private function props(string $path): array
-    {
-        $page = $this->get($path)->assertOk()->viewData('page');
-        $props = json_decode(json_encode($page['props'], \JSON_THROW_ON_ERROR), true, 64, \JSON_THROW_ON_ERROR);
-        self::assertIsArray($props);
-
-        return $props;
-    }
 }

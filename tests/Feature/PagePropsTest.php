@@ -38,14 +38,14 @@ final class PagePropsTest extends TestCase
         $this->assertShape('ReplacementShown', $this->props("/jobs/$job->id/proof")['replacements'][0]);
     }
 
-    /** @return array<string, mixed> */
-    private function props(string $path): array
+    public function testAPlannerSendsWhatItsTypesSay(): void
     {
-        $page = $this->get($path)->assertOk()->viewData('page');
-        $props = json_decode(json_encode($page['props'], \JSON_THROW_ON_ERROR), true, 64, \JSON_THROW_ON_ERROR);
-        self::assertIsArray($props);
-
-        return $props;
+        $this->actingAs($this->person());
+        $props = $this->props('/planners/bench-supply');
+        $this->assertShape('PlannerHead', $props['planner']);
+        $this->assertShape('PlanShown', $props['plan']);
+        $this->assertShape('PlanChartShown', $props['plan']['charts'][0]);
+        $this->assertShape('FieldShown', $props['fields'][0]);
     }
 
     private function assertShape(string $interface, mixed $sent): void

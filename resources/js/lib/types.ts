@@ -190,6 +190,7 @@ export interface ReplacementShown {
     label: string;
     partNumber: string | null;
     note: string | null;
+    temporaryUntil: string | null;
     at: string;
     verdict: { verdict: VerdictShown | null; suspects: Suspect[]; guessing: number } | null;
 }

@@ -1,13 +1,14 @@
 import { Link, router, usePage } from '@inertiajs/react';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { ulid } from 'ulid';
-import PlanChart from '@/features/PlanChart';
 import { day } from '@/lib/format';
 import type { Shared } from '@/lib/types';
 import Button from '@/ui/Button';
 import Choices from '@/ui/Choices';
 import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
+
+const PlanChart = lazy(() => import('@/features/PlanChart'));
 
 interface Run {
     id: string;
@@ -105,7 +106,7 @@ export default function BenchRuns() {
                                         ))}
                                     </ul>
                                     {own.some((run) => run.points.length > 1) && (
-                                        <PlanChart chart={{ title: `${model}: speed over command`, x: 'command, V', y: 'rpm', curves: own.filter((run) => run.points.length > 1).slice(0, 4).map((run) => ({ label: `${day(run.at)}${run.good ? '' : ', not good'} · ${run.id.slice(-4)}`, points: run.points, style: run.good ? 'heavy' as const : 'dashed' as const })), marks: [], bands: [], levels: [] }} />
+                                        <Suspense fallback={<div className="h-[340px]" />}><PlanChart chart={{ title: `${model}: speed over command`, x: 'command, V', y: 'rpm', curves: own.filter((run) => run.points.length > 1).slice(0, 4).map((run) => ({ label: `${day(run.at)}${run.good ? '' : ', not good'} · ${run.id.slice(-4)}`, points: run.points, style: run.good ? 'heavy' as const : 'dashed' as const })), marks: [], bands: [], levels: [] }} /></Suspense>
                                     )}
                                 </section>
                             );

@@ -1,11 +1,12 @@
 import { Link, router, usePage } from '@inertiajs/react';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import CircuitFields from '@/features/CircuitFields';
 import CircuitSheet from '@/features/CircuitSheet';
-import PlanChart from '@/features/PlanChart';
 import type { FieldShown, JobHead, Parameters, PlannerHead, PlanShown, Shared } from '@/lib/types';
 import Button from '@/ui/Button';
 import Frame from '@/ui/Frame';
+
+const PlanChart = lazy(() => import('@/features/PlanChart'));
 
 interface Props extends Shared {
     planner: PlannerHead;
@@ -57,7 +58,7 @@ function Result({ plan }: { plan: PlanShown }) {
                     </table>
                 </div>
             ))}
-            <div className="mt-6 space-y-8">{plan.charts.map((chart) => <PlanChart key={chart.title} chart={chart} />)}</div>
+            <div className="mt-6 space-y-8"><Suspense fallback={<div className="h-[340px]" />}>{plan.charts.map((chart) => <PlanChart key={chart.title} chart={chart} />)}</Suspense></div>
             {plan.sheet && <figure className="mt-6"><figcaption className="mb-1 font-semibold">Circuit</figcaption><div className="h-[400px]"><CircuitSheet sheet={plan.sheet} title="The circuit of the supply" /></div></figure>}
             <List title="Steps" items={plan.steps} numbered />
         </div>

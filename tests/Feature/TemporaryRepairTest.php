@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Job;
+use App\Models\Replacement;
+use Tests\TestCase;
+
+/**
+ * A repair that bridges some days: allowed by its family only, after its tests, and never closed as repaired.
+ */
+final class TemporaryRepairTest extends TestCase
+{
+    private function flueFan(): Job
+    {
+        $data = $this->newJob(['family' => 'flue-fan', 'parameters' => [], 'complaint' => 'Squeals', 'answers' => ['proves' => 'lights', 'noise' => 'squeal']], ['off' => 'right', 'full' => 'slow']);
+        $this->actingAs($this->person())->post('/jobs', $data)->assertSessionHasNoErrors();
+        $this->put("/jobs/{$data['id']}/circuit", ['values' => []]);
+
+        return $this->jobOf($data);
+    }
+
+    private function read(Job $job, string $test, string $choice): void
+    {
+        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => $test, 'choice' => $choice])->assertSessionHasNoErrors();
+    }
+
+    /** @param list<string> $parts */
+    private function bridge(Job $job, string $until, array $parts = ['fan']): \Illuminate\Testing\TestResponse
+    {
+        return $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => $parts, 'temporaryUntil' => $until]);
+    }
+
+    public function testItNeedsItsTestsAndIsRefusedWithPlay(): void
+    {
+        $job = $this->flueFan();
+        $in = now()->addDays(6)->toDateString();
+        $this->bridge($job, $in)->assertSessionHasErrors(['temporaryUntil' => 'First: Turn the wheel through its hub by hand. Without it the bearings must not be bridged.']);
+        foreach (['spin' => 'gritty', 'axial-play' => 'play', 'look-seal' => 'tight'] as $test => $choice) {
+            $this->read($job, $test, $choice);
+        }
+        $this->bridge($job, $in)->assertSessionHasErrors(['temporaryUntil' => 'Refused: Pull and push the shaft along its length: moves. Only a new fan will do.']);
+        self::assertSame(0, Replacement::query()->where('job_id', $job->id)->count());
+    }
+
+    public function testItClosesAsTemporaryWithItsDayAndKeepsItInTheJobFile(): void
+    {
+        $job = $this->flueFan();
+        foreach (['spin' => 'gritty', 'axial-play' => 'none', 'look-seal' => 'tight'] as $test => $choice) {
+            $this->read($job, $test, $choice);
+        }
+        $this->bridge($job, now()->addDays(60)->toDateString())->assertSessionHasErrors('temporaryUntil');
+        $this->bridge($job, now()->subDay()->toDateString())->assertSessionHasErrors('temporaryUntil');
+        $this->bridge($job, now()->addDays(3)->toDateString(), ['control'])->assertSessionHasErrors('temporaryUntil');
+        $due = now()->addDays(6)->toDateString();
+        $this->bridge($job, $due)->assertSessionHasNoErrors()->assertRedirect("/jobs/$job->id/proof");
+        $this->post("/jobs/$job->id/proof", ['id' => $this->ulid(), 'states' => ['off' => 'right', 'full' => 'right']])->assertSessionHasNoErrors();
+        self::assertSame($due, $this->props("/jobs/$job->id/proof")['job']['temporaryUntil']);
+        self::assertSame($due, $this->props('/')['jobs'][0]['temporaryUntil']);
+        $file = json_decode((string) $this->get("/jobs/$job->id/file")->getContent(), true);
+        self::assertSame($due, $file['replacements'][0]['temporaryUntil']);
+    }
+
+    public function testOtherUnitsOfferNone(): void
+    {
+        $job = $this->jobOnBench($this->person());
+        self::assertNull($this->props("/jobs/$job->id/verdict")['temporary']);
+        $this->bridge($job, now()->addDays(3)->toDateString(), ['pack'])->assertSessionHasErrors('temporaryUntil');
+    }
+}
