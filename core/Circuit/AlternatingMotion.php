@@ -130,7 +130,7 @@ final class AlternatingMotion
                 default => $this->seals($id, $element, $point),
             };
             $moved = $moves || $moved;
-            $this->rewired = $this->rewired || $moves && $element->type !== ElementType::InductionMotor;
+            $this->rewired = $this->rewired || $moves && $element->type === ElementType::Contactor;
         }
 
         return $moved;

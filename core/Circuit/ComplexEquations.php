@@ -69,6 +69,13 @@ final class ComplexEquations
         $this->imaginary[$b][$this->nodes + $set] -= $im;
     }
 
+    /** A current of 1 A taken from one node and given to another. */
+    public function inject(int $from, int $to, int $set): void
+    {
+        $this->real[$from][$this->nodes + $set] -= 1.0;
+        $this->real[$to][$this->nodes + $set] += 1.0;
+    }
+
     /**
      * By Gaussian elimination with partial pivoting; the first node is ground.
      *
@@ -80,6 +87,7 @@ final class ComplexEquations
         $this->real[0] = $this->imaginary[0] = array_fill(0, $columns, 0.0);
         $this->real[0][0] = 1.0;
         [$real, $imaginary] = [$this->real, $this->imaginary];
+        $neighbours = [];
         for ($column = 0; $column < $nodes; ++$column) {
             $best = $column;
             $size = 0.0;
@@ -101,6 +109,7 @@ final class ComplexEquations
                     $filled[] = $n;
                 }
             }
+            $neighbours[$column] = $filled;
             for ($row = $column + 1; $row < $nodes; ++$row) {
                 [$a, $b] = [$real[$row][$column], $imaginary[$row][$column]];
                 if ($a === 0.0 && $b === 0.0) {
@@ -115,28 +124,30 @@ final class ComplexEquations
             }
         }
 
-        return array_map(static fn (int $set): array => self::substituted($real, $imaginary, $nodes, $nodes + $set), range(0, $this->sets - 1));
+        return array_map(static fn (int $set): array => self::substituted($real, $imaginary, $neighbours, $nodes, $nodes + $set), range(0, $this->sets - 1));
     }
 
     /**
      * @param array<int, array<int, float>> $real      upper triangle
      * @param array<int, array<int, float>> $imaginary
+     * @param array<int, list<int>>         $neighbours columns that are not zero, by row
      *
      * @return list<array{0: float, 1: float}>
      */
-    private static function substituted(array $real, array $imaginary, int $nodes, int $column): array
+    private static function substituted(array $real, array $imaginary, array $neighbours, int $nodes, int $column): array
     {
         /** @var list<array{0: float, 1: float}> $solution */
         $solution = array_fill(0, $nodes, [0.0, 0.0]);
         for ($row = $nodes - 1; $row >= 0; --$row) {
             $re = $real[$row][$column];
             $im = $imaginary[$row][$column];
-            for ($n = $row + 1; $n < $nodes; ++$n) {
-                [$a, $b] = [$real[$row][$n], $imaginary[$row][$n]];
-                if ($a !== 0.0 || $b !== 0.0) {
-                    $re -= $a * $solution[$n][0] - $b * $solution[$n][1];
-                    $im -= $a * $solution[$n][1] + $b * $solution[$n][0];
+            foreach ($neighbours[$row] as $n) {
+                if ($n >= $nodes) {
+                    break;
                 }
+                [$a, $b] = [$real[$row][$n], $imaginary[$row][$n]];
+                $re -= $a * $solution[$n][0] - $b * $solution[$n][1];
+                $im -= $a * $solution[$n][1] + $b * $solution[$n][0];
             }
             [$a, $b] = [$real[$row][$row], $imaginary[$row][$row]];
             $size = $a * $a + $b * $b;

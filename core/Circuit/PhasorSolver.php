@@ -41,6 +41,11 @@ final class PhasorSolver implements Solver
 
     private ?IronCore $iron = null;
 
+    private ?PowerDraw $draw = null;
+
+    /** @var list<string> */
+    private array $contactors = [];
+
     /** @var array<string, array{type: ElementType, from: int, to: int, ohms: int, reactance: int|null}> nodes and places of the impedance in the vector, by element */
     private array $branches = [];
 
@@ -61,6 +66,15 @@ final class PhasorSolver implements Solver
             ];
             if ($element->type->moves()) {
                 $this->movers[$id] = $element;
+            }
+            if ($element->type === ElementType::Contactor) {
+                $this->contactors[] = $id;
+            }
+            if ($element->type === ElementType::ElectronicMotor) {
+                if ($this->draw !== null) {
+                    throw CircuitError::malformed("Element \"$id\" is a second motor with electronics: a circuit holds one.");
+                }
+                $this->draw = new PowerDraw($id, $this->nodeNumbers[$element->from], $this->nodeNumbers[$element->to]);
             }
             if ($element->type === ElementType::InductionMotor) {
                 if ($this->iron !== null) {
@@ -97,10 +111,12 @@ final class PhasorSolver implements Solver
         $motion = new AlternatingMotion($this->netlist, $this->movers, fn (string $parameter): float => $values[$this->slots[$parameter]]);
         $linear = $this->linear($values, $motion);
         for ($pass = 1;; ++$pass) {
-            [$potentials, $emfs, $flux] = $this->iron === null
-                ? [$linear->bySet[0], $linear->emfs, [0.0, 0.0]]
-                : $this->iron->settled($linear, $motion);
-            $point = new PhasorPoint($this->netlist, $this->nodeNumbers, $this->islands[$linear->shape] ??= $linear->islands(\count($this->nodeNumbers)), $potentials, $linear->admittances, $emfs, $flux, $values, $this->slots);
+            [$potentials, $emfs, $flux] = $this->iron === null ? [$linear->bySet[0], $linear->emfs, [0.0, 0.0]] : $this->iron->settled($linear, $motion);
+            $admittances = $linear->admittances;
+            if ($this->draw !== null) {
+                [$potentials, $admittances[$this->draw->motor]] = $this->draw->settled($potentials, $linear->bySet[$this->drawn()], $motion);
+            }
+            $point = new PhasorPoint($this->netlist, $this->nodeNumbers, $this->islands[$linear->shape] ??= $linear->islands(\count($this->nodeNumbers)), $potentials, $admittances, $emfs, $flux, $values, $this->slots);
             if (!$motion->follows($point) || $pass === self::MOST_PASSES) {
                 return $point->moving($motion->speeds());
             }
@@ -117,7 +133,7 @@ final class PhasorSolver implements Solver
             $conducting = array_filter($this->branches, static fn (array $branch): bool => $branch['type'] === ElementType::ElectronicMotor || $values[$branch['ohms']] < CircuitSolver::OPEN_FROM_OHMS);
             $live = LiveParts::of(array_map(static fn (array $branch): array => ['from' => $branch['from'], 'to' => $branch['to'], 'drives' => $branch['type'] === ElementType::AlternatingSource], $conducting));
             // An armature can be stuck in without any voltage.
-            foreach ([...$live, ...array_diff(array_keys($this->movers), $live)] as $id) {
+            foreach ([...$live, ...array_diff($this->contactors, $live)] as $id) {
                 $signature .= "$id ";
                 foreach ($this->slotsOf[$id] as $slot) {
                     $signature .= $values[$slot] === $usual[$slot] ? '' : "$slot=$values[$slot],";
@@ -143,23 +159,34 @@ final class PhasorSolver implements Solver
         throw CircuitError::unknownParameter($motor);
     }
 
+    /** Set of sources that is one ampere through a motor with electronics: after the circuit's own and those of an induction motor's two windings. */
+    private function drawn(): int
+    {
+        return $this->iron === null ? 1 : 3;
+    }
+
     /** @param list<float> $values */
     private function linear(array $values, AlternatingMotion $motion): LinearPhasors
     {
-        $equations = new ComplexEquations(\count($this->nodeNumbers), $this->iron === null ? 1 : 3);
+        $equations = new ComplexEquations(\count($this->nodeNumbers), $this->drawn() + ($this->draw === null ? 0 : 1));
         $shape = 'open ';
         $conductive = [];
         $admittances = [];
         $emfs = [];
         foreach ($this->branches as $id => ['type' => $type, 'from' => $a, 'to' => $b, 'ohms' => $ohms, 'reactance' => $reactance]) {
-            if ($type !== ElementType::ElectronicMotor && $values[$ohms] >= CircuitSolver::OPEN_FROM_OHMS) {
+            if ($type === ElementType::ElectronicMotor) {
+                $shape .= '1';
+                $conductive[] = [$a, $b];
+                $equations->inject($a, $b, $this->drawn());
+                continue;
+            }
+            if ($values[$ohms] >= CircuitSolver::OPEN_FROM_OHMS) {
                 $shape .= '0';
                 continue;
             }
             $shape .= '1';
             $admittances[$id] = $admittance = match ($type) {
                 ElementType::Resistor, ElementType::Switch, ElementType::AlternatingSource => ComplexEquations::admittance($values[$ohms], 0.0),
-                ElementType::ElectronicMotor => [$motion->conductance($id), 0.0],
                 ElementType::Contactor => $this->coil($id, $values, $motion),
                 ElementType::Capacitor => $this->capacitor($id, $values),
                 default => ComplexEquations::admittance($values[$ohms], $reactance === null ? 0.0 : $values[$reactance]),

@@ -72,8 +72,8 @@ final class FaultList
         $noDrive = Adjustment::set('stage.mostDuty', 0.0);
 
         return [
-            new Fault('driver-open', 'driver-open', 'motor', 0.1, Severity::only($noDrive), ['diode-test' => ['like-twin' => 0.35, 'different' => 0.65]], comesAndGoes: true, observedPassing: self::moved('warm', 0.8), element: 'stage'),
-            new Fault('driver-shorted', 'driver-shorted', 'motor', 0.08, Severity::only($noDrive, Adjustment::atMost('vm-short.ohms', 3.0)), $different, element: 'stage'),
+            new Fault('driver-open', 'driver-open', 'motor', 0.1, Severity::only($noDrive), ['diode-test' => ['like-twin' => 0.35, 'different' => 0.65]], comesAndGoes: true, observedPassing: self::moved('warm', 0.8), element: 'module'),
+            new Fault('driver-shorted', 'driver-shorted', 'motor', 0.08, Severity::only($noDrive, Adjustment::atMost('vm-short.ohms', 3.0)), $different, element: 'module'),
             new Fault('vcc-shorted', 'vcc-shorted', 'motor', 0.05, Severity::only(Adjustment::atMost('vcc-short.ohms', 6.0)), $different, element: 'vcc-load'),
             new Fault('hall-out', 'hall-out', 'motor', 0.06, Severity::only($noDrive, Adjustment::opened('hall')), ['start' => ['smooth' => 0.1, 'rocks' => 0.9]], element: 'hall'),
             new Fault('fg-open', 'fg-open', 'motor', 0.06, Severity::only(Adjustment::opened('fg-transistor'), Adjustment::set('retry-feed.ohms', 1.0)), ['diode-test' => ['like-twin' => 0.3, 'different' => 0.7]], element: 'fg-transistor'),
