@@ -67,7 +67,11 @@ final class PlannersTest extends TestCase
         self::assertNull($this->props("/planners/airflow?job=$job->id")['job']);
     }
 
-    /** @return array<string, mixed> */
+    /**
+     * @param array<string, mixed> $with
+     *
+     * @return array<string, mixed>
+     */
     private function benchRun(array $with = []): array
     {
         return $with + ['id' => $this->ulid(), 'model' => 'SD-F8', 'pulses' => '8', 'turned' => '1', 'startsAt' => '2,1', 'steady' => '1', 'smooth' => '1', 'loaded' => '0', 'amps' => '0.06', 'note' => '', 'points' => [['volts' => '5', 'hertz' => '112'], ['volts' => '3', 'hertz' => '45.3'], ['volts' => '4', 'hertz' => '80'], ['volts' => '', 'hertz' => '']]];

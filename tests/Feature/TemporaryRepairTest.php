@@ -6,6 +6,8 @@ namespace Tests\Feature;
 
 use App\Models\Job;
 use App\Models\Replacement;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
 
 /**
@@ -27,8 +29,12 @@ final class TemporaryRepairTest extends TestCase
         $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => $test, 'choice' => $choice])->assertSessionHasNoErrors();
     }
 
-    /** @param list<string> $parts */
-    private function bridge(Job $job, string $until, array $parts = ['fan']): \Illuminate\Testing\TestResponse
+    /**
+     * @param list<string> $parts
+     *
+     * @return TestResponse<Response>
+     */
+    private function bridge(Job $job, string $until, array $parts = ['fan']): TestResponse
     {
         return $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => $parts, 'temporaryUntil' => $until]);
     }

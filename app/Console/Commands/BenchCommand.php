@@ -24,7 +24,7 @@ use Symfony\Component\Process\Process;
 
 final class BenchCommand extends Command
 {
-    protected $signature = 'ispira:bench {--url= : also time HTTP against a running demo, such as http://127.0.0.1:8000}';
+    protected $signature = 'ispira:bench {--family=* : keys of families; all when left out} {--url= : also time HTTP against a running demo, such as http://127.0.0.1:8000}';
 
     protected $description = 'Time the diagnosis, the solver beside ngspice, and the recording of a reading over HTTP';
 
@@ -43,7 +43,11 @@ final class BenchCommand extends Command
     {
         $this->line('diagnosis after one more reading, in ms: best and median');
         $this->line(sprintf('  %-20s %-62s %11s %6s %13s %13s', 'family', 'circuit', 'hypotheses', 'tests', 'cold', 'warm'));
+        $only = (array) $this->option('family');
         foreach ($families->all() as $key => $family) {
+            if ($only !== [] && !in_array($key, $only, true)) {
+                continue;
+            }
             $largest = self::largest($family);
             foreach ($largest === [] ? [[]] : [[], $largest] as $parameters) {
                 $this->time($key, $family->circuit($family->parameters()->read($parameters)), $parameters === [] ? 'ordinary' : implode(', ', array_map(static fn (string $name, string $choice): string => "$name $choice", array_keys($parameters), $parameters)));

@@ -45,7 +45,7 @@ final class AlternatingMachinesTest extends TestCase
             $values[$solver->slot($parameter)] = $value;
         }
 
-        return $solver->solve($values);
+        return $solver->solve(array_values($values));
     }
 
     public function testIdleTapsCarryVoltageAndSlowerOnesStandAboveTheLine(): void
@@ -148,7 +148,7 @@ final class AlternatingMachinesTest extends TestCase
             $values[$solver->slot($parameter)] = $value;
         }
 
-        return $solver->solve($values);
+        return $solver->solve(array_values($values));
     }
 
     public function testAProgrammedTorqueFollowsTheGreatestInputThatIsOn(): void
