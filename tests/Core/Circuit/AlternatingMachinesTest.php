@@ -103,7 +103,7 @@ final class AlternatingMachinesTest extends TestCase
             foreach ([['q1', 'high', 'common', 4.0, 5.0, 1.0], ['q2', 'medium', 'high', 0.9, 0.6, 0.11], ['q3', 'low', 'medium', 1.1, 0.7, 0.14]] as [$id, $from, $to, $ohms, $reactance, $turns]) {
                 array_push($deck, "R$id $from {$id}x $ohms", "L$id {$id}x {$id}y ".$reactance / $omega, "V$id {$id}y {$id}z 0", "E$id {$id}z $to e 0 $turns", "F$id 0 e V$id $turns");
             }
-            array_push($deck, 'Rr common 0 0.02', 'Ge e 0 e 0 '.$g, 'Le e 0 '.-1.0 / ($omega * $b), 'Rc high s0 0.1', 'Cc s0 start 7.5u', 'Ra start s1 18', 'La s1 common '. 15.0 / $omega, 'Rleak e 0 1e12', '.control', 'set numdgt=12', 'ac lin 1 60 60', 'print vm(high) vm(medium) vm(low) vm(start) vm(e)', '.endc', '.end', '');
+            array_push($deck, 'Rr common 0 0.02', 'Ge e 0 e 0 '.$g, 'Le e 0 '.-1.0 / ($omega * $b), 'Rc high s0 0.1', 'Cc s0 start 7.5u', 'Ra start s1 18', sprintf('La s1 common %.12g', 15.0 / $omega), 'Rleak e 0 1e12', '.control', 'set numdgt=12', 'ac lin 1 60 60', 'print vm(high) vm(medium) vm(low) vm(start) vm(e)', '.endc', '.end', '');
             $file = (string) tempnam(sys_get_temp_dir(), 'deck');
             file_put_contents($file, implode("\n", $deck));
             $output = (string) shell_exec('ngspice -b '.escapeshellarg($file).' 2>/dev/null');

@@ -49,8 +49,9 @@ final class BenchSupplyTest extends TestCase
         $rectifier = new Rectifier($volts, $hertz, 0.9, $farads);
         $peak = \M_SQRT2 * $volts;
         $from = 12.0 / $hertz;
+        $period = sprintf('.tran %g %g 0 %g', 0.02 / $hertz, 14.0 / $hertz, 0.005 / $hertz);
         // Diodes as ideal ones with a drop of 0.9 V, charged once and then loaded with a constant current.
-        $deck = ['* rectifier', "B1 r 0 V=abs($peak*sin(2*3.14159265358979*$hertz*time))-1.8", 'D1 r out dm', '.model dm D(is=1e-6 n=0.01 rs=0.02)', "C1 out 0 $farads ic=".$rectifier->peak(), "I1 out 0 $amps", '.options reltol=1e-5 method=gear', '.tran '. 0.02 / $hertz.' '. 14.0 / $hertz.' 0 '. 0.005 / $hertz.' uic', '.control', 'run', "meas tran vhigh MAX v(out) from=$from to=".(13.0 / $hertz), "meas tran vlow MIN v(out) from=$from to=".(13.0 / $hertz), '.endc', '.end', ''];
+        $deck = ['* rectifier', "B1 r 0 V=abs($peak*sin(2*3.14159265358979*$hertz*time))-1.8", 'D1 r out dm', '.model dm D(is=1e-6 n=0.01 rs=0.02)', "C1 out 0 $farads ic=".$rectifier->peak(), "I1 out 0 $amps", '.options reltol=1e-5 method=gear', "$period uic", '.control', 'run', "meas tran vhigh MAX v(out) from=$from to=".(13.0 / $hertz), "meas tran vlow MIN v(out) from=$from to=".(13.0 / $hertz), '.endc', '.end', ''];
         [$high, $low] = self::measured($deck, ['vhigh', 'vlow']);
         self::assertEqualsWithDelta($high, $rectifier->peak(), 0.03 * $high);
         self::assertEqualsWithDelta($high - $low, $rectifier->ripple($amps), 0.03 * ($high - $low));
@@ -58,7 +59,7 @@ final class BenchSupplyTest extends TestCase
 
         $ohms = 100e3;
         $time = $rectifier->bleeds($ohms, 0.3 * $rectifier->peak());
-        [$left] = self::measured(['* bleeder', "C1 out 0 $farads ic=".$rectifier->peak(), "R1 out 0 $ohms", '.tran '.$time / 500.0." $time 0 ".$time / 500.0.' uic', '.control', 'run', "meas tran left FIND v(out) AT=".(0.9999 * $time), '.endc', '.end', ''], ['left']);
+        [$left] = self::measured(['* bleeder', "C1 out 0 $farads ic=".$rectifier->peak(), "R1 out 0 $ohms", '.tran '.$time / 500.0." $time 0 ".$time / 500.0.' uic', '.control', 'run', 'meas tran left FIND v(out) AT='.(0.9999 * $time), '.endc', '.end', ''], ['left']);
         self::assertEqualsWithDelta(0.3 * $rectifier->peak(), $left, 0.03 * 0.3 * $rectifier->peak());
     }
 
