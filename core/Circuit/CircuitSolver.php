@@ -209,6 +209,10 @@ final class CircuitSolver implements Solver
      */
     public function signature(array $values, array $usual, bool $potentials): string
     {
+        if ($potentials && $this->hasIdealBranch($values)) {
+            // What an ideal branch ties together cannot hang elsewhere: such circuits share only what is equal.
+            return 'ideal '.serialize(array_diff_assoc($values, $usual));
+        }
         foreach ($this->contacts as $contacts) {
             foreach ($contacts as $contact) {
                 $values[$this->ohmsSlots[$contact]] = $usual[$this->ohmsSlots[$contact]] = 1.0;
@@ -234,14 +238,26 @@ final class CircuitSolver implements Solver
      */
     public function rehung(SolvedState $state, array $values): SolvedState
     {
-        if (!$state instanceof OperatingPoint) {
+        if (!$state instanceof OperatingPoint || $this->hasIdealBranch($values)) {
             return $state;
         }
         foreach ($state->energised as $coil => $pulled) {
             $this->moveContacts($values, $coil, $pulled);
         }
 
-        return $state->within($this->joined($values)[0]);
+        return $state->within($this->network($values));
+    }
+
+    /** @param array<int, float> $values */
+    private function hasIdealBranch(array $values): bool
+    {
+        foreach ($this->ohmsSlots as $slot) {
+            if ($values[$slot] === 0.0) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -263,22 +279,6 @@ final class CircuitSolver implements Solver
      */
     private function prepared(array $values): PreparedNetwork
     {
-        [$network, $joined] = $this->joined($values);
-        $conductances = $this->conductances($network, $values);
-        $network->factorise($conductances);
-
-        return new PreparedNetwork($network, $conductances, $joined);
-    }
-
-    /**
-     * The network, and the nodes that ideal sources and closed switches tie together; null for none.
-     *
-     * @param array<int, float> $values
-     *
-     * @return array{0: LiveNetwork, 1: PotentialForest|null}
-     */
-    private function joined(array $values): array
-    {
         $joined = null;
         foreach ($this->ohmsSlots as $number => $slot) {
             if ($values[$slot] === 0.0) {
@@ -290,8 +290,11 @@ final class CircuitSolver implements Solver
                 }
             }
         }
+        $network = $joined === null ? $this->network($values) : $this->buildNetwork($values, $joined);
+        $conductances = $this->conductances($network, $values);
+        $network->factorise($conductances);
 
-        return [$joined === null ? $this->network($values) : $this->buildNetwork($values, $joined), $joined];
+        return new PreparedNetwork($network, $conductances, $joined);
     }
 
     /**

@@ -13,6 +13,12 @@ final class NumberReader
 
     private const UNIT_NAMES = ['V' => ['V', 'v', 'volt', 'volts', 'VDC', 'V DC', 'Vdc'], 'A' => ['A', 'a', 'amp', 'amps', 'ADC', 'A DC'], 'Ω' => ['Ω', 'Ω', 'ohm', 'ohms', 'Ohm', 'Ohms', 'R']];
 
+    /** Other units in which an instrument of the trade shows a quantity, and how many of the wanted unit one of them is. */
+    private const OTHERS = [
+        'Pa' => ['mbar' => 100.0, 'hPa' => 100.0, 'in w.c.' => 249.089, 'in wc' => 249.089, 'inwc' => 249.089, 'mm w.c.' => 9.80665],
+        'K' => ['°F' => 1.0 / 1.8, 'F' => 1.0 / 1.8, '°C' => 1.0],
+    ];
+
     /**
      * @param string $unit the unit wanted: V, A or Ω, or empty
      *
@@ -25,6 +31,11 @@ final class NumberReader
         }
         if (!\is_string($given) || \strlen($given) > 40) {
             throw new UnreadableNumber("Type a number, such as 12.4$unit.");
+        }
+        foreach (self::OTHERS[$unit] ?? [] as $other => $factor) {
+            if (str_ends_with(rtrim($given), $other)) {
+                return self::read(substr(rtrim($given), 0, -\strlen($other)), '') * $factor;
+            }
         }
         $names = array_map(static fn (string $name): string => preg_quote($name, '/'), self::UNIT_NAMES[$unit] ?? [$unit]);
         $pattern = '/^\s*([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)(?:[eE][+-]?\d{1,3})?)\s*([pnuµμmkKMG]?)\s*(?:'.implode('|', $names).')?\s*$/u';

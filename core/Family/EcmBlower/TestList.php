@@ -18,6 +18,7 @@ final readonly class TestList
     public const ACCESS_MINUTES = ['panel' => 2.0, 'wheel' => 1.0, 'motor-plugs' => 3.0, 'module-off' => 18.0, 'filter' => 1.0];
 
     private const LIVE = ['licensed', 'line-voltage'];
+    private const CALLED = ['licensed', 'line-voltage', 'board-waits'];
     private const DEAD = ['licensed', 'lock-off', 'bus-charge'];
 
     public function __construct(private Wiring $wiring)
@@ -70,7 +71,7 @@ final readonly class TestList
      */
     private static function volts(string $key, string $text, string $setUp, string $plus, string $minus, array $access, array $words = [], ?Trap $trap = null): Test
     {
-        return new Test($key, $text, $setUp, Probe::volts($plus, $minus), 1.0, $access, self::LIVE, ['meter'], $words, trap: $trap);
+        return new Test($key, $text, $setUp, Probe::volts($plus, $minus), 1.0, $access, $setUp === 'off' ? self::LIVE : self::CALLED, ['meter'], $words, trap: $trap);
     }
 
     /** @return list<Test> */

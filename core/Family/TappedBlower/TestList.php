@@ -17,6 +17,7 @@ final readonly class TestList
     public const ACCESS_MINUTES = ['panel' => 2.0, 'wheel' => 1.0, 'motor-leads' => 4.0, 'capacitor-off' => 3.0, 'wire-off' => 1.5, 'filter' => 1.0, 'ducts' => 4.0];
 
     private const LIVE = ['licensed', 'line-voltage', 'one-tap'];
+    private const CALLED = ['licensed', 'line-voltage', 'one-tap', 'board-waits'];
     private const DEAD = ['licensed', 'lock-off', 'discharge'];
 
     /** Rise in K where the plate says nothing, and the share of the rated flux that an ordinary circuit leaves. */
@@ -71,7 +72,7 @@ final readonly class TestList
      */
     private static function volts(string $key, string $text, string $setUp, string $plus, string $minus, array $access, array $words = [], ?Trap $trap = null): Test
     {
-        return new Test($key, $text, $setUp, Probe::volts($plus, $minus), 1.0, $access, self::LIVE, ['meter'], $words, trap: $trap);
+        return new Test($key, $text, $setUp, Probe::volts($plus, $minus), 1.0, $access, $setUp === 'off' ? self::LIVE : self::CALLED, ['meter'], $words, trap: $trap);
     }
 
     /** @return list<Test> */

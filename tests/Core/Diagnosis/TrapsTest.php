@@ -35,6 +35,19 @@ final class TrapsTest extends TestCase
         return [$bench, $case];
     }
 
+    public function testAnIdleTapAGhostAndAStillPulseLineProveNothing(): void
+    {
+        foreach ([
+            ['tapped-blower', ['off' => 'right', 'heat' => 'dead', 'cool' => 'right'], 'idle-volts', 258.0, 'idle-tap', 'Lift the wire'],
+            ['ecm-blower', ['off' => 'right', 'fan' => 'right', 'heat' => 'right', 'cool' => 'dead'], 'idle-volts', 24.0, 'ghost', 'low-impedance meter'],
+            ['five-wire-fan', ['off' => 'right', 'low' => 'cuts-out', 'medium' => 'cuts-out', 'high' => 'cuts-out'], 'fg-hand', 15.0, 'averaged', 'half the pull-up'],
+        ] as [$family, $map, $test, $volts, $trap, $words]) {
+            $bench = new Bench(family: $family);
+            $case = Bench::case($map, [$test => $volts]);
+            self::assertStringContainsString($words, self::told($bench, $case)[$trap] ?? '', $family);
+        }
+    }
+
     public function testAFullReadingWithoutALoadProvesNothing(): void
     {
         [$bench, $case] = self::blower(['unplugged-volts' => 13.0]);

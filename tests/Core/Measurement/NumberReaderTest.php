@@ -25,6 +25,11 @@ final class NumberReaderTest extends TestCase
         yield ['18 amps', 'A', 18.0];
         yield ['250 mV', 'V', 0.25];
         yield ['1e3', 'Ω', 1000.0];
+        yield ['1.6 mbar', 'Pa', 160.0];
+        yield ['0,64 in w.c.', 'Pa', 0.64 * 249.089];
+        yield ['160', 'Pa', 160.0];
+        yield ['0.16 kPa', 'Pa', 160.0];
+        yield ['54 °F', 'K', 30.0];
         yield [7, 'A', 7.0];
         yield [0.5, 'A', 0.5];
     }

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Diagnosis;
+
+use Ispira\Core\Circuit\CircuitSolver;
+use Ispira\Core\Circuit\Element;
+use Ispira\Core\Circuit\Netlist;
+use Ispira\Core\Diagnosis\HypothesisList;
+use Ispira\Core\Diagnosis\Simulator;
+use Ispira\Core\Family\FamilyRegistry;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * Hypotheses whose circuits have one signature share a solved state: it has to be the state of each.
+ */
+final class SharedStatesTest extends TestCase
+{
+    /** @return iterable<string, array{0: string}> */
+    public static function families(): iterable
+    {
+        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
+            yield $key => [$key];
+        }
+    }
+
+    #[DataProvider('families')]
+    public function testOneSignatureMeansTheSameCurrentsAndSpeeds(string $key): void
+    {
+        $family = FamilyRegistry::shipped()->get($key);
+        $circuit = $family->circuit($family->parameters()->read([]));
+        $simulator = new Simulator($circuit);
+        $solver = $simulator->solver;
+        $hypotheses = HypothesisList::of($circuit, false);
+        $movers = array_unique(array_column($circuit->positions, 'mover'));
+        $shared = 0;
+        foreach ($circuit->setUps as $setUp) {
+            $usual = $simulator->valuesFor($solver->nominalValues(), $setUp, $hypotheses[HypothesisList::NOTHING_WRONG]);
+            $states = [];
+            foreach ($hypotheses as $hypothesis) {
+                $values = $simulator->valuesFor($solver->nominalValues(), $setUp, $hypothesis);
+                $signature = $solver->signature($values, $usual, false);
+                $own = $solver->solve($values);
+                $first = $states[$signature] ??= $own;
+                if ($first === $own) {
+                    continue;
+                }
+                ++$shared;
+                foreach ($movers as $mover) {
+                    self::assertSame(is_nan($first->speed($mover)), is_nan($own->speed($mover)), "$setUp->key, $hypothesis->key: $mover");
+                    if (is_nan($own->speed($mover))) {
+                        continue;
+                    }
+                    self::assertEqualsWithDelta($first->speed($mover), $own->speed($mover), 1e-6 + 1e-6 * abs($own->speed($mover)), "$setUp->key, $hypothesis->key: $mover");
+                }
+                foreach (array_keys($circuit->netlist->elements) as $element) {
+                    self::assertEqualsWithDelta($own->current($element), $first->current($element), 1e-5 + 1e-5 * abs($own->current($element)), "$setUp->key, $hypothesis->key: $element");
+                }
+            }
+        }
+        self::assertGreaterThan(0, $shared);
+    }
+
+    public function testADeadEndHangsWhereItShouldBesideAnIdealSource(): void
+    {
+        $solver = new CircuitSolver(new Netlist([
+            Element::source('battery', 'plus', '0', 12.0),
+            Element::resistor('load', 'plus', '0', 6.0),
+            Element::resistor('a', 'plus', 'middle', 1.0),
+            Element::resistor('b', 'middle', 'end', 1.0),
+            Element::resistor('other', 'end', '0', Element::OPEN_OHMS),
+        ]));
+        $broken = static function (string $element) use ($solver): array {
+            $values = $solver->nominalValues();
+            $values[$solver->slot("$element.ohms")] = Element::OPEN_OHMS;
+
+            return array_values($values);
+        };
+        [$one, $two] = [$broken('a'), $broken('b')];
+        // With an internal resistance both share their currents, and the second is hung anew.
+        $real = new CircuitSolver(new Netlist([Element::source('battery', 'plus', '0', 12.0, 0.01), ...\array_slice(array_values($solver->netlist()->elements), 1)]));
+        self::assertSame($real->signature(self::stiff($one), $real->nominalValues(), true), $real->signature(self::stiff($two), $real->nominalValues(), true));
+        $rehung = $real->rehung($real->solve(self::stiff($one)), self::stiff($two));
+        foreach (['plus', 'middle', 'end'] as $node) {
+            self::assertEqualsWithDelta($real->solve(self::stiff($two))->voltageBetween($node, '0'), $rehung->voltageBetween($node, '0'), 1e-9, $node);
+        }
+        // An ideal source ties nodes together: nothing is shared but what is equal.
+        self::assertNotSame($solver->signature($one, $solver->nominalValues(), true), $solver->signature($two, $solver->nominalValues(), true));
+        self::assertSame(12.0, $solver->solve($two)->voltageBetween('middle', '0'));
+        self::assertSame(0.0, $solver->solve($one)->voltageBetween('middle', '0'));
+    }
+
+    /**
+     * The same with an internal resistance of the source.
+     *
+     * @param list<float> $values
+     *
+     * @return list<float>
+     */
+    private static function stiff(array $values): array
+    {
+        $values[1] = 0.01;
+
+        return array_values($values);
+    }
+}
