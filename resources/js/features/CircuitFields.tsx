@@ -16,7 +16,7 @@ export default function CircuitFields({ fields, values, errors, onChange, disabl
     const valueOf = (key: string) => String(values[key] ?? fields.find((field) => field.key === key)?.default ?? '');
     const asked = ({ onlyWith }: FieldShown) => onlyWith === null || onlyWith.values.includes(valueOf(onlyWith.key));
     return (
-        <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
+        <div className="grid grid-cols-1 gap-x-8 gap-y-4 md:grid-cols-2">
             {fields.filter(asked).map((field) => {
                 if (field.kind === 'choice') {
                     return <Choices key={field.key} label={field.label} value={valueOf(field.key)} choices={field.choices} hint={field.hint} disabled={disabled} onChange={(value) => set(field.key, value)} />;

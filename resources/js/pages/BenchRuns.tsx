@@ -58,7 +58,7 @@ export default function BenchRuns() {
                 <p className="mb-1"><Link href="/planners/bench-supply" className="inline-flex min-h-11 items-center text-lake underline underline-offset-4">Bench supply</Link></p>
                 <h1 className="text-[1.6rem] leading-tight font-semibold">Bench runs of five-wire motors</h1>
                 {cautions.map((caution) => <p key={caution} className="mt-2 border-l-4 border-warn bg-caution px-3 py-2">{caution}</p>)}
-                <div className="mt-5 grid gap-8 lg:grid-cols-[1fr_1.25fr]">
+                <div className="mt-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)]">
                     <form onSubmit={store} noValidate className="space-y-4">
                         <TextField label="Model of the motor" value={form.model} error={errors.model} onChange={(event) => set('model')(event.target.value)} />
                         <TextField label="Pulses a turn" inputMode="decimal" value={form.pulses} error={errors.pulses} onChange={(event) => set('pulses')(event.target.value)} />

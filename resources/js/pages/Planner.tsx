@@ -82,7 +82,7 @@ export default function Planner() {
                 <h1 className="text-[1.6rem] leading-tight font-semibold">{planner.name}</h1>
                 <p className="text-soft">{planner.summary}</p>
                 {plan && plan.cautions.map((caution) => <p key={caution} className="mt-2 border-l-4 border-warn bg-caution px-3 py-2">{caution}</p>)}
-                <div className="mt-5 grid gap-8 lg:grid-cols-[1fr_1.25fr]">
+                <div className="mt-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)]">
                     <form onSubmit={work} noValidate>
                         <CircuitFields fields={fields} values={draft} errors={problems} onChange={setDraft} />
                         {Object.keys(problems).length > 0 && <p role="alert" className="mt-3 font-medium text-bad">Some fields need another value before this can be worked out.</p>}
