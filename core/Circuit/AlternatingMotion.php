@@ -48,6 +48,9 @@ final class AlternatingMotion
     /** @var array<string, string> auxiliary winding of a motor */
     private array $auxiliary = [];
 
+    /** @var array<string, array{0: float, 1: float}> turns of each winding over those of the first section: in phase with the flux, and ahead of it by a quarter period */
+    private array $turns = [];
+
     /**
      * @param array<string, Element>   $movers
      * @param \Closure(string): float $value of a parameter, "element.parameter"
@@ -71,6 +74,9 @@ final class AlternatingMotion
         foreach ($this->induction === [] ? [] : $netlist->elements as $id => $element) {
             if ($element->type === ElementType::AuxiliaryWinding) {
                 $this->auxiliary[$element->partner ?? ''] = $id;
+                $this->turns[$id] = [0.0, $value("$id.turns")];
+            } elseif ($element->type->isOnIron()) {
+                $this->turns[$id] = [$element->type === ElementType::MainWinding ? $value("$id.turns") : 1.0, 0.0];
             }
         }
     }
@@ -98,13 +104,7 @@ final class AlternatingMotion
      */
     public function turns(string $winding): array
     {
-        $element = $this->netlist->elements[$winding];
-
-        return match ($element->type) {
-            ElementType::MainWinding => [($this->value)("$winding.turns"), 0.0],
-            ElementType::AuxiliaryWinding => [0.0, ($this->value)("$winding.turns")],
-            default => [1.0, 0.0],
-        };
+        return $this->turns[$winding];
     }
 
     /** Speed over synchronous: the turning rotor induces the auxiliary winding in proportion to it. */
@@ -167,15 +167,16 @@ final class AlternatingMotion
         $slip = 1.0 - $speed / $motor->synchronousSpeed;
         // Half steps where flux and slip chase each other.
         $this->slips[$id] = ++$this->passes > self::CHASING_FROM && $before < 1.0 && $slip < 1.0 ? 0.5 * ($before + $slip) : $slip;
-        $this->speeds[$id] = $speed > 0.0 && $this->trips($id, $motor, $point) ? \NAN : $speed;
+        $changed = abs($slip - $before) > self::SLIP_CHANGE;
+        $this->speeds[$id] = !$changed && $speed > 0.0 && $this->trips($motor, $point) ? \NAN : $speed;
 
-        return abs($slip - $before) > self::SLIP_CHANGE;
+        return $changed;
     }
 
-    private function trips(string $id, InductionMotor $motor, PhasorPoint $point): bool
+    private function trips(InductionMotor $motor, PhasorPoint $point): bool
     {
-        foreach ($this->netlist->elements as $winding => $element) {
-            if (($winding === $id || $element->partner === $id) && $point->current((string) $winding) > $motor->tripAmps) {
+        foreach (array_keys($this->turns) as $winding) {
+            if ($point->current($winding) > $motor->tripAmps) {
                 return true;
             }
         }

@@ -6,6 +6,10 @@ namespace Ispira\Core\Circuit;
 
 /**
  * The node equations of an alternating-current circuit, for several sets of sources at once.
+ *
+ * Solved by star-mesh elimination, as on direct current: a node with admittances y₁…yₙ is replaced by yᵢ·yⱼ/Σy between
+ * each pair of its neighbours, and a current fed into it is shared among them by yᵢ/Σy. The node with the fewest
+ * neighbours goes first, so that a circuit that is nearly a tree stays one. Admittances are only added up.
  */
 final class ComplexEquations
 {
@@ -15,19 +19,31 @@ final class ComplexEquations
     /** Least resistance of a branch in Ω: closed contacts count as this. */
     private const LEAST_OHMS = 1e-6;
 
-    /** @var array<int, array<int, float>> with the right sides as its last columns */
-    private array $real;
+    /** @var array<int, float> conductance to ground, node 0 */
+    private array $groundG;
+
+    /** @var array<int, float> susceptance to ground */
+    private array $groundS;
+
+    /** @var array<int, array<int, float>> conductance between two other nodes, both ways */
+    private array $g;
+
+    /** @var array<int, array<int, float>> susceptance between two other nodes, both ways */
+    private array $s;
+
+    /** @var array<int, array<int, float>> current fed into each node, by set of sources */
+    private array $fedRe;
 
     /** @var array<int, array<int, float>> */
-    private array $imaginary;
+    private array $fedIm;
 
     /** @param int $sets of sources */
     public function __construct(private readonly int $nodes, private readonly int $sets)
     {
-        $this->real = $this->imaginary = array_fill(0, $nodes, array_fill(0, $nodes + $sets, 0.0));
-        for ($node = 0; $node < $nodes; ++$node) {
-            $this->real[$node][$node] = self::LEAK;
-        }
+        $this->groundG = array_fill(0, $nodes, self::LEAK);
+        $this->groundS = array_fill(0, $nodes, 0.0);
+        $this->g = $this->s = array_fill(0, $nodes, []);
+        $this->fedRe = $this->fedIm = array_fill(0, $nodes, array_fill(0, $sets, 0.0));
     }
 
     /** @return array{0: float, 1: float} conductance and susceptance in S */
@@ -42,15 +58,17 @@ final class ComplexEquations
     /** @param array{0: float, 1: float} $admittance */
     public function branch(int $a, int $b, array $admittance): void
     {
-        [$g, $s] = $admittance;
-        $this->real[$a][$a] += $g;
-        $this->real[$b][$b] += $g;
-        $this->real[$a][$b] -= $g;
-        $this->real[$b][$a] -= $g;
-        $this->imaginary[$a][$a] += $s;
-        $this->imaginary[$b][$b] += $s;
-        $this->imaginary[$a][$b] -= $s;
-        $this->imaginary[$b][$a] -= $s;
+        if ($a === 0 || $b === 0) {
+            $this->groundG[$a + $b] += $admittance[0];
+            $this->groundS[$a + $b] += $admittance[1];
+
+            return;
+        }
+        if ($a === $b) {
+            return;
+        }
+        $this->g[$a][$b] = $this->g[$b][$a] = ($this->g[$a][$b] ?? 0.0) + $admittance[0];
+        $this->s[$a][$b] = $this->s[$b][$a] = ($this->s[$a][$b] ?? 0.0) + $admittance[1];
     }
 
     /**
@@ -63,97 +81,90 @@ final class ComplexEquations
     {
         $re = $admittance[0] * $volts[0] - $admittance[1] * $volts[1];
         $im = $admittance[0] * $volts[1] + $admittance[1] * $volts[0];
-        $this->real[$a][$this->nodes + $set] += $re;
-        $this->imaginary[$a][$this->nodes + $set] += $im;
-        $this->real[$b][$this->nodes + $set] -= $re;
-        $this->imaginary[$b][$this->nodes + $set] -= $im;
+        $this->fedRe[$a][$set] += $re;
+        $this->fedIm[$a][$set] += $im;
+        $this->fedRe[$b][$set] -= $re;
+        $this->fedIm[$b][$set] -= $im;
     }
 
     /** A current of 1 A taken from one node and given to another. */
     public function inject(int $from, int $to, int $set): void
     {
-        $this->real[$from][$this->nodes + $set] -= 1.0;
-        $this->real[$to][$this->nodes + $set] += 1.0;
+        $this->fedRe[$from][$set] -= 1.0;
+        $this->fedRe[$to][$set] += 1.0;
     }
 
-    /**
-     * By Gaussian elimination with partial pivoting; the first node is ground.
-     *
-     * @return list<list<array{0: float, 1: float}>> potential of each node in V, by set of sources
-     */
+    /** @return list<list<array{0: float, 1: float}>> potential of each node in V, by set of sources */
     public function solutions(): array
     {
-        [$nodes, $columns] = [$this->nodes, $this->nodes + $this->sets];
-        $this->real[0] = $this->imaginary[0] = array_fill(0, $columns, 0.0);
-        $this->real[0][0] = 1.0;
-        [$real, $imaginary] = [$this->real, $this->imaginary];
-        $neighbours = [];
-        for ($column = 0; $column < $nodes; ++$column) {
-            $best = $column;
-            $size = 0.0;
-            for ($row = $column; $row < $nodes; ++$row) {
-                [$re, $im] = [$real[$row][$column], $imaginary[$row][$column]];
-                $here = $re * $re + $im * $im;
-                if ($here > $size) {
-                    [$best, $size] = [$row, $here];
+        [$g, $s, $groundG, $groundS, $fedRe, $fedIm] = [$this->g, $this->s, $this->groundG, $this->groundS, $this->fedRe, $this->fedIm];
+        $left = array_map(\count(...), $g);
+        unset($left[0]);
+        $steps = [];
+        while ($left !== []) {
+            $node = (int) array_search(min($left), $left, true);
+            unset($left[$node]);
+            $sumG = $groundG[$node] + array_sum($g[$node]);
+            $sumS = $groundS[$node] + array_sum($s[$node]);
+            $size = $sumG * $sumG + $sumS * $sumS;
+            $neighbours = array_keys($g[$node]);
+            foreach ($neighbours as $number => $i) {
+                // Share of this neighbour: y/Σy.
+                [$a, $b] = [$g[$node][$i], $s[$node][$i]];
+                $shareRe = ($a * $sumG + $b * $sumS) / $size;
+                $shareIm = ($b * $sumG - $a * $sumS) / $size;
+                foreach ($fedRe[$node] as $set => $re) {
+                    $im = $fedIm[$node][$set];
+                    $fedRe[$i][$set] += $shareRe * $re - $shareIm * $im;
+                    $fedIm[$i][$set] += $shareRe * $im + $shareIm * $re;
                 }
-            }
-            if ($best !== $column) {
-                [$real[$column], $real[$best]] = [$real[$best], $real[$column]];
-                [$imaginary[$column], $imaginary[$best]] = [$imaginary[$best], $imaginary[$column]];
-            }
-            [$pivotRe, $pivotIm] = [$real[$column], $imaginary[$column]];
-            $filled = [];
-            for ($n = $column + 1; $n < $columns; ++$n) {
-                if ($pivotRe[$n] !== 0.0 || $pivotIm[$n] !== 0.0) {
-                    $filled[] = $n;
+                for ($m = 0; $m < $number; ++$m) {
+                    $j = $neighbours[$m];
+                    [$c, $d] = [$g[$node][$j], $s[$node][$j]];
+                    $g[$i][$j] = $g[$j][$i] = ($g[$i][$j] ?? 0.0) + $shareRe * $c - $shareIm * $d;
+                    $s[$i][$j] = $s[$j][$i] = ($s[$i][$j] ?? 0.0) + $shareRe * $d + $shareIm * $c;
                 }
+                $groundG[$i] += $shareRe * $groundG[$node] - $shareIm * $groundS[$node];
+                $groundS[$i] += $shareRe * $groundS[$node] + $shareIm * $groundG[$node];
+                unset($g[$i][$node], $s[$i][$node]);
+                $left[$i] = \count($g[$i]);
             }
-            $neighbours[$column] = $filled;
-            for ($row = $column + 1; $row < $nodes; ++$row) {
-                [$a, $b] = [$real[$row][$column], $imaginary[$row][$column]];
-                if ($a === 0.0 && $b === 0.0) {
-                    continue;
-                }
-                $re = ($a * $pivotRe[$column] + $b * $pivotIm[$column]) / $size;
-                $im = ($b * $pivotRe[$column] - $a * $pivotIm[$column]) / $size;
-                foreach ($filled as $n) {
-                    $real[$row][$n] -= $re * $pivotRe[$n] - $im * $pivotIm[$n];
-                    $imaginary[$row][$n] -= $re * $pivotIm[$n] + $im * $pivotRe[$n];
-                }
-            }
+            $steps[] = [$node, $sumG / $size, -$sumS / $size];
         }
 
-        return array_map(static fn (int $set): array => self::substituted($real, $imaginary, $neighbours, $nodes, $nodes + $set), range(0, $this->sets - 1));
+        return $this->substituted($steps, $g, $s, $fedRe, $fedIm);
     }
 
     /**
-     * @param array<int, array<int, float>> $real      upper triangle
-     * @param array<int, array<int, float>> $imaginary
-     * @param array<int, list<int>>         $neighbours columns that are not zero, by row
+     * Potentials, in the reverse order of elimination.
      *
-     * @return list<array{0: float, 1: float}>
+     * @param list<array{0: int, 1: float, 2: float}> $steps node, and 1/Σy of its admittances when it was eliminated
+     * @param array<int, array<int, float>> $g
+     * @param array<int, array<int, float>> $s
+     * @param array<int, array<int, float>> $fedRe
+     * @param array<int, array<int, float>> $fedIm
+     *
+     * @return list<list<array{0: float, 1: float}>>
      */
-    private static function substituted(array $real, array $imaginary, array $neighbours, int $nodes, int $column): array
+    private function substituted(array $steps, array $g, array $s, array $fedRe, array $fedIm): array
     {
-        /** @var list<array{0: float, 1: float}> $solution */
-        $solution = array_fill(0, $nodes, [0.0, 0.0]);
-        for ($row = $nodes - 1; $row >= 0; --$row) {
-            $re = $real[$row][$column];
-            $im = $imaginary[$row][$column];
-            foreach ($neighbours[$row] as $n) {
-                if ($n >= $nodes) {
-                    break;
+        $solutions = [];
+        for ($set = 0; $set < $this->sets; ++$set) {
+            /** @var list<array{0: float, 1: float}> $volts */
+            $volts = array_fill(0, $this->nodes, [0.0, 0.0]);
+            for ($step = \count($steps) - 1; $step >= 0; --$step) {
+                [$node, $inverseRe, $inverseIm] = $steps[$step];
+                [$re, $im] = [$fedRe[$node][$set], $fedIm[$node][$set]];
+                foreach ($g[$node] as $i => $conductance) {
+                    $susceptance = $s[$node][$i];
+                    $re += $conductance * $volts[$i][0] - $susceptance * $volts[$i][1];
+                    $im += $conductance * $volts[$i][1] + $susceptance * $volts[$i][0];
                 }
-                [$a, $b] = [$real[$row][$n], $imaginary[$row][$n]];
-                $re -= $a * $solution[$n][0] - $b * $solution[$n][1];
-                $im -= $a * $solution[$n][1] + $b * $solution[$n][0];
+                $volts[$node] = [$re * $inverseRe - $im * $inverseIm, $re * $inverseIm + $im * $inverseRe];
             }
-            [$a, $b] = [$real[$row][$row], $imaginary[$row][$row]];
-            $size = $a * $a + $b * $b;
-            $solution[$row] = [($re * $a + $im * $b) / $size, ($im * $a - $re * $b) / $size];
+            $solutions[] = $volts;
         }
 
-        return $solution;
+        return $solutions;
     }
 }
