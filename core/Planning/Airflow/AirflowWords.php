@@ -84,18 +84,31 @@ final readonly class AirflowWords
                 $marked[] = $number;
             }
             $no = $this->texts->get('words.no-crossing');
-            $rows[] = $result->flow === null ? [$result->tap, $no, '', '', '', '', (string) $call] : [
+            $rows[] = $result->flow === null ? [$result->tap, $no, '', '', '', '', '', (string) $call] : [
                 $result->tap,
                 number_format($result->flow * 3600.0).' m³/h · '.number_format($result->flow / Units::Us->cubicMetresPerSecond()).' CFM',
                 $units->pressure((float) $result->pressure),
                 $units->rise((float) $result->rise),
                 $this->texts->get($result->isInside($this->input->range) ? 'words.inside' : ((float) $result->rise > $this->input->range[1] ? 'words.above' : 'words.below')),
                 $this->perTon($result->flow),
+                $this->power($result->flow),
                 (string) $call,
             ];
         }
 
-        return new PlanTable($this->texts->get('table.title'), array_map(fn (string $column): string => $this->texts->get("table.$column"), ['tap', 'flow', 'static', 'rise', 'range', 'perTon', 'call']), $rows, $marked);
+        return new PlanTable($this->texts->get('table.title'), array_map(fn (string $column): string => $this->texts->get("table.$column"), ['tap', 'flow', 'static', 'rise', 'range', 'perTon', 'power', 'call']), $rows, $marked);
+    }
+
+    /** Shaft power in this system over that on the heat tap as it stands: speed follows airflow, power its cube. */
+    private function power(float $flow): string
+    {
+        foreach ($this->results as $result) {
+            if ($result->tap === ($this->input->now->taps['heat'] ?? '') && $result->flow !== null) {
+                return number_format(100.0 * FanLaws::atSpeed($result->flow, (float) $result->pressure, 1.0, $flow / $result->flow)['power']).' %';
+            }
+        }
+
+        return '';
     }
 
     private function perTon(float $flow): string

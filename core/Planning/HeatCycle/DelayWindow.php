@@ -44,16 +44,6 @@ final readonly class DelayWindow
         return $this->trips(new FanControl($latest, $runOn)) ? $this->boundary(fn (float $start): bool => !$this->trips(new FanControl($start, $runOn)), 0.0, $latest) - self::RESOLUTION : $latest;
     }
 
-    /**
-     * The worst of the values that nobody knows: heavier metal, poorer transfer, more soak, less air.
-     *
-     * @param array{metal: float, moving: float, soak: float, flow: float} $spread each as a share, `soak` as what is added
-     */
-    public function adverse(array $spread): self
-    {
-        return new self($this->furnace->scaled(1.0 + $spread['metal'], 1.0 - $spread['moving'], $spread['soak'], 1.0 - $spread['flow']), $this->calls);
-    }
-
     /** @param \Closure(float): bool $before true below the boundary */
     private function boundary(\Closure $before, float $low, float $high): float
     {

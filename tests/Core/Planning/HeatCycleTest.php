@@ -114,7 +114,7 @@ final class HeatCycleTest extends TestCase
         $planner = new HeatCyclePlanner();
         $plan = $planner->plan($planner->parameters()->read(['startLeast' => '0', 'startMost' => '0', 'runOnLeast' => '60', 'runOnMost' => '60', 'off' => '1800']));
         preg_match('/run on for at least (\d+) s/', implode(' ', $plan->findings), $found);
-        $adverse = (new DelayWindow(new Furnace(), new Calls(600.0, 1800.0)))->adverse(['metal' => 0.1, 'moving' => 0.1, 'soak' => 0.05, 'flow' => 0.1]);
+        $adverse = new DelayWindow((new Furnace())->scaled(1.1, 0.9, 0.05, 0.9), new Calls(600.0, 1800.0));
         self::assertSame((int) ceil((float) $adverse->leastRunOn(0.0)), (int) ($found[1] ?? 0));
         self::assertGreaterThan(18, (int) ($found[1] ?? 0));
     }
