@@ -7,12 +7,19 @@ namespace App\Planning;
 use Ispira\Core\Diagnosis\Words;
 use Ispira\Core\Family\DrawnSheet;
 use Ispira\Core\Planning\Plan;
+use Ispira\Core\Planning\Planner;
 
 /**
  * A plan as the page shows it.
  */
 final class PlanView
 {
+    /** @return array{key: string, name: string, summary: string} */
+    public static function head(Planner $planner): array
+    {
+        return ['key' => $planner->key(), 'name' => $planner->texts()->get('name'), 'summary' => $planner->texts()->get('summary')];
+    }
+
     /** @return array<string, mixed> */
     public static function of(Plan $plan): array
     {

@@ -30,9 +30,6 @@ final class AlternatingMotion
     /** @var array<string, float> by induction motor; 1 while it stands */
     private array $slips = [];
 
-    /** @var array<string, bool> by induction motor: at rest, not yet seen with the circuit on */
-    private array $resting = [];
-
     /** @var array<string, float> in S, by motor with electronics */
     private array $conductances = [];
 
@@ -63,7 +60,6 @@ final class AlternatingMotion
             if ($element->type === ElementType::InductionMotor) {
                 $this->induction[$id] = InductionMotor::from($of);
                 $this->slips[$id] = 1.0;
-                $this->resting[$id] = true;
             } elseif ($element->type === ElementType::ElectronicMotor) {
                 $this->electronic[$id] = ElectronicMotor::from($of);
                 $this->conductances[$id] = $this->electronic[$id]->standbyWatts / $this->electronic[$id]->leastVolts ** 2;
@@ -159,10 +155,9 @@ final class AlternatingMotion
         $flux = $point->flux() / $motor->ratedEmf;
         $auxiliary = $motor->auxiliarySiemens > 0.0 && isset($this->auxiliary[$id]) ? $point->inQuadrature($this->auxiliary[$id]) / $motor->auxiliarySiemens : 1.0;
         $speed = 0.0;
-        if (!$this->resting[$id] || $motor->starts($flux, $auxiliary)) {
+        if ($this->slips[$id] < 1.0 || $motor->starts($flux, $auxiliary)) {
             $speed = $motor->speed($flux, $auxiliary);
         }
-        $this->resting[$id] = $speed === 0.0;
         $before = $this->slips[$id];
         $slip = 1.0 - $speed / $motor->synchronousSpeed;
         // Half steps where flux and slip chase each other.

@@ -17,4 +17,14 @@ final readonly class Observation
         public array $usual,
     ) {
     }
+
+    /**
+     * Chances of something that changes while a place is moved, warm or knocked, as an entry of a fault's observations.
+     *
+     * @return array<string, array<string, float>>
+     */
+    public static function changing(string $key, float $chance): array
+    {
+        return [$key => ['steady' => 1.0 - $chance, 'changes' => $chance]];
+    }
 }

@@ -65,6 +65,20 @@ final readonly class ParameterList
         return $values;
     }
 
+    /**
+     * A number among values that were read.
+     *
+     * @param array<string, mixed> $values as returned by {@see read()}
+     *
+     * @return float|null null when it is not known
+     */
+    public static function numberIn(array $values, string $key): ?float
+    {
+        $value = $values[$key] ?? null;
+
+        return \is_float($value) ? $value : null;
+    }
+
     private function choice(Parameter $parameter, mixed $given): string
     {
         $given = \is_int($given) ? (string) $given : $given;

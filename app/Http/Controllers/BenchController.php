@@ -8,6 +8,7 @@ use App\Diagnosis\JobDiagnosis;
 use App\Diagnosis\JobView;
 use App\Diagnosis\WhatIf;
 use App\Models\Job;
+use App\Planning\PlanView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -18,7 +19,6 @@ use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\Planned;
 use Ispira\Core\Job\JobStage;
-use Ispira\Core\Planning\Planner;
 use Ispira\Core\Planning\PlannerRegistry;
 
 final class BenchController extends Controller
@@ -51,13 +51,13 @@ final class BenchController extends Controller
         ]);
     }
 
-    /** @return list<array{key: string, name: string}> what a job of this family may have to plan */
+    /** @return list<array{key: string, name: string, summary: string}> what a job of this family may have to plan */
     private function planners(Job $job): array
     {
         $family = $this->families->get($job->family);
         $planners = array_map($this->planners->find(...), $family instanceof Planned ? $family->planners() : []);
 
-        return array_map(static fn (Planner $p): array => ['key' => $p->key(), 'name' => $p->texts()->get('name')], array_values(array_filter($planners)));
+        return array_map(PlanView::head(...), array_values(array_filter($planners)));
     }
 
     /**

@@ -11,7 +11,6 @@ use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 use Ispira\Core\Family\ParameterError;
-use Ispira\Core\Planning\Planner;
 use Ispira\Core\Planning\PlannerRegistry;
 
 /**
@@ -26,7 +25,7 @@ final class PlannerController extends Controller
     public function index(): Response
     {
         return Inertia::render('Planners', [
-            'planners' => array_values(array_map(static fn (Planner $p): array => ['key' => $p->key(), 'name' => $p->texts()->get('name'), 'summary' => $p->texts()->get('summary')], $this->planners->all())),
+            'planners' => array_values(array_map(PlanView::head(...), $this->planners->all())),
         ]);
     }
 
@@ -44,7 +43,7 @@ final class PlannerController extends Controller
         }
 
         return Inertia::render('Planner', [
-            'planner' => ['key' => $key, 'name' => $planner->texts()->get('name'), 'summary' => $planner->texts()->get('summary')],
+            'planner' => PlanView::head($planner),
             'fields' => CircuitController::shown($planner->parameters(), $planner->texts()),
             'values' => $given,
             'problems' => $problems,

@@ -16,6 +16,7 @@ use Inertia\Inertia;
 use Inertia\Response;
 use Ispira\Core\Diagnosis\Words;
 use Ispira\Core\Family\Bridged;
+use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\Part;
 use Ispira\Core\Job\JobStage;
@@ -37,7 +38,7 @@ final class VerdictController extends Controller
             'replacements' => JobView::replacements($job, $circuit),
             'parts' => array_map(static fn (Part $part): array => ['key' => $part->key, 'label' => $words->part($part->key), 'price' => $part->price, 'minutes' => $part->minutes], array_values($circuit->parts)),
             'repairCaution' => $circuit->texts->find('repair') ?? Words::general('repair'),
-            'temporary' => $this->temporary($job, $words),
+            'temporary' => $this->temporary($job, $circuit),
             'open' => $job->stage === JobStage::Bench,
             'guessedOnTheMap' => $diagnosis->priceOfGuessing($job, $circuit),
             ...$diagnosis->of($job, $circuit),
@@ -62,7 +63,7 @@ final class VerdictController extends Controller
                 throw ValidationException::withMessages(['parts' => 'This circuit has no such part. Reload the page.']);
             }
         }
-        $until = $this->until($job, $parts, $data['temporaryUntil'] ?? null);
+        $until = $this->until($job, $circuit, $parts, $data['temporaryUntil'] ?? null);
         $verdict = $job->stage === JobStage::Bench ? $diagnosis->of($job, $circuit)['diagnosis'] : null;
         $snapshot = $verdict === null ? null : ['verdict' => $verdict['verdict'], 'suspects' => array_slice((array) $verdict['suspects'], 0, 4), 'guessing' => $diagnosis->priceOfGuessing($job, $circuit)];
         try {
@@ -79,12 +80,12 @@ final class VerdictController extends Controller
      *
      * @param list<string> $parts
      */
-    private function until(Job $job, array $parts, ?string $until): ?string
+    private function until(Job $job, CircuitModel $circuit, array $parts, ?string $until): ?string
     {
         if ($until === null) {
             return null;
         }
-        $offer = $this->temporary($job, new Words($job->circuit()));
+        $offer = $this->temporary($job, $circuit);
         $problem = match (true) {
             $offer === null || $parts !== [$offer['part']] => 'Only the part that this unit allows may be bridged, and nothing else with it.',
             $offer['objection'] !== null => $offer['objection'],
@@ -96,7 +97,7 @@ final class VerdictController extends Controller
     }
 
     /** @return array{part: string, name: string, days: string, latest: string, objection: string|null, cautions: list<string>, steps: list<string>}|null */
-    private function temporary(Job $job, Words $words): ?array
+    private function temporary(Job $job, CircuitModel $circuit): ?array
     {
         $family = app(FamilyRegistry::class)->get($job->family);
         if (!$family instanceof Bridged) {
@@ -104,7 +105,8 @@ final class VerdictController extends Controller
         }
         $repair = $family->temporaryRepair();
         $texts = $family->texts();
-        $tests = $job->circuit()->tests;
+        $words = new Words($circuit);
+        $tests = $circuit->tests;
         $answers = [];
         foreach ($job->caseFile()->standing() as $reading) {
             $answers[$reading->test] = (string) $reading->value;

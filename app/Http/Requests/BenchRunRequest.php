@@ -11,7 +11,7 @@ use Ispira\Core\Measurement\UnreadableNumber;
 use Ispira\Core\Planning\BenchSupply\BenchRun;
 
 /**
- * What was read while a motor ran alone. Pulses a second are taken, or turns a minute where they were counted otherwise.
+ * What was read while a motor ran alone, with its pulses a second.
  */
 final class BenchRunRequest extends FormRequest
 {

@@ -35,7 +35,7 @@ final class AirDoorFamily implements Family
     public function circuit(array $values): CircuitModel
     {
         $kind = \is_string($values['kind'] ?? null) ? $values['kind'] : 'five-wire';
-        $ohms = \is_float($values['motorOhms'] ?? null) ? $values['motorOhms'] : null;
+        $ohms = ParameterList::numberIn($values, 'motorOhms');
         $layout = $kind === 'vacuum' ? new VacuumDoors() : new ElectricDoor($kind === 'five-wire', ($values['zones'] ?? 'one') === 'two', $ohms);
         $netlist = $layout->netlist();
         ksort($values);

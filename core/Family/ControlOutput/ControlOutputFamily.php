@@ -37,8 +37,8 @@ final class ControlOutputFamily implements Family
         $wiring = new Wiring(
             ($values['transformer'] ?? '40') === '75',
             ($values['load'] ?? 'contactor') === 'relay',
-            \is_float($values['wireMetres'] ?? null) ? $values['wireMetres'] : null,
-            \is_float($values['coilVa'] ?? null) ? $values['coilVa'] : null,
+            ParameterList::numberIn($values, 'wireMetres'),
+            ParameterList::numberIn($values, 'coilVa'),
         );
         ksort($values);
         $netlist = $wiring->netlist();

@@ -37,7 +37,7 @@ final class EcmBlowerFamily implements Family, Planned
 
     public function circuit(array $values): CircuitModel
     {
-        $number = static fn (string $key): ?float => \is_float($values[$key] ?? null) ? $values[$key] : null;
+        $number = static fn (string $key): ?float => ParameterList::numberIn($values, $key);
         $wiring = new Wiring(
             ($values['control'] ?? 'taps') === 'data',
             ($values['fanTerminal'] ?? 'yes') === 'yes',

@@ -68,12 +68,6 @@ final readonly class FaultList
         return [...$this->line(), ...$this->signal(), ...$this->module(), ...$this->motor(), ...self::air()];
     }
 
-    /** @return array<string, array<string, float>> */
-    private static function moved(string $at, float $changes): array
-    {
-        return [$at => ['steady' => 1.0 - $changes, 'changes' => $changes]];
-    }
-
     /** @return list<Fault> */
     private function line(): array
     {
@@ -82,8 +76,8 @@ final readonly class FaultList
         $faults = [
             new Fault('breaker-open', 'breaker-open', 'breaker', 0.03, Severity::only(Adjustment::opened('breaker')), element: 'breaker', upstream: true),
             new Fault('door-open', 'door-open', 'door-switch', 0.05, Severity::only(Adjustment::opened('door')), [], comesAndGoes: true, element: 'door', upstream: true),
-            new Fault('line-plug-open', 'line-plug-open', 'line-plug', 0.05, Severity::only(Adjustment::opened('line-plug')), $plug, comesAndGoes: true, observedPassing: self::moved('wiggle-plugs', 0.8), loose: true, element: 'line-plug'),
-            new Fault('neutral-plug-open', 'neutral-plug-open', 'line-plug', 0.03, Severity::only(Adjustment::opened('neutral-plug')), $plug, comesAndGoes: true, observedPassing: self::moved('wiggle-plugs', 0.8), loose: true, element: 'neutral-plug'),
+            new Fault('line-plug-open', 'line-plug-open', 'line-plug', 0.05, Severity::only(Adjustment::opened('line-plug')), $plug, comesAndGoes: true, observedPassing: Observation::changing('wiggle-plugs', 0.8), loose: true, element: 'line-plug'),
+            new Fault('neutral-plug-open', 'neutral-plug-open', 'line-plug', 0.03, Severity::only(Adjustment::opened('neutral-plug')), $plug, comesAndGoes: true, observedPassing: Observation::changing('wiggle-plugs', 0.8), loose: true, element: 'neutral-plug'),
             new Fault('transformer-open', 'transformer-open', 'transformer', 0.03, Severity::only(Adjustment::opened('transformer'), ...$calls), element: 'transformer', upstream: true),
         ];
         if ($this->wiring->doubles()) {
@@ -100,19 +94,19 @@ final readonly class FaultList
         $faults = [];
         foreach ($this->wiring->calls() as $call) {
             $words = ['call' => $call, 'terminal' => Wiring::terminal($call)];
-            $faults[] = new Fault("no-$call-call", 'no-call', 'thermostat', 0.03, Severity::only(...$this->wiring->silent($call)), [], comesAndGoes: true, observedPassing: self::moved('wiggle-call', 0.75), words: $words, element: "call-$call", upstream: true);
+            $faults[] = new Fault("no-$call-call", 'no-call', 'thermostat', 0.03, Severity::only(...$this->wiring->silent($call)), [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-call', 0.75), words: $words, element: "call-$call", upstream: true);
             if (!$data) {
-                $faults[] = new Fault("output-$call-open", 'output-open', 'board', 0.03, Severity::only(Adjustment::opened("output-$call")), [], comesAndGoes: true, observedPassing: self::moved('tap-board', 0.75), words: $words, element: "output-$call", upstream: true);
+                $faults[] = new Fault("output-$call-open", 'output-open', 'board', 0.03, Severity::only(Adjustment::opened("output-$call")), [], comesAndGoes: true, observedPassing: Observation::changing('tap-board', 0.75), words: $words, element: "output-$call", upstream: true);
                 $faults[] = new Fault("output-$call-weak", 'output-weak', 'board', 0.02, Severity::added("output-$call.ohms", [2500.0, 6000.0]), [], words: $words, element: "output-$call", upstream: true);
                 $faults[] = new Fault("output-$call-on", 'output-on', 'board', 0.015, Severity::only(Adjustment::closed("output-$call", 0.1)), [], words: $words, element: "output-$call", upstream: true);
-                $faults[] = new Fault("wire-$call-open", 'wire-open', 'low-wires', 0.02, Severity::only(Adjustment::opened("wire-$call")), [], comesAndGoes: true, observedPassing: self::moved('wiggle-plugs', 0.8), loose: true, words: $words, element: "wire-$call");
+                $faults[] = new Fault("wire-$call-open", 'wire-open', 'low-wires', 0.02, Severity::only(Adjustment::opened("wire-$call")), [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-plugs', 0.8), loose: true, words: $words, element: "wire-$call");
                 $faults[] = new Fault("input-$call-dead", 'input-dead', 'module', 0.03, Severity::only(Adjustment::opened("input-$call")), self::TESTER_STANDS, words: $words, element: "input-$call");
             }
         }
-        $faults[] = new Fault('common-open', 'common-open', 'low-wires', 0.04, Severity::only(Adjustment::opened('common-wire')), [], comesAndGoes: true, observedPassing: self::moved('wiggle-plugs', 0.8), loose: true, element: 'common-wire');
+        $faults[] = new Fault('common-open', 'common-open', 'low-wires', 0.04, Severity::only(Adjustment::opened('common-wire')), [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-plugs', 0.8), loose: true, element: 'common-wire');
         if ($data) {
-            $faults[] = new Fault('data-dead', 'data-dead', 'board', 0.05, Severity::only(Adjustment::opened('output')), [], comesAndGoes: true, observedPassing: self::moved('tap-board', 0.75), element: 'output', upstream: true);
-            $faults[] = new Fault('data-open', 'data-open', 'low-wires', 0.05, Severity::only(Adjustment::opened('data-wire')), [], comesAndGoes: true, observedPassing: self::moved('wiggle-plugs', 0.8), loose: true, element: 'data-wire');
+            $faults[] = new Fault('data-dead', 'data-dead', 'board', 0.05, Severity::only(Adjustment::opened('output')), [], comesAndGoes: true, observedPassing: Observation::changing('tap-board', 0.75), element: 'output', upstream: true);
+            $faults[] = new Fault('data-open', 'data-open', 'low-wires', 0.05, Severity::only(Adjustment::opened('data-wire')), [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-plugs', 0.8), loose: true, element: 'data-wire');
             $faults[] = new Fault('answer-dead', 'answer-dead', 'module', 0.05, Severity::only(Adjustment::set('motor.answer', 0.0)), ['tester' => ['runs' => 0.15, 'stands' => 0.85]], element: 'motor');
         } else {
             $faults[] = new Fault('taps-joined', 'taps-joined', 'low-wires', 0.02, Severity::only(Adjustment::closed('bridge', 0.1)), ['look-plugs' => ['seated' => 0.5, 'burnt' => 0.1, 'out' => 0.4]], element: 'wire-heat');
@@ -130,7 +124,7 @@ final readonly class FaultList
         return [
             new Fault('inrush-open', 'inrush-open', 'module', 0.12, Severity::only(Adjustment::opened('inrush')), $burnt, element: 'inrush'),
             new Fault('stage-shorted', 'stage-shorted', 'module', 0.06, Severity::only(Adjustment::set('motor.drive', 0.0), Adjustment::opened('breaker')), $rough + $burnt, element: 'motor'),
-            new Fault('logic-dead', 'logic-dead', 'module', 0.09, Severity::only(Adjustment::set('motor.drive', 0.0)), ['look-module' => ['fine' => 0.7, 'burnt' => 0.2, 'wet' => 0.1]] + self::TESTER_STANDS, comesAndGoes: true, observedPassing: self::moved('warm', 0.75), element: 'motor'),
+            new Fault('logic-dead', 'logic-dead', 'module', 0.09, Severity::only(Adjustment::set('motor.drive', 0.0)), ['look-module' => ['fine' => 0.7, 'burnt' => 0.2, 'wet' => 0.1]] + self::TESTER_STANDS, comesAndGoes: true, observedPassing: Observation::changing('warm', 0.75), element: 'motor'),
             new Fault('module-wet', 'module-wet', 'module', 0.06, Severity::only(Adjustment::set('motor.drive', 0.0)), ['look-module' => ['fine' => 0.05, 'burnt' => 0.1, 'wet' => 0.85]] + self::TESTER_STANDS, comesAndGoes: true, element: 'motor'),
             new Fault('rotation-learned', 'rotation-learned', 'rotation', 0.02, Severity::only(Adjustment::scale('motor.air', 0.4), Adjustment::scale('motor.fanTorque', 0.75)), ['rotation' => ['forward' => 0.04, 'backward' => 0.96]] + Mechanical::noise(['rumble' => 0.5]), element: 'motor'),
         ];

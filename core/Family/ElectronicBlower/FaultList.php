@@ -75,12 +75,6 @@ final readonly class FaultList
         return [...$parts, new Part('assembly', 220.0, 45.0)];
     }
 
-    /** @return array<string, array<string, float>> */
-    private static function moved(string $at, float $changes = 0.8): array
-    {
-        return [$at => ['steady' => 1.0 - $changes, 'changes' => $changes]];
-    }
-
     /** @return list<Fault> */
     private function module(): array
     {
@@ -91,8 +85,8 @@ final readonly class FaultList
         return [
             // Behind a brushed motor a shorted transistor means full speed; a shorted leg of a brushless stage blows the fuse.
             new Fault('stage-shorted', $v->external ? 'stage-shorted' : 'leg-shorted', $part, 0.14, $v->external ? Severity::only(Adjustment::set('stage.leastDuty', 1.0)) : Severity::only(Adjustment::set('stage.mostDuty', 0.0), Adjustment::closed('leg', 0.05), Adjustment::opened('fuse')), $look, element: 'stage'),
-            new Fault('stage-open', 'stage-open', $part, 0.14, Severity::only(Adjustment::set('stage.mostDuty', 0.0)), $look, comesAndGoes: true, observedPassing: self::moved('warm', 0.8), element: 'stage'),
-            new Fault('stage-weak', 'stage-weak', $part, 0.06, [new Severity([Adjustment::set('stage.mostDuty', 0.55)], share: 0.5), new Severity([Adjustment::set('stage.mostDuty', 0.75)], share: 0.5)], $look + self::moved('warm', 0.5), element: 'stage'),
+            new Fault('stage-open', 'stage-open', $part, 0.14, Severity::only(Adjustment::set('stage.mostDuty', 0.0)), $look, comesAndGoes: true, observedPassing: Observation::changing('warm', 0.8), element: 'stage'),
+            new Fault('stage-weak', 'stage-weak', $part, 0.06, [new Severity([Adjustment::set('stage.mostDuty', 0.55)], share: 0.5), new Severity([Adjustment::set('stage.mostDuty', 0.75)], share: 0.5)], $look + Observation::changing('warm', 0.5), element: 'stage'),
             new Fault('logic-stuck', 'logic-stuck', $part, 0.06, [
                 new Severity([Adjustment::set('stage.leastDuty', 0.5), Adjustment::set('stage.mostDuty', 0.5)], share: 0.5),
                 new Severity([Adjustment::set('stage.leastDuty', 0.85), Adjustment::set('stage.mostDuty', 0.85)], share: 0.5),
@@ -121,8 +115,8 @@ final readonly class FaultList
                 new Severity([Adjustment::set('command.volts', $v->commandVolts(0.85))], share: 0.5),
             ], ['steps' => ['even' => 0.2, 'gaps' => 0.8]], element: 'command'),
             new Fault('missing-steps', 'missing-steps', 'controller', 0.05, [new Severity([], $down)], $wrong, element: 'command'),
-            new Fault('command-open', 'command-open', 'command-wire', 0.07, Severity::only(Adjustment::opened('command-wire')), [], comesAndGoes: true, observedPassing: self::moved('wiggle-command'), loose: true, element: 'command-wire'),
-            new Fault('command-grounded', 'command-grounded', 'command-wire', 0.04, Severity::only(Adjustment::closed('command-ground', 1.0)), comesAndGoes: true, observedPassing: self::moved('wiggle-command'), element: 'command-wire'),
+            new Fault('command-open', 'command-open', 'command-wire', 0.07, Severity::only(Adjustment::opened('command-wire')), [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-command', 0.8), loose: true, element: 'command-wire'),
+            new Fault('command-grounded', 'command-grounded', 'command-wire', 0.04, Severity::only(Adjustment::closed('command-ground', 1.0)), comesAndGoes: true, observedPassing: Observation::changing('wiggle-command', 0.8), element: 'command-wire'),
             new Fault('command-shorted', 'command-shorted', 'command-wire', 0.02, Severity::only(Adjustment::closed('command-supply', 1.0)), element: 'command-wire'),
         ];
     }
@@ -134,17 +128,17 @@ final readonly class FaultList
         $look = ['look-module-plug' => self::BURNT];
         $faults = [
             new Fault('fuse-open', 'fuse-open', 'fuse', 0.06, Severity::only(Adjustment::opened('fuse')), element: 'fuse'),
-            new Fault('feed-open', 'feed-open', 'feed-wire', 0.04, Severity::only(Adjustment::opened('feed')), [], comesAndGoes: true, observedPassing: self::moved('wiggle-feed'), loose: true, element: 'feed'),
-            new Fault('feed-resistive', 'feed-resistive', 'feed-wire', 0.05, Severity::added('feed.ohms', [0.12, 0.35, 1.0]), self::moved('wiggle-feed', 0.6), loose: true, element: 'feed'),
+            new Fault('feed-open', 'feed-open', 'feed-wire', 0.04, Severity::only(Adjustment::opened('feed')), [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-feed', 0.8), loose: true, element: 'feed'),
+            new Fault('feed-resistive', 'feed-resistive', 'feed-wire', 0.05, Severity::added('feed.ohms', [0.12, 0.35, 1.0]), Observation::changing('wiggle-feed', 0.6), loose: true, element: 'feed'),
             // A last strand: any light load sees full voltage, the motor none.
-            new Fault('feed-strand', 'feed-strand', 'feed-wire', 0.03, Severity::only(Adjustment::add('feed.ohms', 25.0)), self::moved('wiggle-feed', 0.5), loose: true, element: 'feed'),
-            new Fault('ground-open', 'ground-open', 'ground-wire', 0.05, Severity::only(Adjustment::opened('ground')), [], comesAndGoes: true, observedPassing: self::moved('wiggle-ground'), loose: true, element: 'ground'),
-            new Fault('ground-resistive', 'ground-resistive', 'ground-wire', 0.05, Severity::added('ground.ohms', [0.12, 0.35, 1.0]), self::moved('wiggle-ground', 0.6), loose: true, element: 'ground'),
-            new Fault('plug-burnt', 'plug-burnt', 'module-plug', 0.07, Severity::added('plug-feed.ohms', [0.12, 0.35, 1.0]), $look + self::moved('wiggle-module-plug', 0.7), loose: true, element: 'plug-feed'),
-            new Fault('plug-open', 'plug-open', 'module-plug', 0.04, Severity::only(Adjustment::opened('plug-feed')), $look + self::moved('wiggle-module-plug', 0.6), comesAndGoes: true, observedPassing: self::moved('wiggle-module-plug'), loose: true, element: 'plug-feed'),
+            new Fault('feed-strand', 'feed-strand', 'feed-wire', 0.03, Severity::only(Adjustment::add('feed.ohms', 25.0)), Observation::changing('wiggle-feed', 0.5), loose: true, element: 'feed'),
+            new Fault('ground-open', 'ground-open', 'ground-wire', 0.05, Severity::only(Adjustment::opened('ground')), [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-ground', 0.8), loose: true, element: 'ground'),
+            new Fault('ground-resistive', 'ground-resistive', 'ground-wire', 0.05, Severity::added('ground.ohms', [0.12, 0.35, 1.0]), Observation::changing('wiggle-ground', 0.6), loose: true, element: 'ground'),
+            new Fault('plug-burnt', 'plug-burnt', 'module-plug', 0.07, Severity::added('plug-feed.ohms', [0.12, 0.35, 1.0]), $look + Observation::changing('wiggle-module-plug', 0.7), loose: true, element: 'plug-feed'),
+            new Fault('plug-open', 'plug-open', 'module-plug', 0.04, Severity::only(Adjustment::opened('plug-feed')), $look + Observation::changing('wiggle-module-plug', 0.6), comesAndGoes: true, observedPassing: Observation::changing('wiggle-module-plug', 0.8), loose: true, element: 'plug-feed'),
         ];
         if ($v->relay) {
-            $faults[] = new Fault('relay-open', 'relay-open', 'relay', 0.05, Severity::only(Adjustment::opened('relay')), [], comesAndGoes: true, observedPassing: self::moved('wiggle-feed', 0.6), element: 'relay');
+            $faults[] = new Fault('relay-open', 'relay-open', 'relay', 0.05, Severity::only(Adjustment::opened('relay')), [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-feed', 0.6), element: 'relay');
         }
 
         return $faults;

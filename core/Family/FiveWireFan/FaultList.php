@@ -58,12 +58,6 @@ final class FaultList
         return [...self::motor(), ...self::board(), ...self::cable()];
     }
 
-    /** @return array<string, array<string, float>> */
-    private static function moved(string $at, float $changes): array
-    {
-        return [$at => ['steady' => 1.0 - $changes, 'changes' => $changes]];
-    }
-
     /** @return list<Fault> */
     private static function motor(): array
     {
@@ -72,7 +66,7 @@ final class FaultList
         $noDrive = Adjustment::set('stage.mostDuty', 0.0);
 
         return [
-            new Fault('driver-open', 'driver-open', 'motor', 0.1, Severity::only($noDrive), ['diode-test' => ['like-twin' => 0.35, 'different' => 0.65]], comesAndGoes: true, observedPassing: self::moved('warm', 0.8), element: 'module'),
+            new Fault('driver-open', 'driver-open', 'motor', 0.1, Severity::only($noDrive), ['diode-test' => ['like-twin' => 0.35, 'different' => 0.65]], comesAndGoes: true, observedPassing: Observation::changing('warm', 0.8), element: 'module'),
             new Fault('driver-shorted', 'driver-shorted', 'motor', 0.08, Severity::only($noDrive, Adjustment::atMost('vm-short.ohms', 3.0)), $different, element: 'module'),
             new Fault('vcc-shorted', 'vcc-shorted', 'motor', 0.05, Severity::only(Adjustment::atMost('vcc-short.ohms', 6.0)), $different, element: 'vcc-load'),
             new Fault('hall-out', 'hall-out', 'motor', 0.06, Severity::only($noDrive, Adjustment::opened('hall')), ['start' => ['smooth' => 0.1, 'rocks' => 0.9]], element: 'hall'),
@@ -91,8 +85,8 @@ final class FaultList
         $look = ['look-board' => ['fine' => 0.5, 'burnt' => 0.35, 'swollen' => 0.15]];
 
         return [
-            new Fault('bus-dead', 'bus-dead', 'board', 0.07, Severity::only(Adjustment::opened('bus-fuse')), $look, comesAndGoes: true, observedPassing: self::moved('tap-board', 0.75), element: 'bus-fuse', upstream: true),
-            new Fault('logic-dead', 'logic-dead', 'board', 0.06, Severity::only(Adjustment::opened('logic-out')), $look, comesAndGoes: true, observedPassing: self::moved('tap-board', 0.75), element: 'logic-out', upstream: true),
+            new Fault('bus-dead', 'bus-dead', 'board', 0.07, Severity::only(Adjustment::opened('bus-fuse')), $look, comesAndGoes: true, observedPassing: Observation::changing('tap-board', 0.75), element: 'bus-fuse', upstream: true),
+            new Fault('logic-dead', 'logic-dead', 'board', 0.06, Severity::only(Adjustment::opened('logic-out')), $look, comesAndGoes: true, observedPassing: Observation::changing('tap-board', 0.75), element: 'logic-out', upstream: true),
             new Fault('logic-low', 'logic-low', 'board', 0.03, [new Severity([Adjustment::add('logic-out.ohms', 450.0)])], $look, element: 'logic-out', upstream: true),
             new Fault('command-dead', 'command-dead', 'board', 0.06, Severity::only(Adjustment::opened('command-out')), $look, element: 'command-out', upstream: true),
             new Fault('command-stuck', 'command-stuck', 'board', 0.03, [new Severity([Adjustment::set('command.volts', 3.4)], share: 0.5), new Severity([Adjustment::set('command.volts', 5.6)], share: 0.5)], $look, element: 'command', upstream: true),
@@ -106,7 +100,7 @@ final class FaultList
         $faults = [];
         foreach (self::WIRES as $wire => $name) {
             $opened = [Adjustment::opened("wire-$wire"), ...($wire === 'fg' ? [Adjustment::set('retry-feed.ohms', 1.0)] : [])];
-            $faults[] = new Fault("wire-$wire-open", 'wire-open', 'cable', 0.02, Severity::only(...$opened), ['look-plug' => ['fine' => 0.35, 'burnt' => 0.2, 'loose' => 0.45]], comesAndGoes: true, observedPassing: self::moved('wiggle-plug', 0.85), loose: true, words: ['wire' => $name], element: "wire-$wire");
+            $faults[] = new Fault("wire-$wire-open", 'wire-open', 'cable', 0.02, Severity::only(...$opened), ['look-plug' => ['fine' => 0.35, 'burnt' => 0.2, 'loose' => 0.45]], comesAndGoes: true, observedPassing: Observation::changing('wiggle-plug', 0.85), loose: true, words: ['wire' => $name], element: "wire-$wire");
         }
 
         return $faults;

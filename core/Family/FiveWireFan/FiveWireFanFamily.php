@@ -44,7 +44,7 @@ final class FiveWireFanFamily implements Family, Planned
 
     public function circuit(array $values): CircuitModel
     {
-        $number = static fn (string $key): ?float => \is_float($values[$key] ?? null) ? $values[$key] : null;
+        $number = static fn (string $key): ?float => ParameterList::numberIn($values, $key);
         $supply = $values['supply'] ?? '320';
         $wiring = new Wiring(\is_string($supply) ? (float) $supply : 320.0, ($values['pullUp'] ?? '15') === '5' ? 5.0 : 15.0, $number('pulses') ?? 8.0, $number('fullRpm') ?? 1050.0);
         $tests = new TestList($wiring);

@@ -70,26 +70,20 @@ final readonly class FaultList
         return [...$this->feed(), ...$this->motor(), ...self::draught()];
     }
 
-    /** @return array<string, array<string, float>> */
-    private static function moved(string $at, float $changes): array
-    {
-        return [$at => ['steady' => 1.0 - $changes, 'changes' => $changes]];
-    }
-
     /** @return list<Fault> */
     private function feed(): array
     {
         $faults = [
             new Fault('fuse-open', 'fuse-open', 'fuse', 0.03, Severity::only(Adjustment::opened('fuse')), self::NOT_PROVEN, element: 'fuse', upstream: true),
-            new Fault('limit-open', 'limit-open', 'limit', 0.04, Severity::only(Adjustment::opened('limit')), self::NOT_PROVEN + ['reset' => ['stays' => 0.3, 'opens' => 0.7]], comesAndGoes: true, observedPassing: self::moved('warm', 0.7), element: 'limit', upstream: true),
-            new Fault('neutral-open', 'neutral-open', 'wiring', 0.03, Severity::only(Adjustment::opened('neutral')), self::NOT_PROVEN, comesAndGoes: true, observedPassing: self::moved('wiggle-plug', 0.8), loose: true, element: 'neutral'),
+            new Fault('limit-open', 'limit-open', 'limit', 0.04, Severity::only(Adjustment::opened('limit')), self::NOT_PROVEN + ['reset' => ['stays' => 0.3, 'opens' => 0.7]], comesAndGoes: true, observedPassing: Observation::changing('warm', 0.7), element: 'limit', upstream: true),
+            new Fault('neutral-open', 'neutral-open', 'wiring', 0.03, Severity::only(Adjustment::opened('neutral')), self::NOT_PROVEN, comesAndGoes: true, observedPassing: Observation::changing('wiggle-plug', 0.8), loose: true, element: 'neutral'),
         ];
         foreach ($this->twoSpeeds ? ['slow', 'fast'] : ['fast'] as $speed) {
             $words = ['speed' => $this->twoSpeeds ? "$speed " : ''];
             $seen = $speed === 'fast' ? self::NOT_PROVEN : [];
-            $faults[] = new Fault("output-$speed-open", 'output-open', 'control', 0.06, Severity::only(Adjustment::opened("output-$speed")), $seen, comesAndGoes: true, observedPassing: self::moved('tap-control', 0.75), words: $words, element: "output-$speed", upstream: true);
+            $faults[] = new Fault("output-$speed-open", 'output-open', 'control', 0.06, Severity::only(Adjustment::opened("output-$speed")), $seen, comesAndGoes: true, observedPassing: Observation::changing('tap-control', 0.75), words: $words, element: "output-$speed", upstream: true);
             $faults[] = new Fault("output-$speed-welded", 'output-welded', 'control', 0.02, Severity::only(Adjustment::closed("output-$speed", 0.05)), [], words: $words, element: "output-$speed", upstream: true);
-            $faults[] = new Fault("wire-$speed-open", 'wire-open', 'wiring', 0.03, Severity::only(Adjustment::opened("wire-$speed")), $seen, comesAndGoes: true, observedPassing: self::moved('wiggle-plug', 0.8), loose: true, words: $words, element: "wire-$speed");
+            $faults[] = new Fault("wire-$speed-open", 'wire-open', 'wiring', 0.03, Severity::only(Adjustment::opened("wire-$speed")), $seen, comesAndGoes: true, observedPassing: Observation::changing('wiggle-plug', 0.8), loose: true, words: $words, element: "wire-$speed");
         }
 
         return $faults;
@@ -103,7 +97,7 @@ final readonly class FaultList
         $faults = [
             new Fault('bearings-dry', 'bearings-dry', 'fan', 0.2, Severity::added('fast.frictionTorque', [0.12, 0.22, 0.3]), $spin(0.06, 0.9, 0.04) + ['bare-spin' => ['free' => 0.06, 'gritty' => 0.94]] + $play + Mechanical::noise(['squeal' => 0.6, 'hum' => 0.05]), element: 'fast'),
             new Fault('bearings-seized', 'bearings-seized', 'fan', 0.1, Severity::only(Adjustment::set('fast.frictionTorque', 50.0)), self::NOT_PROVEN + $spin(0.01, 0.06, 0.93) + ['bare-spin' => ['free' => 0.02, 'gritty' => 0.98]] + Mechanical::noise(['hum' => 0.8]), element: 'fast'),
-            new Fault('fast-open', 'winding-open', 'fan', 0.07, Severity::only(Adjustment::opened('fast')), self::NOT_PROVEN, comesAndGoes: true, observedPassing: self::moved('warm', 0.8), words: ['speed' => $this->twoSpeeds ? 'fast ' : ''], element: 'fast'),
+            new Fault('fast-open', 'winding-open', 'fan', 0.07, Severity::only(Adjustment::opened('fast')), self::NOT_PROVEN, comesAndGoes: true, observedPassing: Observation::changing('warm', 0.8), words: ['speed' => $this->twoSpeeds ? 'fast ' : ''], element: 'fast'),
             new Fault('winding-case', 'winding-case', 'fan', 0.03, Severity::only(Adjustment::atMost('case-leak.ohms', 60.0), Adjustment::opened('fuse')), self::NOT_PROVEN, element: 'fast'),
         ];
         if ($this->twoSpeeds) {

@@ -39,7 +39,7 @@ final class FlueFanFamily implements Family, Bridged
 
     public function circuit(array $values): CircuitModel
     {
-        $number = static fn (string $key): ?float => \is_float($values[$key] ?? null) ? $values[$key] : null;
+        $number = static fn (string $key): ?float => ParameterList::numberIn($values, $key);
         $wiring = new Wiring(
             ($values['speeds'] ?? '1') === '2',
             ($values['line'] ?? '230') === '120' ? 120.0 : 230.0,

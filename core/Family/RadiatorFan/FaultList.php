@@ -91,19 +91,13 @@ final readonly class FaultList
         return $parts;
     }
 
-    /** @return array<string, array<string, float>> */
-    private static function moved(string $at, float $changes = 0.8): array
-    {
-        return [$at => ['steady' => 1.0 - $changes, 'changes' => $changes]];
-    }
-
     /** @return list<Fault> */
     private function supply(): array
     {
         return [
             new Fault('fuse-open', 'fuse-open', 'fuse', 0.07, Severity::only(Adjustment::opened('fuse')), element: 'fuse'),
-            new Fault('feed-open', 'feed-open', 'feed-wire', 0.03, Severity::only(Adjustment::opened('feed')), [], comesAndGoes: true, observedPassing: self::moved('wiggle-feed'), loose: true, element: 'feed'),
-            new Fault('feed-resistive', 'feed-resistive', 'feed-wire', 0.04, Severity::added('feed.ohms', [0.15, 0.4]), self::moved('wiggle-feed', 0.6), loose: true, element: 'feed'),
+            new Fault('feed-open', 'feed-open', 'feed-wire', 0.03, Severity::only(Adjustment::opened('feed')), [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-feed', 0.8), loose: true, element: 'feed'),
+            new Fault('feed-resistive', 'feed-resistive', 'feed-wire', 0.04, Severity::added('feed.ohms', [0.15, 0.4]), Observation::changing('wiggle-feed', 0.6), loose: true, element: 'feed'),
         ];
     }
 
@@ -126,8 +120,8 @@ final readonly class FaultList
                 new Severity([Adjustment::set("fan-$fan.frictionTorque", 1e6)], share: 0.6),
                 new Severity([Adjustment::set("fan-$fan.frictionTorque", 1e6), Adjustment::opened('fuse')], share: 0.4),
             ], [$spin => ['free' => 0.02, 'gritty' => 0.06, 'locked' => 0.92]], words: $words, element: "fan-$fan"),
-            new Fault("plug-open-$fan", 'plug-open', "plug-$fan", 0.06 * $share, Severity::only(Adjustment::opened("plug-minus-$fan")), $look + self::moved("wiggle-plug-$fan", 0.6), comesAndGoes: true, observedPassing: self::moved("wiggle-plug-$fan"), loose: true, words: $words, element: "plug-minus-$fan"),
-            new Fault("plug-burnt-$fan", 'plug-burnt', "plug-$fan", 0.07 * $share, Severity::added("plug-minus-$fan.ohms", [0.15, 0.4, 1.0]), $look + self::moved("wiggle-plug-$fan", 0.65), loose: true, words: $words, element: "plug-minus-$fan"),
+            new Fault("plug-open-$fan", 'plug-open', "plug-$fan", 0.06 * $share, Severity::only(Adjustment::opened("plug-minus-$fan")), $look + Observation::changing("wiggle-plug-$fan", 0.6), comesAndGoes: true, observedPassing: Observation::changing("wiggle-plug-$fan", 0.8), loose: true, words: $words, element: "plug-minus-$fan"),
+            new Fault("plug-burnt-$fan", 'plug-burnt', "plug-$fan", 0.07 * $share, Severity::added("plug-minus-$fan.ohms", [0.15, 0.4, 1.0]), $look + Observation::changing("wiggle-plug-$fan", 0.65), loose: true, words: $words, element: "plug-minus-$fan"),
         ];
         if ($two) {
             $faults[] = new Fault('low-brush-open', 'low-brush-open', 'fan-a', 0.12, Severity::only(Adjustment::opened('low-brush')), element: 'low-brush');
@@ -135,8 +129,8 @@ final readonly class FaultList
             $faults[] = new Fault('low-pin-open', 'low-pin-open', 'plug-a', 0.05, Severity::only(Adjustment::opened('plug-low')), $look, element: 'plug-low');
         }
         if ($hasGround) {
-            $faults[] = new Fault("ground-open-$fan", 'ground-open', 'ground-wire', 0.04 * $share, Severity::only(Adjustment::opened("ground-$fan")), [], comesAndGoes: true, observedPassing: self::moved("wiggle-plug-$fan", 0.5), loose: true, words: $words, element: "ground-$fan");
-            $faults[] = new Fault("ground-resistive-$fan", 'ground-resistive', 'ground-wire', 0.045 * $share, Severity::added("ground-$fan.ohms", [0.15, 0.45]), self::moved("wiggle-plug-$fan", 0.4), loose: true, words: $words, element: "ground-$fan");
+            $faults[] = new Fault("ground-open-$fan", 'ground-open', 'ground-wire', 0.04 * $share, Severity::only(Adjustment::opened("ground-$fan")), [], comesAndGoes: true, observedPassing: Observation::changing("wiggle-plug-$fan", 0.5), loose: true, words: $words, element: "ground-$fan");
+            $faults[] = new Fault("ground-resistive-$fan", 'ground-resistive', 'ground-wire', 0.045 * $share, Severity::added("ground-$fan.ohms", [0.15, 0.45]), Observation::changing("wiggle-plug-$fan", 0.4), loose: true, words: $words, element: "ground-$fan");
         }
 
         return $faults;
@@ -155,7 +149,7 @@ final readonly class FaultList
         ];
         if ($l->dropsInResistor()) {
             $burnt = ['look-resistor' => ['fine' => 0.3, 'burnt' => 0.7]];
-            $faults[] = new Fault('resistor-open', 'resistor-open', 'resistor', 0.18, Severity::only(Adjustment::opened('resistor')), $burnt, comesAndGoes: true, observedPassing: self::moved('wiggle-resistor'), element: 'resistor');
+            $faults[] = new Fault('resistor-open', 'resistor-open', 'resistor', 0.18, Severity::only(Adjustment::opened('resistor')), $burnt, comesAndGoes: true, observedPassing: Observation::changing('wiggle-resistor', 0.8), element: 'resistor');
             $faults[] = new Fault('resistor-high', 'resistor-high', 'resistor', 0.04, [new Severity([Adjustment::scale('resistor.ohms', 2.2)], share: 0.5), new Severity([Adjustment::scale('resistor.ohms', 4.0)], share: 0.5)], $burnt, element: 'resistor');
         }
 
@@ -165,14 +159,14 @@ final readonly class FaultList
     /** @return list<Fault> */
     private function thermalSwitch(): array
     {
-        $moved = self::moved('wiggle-control', 0.75);
+        $moved = Observation::changing('wiggle-control', 0.75);
 
         return [
-            new Fault('stage-1-open', 'stage-open', 'thermal-switch', 0.1, Severity::only(Adjustment::opened('stage-1')), comesAndGoes: true, observedPassing: self::moved('wiggle-control', 0.6), words: ['stage' => 'low'], element: 'stage-1'),
-            new Fault('stage-2-open', 'stage-open', 'thermal-switch', 0.06, Severity::only(Adjustment::opened('stage-2')), comesAndGoes: true, observedPassing: self::moved('wiggle-control', 0.6), words: ['stage' => 'high'], element: 'stage-2'),
+            new Fault('stage-1-open', 'stage-open', 'thermal-switch', 0.1, Severity::only(Adjustment::opened('stage-1')), comesAndGoes: true, observedPassing: Observation::changing('wiggle-control', 0.6), words: ['stage' => 'low'], element: 'stage-1'),
+            new Fault('stage-2-open', 'stage-open', 'thermal-switch', 0.06, Severity::only(Adjustment::opened('stage-2')), comesAndGoes: true, observedPassing: Observation::changing('wiggle-control', 0.6), words: ['stage' => 'high'], element: 'stage-2'),
             new Fault('stage-1-stuck', 'stage-stuck', 'thermal-switch', 0.04, Severity::only(Adjustment::closed('stage-1')), words: ['stage' => 'low'], element: 'stage-1'),
             new Fault('stage-2-stuck', 'stage-stuck', 'thermal-switch', 0.03, Severity::only(Adjustment::closed('stage-2')), words: ['stage' => 'high'], element: 'stage-2'),
-            new Fault('switch-plug-open', 'switch-plug-open', 'switch-plug', 0.05, Severity::only(Adjustment::opened('switch-plug')), $moved, comesAndGoes: true, observedPassing: self::moved('wiggle-control'), loose: true, element: 'switch-plug'),
+            new Fault('switch-plug-open', 'switch-plug-open', 'switch-plug', 0.05, Severity::only(Adjustment::opened('switch-plug')), $moved, comesAndGoes: true, observedPassing: Observation::changing('wiggle-control', 0.8), loose: true, element: 'switch-plug'),
             new Fault('switch-plug-burnt', 'switch-plug-burnt', 'switch-plug', 0.04, Severity::added('switch-plug.ohms', [0.2, 0.5]), $moved, loose: true, element: 'switch-plug'),
         ];
     }
@@ -187,10 +181,10 @@ final readonly class FaultList
             $joint = $relay === 'k2' ? 'k2-joint' : "$relay-joint";
             $contact = $relay === 'k2' ? 'k2-work' : "$relay-contact";
             $faults[] = new Fault("$relay-coil-open", 'coil-open', $relay, 0.03, Severity::only(Adjustment::opened("$relay-coil")), words: $words, element: "$relay-coil");
-            $faults[] = new Fault("$relay-contact-open", 'contact-open', $relay, 0.05, Severity::only(Adjustment::opened($joint)), comesAndGoes: true, observedPassing: self::moved('wiggle-control', 0.75), words: $words, element: $contact);
+            $faults[] = new Fault("$relay-contact-open", 'contact-open', $relay, 0.05, Severity::only(Adjustment::opened($joint)), comesAndGoes: true, observedPassing: Observation::changing('wiggle-control', 0.75), words: $words, element: $contact);
             $faults[] = new Fault("$relay-welded", 'contact-welded', $relay, 0.03, Severity::only(Adjustment::closed("$relay-weld"), ...($relay === 'k2' ? [Adjustment::opened('k2-rest-joint')] : [])), words: $words, element: $contact);
             if ($relay === 'k2') {
-                $faults[] = new Fault('k2-rest-burnt', 'rest-burnt', 'k2', 0.06, Severity::only(Adjustment::opened('k2-rest-joint')), comesAndGoes: true, observedPassing: self::moved('wiggle-control', 0.75), element: 'k2-rest');
+                $faults[] = new Fault('k2-rest-burnt', 'rest-burnt', 'k2', 0.06, Severity::only(Adjustment::opened('k2-rest-joint')), comesAndGoes: true, observedPassing: Observation::changing('wiggle-control', 0.75), element: 'k2-rest');
             }
         }
         $asOff = [];

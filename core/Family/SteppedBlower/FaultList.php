@@ -115,11 +115,11 @@ final readonly class FaultList
         $share = 1.0 / \count($low);
         $burntPack = ['look-pack' => ['fine' => 0.4, 'burnt' => 0.5, 'corroded' => 0.04, 'cracked' => 0.06]];
         $faults = [
-            new Fault('common-open', $v->thermalFuse ? 'thermal-fuse-open' : 'common-open', $part, 0.2, [new Severity([self::broken('common')])], $burntPack, comesAndGoes: true, observedPassing: self::movedAt('wiggle-pack'), element: 'common'),
+            new Fault('common-open', $v->thermalFuse ? 'thermal-fuse-open' : 'common-open', $part, 0.2, [new Severity([self::broken('common')])], $burntPack, comesAndGoes: true, observedPassing: Observation::changing('wiggle-pack', 0.85), element: 'common'),
         ];
         foreach ($low as $k) {
             $words = ['k' => (string) $k];
-            $faults[] = new Fault("resistor-$k-open", 'resistor-open', $part, 0.1 * $share, [new Severity([self::broken("resistor-$k")])], $burntPack, comesAndGoes: true, observedPassing: self::movedAt('wiggle-pack'), words: $words, element: "resistor-$k");
+            $faults[] = new Fault("resistor-$k-open", 'resistor-open', $part, 0.1 * $share, [new Severity([self::broken("resistor-$k")])], $burntPack, comesAndGoes: true, observedPassing: Observation::changing('wiggle-pack', 0.85), words: $words, element: "resistor-$k");
             $faults[] = new Fault("resistor-$k-high", 'resistor-high', $part, 0.04 * $share, [
                 new Severity([Adjustment::scale("resistor-$k.ohms", 1.7)], share: 0.5),
                 new Severity([Adjustment::scale("resistor-$k.ohms", 3.0)], share: 0.5),
@@ -137,11 +137,11 @@ final readonly class FaultList
 
         return [
             new Fault('plug-pack-burnt', 'plug-pack-burnt', 'pack-plug', 0.08, $grades('plug-pack'), ['look-pack-plug' => self::BURNT, 'wiggle-pack-plug' => ['steady' => 0.25, 'changes' => 0.75]], loose: true, element: 'plug-pack'),
-            new Fault('plug-pack-open', 'plug-pack-open', 'pack-plug', 0.035, [new Severity([self::broken('plug-pack')])], ['look-pack-plug' => self::BURNT, 'wiggle-pack-plug' => ['steady' => 0.4, 'changes' => 0.6]], comesAndGoes: true, observedPassing: self::movedAt('wiggle-pack-plug'), loose: true, element: 'plug-pack'),
+            new Fault('plug-pack-open', 'plug-pack-open', 'pack-plug', 0.035, [new Severity([self::broken('plug-pack')])], ['look-pack-plug' => self::BURNT, 'wiggle-pack-plug' => ['steady' => 0.4, 'changes' => 0.6]], comesAndGoes: true, observedPassing: Observation::changing('wiggle-pack-plug', 0.85), loose: true, element: 'plug-pack'),
             new Fault('plug-motor-burnt', 'plug-motor-burnt', 'motor-plug', 0.07, $grades('plug-plus'), ['look-motor-plug' => self::BURNT, 'wiggle-motor-plug' => ['steady' => 0.25, 'changes' => 0.75]], loose: true, element: 'plug-plus'),
-            new Fault('plug-motor-open', 'plug-motor-open', 'motor-plug', 0.03, [new Severity([self::broken('plug-plus')])], ['look-motor-plug' => self::BURNT, 'wiggle-motor-plug' => ['steady' => 0.4, 'changes' => 0.6]], comesAndGoes: true, observedPassing: self::movedAt('wiggle-motor-plug'), loose: true, element: 'plug-plus'),
-            new Fault('feed-resistive', 'feed-resistive', 'feed-wire', 0.03, $grades('feed'), self::movedAt('wiggle-feed', 0.6), loose: true, element: 'feed'),
-            new Fault('ground-resistive', 'ground-resistive', 'ground-wire', 0.045, $grades('ground'), self::movedAt('wiggle-ground', 0.6), loose: true, element: 'ground'),
+            new Fault('plug-motor-open', 'plug-motor-open', 'motor-plug', 0.03, [new Severity([self::broken('plug-plus')])], ['look-motor-plug' => self::BURNT, 'wiggle-motor-plug' => ['steady' => 0.4, 'changes' => 0.6]], comesAndGoes: true, observedPassing: Observation::changing('wiggle-motor-plug', 0.85), loose: true, element: 'plug-plus'),
+            new Fault('feed-resistive', 'feed-resistive', 'feed-wire', 0.03, $grades('feed'), Observation::changing('wiggle-feed', 0.6), loose: true, element: 'feed'),
+            new Fault('ground-resistive', 'ground-resistive', 'ground-wire', 0.045, $grades('ground'), Observation::changing('wiggle-ground', 0.6), loose: true, element: 'ground'),
         ];
     }
 
@@ -155,19 +155,19 @@ final readonly class FaultList
         $faults = [];
         foreach (range(1, $v->top) as $j) {
             $words = ['j' => (string) $j];
-            $faults[] = new Fault("contact-$j-open", 'contact-open', $part, 0.07 * $share, [new Severity([self::broken("contact-$j")])], $sees, comesAndGoes: !$v->electronic, observedPassing: self::movedAt('wiggle-selector'), words: $words, element: "contact-$j");
+            $faults[] = new Fault("contact-$j-open", 'contact-open', $part, 0.07 * $share, [new Severity([self::broken("contact-$j")])], $sees, comesAndGoes: !$v->electronic, observedPassing: Observation::changing('wiggle-selector', 0.85), words: $words, element: "contact-$j");
         }
         foreach ($v->lowPositions() as $k) {
             $words = ['j' => (string) $k, 'next' => (string) ($k + 1)];
             $faults[] = new Fault("contact-$k-bridged", 'contact-bridged', $part, 0.015 * $share, [new Severity([Adjustment::atMost("bridge-$k.ohms", 0.02)])], words: $words, element: "contact-$k");
-            $faults[] = new Fault("tap-$k-open", 'tap-open', 'tap-wire', 0.03 * $share, [new Severity([self::broken("tap-$k")])], comesAndGoes: true, observedPassing: self::movedAt('wiggle-wires'), loose: true, words: $words, element: "tap-$k");
+            $faults[] = new Fault("tap-$k-open", 'tap-open', 'tap-wire', 0.03 * $share, [new Severity([self::broken("tap-$k")])], comesAndGoes: true, observedPassing: Observation::changing('wiggle-wires', 0.85), loose: true, words: $words, element: "tap-$k");
             $blown = $v->feedSide ? [self::broken('fuse')] : [];
             $faults[] = new Fault("tap-$k-to-body", $v->feedSide ? 'tap-to-body-fuse' : 'tap-to-body', 'tap-wire', 0.015 * $share, [new Severity([Adjustment::atMost("body-$k.ohms", 0.05), ...$blown])], words: $words, element: "tap-$k");
         }
         if (!$v->highRelay()) {
             $faults[] = new Fault("tap-$v->top-open", 'tap-open', 'tap-wire', 0.02 * $share, [new Severity([self::broken("tap-$v->top")])], words: ['j' => (string) $v->top], element: "tap-$v->top");
         }
-        $faults[] = new Fault('selector-open', $v->electronic ? 'input-open' : 'selector-open', $part, 0.03, [new Severity([self::broken('selector')])], $v->electronic ? ['reader' => ['follows' => 0.03, 'wrong' => 0.07, 'nothing' => 0.9]] : $sees, comesAndGoes: true, observedPassing: $v->electronic ? [] : self::movedAt('wiggle-selector'), element: 'selector');
+        $faults[] = new Fault('selector-open', $v->electronic ? 'input-open' : 'selector-open', $part, 0.03, [new Severity([self::broken('selector')])], $v->electronic ? ['reader' => ['follows' => 0.03, 'wrong' => 0.07, 'nothing' => 0.9]] : $sees, comesAndGoes: true, observedPassing: $v->electronic ? [] : Observation::changing('wiggle-selector', 0.85), element: 'selector');
         if ($v->electronic) {
             $up = [];
             $down = ['1' => 'off'];
@@ -187,13 +187,13 @@ final readonly class FaultList
         $deadNeighbours = ['neighbours' => ['work' => 0.04, 'dead' => 0.96]];
         $faults = [
             new Fault('fuse-open', 'fuse-open', 'fuse', 0.06, [new Severity([self::broken('fuse')])], $deadNeighbours, element: 'fuse'),
-            new Fault('relay-open', 'relay-open', 'relay', 0.045, [new Severity([self::broken('relay')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-relay'), element: 'relay'),
+            new Fault('relay-open', 'relay-open', 'relay', 0.045, [new Severity([self::broken('relay')])], [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-relay', 0.85), element: 'relay'),
             new Fault('relay-welded', 'relay-welded', 'relay', 0.02, [new Severity([Adjustment::atMost('relay.ohms', 0.004)])], element: 'relay'),
-            new Fault('feed-open', 'feed-open', 'feed-wire', 0.02, [new Severity([self::broken('feed')])], $deadNeighbours, comesAndGoes: true, observedPassing: self::movedAt('wiggle-feed'), loose: true, element: 'feed'),
-            new Fault('ground-open', 'ground-open', 'ground-wire', 0.035, [new Severity([self::broken('ground')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-ground'), loose: true, element: 'ground'),
+            new Fault('feed-open', 'feed-open', 'feed-wire', 0.02, [new Severity([self::broken('feed')])], $deadNeighbours, comesAndGoes: true, observedPassing: Observation::changing('wiggle-feed', 0.85), loose: true, element: 'feed'),
+            new Fault('ground-open', 'ground-open', 'ground-wire', 0.035, [new Severity([self::broken('ground')])], [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-ground', 0.85), loose: true, element: 'ground'),
         ];
         if ($this->variant->modeContact()) {
-            $faults[] = new Fault('mode-open', 'mode-open', 'mode-selector', 0.03, [new Severity([self::broken('mode')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-mode'), element: 'mode');
+            $faults[] = new Fault('mode-open', 'mode-open', 'mode-selector', 0.03, [new Severity([self::broken('mode')])], [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-mode', 0.85), element: 'mode');
         }
 
         return $faults;
@@ -208,9 +208,9 @@ final readonly class FaultList
         }
         $faults = [
             new Fault('high-coil-open', 'high-coil-open', 'high-relay', 0.03, [new Severity([self::broken('high-coil')])], element: 'high-coil'),
-            new Fault('high-contact-open', 'high-contact-open', 'high-relay', 0.04, [new Severity([self::broken('high-joint')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-high'), element: 'high-contact'),
+            new Fault('high-contact-open', 'high-contact-open', 'high-relay', 0.04, [new Severity([self::broken('high-joint')])], [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-high', 0.85), element: 'high-contact'),
             new Fault('high-contact-welded', 'high-contact-welded', 'high-relay', 0.03, [new Severity([Adjustment::atMost('high-weld.ohms', 0.004)])], element: 'high-contact'),
-            new Fault('high-feed-open', $v->feedSide ? 'high-feed-open' : 'high-ground-open', 'high-wire', 0.015, [new Severity([self::broken('high-feed')])], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-high-wire'), element: 'high-feed'),
+            new Fault('high-feed-open', $v->feedSide ? 'high-feed-open' : 'high-ground-open', 'high-wire', 0.015, [new Severity([self::broken('high-feed')])], [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-high-wire', 0.85), element: 'high-feed'),
         ];
         if ($v->feedSide) {
             $faults[] = new Fault('high-fuse-open', 'high-fuse-open', 'high-fuse', 0.03, [new Severity([self::broken('high-fuse')])], element: 'high-fuse');
@@ -219,7 +219,7 @@ final readonly class FaultList
             $faults[] = new Fault('rest-contact-burnt', 'rest-contact-burnt', 'high-relay', 0.05, [
                 new Severity([self::broken('rest-joint')], share: 0.6),
                 new Severity([Adjustment::add('rest-joint.ohms', 0.5 * $v->impedance())], share: 0.4),
-            ], [], comesAndGoes: true, observedPassing: self::movedAt('wiggle-high'), element: 'rest');
+            ], [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-high', 0.85), element: 'rest');
         }
 
         return $faults;
@@ -252,12 +252,6 @@ final readonly class FaultList
                 new Severity([Adjustment::scale('motor.fanConstant', 0.4)], share: 0.5),
             ], ['look-wheel' => ['clean' => 0.05, 'debris' => 0.03, 'clogged' => 0.92], 'air' => ['fits' => 0.06, 'little' => 0.94]], element: 'motor'),
         ];
-    }
-
-    /** @return array<string, array<string, float>> */
-    private static function movedAt(string $wiggle, float $changes = 0.85): array
-    {
-        return [$wiggle => ['steady' => 1.0 - $changes, 'changes' => $changes]];
     }
 
     private static function broken(string $element, string $parameter = 'ohms'): Adjustment

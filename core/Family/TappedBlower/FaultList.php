@@ -64,12 +64,6 @@ final readonly class FaultList
         ];
     }
 
-    /** @return array<string, array<string, float>> */
-    private static function moved(string $at, float $changes): array
-    {
-        return [$at => ['steady' => 1.0 - $changes, 'changes' => $changes]];
-    }
-
     /** @return list<Fault> */
     private function board(): array
     {
@@ -77,7 +71,7 @@ final readonly class FaultList
             new Fault('door-open', 'door-open', 'door-switch', 0.05, Severity::only(Adjustment::opened('door')), [], comesAndGoes: true, element: 'door', upstream: true),
             new Fault('breaker-open', 'breaker-open', 'breaker', 0.02, Severity::only(Adjustment::opened('breaker')), element: 'breaker', upstream: true),
             new Fault('transformer-open', 'transformer-open', 'transformer', 0.03, Severity::only(Adjustment::opened('transformer'), ...array_map(static fn (string $call): Adjustment => Adjustment::opened("relay-$call"), array_keys($this->wiring->assignment()))), element: 'transformer', upstream: true),
-            new Fault('common-open', 'common-open', 'wires', 0.03, Severity::only(Adjustment::opened('common-wire')), [], comesAndGoes: true, observedPassing: self::moved('wiggle-wires', 0.8), loose: true, element: 'common-wire'),
+            new Fault('common-open', 'common-open', 'wires', 0.03, Severity::only(Adjustment::opened('common-wire')), [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-wires', 0.8), loose: true, element: 'common-wire'),
             new Fault('wrong-tap', 'wrong-tap', 'tap-wires', 0.05, Severity::only(Adjustment::opened('wire-heat'), Adjustment::closed('wrong-heat', 0.05)), ['taps-diagram' => ['fits' => 0.04, 'moved' => 0.96]], element: 'wire-heat'),
             // An open limit lets the board run the fan for as long as it is open.
             new Fault('limit-open', 'limit-open', 'limit', 0.02, Severity::only(Adjustment::closed('relay-heat', 0.03), Adjustment::opened('limit')), element: 'limit'),
@@ -85,10 +79,10 @@ final readonly class FaultList
         foreach (array_keys($this->wiring->assignment()) as $call) {
             $words = ['call' => $call, 'terminal' => Wiring::terminal($call)];
             $brown = ['look-board' => ['fine' => 0.4, 'brown' => 0.35, 'burnt' => 0.25]];
-            $faults[] = new Fault("relay-$call-open", 'relay-open', 'board', 0.05, Severity::only(Adjustment::opened("relay-$call")), $brown, comesAndGoes: true, observedPassing: self::moved('tap-board', 0.8), words: $words, element: "relay-$call", upstream: true);
+            $faults[] = new Fault("relay-$call-open", 'relay-open', 'board', 0.05, Severity::only(Adjustment::opened("relay-$call")), $brown, comesAndGoes: true, observedPassing: Observation::changing('tap-board', 0.8), words: $words, element: "relay-$call", upstream: true);
             $faults[] = new Fault("relay-$call-welded", 'relay-welded', 'board', 0.03, Severity::only(Adjustment::closed("relay-$call", 0.03)), $brown, words: $words, element: "relay-$call", upstream: true);
-            $faults[] = new Fault("no-$call-call", 'no-call', 'thermostat', 0.03, Severity::only(Adjustment::opened("call-$call"), Adjustment::opened("relay-$call")), [], comesAndGoes: true, observedPassing: self::moved('wiggle-call', 0.75), words: $words, element: "call-$call", upstream: true);
-            $faults[] = new Fault("wire-$call-open", 'wire-open', 'wires', 0.02, Severity::only(Adjustment::opened("wire-$call")), [], comesAndGoes: true, observedPassing: self::moved('wiggle-wires', 0.8), loose: true, words: $words, element: "wire-$call");
+            $faults[] = new Fault("no-$call-call", 'no-call', 'thermostat', 0.03, Severity::only(Adjustment::opened("call-$call"), Adjustment::opened("relay-$call")), [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-call', 0.75), words: $words, element: "call-$call", upstream: true);
+            $faults[] = new Fault("wire-$call-open", 'wire-open', 'wires', 0.02, Severity::only(Adjustment::opened("wire-$call")), [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-wires', 0.8), loose: true, words: $words, element: "wire-$call");
         }
 
         return $faults;

@@ -41,7 +41,7 @@ final class TappedBlowerFamily implements Family, Planned
     {
         $motor = TappedMotor::of($values);
         $wiring = new Wiring($motor, ($values['fanTerminal'] ?? 'no') === 'yes');
-        $tests = new TestList($motor, $wiring, \is_float($values['rise'] ?? null) ? $values['rise'] : null);
+        $tests = new TestList($motor, $wiring, ParameterList::numberIn($values, 'rise'));
         $faults = new FaultList($motor, $wiring);
         $mechanical = new Mechanical('main', 'cool', 'wheel', 0.15, outlets: false);
         $netlist = $wiring->netlist();

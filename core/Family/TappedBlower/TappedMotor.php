@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Family\TappedBlower;
 
 use Ispira\Core\Circuit\InductionMotor;
+use Ispira\Core\Family\ParameterList;
 
 /**
  * The motor's ordinary figures: taps by their turns, its windings and its run capacitor.
@@ -44,7 +45,7 @@ final readonly class TappedMotor
     public static function of(array $values): self
     {
         $taps = $values['taps'] ?? '4';
-        $number = static fn (string $key): ?float => \is_float($values[$key] ?? null) ? $values[$key] : null;
+        $number = static fn (string $key): ?float => ParameterList::numberIn($values, $key);
 
         return new self(
             \is_string($taps) && isset(self::TURNS[$taps]) ? $taps : '4',

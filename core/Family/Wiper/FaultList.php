@@ -46,13 +46,11 @@ final readonly class FaultList
     /** @return list<Fault> */
     public function all(): array
     {
-        $moved = static fn (string $at, float $changes): array => [$at => ['steady' => 1.0 - $changes, 'changes' => $changes]];
-
         return [
             ...$this->own,
             new Fault('fuse-open', 'fuse-open', 'fuse', 0.05, Severity::only(Adjustment::opened('fuse')), element: 'fuse'),
-            new Fault('feed-open', 'feed-open', 'feed-wire', 0.04, Severity::only(Adjustment::opened('feed')), [], comesAndGoes: true, observedPassing: $moved('wiggle-feed', 0.8), loose: true, element: 'feed'),
-            new Fault('feed-resistive', 'feed-resistive', 'feed-wire', 0.04, Severity::added('feed.ohms', [0.4, 1.0]), $moved('wiggle-feed', 0.6), loose: true, element: 'feed'),
+            new Fault('feed-open', 'feed-open', 'feed-wire', 0.04, Severity::only(Adjustment::opened('feed')), [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-feed', 0.8), loose: true, element: 'feed'),
+            new Fault('feed-resistive', 'feed-resistive', 'feed-wire', 0.04, Severity::added('feed.ohms', [0.4, 1.0]), Observation::changing('wiggle-feed', 0.6), loose: true, element: 'feed'),
             new Fault('linkage-binding', 'linkage-binding', 'linkage', 0.1, $this->binding(), ['linkage' => ['free' => 0.06, 'stiff' => 0.94], 'arms' => ['free' => 0.1, 'stiff' => 0.85, 'locked' => 0.05]], element: 'motor'),
             new Fault('gear-stripped', 'gear-stripped', 'motor', 0.06, Severity::only(), ['motor-sound' => ['as-arms' => 0.04, 'turns-alone' => 0.96], 'arms' => ['free' => 0.6, 'stiff' => 0.38, 'locked' => 0.02]], element: 'motor', decouples: true),
             new Fault('motor-seized', 'motor-seized', 'motor', 0.05, [

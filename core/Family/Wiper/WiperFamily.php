@@ -34,7 +34,7 @@ final class WiperFamily implements Family
     public function circuit(array $values): CircuitModel
     {
         $scale = ($values['supply'] ?? '12') === '24' ? 2.0 : 1.0;
-        $amps = \is_float($values['lowAmps'] ?? null) ? $values['lowAmps'] : null;
+        $amps = ParameterList::numberIn($values, 'lowAmps');
         $wiring = ($values['motor'] ?? 'three-brush') === 'compound' ? new CompoundWiring($scale, $amps) : new ThreeBrushWiring($scale, $amps);
         $faults = new FaultList($wiring->faults(), $wiring->loadParameter());
         $netlist = $wiring->netlist();

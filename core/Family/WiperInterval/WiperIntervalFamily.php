@@ -32,7 +32,7 @@ final class WiperIntervalFamily implements Family
 
     public function circuit(array $values): CircuitModel
     {
-        $input = \is_float($values['inputOhms'] ?? null) ? $values['inputOhms'] : null;
+        $input = ParameterList::numberIn($values, 'inputOhms');
         $wiring = new Wiring(($values['settings'] ?? '5') === '3' ? 3 : 5, $input);
         $tests = new TestList($wiring);
         $netlist = $wiring->netlist();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Planning\Airflow;
 
 use Ispira\Core\Family\ParameterError;
+use Ispira\Core\Family\ParameterList;
 use Ispira\Core\Measurement\UnreadableNumber;
 
 /**
@@ -44,7 +45,7 @@ final readonly class AirflowInput
     public static function read(array $values): self
     {
         $units = Units::from(\is_string($values['units'] ?? null) ? $values['units'] : 'metric');
-        $of = static fn (string $key): float => \is_float($values["$key-$units->value"] ?? null) ? $values["$key-$units->value"] : 0.0;
+        $of = static fn (string $key): float => ParameterList::numberIn($values, "$key-$units->value") ?? 0.0;
         $text = static fn (string $key): string => \is_string($values[$key] ?? null) ? trim($values[$key]) : '';
         try {
             $curves = BlowerTable::read($text("table-$units->value"), $units);
@@ -68,7 +69,7 @@ final readonly class AirflowInput
         if ($problems !== []) {
             throw new ParameterError($problems);
         }
-        $share = static fn (string $key): float => \is_float($values[$key] ?? null) ? $values[$key] / 100.0 : 0.0;
+        $share = static fn (string $key): float => (ParameterList::numberIn($values, $key) ?? 0.0) / 100.0;
         $calls = static fn (string $when): Assignment => new Assignment(array_filter(['heat' => $text("heat$when"), 'cool' => $text("cool$when"), 'fan' => $when === 'Now' ? $text('fanNow') : ''], static fn (string $tap): bool => $tap !== ''));
         $cooling = $of('cooling') * ($units === Units::Us ? 3517.0 : 1000.0);
 

@@ -63,7 +63,7 @@ final class BenchSupplyPlanner implements Planner
 
     public function plan(array $values): Plan
     {
-        $design = new SupplyDesign(static fn (string $key): float => \is_float($values[$key] ?? null) ? $values[$key] : 0.0);
+        $design = new SupplyDesign(static fn (string $key): float => ParameterList::numberIn($values, $key) ?? 0.0);
         $checks = (new SupplyChecks($design, $this->texts()))->all();
         $refusals = [];
         foreach ($checks as [$figure, $refusal]) {

@@ -54,6 +54,12 @@ final readonly class Furnace
         return $fan ? $this->moving * ($this->flow / $this->referenceFlow) ** self::FLOW_POWER : $this->still;
     }
 
+    /** Rise of the air in K once the metal no longer warms. */
+    public function steadyRise(): float
+    {
+        return $this->burner / (self::AIR * $this->flow);
+    }
+
     /** Temperature that the limit is drawn to, in °C. */
     public function felt(float $metal, bool $fan): float
     {

@@ -69,7 +69,7 @@ final class HeatCyclePlanner implements Planner
 
     public function plan(array $values): Plan
     {
-        $n = static fn (string $key): float => \is_float($values[$key] ?? null) ? $values[$key] : 0.0;
+        $n = static fn (string $key): float => ParameterList::numberIn($values, $key) ?? 0.0;
         $this->check($n);
         $furnace = new Furnace($n('metal') * 1e3, $n('moving'), $n('still'), $n('soak'), $n('flow') / 3600.0, $n('flow') / 3600.0, $n('air'), $n('burner') * 1e3, $n('opens'), $n('closes'), $n('lagMoving'), $n('lagStill'));
         $calls = new Calls($n('on'), $n('off'), (int) $n('cycles'), (int) $n('lockOut'), ($values['limitRunsFan'] ?? 'no') === 'yes', ($values['idleTrips'] ?? 'yes') === 'yes');
@@ -88,7 +88,7 @@ final class HeatCyclePlanner implements Planner
             findings: $this->advice($window, $n, $safe),
             steps: $this->texts()->list('steps'),
             figures: [
-                new Figure($this->texts()->get('figures.rise'), number_format($furnace->burner / (1206.0 * $furnace->flow), 1).' K'),
+                new Figure($this->texts()->get('figures.rise'), number_format($furnace->steadyRise(), 1).' K'),
                 new Figure($this->texts()->get('figures.balance'), number_format(100.0 * self::imbalance($rows['relay'][1]), 6).' %'),
             ],
             tables: [$this->table($rows)],

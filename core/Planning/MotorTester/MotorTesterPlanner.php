@@ -46,7 +46,7 @@ final class MotorTesterPlanner implements Planner
 
     public function plan(array $values): Plan
     {
-        $n = static fn (string $key): float => \is_float($values[$key] ?? null) ? $values[$key] : 0.0;
+        $n = static fn (string $key): float => ParameterList::numberIn($values, $key) ?? 0.0;
         $money = static fn (float $amount): string => number_format($amount, 2);
         $lost = $n('module') * (1.0 - $n('takenBack') / 100.0) + $n('minutes') / 60.0 * $n('rate') + $n('comeBack');
         $choice = new TryModuleFirst($n('chance') / 100.0, $lost, $n('tester'), $n('testMinutes') / 60.0 * $n('rate'));

@@ -8,7 +8,7 @@ import SpeedStrip from '@/features/SpeedStrip';
 import Suspects from '@/features/Suspects';
 import TestList from '@/features/TestList';
 import { money, percent, sketchNumber } from '@/lib/format';
-import type { Diagnosis, JobHead, ReadingShown, ReplacementShown, Shared, Sheet, Strip, Tool } from '@/lib/types';
+import type { Diagnosis, JobHead, PlannerHead, ReadingShown, ReplacementShown, Shared, Sheet, Strip, Tool } from '@/lib/types';
 import Button from '@/ui/Button';
 import Frame from '@/ui/Frame';
 import Panel from '@/ui/Panel';
@@ -24,7 +24,7 @@ interface Props extends Shared {
     open: boolean;
     tools: Tool[];
     whatIf: string | null;
-    planners: { key: string; name: string }[];
+    planners: PlannerHead[];
 }
 
 /** In words, what the last reading changed. */

@@ -14,6 +14,7 @@ use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Circuit\PhasorPoint;
 use Ispira\Core\Circuit\PhasorSolver;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Ngspice;
 
 /**
  * Motors on alternating current: windings that share a flux, run capacitors, programmed torques.
@@ -104,10 +105,7 @@ final class AlternatingMachinesTest extends TestCase
                 array_push($deck, "R$id $from {$id}x $ohms", "L$id {$id}x {$id}y ".$reactance / $omega, "V$id {$id}y {$id}z 0", "E$id {$id}z $to e 0 $turns", "F$id 0 e V$id $turns");
             }
             array_push($deck, 'Rr common 0 0.02', 'Ge e 0 e 0 '.$g, 'Le e 0 '.-1.0 / ($omega * $b), 'Rc high s0 0.1', 'Cc s0 start 7.5u', 'Ra start s1 18', sprintf('La s1 common %.12g', 15.0 / $omega), 'Rleak e 0 1e12', '.control', 'set numdgt=12', 'ac lin 1 60 60', 'print vm(high) vm(medium) vm(low) vm(start) vm(e)', '.endc', '.end', '');
-            $file = (string) tempnam(sys_get_temp_dir(), 'deck');
-            file_put_contents($file, implode("\n", $deck));
-            $output = (string) shell_exec('ngspice -b '.escapeshellarg($file).' 2>/dev/null');
-            unlink($file);
+            $output = Ngspice::output($deck);
             self::assertSame(5, preg_match_all('/vm\((\w+)\) = (\S+)/', $output, $found, \PREG_SET_ORDER), $output);
             foreach ($found as [, $node, $value]) {
                 self::assertEqualsWithDelta((float) $value, $node === 'e' ? $own->flux() : $own->voltageBetween($node, '0'), 1e-4 * (float) $value + 1e-6, "$fed fed, $node");

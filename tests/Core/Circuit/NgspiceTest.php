@@ -11,6 +11,7 @@ use Ispira\Core\Circuit\ElementType;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Circuit\PhasorSolver;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Ngspice;
 
 /**
  * Cross-check of random networks against an independent circuit simulator.
@@ -165,11 +166,7 @@ final class NgspiceTest extends TestCase
      */
     private function simulated(array $deck, string $pattern, array $wanted): array
     {
-        $file = tempnam(sys_get_temp_dir(), 'deck');
-        self::assertIsString($file);
-        file_put_contents($file, implode("\n", $deck));
-        $output = (string) shell_exec('ngspice -b '.escapeshellarg($file).' 2>/dev/null');
-        unlink($file);
+        $output = Ngspice::output($deck);
         preg_match_all($pattern, $output, $found, \PREG_SET_ORDER);
         self::assertCount(\count($wanted), $found, 'The simulator did not answer for every node: '.implode(' ', array_diff(array_keys($wanted), array_column($found, 1))).substr($output, 0, 300));
 

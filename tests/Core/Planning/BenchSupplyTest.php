@@ -13,6 +13,7 @@ use Ispira\Core\Planning\MotorTester\TryModuleFirst;
 use Ispira\Core\Planning\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Ngspice;
 
 final class BenchSupplyTest extends TestCase
 {
@@ -71,10 +72,7 @@ final class BenchSupplyTest extends TestCase
      */
     private static function measured(array $deck, array $names): array
     {
-        $file = (string) tempnam(sys_get_temp_dir(), 'deck');
-        file_put_contents($file, implode("\n", $deck));
-        $output = (string) shell_exec('ngspice -b '.escapeshellarg($file).' 2>/dev/null');
-        unlink($file);
+        $output = Ngspice::output($deck);
 
         return array_map(static function (string $name) use ($output): float {
             self::assertSame(1, preg_match("/^$name\\s*=\\s*(\\S+)/m", $output, $found), $output);
