@@ -49,37 +49,39 @@ final class AlternatingMotion
     private array $turns = [];
 
     /**
-     * @param array<string, Element>   $movers
-     * @param \Closure(string): float $value of a parameter, "element.parameter"
+     * @param array<string, Element>            $movers
+     * @param array<string, Element>            $windings of the induction motor
+     * @param list<float>                       $values
+     * @param array<string, array<string, int>> $slots    places among the values, by element and name of the parameter
      */
-    public function __construct(private readonly Netlist $netlist, private readonly array $movers, private readonly \Closure $value)
+    public function __construct(private readonly Netlist $netlist, private readonly array $movers, array $windings, private readonly array $values, private readonly array $slots)
     {
         foreach ($movers as $id => $element) {
             $this->speeds[$id] = 0.0;
-            $of = static fn (string $name): float => $value("$id.$name");
             if ($element->type === ElementType::InductionMotor) {
-                $this->induction[$id] = InductionMotor::from($of);
+                $this->induction[$id] = InductionMotor::from($values, $slots[$id]);
                 $this->slips[$id] = 1.0;
             } elseif ($element->type === ElementType::ElectronicMotor) {
-                $this->electronic[$id] = ElectronicMotor::from($of);
+                $this->electronic[$id] = ElectronicMotor::from($values, $slots[$id]);
                 $this->conductances[$id] = $this->electronic[$id]->standbyWatts / $this->electronic[$id]->leastVolts ** 2;
             } else {
                 $this->sealed[$id] = false;
             }
         }
-        foreach ($this->induction === [] ? [] : $netlist->elements as $id => $element) {
+        foreach ($windings as $id => $element) {
             if ($element->type === ElementType::AuxiliaryWinding) {
                 $this->auxiliary[$element->partner ?? ''] = $id;
-                $this->turns[$id] = [0.0, $value("$id.turns")];
-            } elseif ($element->type->isOnIron()) {
-                $this->turns[$id] = [$element->type === ElementType::MainWinding ? $value("$id.turns") : 1.0, 0.0];
+                $this->turns[$id] = [0.0, $values[$slots[$id]['turns']]];
+            } else {
+                $this->turns[$id] = [$element->type === ElementType::MainWinding ? $values[$slots[$id]['turns']] : 1.0, 0.0];
             }
         }
     }
 
-    public function isSealed(string $contactor): bool
+    /** @return array<string, bool> whether its armature is in, by contactor */
+    public function sealed(): array
     {
-        return $this->sealed[$contactor];
+        return $this->sealed;
     }
 
     /** @return array{0: float, 1: float} conductance and susceptance of a motor's rotor and magnetising branch, in S */
@@ -138,12 +140,12 @@ final class AlternatingMotion
             return false;
         }
         $volts = $point->voltageBetween($element->from, $element->to);
-        if ($point->isOpen($id) || $volts < ($this->value)("$id.dropOutVolts")) {
+        if ($point->isOpen($id) || $volts < $this->values[$this->slots[$id]['dropOutVolts']]) {
             $this->speeds[$id] = 0.0;
 
             return false;
         }
-        $this->sealed[$id] = $volts >= ($this->value)("$id.pullInVolts");
+        $this->sealed[$id] = $volts >= $this->values[$this->slots[$id]['pullInVolts']];
         $this->speeds[$id] = $this->sealed[$id] ? 1.0 : \NAN;
 
         return $this->sealed[$id];

@@ -19,16 +19,10 @@ final class ComplexEquations
     /** Least resistance of a branch in Ω: closed contacts count as this. */
     private const LEAST_OHMS = 1e-6;
 
-    /** @var array<int, float> conductance to ground, node 0 */
-    private array $groundG;
-
-    /** @var array<int, float> susceptance to ground */
-    private array $groundS;
-
-    /** @var array<int, array<int, float>> conductance between two other nodes, both ways */
+    /** @var array<int, float> conductances, in the places of the star mesh */
     private array $g;
 
-    /** @var array<int, array<int, float>> susceptance between two other nodes, both ways */
+    /** @var array<int, float> susceptances */
     private array $s;
 
     /** @var array<int, array<int, float>> current fed into each node, by set of sources */
@@ -38,37 +32,53 @@ final class ComplexEquations
     private array $fedIm;
 
     /** @param int $sets of sources */
-    public function __construct(private readonly int $nodes, private readonly int $sets)
+    public function __construct(private readonly StarMesh $mesh, int $sets)
     {
-        $this->groundG = array_fill(0, $nodes, self::LEAK);
-        $this->groundS = array_fill(0, $nodes, 0.0);
-        $this->g = $this->s = array_fill(0, $nodes, []);
-        $this->fedRe = $this->fedIm = array_fill(0, $nodes, array_fill(0, $sets, 0.0));
+        $this->g = [...array_fill(0, $mesh->nodes, self::LEAK), ...array_fill(0, $mesh->size - $mesh->nodes, 0.0)];
+        $this->s = array_fill(0, $mesh->size, 0.0);
+        $this->fedRe = $this->fedIm = array_fill(0, $sets, array_fill(0, $mesh->nodes, 0.0));
     }
 
     /** @return array{0: float, 1: float} conductance and susceptance in S */
     public static function admittance(float $ohms, float $reactance): array
     {
-        $ohms = max($ohms, self::LEAST_OHMS);
+        if ($ohms < self::LEAST_OHMS) {
+            $ohms = self::LEAST_OHMS;
+        }
         $size = $ohms * $ohms + $reactance * $reactance;
 
         return [$ohms / $size, -$reactance / $size];
     }
 
-    /** @param array{0: float, 1: float} $admittance */
-    public function branch(int $a, int $b, array $admittance): void
+    /**
+     * Branches without a voltage of their own.
+     *
+     * @param list<array{0: int, 1: int, 2: int|null}> $impedances place in the star mesh, and slots of resistance and reactance
+     * @param list<float>                              $values
+     */
+    public function impedances(array $impedances, array $values): void
     {
-        if ($a === 0 || $b === 0) {
-            $this->groundG[$a + $b] += $admittance[0];
-            $this->groundS[$a + $b] += $admittance[1];
+        foreach ($impedances as [$place, $ohmsSlot, $reactanceSlot]) {
+            $ohms = $values[$ohmsSlot] < self::LEAST_OHMS ? self::LEAST_OHMS : $values[$ohmsSlot];
+            if ($reactanceSlot === null) {
+                $this->g[$place] += 1.0 / $ohms;
+                continue;
+            }
+            $reactance = $values[$reactanceSlot];
+            $size = $ohms * $ohms + $reactance * $reactance;
+            $this->g[$place] += $ohms / $size;
+            $this->s[$place] -= $reactance / $size;
+        }
+    }
 
-            return;
-        }
-        if ($a === $b) {
-            return;
-        }
-        $this->g[$a][$b] = $this->g[$b][$a] = ($this->g[$a][$b] ?? 0.0) + $admittance[0];
-        $this->s[$a][$b] = $this->s[$b][$a] = ($this->s[$a][$b] ?? 0.0) + $admittance[1];
+    /**
+     * @param int                       $place      of the branch in the star mesh
+     * @param array{0: float, 1: float} $admittance
+     */
+    public function branch(int $place, array $admittance): void
+    {
+        $this->g[$place] += $admittance[0];
+        $this->s[$place] += $admittance[1];
     }
 
     /**
@@ -81,90 +91,90 @@ final class ComplexEquations
     {
         $re = $admittance[0] * $volts[0] - $admittance[1] * $volts[1];
         $im = $admittance[0] * $volts[1] + $admittance[1] * $volts[0];
-        $this->fedRe[$a][$set] += $re;
-        $this->fedIm[$a][$set] += $im;
-        $this->fedRe[$b][$set] -= $re;
-        $this->fedIm[$b][$set] -= $im;
+        $this->fedRe[$set][$a] += $re;
+        $this->fedIm[$set][$a] += $im;
+        $this->fedRe[$set][$b] -= $re;
+        $this->fedIm[$set][$b] -= $im;
     }
 
     /** A current of 1 A taken from one node and given to another. */
     public function inject(int $from, int $to, int $set): void
     {
-        $this->fedRe[$from][$set] -= 1.0;
-        $this->fedRe[$to][$set] += 1.0;
+        $this->fedRe[$set][$from] -= 1.0;
+        $this->fedRe[$set][$to] += 1.0;
     }
 
-    /** @return list<list<array{0: float, 1: float}>> potential of each node in V, by set of sources */
+    /** @return array{0: list<array<int, float>>, 1: list<array<int, float>>} real and imaginary part of each node's potential in V, by set of sources and node */
     public function solutions(): array
     {
-        [$g, $s, $groundG, $groundS, $fedRe, $fedIm] = [$this->g, $this->s, $this->groundG, $this->groundS, $this->fedRe, $this->fedIm];
-        $left = array_map(\count(...), $g);
-        unset($left[0]);
+        [$g, $s, $fedRe, $fedIm] = [$this->g, $this->s, $this->fedRe, $this->fedIm];
         $steps = [];
-        while ($left !== []) {
-            $node = (int) array_search(min($left), $left, true);
-            unset($left[$node]);
-            $sumG = $groundG[$node] + array_sum($g[$node]);
-            $sumS = $groundS[$node] + array_sum($s[$node]);
+        foreach ($this->mesh->steps as ['node' => $node, 'neighbours' => $neighbours, 'places' => $places, 'mesh' => $mesh]) {
+            [$toGroundG, $toGroundS] = [$sumG, $sumS] = [$g[$node], $s[$node]];
+            foreach ($places as $place) {
+                $sumG += $g[$place];
+                $sumS += $s[$place];
+            }
             $size = $sumG * $sumG + $sumS * $sumS;
-            $neighbours = array_keys($g[$node]);
+            [$inverseG, $inverseS] = [$sumG / $size, -$sumS / $size];
+            $pair = 0;
             foreach ($neighbours as $number => $i) {
                 // Share of this neighbour: y/Σy.
-                [$a, $b] = [$g[$node][$i], $s[$node][$i]];
-                $shareRe = ($a * $sumG + $b * $sumS) / $size;
-                $shareIm = ($b * $sumG - $a * $sumS) / $size;
-                foreach ($fedRe[$node] as $set => $re) {
-                    $im = $fedIm[$node][$set];
-                    $fedRe[$i][$set] += $shareRe * $re - $shareIm * $im;
-                    $fedIm[$i][$set] += $shareRe * $im + $shareIm * $re;
+                [$a, $b] = [$g[$places[$number]], $s[$places[$number]]];
+                $shareRe = $a * $inverseG - $b * $inverseS;
+                $shareIm = $a * $inverseS + $b * $inverseG;
+                foreach ($fedRe as $set => $fed) {
+                    $re = $fed[$node];
+                    $im = $fedIm[$set][$node];
+                    if ($re !== 0.0 || $im !== 0.0) {
+                        $fedRe[$set][$i] += $shareRe * $re - $shareIm * $im;
+                        $fedIm[$set][$i] += $shareRe * $im + $shareIm * $re;
+                    }
                 }
                 for ($m = 0; $m < $number; ++$m) {
-                    $j = $neighbours[$m];
-                    [$c, $d] = [$g[$node][$j], $s[$node][$j]];
-                    $g[$i][$j] = $g[$j][$i] = ($g[$i][$j] ?? 0.0) + $shareRe * $c - $shareIm * $d;
-                    $s[$i][$j] = $s[$j][$i] = ($s[$i][$j] ?? 0.0) + $shareRe * $d + $shareIm * $c;
+                    [$c, $d, $place] = [$g[$places[$m]], $s[$places[$m]], $mesh[$pair++]];
+                    $g[$place] += $shareRe * $c - $shareIm * $d;
+                    $s[$place] += $shareRe * $d + $shareIm * $c;
                 }
-                $groundG[$i] += $shareRe * $groundG[$node] - $shareIm * $groundS[$node];
-                $groundS[$i] += $shareRe * $groundS[$node] + $shareIm * $groundG[$node];
-                unset($g[$i][$node], $s[$i][$node]);
-                $left[$i] = \count($g[$i]);
+                $g[$i] += $shareRe * $toGroundG - $shareIm * $toGroundS;
+                $s[$i] += $shareRe * $toGroundS + $shareIm * $toGroundG;
             }
-            $steps[] = [$node, $sumG / $size, -$sumS / $size];
+            $steps[] = [$node, $neighbours, $places, $inverseG, $inverseS];
         }
 
-        return $this->substituted($steps, $g, $s, $fedRe, $fedIm);
+        return $this->substituted(array_reverse($steps), $g, $s, $fedRe, $fedIm);
     }
 
     /**
      * Potentials, in the reverse order of elimination.
      *
-     * @param list<array{0: int, 1: float, 2: float}> $steps node, and 1/Σy of its admittances when it was eliminated
-     * @param array<int, array<int, float>> $g
-     * @param array<int, array<int, float>> $s
+     * @param list<array{0: int, 1: list<int>, 2: list<int>, 3: float, 4: float}> $steps node, its neighbours, the places of its admittances, and 1/Σy of these when it was eliminated
+     * @param array<int, float>             $g
+     * @param array<int, float>             $s
      * @param array<int, array<int, float>> $fedRe
      * @param array<int, array<int, float>> $fedIm
      *
-     * @return list<list<array{0: float, 1: float}>>
+     * @return array{0: list<array<int, float>>, 1: list<array<int, float>>}
      */
     private function substituted(array $steps, array $g, array $s, array $fedRe, array $fedIm): array
     {
-        $solutions = [];
-        for ($set = 0; $set < $this->sets; ++$set) {
-            /** @var list<array{0: float, 1: float}> $volts */
-            $volts = array_fill(0, $this->nodes, [0.0, 0.0]);
-            for ($step = \count($steps) - 1; $step >= 0; --$step) {
-                [$node, $inverseRe, $inverseIm] = $steps[$step];
-                [$re, $im] = [$fedRe[$node][$set], $fedIm[$node][$set]];
-                foreach ($g[$node] as $i => $conductance) {
-                    $susceptance = $s[$node][$i];
-                    $re += $conductance * $volts[$i][0] - $susceptance * $volts[$i][1];
-                    $im += $conductance * $volts[$i][1] + $susceptance * $volts[$i][0];
+        $solvedRe = $solvedIm = [];
+        foreach ($fedRe as $set => $fed) {
+            $voltsRe = $voltsIm = array_fill(0, $this->mesh->nodes, 0.0);
+            foreach ($steps as [$node, $neighbours, $places, $inverseG, $inverseS]) {
+                [$re, $im] = [$fed[$node], $fedIm[$set][$node]];
+                foreach ($neighbours as $number => $i) {
+                    $place = $places[$number];
+                    $re += $g[$place] * $voltsRe[$i] - $s[$place] * $voltsIm[$i];
+                    $im += $g[$place] * $voltsIm[$i] + $s[$place] * $voltsRe[$i];
                 }
-                $volts[$node] = [$re * $inverseRe - $im * $inverseIm, $re * $inverseIm + $im * $inverseRe];
+                $voltsRe[$node] = $re * $inverseG - $im * $inverseS;
+                $voltsIm[$node] = $re * $inverseS + $im * $inverseG;
             }
-            $solutions[] = $volts;
+            $solvedRe[] = $voltsRe;
+            $solvedIm[] = $voltsIm;
         }
 
-        return $solutions;
+        return [$solvedRe, $solvedIm];
     }
 }

@@ -49,10 +49,13 @@ final readonly class ElectronicMotor
         return $own;
     }
 
-    /** @param \Closure(string): float $value of a parameter by its name */
-    public static function from(\Closure $value): self
+    /**
+     * @param list<float>        $values
+     * @param array<string, int> $slots  places of its parameters among them, by their names
+     */
+    public static function from(array $values, array $slots): self
     {
-        return new self($value('ohms'), $value('leastVolts'), $value('inputVolts'), $value('standbyWatts'), $value('ratedWatts'), $value('drive'), $value('frictionTorque'), $value('fanTorque'), $value('air'), $value('ratedSpeed'), $value('answer'));
+        return new self($values[$slots['ohms']], $values[$slots['leastVolts']], $values[$slots['inputVolts']], $values[$slots['standbyWatts']], $values[$slots['ratedWatts']], $values[$slots['drive']], $values[$slots['frictionTorque']], $values[$slots['fanTorque']], $values[$slots['air']], $values[$slots['ratedSpeed']], $values[$slots['answer']]);
     }
 
     /** @param float $torque programmed, relative to rated. @return float rad/s */

@@ -73,10 +73,13 @@ final readonly class InductionMotor
         return $own;
     }
 
-    /** @param \Closure(string): float $value of a parameter by its name */
-    public static function from(\Closure $value): self
+    /**
+     * @param list<float>        $values
+     * @param array<string, int> $slots  places of its parameters among them, by their names
+     */
+    public static function from(array $values, array $slots): self
     {
-        return new self($value('ohms'), $value('reactance'), $value('magnetising'), $value('rotorReactance'), $value('ratedEmf'), $value('auxiliarySiemens'), $value('startTorque'), $value('frictionTorque'), $value('fanTorque'), $value('air'), $value('synchronousSpeed'), $value('ratedSpeed'), $value('pullOutSlip'), $value('pullOutTorque'), $value('tripAmps'), $value('pushed'));
+        return new self($values[$slots['ohms']], $values[$slots['reactance']], $values[$slots['magnetising']], $values[$slots['rotorReactance']], $values[$slots['ratedEmf']], $values[$slots['auxiliarySiemens']], $values[$slots['startTorque']], $values[$slots['frictionTorque']], $values[$slots['fanTorque']], $values[$slots['air']], $values[$slots['synchronousSpeed']], $values[$slots['ratedSpeed']], $values[$slots['pullOutSlip']], $values[$slots['pullOutTorque']], $values[$slots['tripAmps']], $values[$slots['pushed']]);
     }
 
     /**
@@ -108,9 +111,11 @@ final readonly class InductionMotor
      */
     public function speed(float $flux, float $auxiliary): float
     {
+        $help = self::WITHOUT_AUXILIARY + (1.0 - self::WITHOUT_AUXILIARY) * max(0.0, min($auxiliary, self::MOST_AUXILIARY));
+        $drive = 2.0 * $help * $this->pullOutTorque * $flux * $flux;
         $upper = 1.0;
         $lower = $upper - 0.02;
-        while ($lower > self::STANDS_BELOW && $this->surplus($lower, $flux, $auxiliary) < 0.0) {
+        while ($lower > self::STANDS_BELOW && $this->surplus($lower, $drive) < 0.0) {
             $upper = $lower;
             $lower -= 0.02;
         }
@@ -118,10 +123,10 @@ final readonly class InductionMotor
             return 0.0;
         }
         // Between two points the surplus is nearly straight: the rule of false position, with the stale end halved (Illinois).
-        [$above, $below] = [$this->surplus($lower, $flux, $auxiliary), $this->surplus($upper, $flux, $auxiliary)];
+        [$above, $below] = [$this->surplus($lower, $drive), $this->surplus($upper, $drive)];
         for ($step = 0; $step < 12 && $upper - $lower > 1e-7; ++$step) {
             $middle = ($lower * $below - $upper * $above) / ($below - $above);
-            $here = $this->surplus($middle, $flux, $auxiliary);
+            $here = $this->surplus($middle, $drive);
             if (abs($here) < 1e-9) {
                 return $middle * $this->synchronousSpeed;
             }
@@ -135,12 +140,16 @@ final readonly class InductionMotor
         return $lower * $this->synchronousSpeed;
     }
 
-    /** Torque above what friction and fan take at a speed given as a share of the synchronous one, relative to rated. */
-    private function surplus(float $share, float $flux, float $auxiliary): float
+    /**
+     * Torque above what friction and fan take, relative to rated.
+     *
+     * @param float $share speed over the synchronous one
+     * @param float $drive twice its pull-out torque with the flux and the auxiliary current it has
+     */
+    private function surplus(float $share, float $drive): float
     {
         $slip = 1.0 - $share;
-        $help = self::WITHOUT_AUXILIARY + (1.0 - self::WITHOUT_AUXILIARY) * max(0.0, min($auxiliary, self::MOST_AUXILIARY));
-        $torque = $slip <= 0.0 ? 0.0 : $help * $this->pullOutTorque * $flux * $flux * 2.0 / ($slip / $this->pullOutSlip + $this->pullOutSlip / $slip);
+        $torque = $slip <= 0.0 ? 0.0 : $drive / ($slip / $this->pullOutSlip + $this->pullOutSlip / $slip);
         $speed = $share * $this->synchronousSpeed / $this->ratedSpeed;
 
         return $torque - $this->frictionTorque - $this->fanTorque * $speed * $speed;

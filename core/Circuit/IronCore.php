@@ -36,52 +36,50 @@ final readonly class IronCore
     }
 
     /**
-     * Potentials, voltages in series with the elements, and flux in V a turn.
+     * What the sections of the main winding drive into the iron: without flux, and less for one volt a turn of it.
      *
-     * @return array{0: list<array{0: float, 1: float}>, 1: array<string, array{0: float, 1: float}>, 2: array{0: float, 1: float}}
+     * @return array{driven: array{0: float, 1: float}, standing: array{0: float, 1: float}, turning: array{0: float, 1: float}} in A: alone, taken off by the main winding's flux, and by the auxiliary winding's at synchronous speed
      */
-    public function settled(LinearPhasors $linear, AlternatingMotion $motion): array
+    public function balance(LinearPhasors $linear, AlternatingMotion $motion): array
     {
-        [$alone, $ofMain, $ofAuxiliary] = $linear->bySet;
-        $turning = $motion->turning($this->motor);
-        [$driven, $taken] = [[0.0, 0.0], $motion->rotor($this->motor)];
+        $driven = $standing = $turning = [0.0, 0.0];
         foreach ($this->sections as $id => [$a, $b]) {
-            if (!isset($linear->admittances[$id])) {
+            $admittance = $linear->admittance($id);
+            if ($admittance === null) {
                 continue;
             }
-            [$g, $s] = $linear->admittances[$id];
+            [$g, $s] = $admittance;
             $turns = $motion->turns($id)[0];
-            [$re, $im] = [$alone[$a][0] - $alone[$b][0], $alone[$a][1] - $alone[$b][1]];
-            $driven[0] += $turns * ($g * $re - $s * $im);
-            $driven[1] += $turns * ($g * $im + $s * $re);
-            $re = $turns - ($ofMain[$a][0] - $ofMain[$b][0]) - $turning * ($ofAuxiliary[$a][0] - $ofAuxiliary[$b][0]);
-            $im = -($ofMain[$a][1] - $ofMain[$b][1]) - $turning * ($ofAuxiliary[$a][1] - $ofAuxiliary[$b][1]);
-            $taken[0] += $turns * ($g * $re - $s * $im);
-            $taken[1] += $turns * ($g * $im + $s * $re);
+            [$re, $im] = $linear->between($a, $b, 0);
+            $driven = [$driven[0] + $turns * ($g * $re - $s * $im), $driven[1] + $turns * ($g * $im + $s * $re)];
+            [$re, $im] = $linear->between($a, $b, 1);
+            [$re, $im] = [$turns - $re, -$im];
+            $standing = [$standing[0] + $turns * ($g * $re - $s * $im), $standing[1] + $turns * ($g * $im + $s * $re)];
+            [$re, $im] = $linear->between($a, $b, 2);
+            $turning = [$turning[0] - $turns * ($g * $re - $s * $im), $turning[1] - $turns * ($g * $im + $s * $re)];
         }
-        $size = $taken[0] * $taken[0] + $taken[1] * $taken[1];
-        $flux = [($driven[0] * $taken[0] + $driven[1] * $taken[1]) / $size, ($driven[1] * $taken[0] - $driven[0] * $taken[1]) / $size];
 
-        return [self::combined($linear->bySet, $flux, $turning), $this->emfs($linear, $motion, $flux, $turning), $flux];
+        return ['driven' => $driven, 'standing' => $standing, 'turning' => $turning];
     }
 
     /**
-     * @param list<list<array{0: float, 1: float}>> $bySet
-     * @param array{0: float, 1: float}             $flux
+     * Weights of the sets of sources, voltages in series with the elements, and flux in V a turn.
      *
-     * @return list<array{0: float, 1: float}>
+     * @param array{driven: array{0: float, 1: float}, standing: array{0: float, 1: float}, turning: array{0: float, 1: float}} $balance
+     *
+     * @return array{0: list<array{0: float, 1: float}>, 1: array<string, array{0: float, 1: float}>, 2: array{0: float, 1: float}}
      */
-    private static function combined(array $bySet, array $flux, float $turning): array
+    public function settled(LinearPhasors $linear, array $balance, AlternatingMotion $motion): array
     {
-        [$alone, $ofMain, $ofAuxiliary] = $bySet;
-        $potentials = [];
-        foreach ($alone as $node => [$re, $im]) {
-            $perRe = $ofMain[$node][0] + $turning * $ofAuxiliary[$node][0];
-            $perIm = $ofMain[$node][1] + $turning * $ofAuxiliary[$node][1];
-            $potentials[] = [$re + $perRe * $flux[0] - $perIm * $flux[1], $im + $perRe * $flux[1] + $perIm * $flux[0]];
-        }
+        $turning = $motion->turning($this->motor);
+        [$re, $im] = $motion->rotor($this->motor);
+        $re += $balance['standing'][0] + $turning * $balance['turning'][0];
+        $im += $balance['standing'][1] + $turning * $balance['turning'][1];
+        [$drivenRe, $drivenIm] = $balance['driven'];
+        $size = $re * $re + $im * $im;
+        $flux = [($drivenRe * $re + $drivenIm * $im) / $size, ($drivenIm * $re - $drivenRe * $im) / $size];
 
-        return $potentials;
+        return [[[1.0, 0.0], $flux, [$turning * $flux[0], $turning * $flux[1]]], $this->emfs($linear, $motion, $flux, $turning), $flux];
     }
 
     /**

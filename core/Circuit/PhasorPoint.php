@@ -11,8 +11,8 @@ final readonly class PhasorPoint implements SolvedState
 {
     /**
      * @param array<string, int>                       $nodeNumbers
-     * @param list<array{0: float, 1: float}>          $potentials  by node, in V
-     * @param array<string, array{0: float, 1: float}> $admittances by conducting element, in S
+     * @param list<array{0: float, 1: float}>          $weights     of the solutions by set of sources
+     * @param array<string, array{0: float, 1: float}> $draws       admittance in S, by motor with electronics
      * @param array<string, array{0: float, 1: float}> $emfs        in V of the first node above the second, by element that has any
      * @param array{0: float, 1: float}                $flux        of the induction motor, in V for each turn of the first section
      * @param list<float>                              $values
@@ -22,9 +22,9 @@ final readonly class PhasorPoint implements SolvedState
     public function __construct(
         private Netlist $netlist,
         private array $nodeNumbers,
-        private PotentialForest $islands,
-        private array $potentials,
-        private array $admittances,
+        private LinearPhasors $linear,
+        private array $weights,
+        private array $draws,
         private array $emfs,
         private array $flux,
         private array $values,
@@ -36,7 +36,7 @@ final readonly class PhasorPoint implements SolvedState
     /** @param array<string, float> $speeds by what moves */
     public function moving(array $speeds): self
     {
-        return new self($this->netlist, $this->nodeNumbers, $this->islands, $this->potentials, $this->admittances, $this->emfs, $this->flux, $this->values, $this->slots, $speeds);
+        return new self($this->netlist, $this->nodeNumbers, $this->linear, $this->weights, $this->draws, $this->emfs, $this->flux, $this->values, $this->slots, $speeds);
     }
 
     public function potential(string $node): ?float
@@ -56,7 +56,7 @@ final readonly class PhasorPoint implements SolvedState
 
     public function isOpen(string $elementId): bool
     {
-        return !isset($this->admittances[$elementId]);
+        return !isset($this->linear->shape->conducting[$elementId]);
     }
 
     public function speed(string $elementId): float
@@ -89,7 +89,7 @@ final readonly class PhasorPoint implements SolvedState
     private function phasorThrough(string $elementId): array
     {
         $element = $this->netlist->elements[$elementId] ?? throw CircuitError::unknownParameter($elementId);
-        [$g, $s] = $this->admittances[$elementId] ?? [0.0, 0.0];
+        [$g, $s] = $this->draws[$elementId] ?? $this->linear->admittance($elementId) ?? [0.0, 0.0];
         [$re, $im] = $this->phasorBetween($element->from, $element->to);
         [$emfRe, $emfIm] = $this->emfs[$elementId] ?? [0.0, 0.0];
         [$re, $im] = [$re - $emfRe, $im - $emfIm];
@@ -99,15 +99,13 @@ final readonly class PhasorPoint implements SolvedState
 
     private function connected(string $a, string $b): bool
     {
-        return $this->islands->root($this->number($a)) === $this->islands->root($this->number($b));
+        return $this->linear->shape->island[$this->number($a)] === $this->linear->shape->island[$this->number($b)];
     }
 
     /** @return array{0: float, 1: float} */
     private function phasorBetween(string $plus, string $minus): array
     {
-        [$a, $b] = [$this->potentials[$this->number($plus)], $this->potentials[$this->number($minus)]];
-
-        return [$a[0] - $b[0], $a[1] - $b[1]];
+        return $this->linear->superposed($this->number($plus), $this->number($minus), $this->weights);
     }
 
     private function number(string $node): int

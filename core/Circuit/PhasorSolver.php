@@ -24,11 +24,11 @@ final class PhasorSolver implements Solver
     /** @var array<string, int> */
     private array $slots = [];
 
-    /** @var array<string, list<int>> places of an element's parameters */
+    /** @var array<string, array<string, int>> places of an element's parameters, by their names */
     private array $slotsOf = [];
 
-    /** @var array<string, PotentialForest> which nodes are tied together, by which elements are open */
-    private array $islands = [];
+    /** @var array<string, PhasorShape> by which elements are open */
+    private array $shapes = [];
 
     /** @var list<float> */
     private array $nominal = [];
@@ -39,6 +39,9 @@ final class PhasorSolver implements Solver
     /** @var array<string, Element> what may move */
     private array $movers = [];
 
+    /** @var array<string, Element> windings on the iron of an induction motor */
+    private array $windings = [];
+
     private ?IronCore $iron = null;
 
     private ?PowerDraw $draw = null;
@@ -46,8 +49,11 @@ final class PhasorSolver implements Solver
     /** @var list<string> */
     private array $contactors = [];
 
-    /** @var array<string, array{type: ElementType, from: int, to: int, ohms: int, reactance: int|null}> nodes and places of the impedance in the vector, by element */
+    /** @var array<string, PhasorBranch> by element */
     private array $branches = [];
+
+    /** @var list<int> places of what decides whether an element is open */
+    private array $switching = [];
 
     public function __construct(private readonly Netlist $netlist)
     {
@@ -57,13 +63,16 @@ final class PhasorSolver implements Solver
                 throw CircuitError::notAlternating($element->id);
             }
             foreach ($element->parameters as $name => $value) {
-                $this->slots["$element->id.$name"] = $this->slotsOf[$id][] = \count($this->nominal);
+                $this->slots["$element->id.$name"] = $this->slotsOf[$id][$name] = \count($this->nominal);
                 $this->nominal[] = $value;
             }
-            $this->branches[$id] = [
-                'type' => $element->type, 'from' => $this->nodeNumbers[$element->from], 'to' => $this->nodeNumbers[$element->to],
-                'ohms' => $this->slots["$id.ohms"], 'reactance' => $this->slots["$id.reactance"] ?? null,
-            ];
+            $this->branches[$id] = new PhasorBranch($id, $element->type, $this->nodeNumbers[$element->from], $this->nodeNumbers[$element->to], $this->slotsOf[$id]);
+            if ($element->type !== ElementType::ElectronicMotor) {
+                $this->switching[] = $this->slotsOf[$id]['ohms'];
+            }
+            if ($element->type->isOnIron()) {
+                $this->windings[$id] = $element;
+            }
             if ($element->type->moves()) {
                 $this->movers[$id] = $element;
             }
@@ -108,20 +117,22 @@ final class PhasorSolver implements Solver
     public function solve(?array $values = null): PhasorPoint
     {
         $values ??= $this->nominal;
-        $motion = new AlternatingMotion($this->netlist, $this->movers, fn (string $parameter): float => $values[$this->slots[$parameter]]);
+        $motion = new AlternatingMotion($this->netlist, $this->movers, $this->windings, $values, $this->slotsOf);
         $linear = $this->linear($values, $motion);
+        $balance = $this->iron?->balance($linear, $motion);
         for ($pass = 1;; ++$pass) {
-            [$potentials, $emfs, $flux] = $this->iron === null ? [$linear->bySet[0], $linear->emfs, [0.0, 0.0]] : $this->iron->settled($linear, $motion);
-            $admittances = $linear->admittances;
+            [$weights, $emfs, $flux] = $this->iron === null || $balance === null ? [[[1.0, 0.0]], $linear->emfs, [0.0, 0.0]] : $this->iron->settled($linear, $balance, $motion);
+            $draws = [];
             if ($this->draw !== null) {
-                [$potentials, $admittances[$this->draw->motor]] = $this->draw->settled($potentials, $linear->bySet[$this->drawn()], $motion);
+                [$weights, $draws[$this->draw->motor]] = $this->draw->settled($linear, $weights, $motion);
             }
-            $point = new PhasorPoint($this->netlist, $this->nodeNumbers, $this->islands[$linear->shape] ??= $linear->islands(\count($this->nodeNumbers)), $potentials, $admittances, $emfs, $flux, $values, $this->slots);
+            $point = new PhasorPoint($this->netlist, $this->nodeNumbers, $linear, $weights, $draws, $emfs, $flux, $values, $this->slots);
             if (!$motion->follows($point) || $pass === self::MOST_PASSES) {
                 return $point->moving($motion->speeds());
             }
             if ($motion->rewired) {
                 $linear = $this->linear($values, $motion);
+                $balance = $this->iron?->balance($linear, $motion);
             }
         }
     }
@@ -130,8 +141,7 @@ final class PhasorSolver implements Solver
     {
         $signature = '';
         if (!$potentials) {
-            $conducting = array_filter($this->branches, static fn (array $branch): bool => $branch['type'] === ElementType::ElectronicMotor || $values[$branch['ohms']] < CircuitSolver::OPEN_FROM_OHMS);
-            $live = LiveParts::of(array_map(static fn (array $branch): array => ['from' => $branch['from'], 'to' => $branch['to'], 'drives' => $branch['type'] === ElementType::AlternatingSource], $conducting));
+            $live = $this->shape($values)->live;
             // An armature can be stuck in without any voltage.
             foreach ([...$live, ...array_diff($this->contactors, $live)] as $id) {
                 $signature .= "$id ";
@@ -166,65 +176,44 @@ final class PhasorSolver implements Solver
     }
 
     /** @param list<float> $values */
-    private function linear(array $values, AlternatingMotion $motion): LinearPhasors
+    private function shape(array $values): PhasorShape
     {
-        $equations = new ComplexEquations(\count($this->nodeNumbers), $this->drawn() + ($this->draw === null ? 0 : 1));
-        $shape = 'open ';
-        $conductive = [];
-        $admittances = [];
-        $emfs = [];
-        foreach ($this->branches as $id => ['type' => $type, 'from' => $a, 'to' => $b, 'ohms' => $ohms, 'reactance' => $reactance]) {
-            if ($type === ElementType::ElectronicMotor) {
-                $shape .= '1';
-                $conductive[] = [$a, $b];
-                $equations->inject($a, $b, $this->drawn());
-                continue;
-            }
-            if ($values[$ohms] >= CircuitSolver::OPEN_FROM_OHMS) {
-                $shape .= '0';
-                continue;
-            }
-            $shape .= '1';
-            $admittances[$id] = $admittance = match ($type) {
-                ElementType::Resistor, ElementType::Switch, ElementType::AlternatingSource => ComplexEquations::admittance($values[$ohms], 0.0),
-                ElementType::Contactor => $this->coil($id, $values, $motion),
-                ElementType::Capacitor => $this->capacitor($id, $values),
-                default => ComplexEquations::admittance($values[$ohms], $reactance === null ? 0.0 : $values[$reactance]),
-            };
-            $conductive[] = [$a, $b];
-            $equations->branch($a, $b, $admittance);
-            if ($type === ElementType::AlternatingSource) {
-                $emfs[$id] = [$values[$this->slots["$id.volts"]], 0.0];
-                $equations->drive($a, $b, $admittance, $emfs[$id], 0);
-            } elseif ($type->isOnIron()) {
-                $equations->drive($a, $b, $admittance, $motion->turns($id), $type === ElementType::AuxiliaryWinding ? 2 : 1);
-            }
+        $open = 'open ';
+        foreach ($this->switching as $slot) {
+            $open .= $values[$slot] >= CircuitSolver::OPEN_FROM_OHMS ? '0' : '1';
         }
 
-        return new LinearPhasors($shape, $conductive, $admittances, $emfs, $equations->solutions());
+        return $this->shapes[$open] ??= new PhasorShape(\count($this->nodeNumbers), array_filter($this->branches, static fn (PhasorBranch $branch): bool => !$branch->isOpen($values)));
     }
 
-    /**
-     * @param list<float> $values
-     *
-     * @return array{0: float, 1: float} admittance in S
-     */
-    private function coil(string $id, array $values, AlternatingMotion $motion): array
+    /** @param list<float> $values */
+    private function linear(array $values, AlternatingMotion $motion): LinearPhasors
     {
-        return $motion->isSealed($id)
-            ? ComplexEquations::admittance($values[$this->slots["$id.sealedOhms"]], $values[$this->slots["$id.sealedReactance"]])
-            : ComplexEquations::admittance($values[$this->slots["$id.unsealedOhms"]], $values[$this->slots["$id.unsealedReactance"]]);
-    }
+        $shape = $this->shape($values);
+        $equations = new ComplexEquations($shape->mesh, $this->drawn() + ($this->draw === null ? 0 : 1));
+        $equations->impedances($shape->impedances, $values);
+        $admittances = [];
+        $emfs = [];
+        $sealed = $motion->sealed();
+        foreach ($shape->others as [$branch, $place]) {
+            $id = $branch->element;
+            if ($branch->type === ElementType::ElectronicMotor) {
+                $equations->inject($branch->from, $branch->to, $this->drawn());
+                continue;
+            }
+            $admittance = $branch->admittance($values, $sealed[$id] ?? false);
+            $equations->branch($place, $admittance);
+            if ($branch->type === ElementType::AlternatingSource) {
+                $admittances[$id] = $admittance;
+                $emfs[$id] = [$values[$this->slotsOf[$id]['volts']], 0.0];
+                $equations->drive($branch->from, $branch->to, $admittance, $emfs[$id], 0);
+            } elseif (isset($this->windings[$id])) {
+                $admittances[$id] = $admittance;
+                $equations->drive($branch->from, $branch->to, $admittance, $motion->turns($id), $branch->type === ElementType::AuxiliaryWinding ? 2 : 1);
+            }
+        }
+        [$re, $im] = $equations->solutions();
 
-    /**
-     * @param list<float> $values
-     *
-     * @return array{0: float, 1: float} admittance in S
-     */
-    private function capacitor(string $id, array $values): array
-    {
-        [$ohms, $reactance] = Capacitor::impedance($values[$this->slots["$id.microfarads"]], $values[$this->slots["$id.leakOhms"]], $values[$this->slots["$id.hertz"]]);
-
-        return ComplexEquations::admittance($ohms + $values[$this->slots["$id.ohms"]], $reactance);
+        return new LinearPhasors($shape, $values, $sealed, $admittances, $emfs, $re, $im);
     }
 }

@@ -17,26 +17,20 @@ final readonly class PowerDraw
     }
 
     /**
-     * @param list<array{0: float, 1: float}> $without potentials without it, in V
-     * @param list<array{0: float, 1: float}> $ofOne   what one ampere through it adds to them
+     * @param list<array{0: float, 1: float}> $weights of the sets of sources without it; the set after them is one ampere through it
      *
-     * @return array{0: list<array{0: float, 1: float}>, 1: array{0: float, 1: float}} potentials with it, and its admittance in S
+     * @return array{0: list<array{0: float, 1: float}>, 1: array{0: float, 1: float}} weights with it, and its admittance in S
      */
-    public function settled(array $without, array $ofOne, AlternatingMotion $motion): array
+    public function settled(LinearPhasors $linear, array $weights, AlternatingMotion $motion): array
     {
         $conductance = $motion->conductance($this->motor);
-        [$re, $im] = [$without[$this->from][0] - $without[$this->to][0], $without[$this->from][1] - $without[$this->to][1]];
+        [$re, $im] = $linear->superposed($this->from, $this->to, $weights);
+        [$ofOneRe, $ofOneIm] = $linear->between($this->from, $this->to, \count($weights));
         // Seen from its terminals: one ampere lowers their voltage by the impedance of the circuit.
-        [$dropRe, $dropIm] = [1.0 - $conductance * ($ofOne[$this->from][0] - $ofOne[$this->to][0]), -$conductance * ($ofOne[$this->from][1] - $ofOne[$this->to][1])];
+        [$dropRe, $dropIm] = [1.0 - $conductance * $ofOneRe, -$conductance * $ofOneIm];
         $size = $dropRe * $dropRe + $dropIm * $dropIm;
-        $currentRe = $conductance * ($re * $dropRe + $im * $dropIm) / $size;
-        $currentIm = $conductance * ($im * $dropRe - $re * $dropIm) / $size;
-        $potentials = [];
-        foreach ($without as $node => [$ownRe, $ownIm]) {
-            [$addRe, $addIm] = $ofOne[$node];
-            $potentials[] = [$ownRe + $addRe * $currentRe - $addIm * $currentIm, $ownIm + $addRe * $currentIm + $addIm * $currentRe];
-        }
+        $weights[] = [$conductance * ($re * $dropRe + $im * $dropIm) / $size, $conductance * ($im * $dropRe - $re * $dropIm) / $size];
 
-        return [$potentials, [$conductance, 0.0]];
+        return [$weights, [$conductance, 0.0]];
     }
 }
