@@ -3,8 +3,10 @@
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BenchRunController;
 use App\Http\Controllers\CircuitController;
+use App\Http\Controllers\InstrumentController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JobFileController;
+use App\Http\Controllers\LiveController;
 use App\Http\Controllers\PlannerController;
 use App\Http\Controllers\ProofController;
 use App\Http\Controllers\ReadingController;
@@ -36,8 +38,17 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/jobs/{job}/tools', [BenchController::class, 'tool']);
     Route::post('/jobs/{job}/readings', [ReadingController::class, 'store']);
     Route::post('/jobs/{job}/readings/{reading}/strike', [ReadingController::class, 'strike']);
+    Route::post('/jobs/{job}/readings/{reading}/keep', [ReadingController::class, 'keep']);
     Route::get('/jobs/{job}/verdict', [VerdictController::class, 'show']);
     Route::post('/jobs/{job}/replacements', [VerdictController::class, 'store']);
+    Route::get('/jobs/{job}/live/{meter}', [LiveController::class, 'show']);
+    Route::delete('/jobs/{job}/live/{meter}', [LiveController::class, 'destroy']);
+    Route::get('/instruments', [InstrumentController::class, 'index']);
+    Route::post('/instruments', [InstrumentController::class, 'store']);
+    Route::post('/instruments/{meter}/try', [InstrumentController::class, 'try']);
+    Route::delete('/instruments/{meter}', [InstrumentController::class, 'destroy']);
+    Route::post('/leads', [InstrumentController::class, 'leads']);
+    Route::post('/units', [InstrumentController::class, 'units']);
     Route::get('/planners', [PlannerController::class, 'index']);
     Route::get('/planners/{key}', [PlannerController::class, 'show']);
     Route::get('/bench-runs', [BenchRunController::class, 'index']);

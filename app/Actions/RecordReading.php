@@ -8,13 +8,20 @@ use App\Models\Job;
 use App\Models\Reading;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Ispira\Core\Diagnosis\PredictionStore;
 use Ispira\Core\Diagnosis\Reading as CoreReading;
+use Ispira\Core\Quality\Doubt;
+use Ispira\Core\Quality\QualityCheck;
 
 /**
- * Adds a reading to a job. The same id sent again is the same reading.
+ * Adds a reading to a job, with what is doubtful about it. The same id sent again is the same reading.
  */
 final readonly class RecordReading
 {
+    public function __construct(private PredictionStore $store)
+    {
+    }
+
     /** @throws ReadingRefused when the id belongs to another job's reading */
     public function __invoke(User $user, Job $job, CoreReading $reading): Reading
     {
@@ -24,12 +31,15 @@ final readonly class RecordReading
             if ($existing instanceof Reading) {
                 return $existing->job_id === $job->id ? $existing : throw new ReadingRefused('This reading was not accepted. Reload the page and take it again.');
             }
+            $episode = $job->replacements()->count();
+            $doubts = (new QualityCheck($this->store))->of($locked->circuit(), $locked->caseFile(), $reading->inEpisode($episode), $user->displayUnits());
             $stored = Reading::query()->create([
                 'id' => $reading->id,
                 'job_id' => $job->id,
                 'user_id' => $user->id,
                 ...Reading::columns($reading),
-                'episode' => $job->replacements()->count(),
+                'episode' => $episode,
+                'doubts' => $doubts === [] ? null : array_map(static fn (Doubt $doubt): array => ['rule' => $doubt->rule, 'sentence' => $doubt->sentence], $doubts),
                 'taken_at' => now(),
             ]);
             $locked->touch();

@@ -10,6 +10,7 @@ use Ispira\Core\Diagnosis\Engine;
 use Ispira\Core\Diagnosis\PredictionStore;
 use Ispira\Core\Diagnosis\SoundCircuit;
 use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Measurement\DisplayUnits;
 
 /**
  * The diagnosis of a stored job, as the pages show it.
@@ -40,7 +41,7 @@ final readonly class JobDiagnosis
         $top = (string) array_key_last($circuit->positions);
 
         return [
-            'diagnosis' => (new DiagnosisFormat($circuit, $case, $diagnosis))->toArray($chosen),
+            'diagnosis' => (new DiagnosisFormat($circuit, $case, $diagnosis, app(DisplayUnits::class)))->toArray($chosen),
             'sheet' => (new SoundCircuit($circuit))->sheet($circuit->setUps[$shown->setUp ?? $top]),
         ];
     }

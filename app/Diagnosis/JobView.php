@@ -14,7 +14,9 @@ use Ispira\Core\Diagnosis\SpeedState;
 use Ispira\Core\Diagnosis\Words;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Position;
+use Ispira\Core\Family\Quantity;
 use Ispira\Core\Job\MapKind;
+use Ispira\Core\Measurement\DisplayUnits;
 
 /**
  * What the pages show of a job.
@@ -123,7 +125,7 @@ final class JobView
     /** @return list<array<string, mixed>> newest first, without the cells of maps */
     public static function readings(Job $job, CircuitModel $circuit): array
     {
-        $words = new Words($circuit);
+        $words = new Words($circuit, app(DisplayUnits::class));
 
         return array_values($job->readings
             ->map(static fn (Reading $reading): array => [
@@ -133,6 +135,10 @@ final class JobView
                 'value' => $words->reading($reading->toCore()),
                 'steady' => $reading->steady,
                 'misbehaved' => $reading->misbehaved,
+                'instrument' => $reading->instrument,
+                'leads' => $reading->lead_ohms > 0.0 ? $words->number($reading->lead_ohms, Quantity::Ohms) : null,
+                'doubts' => array_column($reading->doubts ?? [], 'sentence'),
+                'kept' => $reading->kept !== null,
                 'episode' => $reading->episode,
                 'map' => $reading->speed_map_id,
                 'struck' => $reading->strike !== null,

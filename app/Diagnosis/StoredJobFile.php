@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Diagnosis;
 
 use App\Models\Job;
+use App\Models\KeptReading;
 use App\Models\Reading;
 use App\Models\Replacement;
 use App\Models\SpeedMap;
@@ -17,6 +18,7 @@ use Illuminate\Support\Str;
 use Ispira\Core\Job\FiledReading;
 use Ispira\Core\Job\JobFile;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Quality\Doubt;
 
 /**
  * Turns a stored job into a job file and back.
@@ -41,7 +43,7 @@ final class StoredJobFile
             $job->family,
             $job->parameters,
             array_values($job->maps->map(static fn (SpeedMap $map): array => ['id' => $map->id, 'kind' => $map->kind, 'notedFor' => $map->noted_for, 'episode' => $map->episode])->all()),
-            array_values($job->readings->map(static fn (Reading $reading): FiledReading => new FiledReading($reading->toCore(), $reading->speed_map_id, self::text($reading->taken_at), self::text($reading->strike?->struck_at), $reading->strike?->reason))->all()),
+            array_values($job->readings->map(static fn (Reading $reading): FiledReading => new FiledReading($reading->toCore(), $reading->speed_map_id, self::text($reading->taken_at), self::text($reading->strike?->struck_at), $reading->strike?->reason, array_map(static fn (array $doubt): Doubt => new Doubt($doubt['rule'], $doubt['sentence']), $reading->doubts ?? []), self::text($reading->kept?->kept_at)))->all()),
             array_values($job->replacements->map(static fn (Replacement $r): array => ['id' => $r->id, 'remedy' => $r->remedy, 'partNumber' => $r->part_number, 'note' => $r->note, 'temporaryUntil' => $r->temporary_until?->toDateString(), 'at' => self::text($r->replaced_at)])->all()),
         );
     }
@@ -99,8 +101,12 @@ final class StoredJobFile
             'user_id' => $user->id,
             ...Reading::columns($reading),
             'episode' => $reading->episode,
+            'doubts' => $filed->doubts === [] ? null : array_map(get_object_vars(...), $filed->doubts),
             'taken_at' => $filed->takenAt === null ? $opened : self::moment($filed->takenAt),
         ]);
+        if ($filed->keptAt !== null) {
+            KeptReading::query()->create(['reading_sequence' => $stored->sequence, 'user_id' => $user->id, 'kept_at' => self::moment($filed->keptAt)]);
+        }
         if ($reading->struck) {
             Strike::query()->create(['reading_sequence' => $stored->sequence, 'user_id' => $user->id, 'reason' => $filed->struckBecause, 'struck_at' => self::moment($filed->struckAt)]);
         }

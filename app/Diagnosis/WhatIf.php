@@ -10,6 +10,7 @@ use Ispira\Core\Diagnosis\HypothesisList;
 use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Diagnosis\Words;
 use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Measurement\DisplayUnits;
 use Ispira\Core\Measurement\NumberReader;
 use Ispira\Core\Measurement\UnreadableNumber;
 
@@ -42,7 +43,7 @@ final readonly class WhatIf
     {
         $quantity = $circuit->tests[$reading->test]->probe->quantity;
         try {
-            return $quantity->isNumber() ? NumberReader::read($shown, $quantity->unit()) : null;
+            return $quantity->isNumber() ? NumberReader::read($shown, $quantity->unit(), app(DisplayUnits::class)->unit($quantity->unit())->symbol) : null;
         } catch (UnreadableNumber) {
             return null;
         }
@@ -60,7 +61,7 @@ final readonly class WhatIf
     /** The question in words; null when nothing is asked. */
     public function sentence(CircuitModel $circuit): ?string
     {
-        $words = new Words($circuit);
+        $words = new Words($circuit, app(DisplayUnits::class));
         $parts = [];
         if ($this->reading !== null) {
             $test = $words->test($circuit->tests[$this->reading->test]);

@@ -17,6 +17,7 @@ use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\ReplacedBefore;
 
 /**
+ * @property string|null $test_on_bench key of the test at which the unit is being measured
  * @property string       $id
  * @property int          $workshop_id
  * @property int          $number

@@ -26,9 +26,13 @@ use Ispira\Core\Diagnosis\Trust;
  * @property Trust       $trust
  * @property float|null  $supply_volts
  * @property bool|null   $misbehaved
+ * @property string|null $instrument
+ * @property float       $lead_ohms
+ * @property list<array{rule: string, sentence: string}>|null $doubts
  * @property int         $episode
  * @property Carbon      $taken_at
  * @property Strike|null $strike
+ * @property KeptReading|null $kept
  */
 final class Reading extends Model
 {
@@ -47,11 +51,13 @@ final class Reading extends Model
         'trust' => Trust::class,
         'supply_volts' => 'float',
         'misbehaved' => 'boolean',
+        'lead_ohms' => 'float',
+        'doubts' => 'array',
         'episode' => 'integer',
         'taken_at' => 'datetime',
     ];
 
-    protected $with = ['strike'];
+    protected $with = ['strike', 'kept'];
 
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo
@@ -63,6 +69,12 @@ final class Reading extends Model
     public function strike(): HasOne
     {
         return $this->hasOne(Strike::class, 'reading_sequence', 'sequence');
+    }
+
+    /** @return HasOne<KeptReading, $this> */
+    public function kept(): HasOne
+    {
+        return $this->hasOne(KeptReading::class, 'reading_sequence', 'sequence');
     }
 
     /**
@@ -81,6 +93,8 @@ final class Reading extends Model
             'trust' => $reading->trust,
             'supply_volts' => $reading->supplyVolts,
             'misbehaved' => $reading->misbehaved,
+            'instrument' => $reading->instrument,
+            'lead_ohms' => $reading->leadOhms,
         ];
     }
 
@@ -96,6 +110,9 @@ final class Reading extends Model
             $this->strike !== null,
             $this->episode,
             $this->misbehaved,
+            $this->instrument,
+            $this->lead_ohms,
+            $this->kept === null ? array_column($this->doubts ?? [], 'rule') : [],
         );
     }
 }

@@ -42,6 +42,12 @@ final class Workshop extends Model
         return $this->hasMany(BenchRun::class);
     }
 
+    /** @return HasMany<MeterAddress, $this> */
+    public function meters(): HasMany
+    {
+        return $this->hasMany(MeterAddress::class);
+    }
+
     /** @return HasMany<User, $this> */
     public function users(): HasMany
     {

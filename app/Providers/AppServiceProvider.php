@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 use Ispira\Core\Diagnosis\PredictionStore;
 use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Measurement\DisplayUnits;
 use Ispira\Core\Planning\PlannerRegistry;
 
 final class AppServiceProvider extends ServiceProvider
@@ -20,6 +21,11 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(FamilyRegistry::class, static fn (): FamilyRegistry => FamilyRegistry::shipped());
         $this->app->singleton(PlannerRegistry::class);
+        $this->app->bind(DisplayUnits::class, static function (): DisplayUnits {
+            $user = Auth::user();
+
+            return $user instanceof User ? $user->displayUnits() : new DisplayUnits();
+        });
         $this->app->singleton(PredictionStore::class, static fn (): PredictionStore => new FilePredictionStore(config()->string('ispira.predictions')));
     }
 

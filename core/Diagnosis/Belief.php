@@ -249,7 +249,7 @@ final class Belief
     {
         $quantity = $test->probe->quantity;
         $numbers = $this->predictions->of($state, $test);
-        $slip = $reading->trust->slip();
+        $slip = $reading->slip();
         $steadiness = $this->times[$reading->id] > 1 ? 1.0 : Likelihood::ofSteadiness($reading->steady, $hypothesis->isLoose() && $this->runsThrough($hypothesis, $test));
         if (\is_string($reading->value) || $reading->value === null || is_infinite($numbers[0])) {
             [$one, $fits] = Likelihood::ofOpen($quantity, $reading->value === null ? null : (float) $reading->value, is_infinite($numbers[0]), $slip, $this->scale);
@@ -259,7 +259,7 @@ final class Belief
         $numbers = $this->predictions->atSupply($numbers, $reading, $test);
         [$mean, $variance] = $learned->expect($numbers);
         // The same meter on the same place errs alike again: a repeat adds little.
-        $own = (Likelihood::instrumentSpread($quantity, $mean) * $this->times[$reading->id]) ** 2;
+        $own = (Likelihood::instrumentSpread($quantity, $mean) * $this->times[$reading->id] * $reading->widening()) ** 2;
         $fits = (1.0 - $slip) * Likelihood::normalDensity($reading->value, $mean, sqrt($variance + $own));
         $one = $fits + $slip * Likelihood::slipDensity($quantity, $reading->value, $this->scale);
         if ($fits > self::DOUBTED_FROM * $one) {
@@ -302,7 +302,7 @@ final class Belief
     /** @return array{0: float, 1: float} */
     private function choice(Hypothesis $hypothesis, Hypothesis $state, Reading $reading, Test $test): array
     {
-        $slip = $reading->trust->slip();
+        $slip = $reading->slip();
         if ($test->probe->quantity === Quantity::Observation) {
             $usual = $this->predictions->circuit->observations[$test->probe->at]->usual;
 

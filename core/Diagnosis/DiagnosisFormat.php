@@ -7,6 +7,7 @@ namespace Ispira\Core\Diagnosis;
 use Ispira\Core\Family\CauseCheck;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Test;
+use Ispira\Core\Measurement\DisplayUnits;
 
 /**
  * The one form in which a diagnosis leaves the core: for the page, the command and the file alike
@@ -21,10 +22,10 @@ final readonly class DiagnosisFormat
 
     private Reasons $reasons;
 
-    public function __construct(private CircuitModel $circuit, private CaseFile $case, private Diagnosis $diagnosis)
+    public function __construct(private CircuitModel $circuit, private CaseFile $case, private Diagnosis $diagnosis, DisplayUnits $units = new DisplayUnits())
     {
-        $this->words = new Words($circuit);
-        $this->reasons = new Reasons($circuit, $case, $diagnosis);
+        $this->words = new Words($circuit, $units);
+        $this->reasons = new Reasons($circuit, $case, $diagnosis, $units);
     }
 
     /**
@@ -35,7 +36,7 @@ final readonly class DiagnosisFormat
     public function toArray(?string $chosen = null): array
     {
         $d = $this->diagnosis;
-        $cards = new TestCard($this->circuit, $this->case, $d);
+        $cards = new TestCard($this->circuit, $this->case, $d, $this->words->units);
         $choices = $d->next === null ? $d->others : [$d->next, ...$d->others];
         $shown = $chosen !== null && isset($this->circuit->tests[$chosen]) ? $this->circuit->tests[$chosen] : $d->next?->test;
         $suspects = array_filter($d->suspects, static fn (Suspect $s, int $n): bool => $n < 3 || $s->probability >= self::SHOWN_FROM, \ARRAY_FILTER_USE_BOTH);

@@ -9,6 +9,9 @@ namespace Ispira\Core\Diagnosis;
  */
 final readonly class Reading
 {
+    private const SLIP_IN_DOUBT = 0.25;
+    private const WIDER_IN_DOUBT = 3.0;
+
     /**
      * @param string       $test    key of a test that the circuit has
      * @param float|string|null $value  number in the probe's SI unit, a state or outcome, or null for over-range
@@ -16,6 +19,9 @@ final readonly class Reading
      * @param float|null   $supplyVolts supply voltage at that moment, where it was noted
      * @param int          $episode how many replacements had been made before it
      * @param bool|null    $misbehaved whether the machine misbehaved at that moment; null when nobody noted it
+     * @param string|null  $instrument what it was read from by itself; null when a person typed it
+     * @param float        $leadOhms   resistance of the leads in Ω that is already taken off
+     * @param list<string> $doubts     rules that doubt it and were not answered, see {@see \Ispira\Core\Quality\QualityCheck}
      */
     public function __construct(
         public string $id,
@@ -27,17 +33,48 @@ final readonly class Reading
         public bool $struck = false,
         public int $episode = 0,
         public ?bool $misbehaved = null,
+        public ?string $instrument = null,
+        public float $leadOhms = 0.0,
+        public array $doubts = [],
     ) {
     }
 
     public function struckOut(): self
     {
-        return new self($this->id, $this->test, $this->value, $this->steady, $this->trust, $this->supplyVolts, true, $this->episode, $this->misbehaved);
+        return new self($this->id, $this->test, $this->value, $this->steady, $this->trust, $this->supplyVolts, true, $this->episode, $this->misbehaved, $this->instrument, $this->leadOhms, $this->doubts);
     }
 
     public function showing(float|string|null $value): self
     {
-        return new self($this->id, $this->test, $value, $this->steady, $this->trust, $this->supplyVolts, $this->struck, $this->episode, $this->misbehaved);
+        return new self($this->id, $this->test, $value, $this->steady, $this->trust, $this->supplyVolts, $this->struck, $this->episode, $this->misbehaved, $this->instrument, $this->leadOhms, $this->doubts);
+    }
+
+    public function inEpisode(int $episode): self
+    {
+        return new self($this->id, $this->test, $this->value, $this->steady, $this->trust, $this->supplyVolts, $this->struck, $episode, $this->misbehaved, $this->instrument, $this->leadOhms, $this->doubts);
+    }
+
+    /** @param list<string> $doubts keys of rules */
+    public function doubtedBy(array $doubts): self
+    {
+        return new self($this->id, $this->test, $this->value, $this->steady, $this->trust, $this->supplyVolts, $this->struck, $this->episode, $this->misbehaved, $this->instrument, $this->leadOhms, $doubts);
+    }
+
+    public function isDoubted(): bool
+    {
+        return $this->doubts !== [];
+    }
+
+    /** Chance of a slip: a doubt that nobody answered makes it likelier. */
+    public function slip(): float
+    {
+        return $this->isDoubted() ? max(self::SLIP_IN_DOUBT, $this->trust->slip()) : $this->trust->slip();
+    }
+
+    /** How many times wider than usual its spread is. */
+    public function widening(): float
+    {
+        return $this->isDoubted() ? self::WIDER_IN_DOUBT : 1.0;
     }
 
     public function isOverRange(): bool

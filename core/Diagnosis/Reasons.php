@@ -6,6 +6,7 @@ namespace Ispira\Core\Diagnosis;
 
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Test;
+use Ispira\Core\Measurement\DisplayUnits;
 
 /**
  * Why a suspect stands where it does: the readings that speak for and against it, with their numbers.
@@ -19,9 +20,9 @@ final readonly class Reasons
 
     private Words $words;
 
-    public function __construct(private CircuitModel $circuit, private CaseFile $case, private Diagnosis $diagnosis)
+    public function __construct(private CircuitModel $circuit, private CaseFile $case, private Diagnosis $diagnosis, DisplayUnits $units = new DisplayUnits())
     {
-        $this->words = new Words($circuit);
+        $this->words = new Words($circuit, $units);
     }
 
     /** @return list<Reason> strongest first */
@@ -98,8 +99,8 @@ final readonly class Reasons
             'other' => $this->words->hypothesis($rival),
         ];
         if ($quantity->isNumber()) {
-            $words['expected'] = Words::number($this->diagnosis->evidence->expected($own, $test)[0], $quantity);
-            $words['rival'] = Words::number($this->diagnosis->evidence->expected($rival, $test)[0], $quantity);
+            $words['expected'] = $this->words->number($this->diagnosis->evidence->expected($own, $test)[0], $quantity);
+            $words['rival'] = $this->words->number($this->diagnosis->evidence->expected($rival, $test)[0], $quantity);
         } else {
             $chance = fn (Hypothesis $h): string => round(100.0 * ($this->diagnosis->evidence->foreseen->chances($h, $test)[(string) $reading->value] ?? 0.0)).' %';
             $words['expected'] = $chance($own);
@@ -119,7 +120,7 @@ final readonly class Reasons
             [$mean, $spread] = $this->diagnosis->evidence->expected($this->diagnosis->suspects[0]->leading(), $test);
             foreach ([10.0, 0.1, 1000.0, 0.001] as $factor) {
                 if (is_finite($mean) && abs($mean) > 3.0 * $spread && abs($reading->value * $factor - $mean) < 2.0 * $spread) {
-                    $hint .= ' '.Words::general('misfit.factor', ['value' => Words::number($reading->value * $factor, $quantity), 'reading' => $this->words->reading($reading)]);
+                    $hint .= ' '.Words::general('misfit.factor', ['value' => $this->words->number($reading->value * $factor, $quantity), 'reading' => $this->words->reading($reading)]);
                 }
             }
         }

@@ -7,12 +7,14 @@ namespace Ispira\Core\Diagnosis;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
+use Ispira\Core\Instrument\MeterFunction;
+use Ispira\Core\Measurement\DisplayUnits;
 
 /**
  * A test as it is shown to a person: what to do, what each outcome means, what each suspect predicts.
  *
  * @phpstan-type Outcome array{value: string|null, from: float|null, to: float|null, label: string, probability: float, remedies: list<array{remedy: string, label: string, fault: string, probability: float}>}
- * @phpstan-type Card array{key: string, title: string, quantity: string, unit: string, setUp: string, position: string, red: string|null, black: string|null, at: string, against: string, meter: string, cautions: list<string>, tools: list<string>, access: list<string>, watch: bool, choices: list<array{value: string, label: string}>, again: string|null, outcomes: list<Outcome>, marks: list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>}
+ * @phpstan-type Card array{key: string, title: string, quantity: string, unit: string, bench: bool, units: list<string>, setUp: string, position: string, red: string|null, black: string|null, at: string, against: string, meter: string, cautions: list<string>, tools: list<string>, access: list<string>, watch: bool, choices: list<array{value: string, label: string}>, again: string|null, outcomes: list<Outcome>, marks: list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>}
  */
 final readonly class TestCard
 {
@@ -25,9 +27,9 @@ final readonly class TestCard
 
     private Words $words;
 
-    public function __construct(private CircuitModel $circuit, private CaseFile $case, private Diagnosis $diagnosis)
+    public function __construct(private CircuitModel $circuit, private CaseFile $case, private Diagnosis $diagnosis, DisplayUnits $units = new DisplayUnits())
     {
-        $this->words = new Words($circuit);
+        $this->words = new Words($circuit, $units);
     }
 
     /** @return Card */
@@ -43,7 +45,9 @@ final readonly class TestCard
             'key' => $test->key,
             'title' => $this->words->test($test),
             'quantity' => $test->probe->quantity->value,
-            'unit' => $test->probe->quantity->unit(),
+            'unit' => $this->words->unit($test->probe->quantity)->symbol,
+            'bench' => MeterFunction::for($test, $this->circuit) !== null,
+            'units' => DisplayUnits::choices($test->probe->quantity->unit()),
             'setUp' => $this->words->setUp($test),
             'position' => $this->circuit->setUps[$test->setUp]->position,
             'red' => $leads || $gauge ? $this->words->place($test->probe->at) : null,
@@ -159,21 +163,23 @@ final readonly class TestCard
         return array_map(function (array $band) use ($test): array {
             $open = is_infinite($band['from']);
             $from = $test->probe->quantity === Quantity::Ohms ? max(0.0, $band['from']) : $band['from'];
-            $label = $open ? Words::general('over-range') : self::range($from, $band['to'], $test->probe->quantity);
+            $unit = $this->words->unit($test->probe->quantity);
+            [$from, $to] = [$unit->fromBase($from), $unit->fromBase($band['to'])];
+            $label = $open ? Words::general('over-range') : self::range($from, $to, $unit->symbol);
 
-            return ['value' => null, 'from' => $open ? null : $from, 'to' => $open ? null : $band['to'], 'label' => $label, ...$this->meaning($band['shares'])];
+            return ['value' => null, 'from' => $open ? null : $from, 'to' => $open ? null : $to, 'label' => $label, ...$this->meaning($band['shares'])];
         }, $bands);
     }
 
-    private static function range(float $from, float $to, Quantity $quantity): string
+    private static function range(float $from, float $to, string $unit): string
     {
         $decimals = max(abs($from), abs($to)) >= 3.0 ? 1 : 2;
         $low = number_format($from, $decimals, '.', '');
         if ((float) $low <= 0.0 && $from > -0.5) {
-            return 'under '.number_format($to, $decimals, '.', '').' '.$quantity->unit();
+            return 'under '.number_format($to, $decimals, '.', '').' '.$unit;
         }
 
-        return $low.' to '.number_format($to, $decimals, '.', '').' '.$quantity->unit();
+        return $low.' to '.number_format($to, $decimals, '.', '').' '.$unit;
     }
 
     /**
@@ -217,12 +223,13 @@ final readonly class TestCard
             }
             [$mean, $spread] = $this->diagnosis->evidence->expected($suspect->leading(), $test);
             $open = is_infinite($mean);
+            $unit = $this->words->unit($test->probe->quantity);
             $marks[] = [
                 'remedy' => $suspect->remedy,
                 'label' => $this->words->remedy($suspect->remedy),
                 'probability' => $suspect->probability,
-                'from' => $open ? null : $mean - 1.3 * $spread,
-                'to' => $open ? null : $mean + 1.3 * $spread,
+                'from' => $open ? null : $unit->fromBase($mean - 1.3 * $spread),
+                'to' => $open ? null : $unit->fromBase($mean + 1.3 * $spread),
             ];
         }
 

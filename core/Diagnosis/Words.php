@@ -9,6 +9,8 @@ use Ispira\Core\Family\PositionKind;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
 use Ispira\Core\Family\Texts;
+use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Measurement\Unit;
 
 /**
  * Puts hypotheses, tests and readings of a circuit into words.
@@ -17,7 +19,7 @@ final class Words
 {
     private static ?Texts $general = null;
 
-    public function __construct(private readonly CircuitModel $circuit)
+    public function __construct(private readonly CircuitModel $circuit, public readonly DisplayUnits $units = new DisplayUnits())
     {
     }
 
@@ -93,11 +95,17 @@ final class Words
             return $this->choice($test, (string) $reading->value);
         }
 
-        return $reading->value === null ? self::general('over-range') : self::number((float) $reading->value, $test->probe->quantity);
+        return $reading->value === null ? self::general('over-range') : $this->number((float) $reading->value, $test->probe->quantity);
+    }
+
+    /** In which unit a quantity is read and typed. */
+    public function unit(Quantity $quantity): Unit
+    {
+        return $this->units->unit($quantity->unit());
     }
 
     /** A number with its unit, rounded as a meter of the trade would show it. */
-    public static function number(float $number, Quantity $quantity): string
+    public function number(float $number, Quantity $quantity): string
     {
         if (is_infinite($number)) {
             return self::general('over-range');
@@ -107,7 +115,9 @@ final class Words
             return self::rounded($number / ($size >= 1e6 ? 1e6 : 1e3)).($size >= 1e6 ? ' MΩ' : ' kΩ');
         }
 
-        return self::rounded($number).' '.$quantity->unit();
+        $unit = $this->unit($quantity);
+
+        return self::rounded($unit->fromBase($number)).' '.$unit->symbol;
     }
 
     private static function rounded(float $number): string

@@ -5,18 +5,25 @@ declare(strict_types=1);
 namespace Ispira\Core\Job;
 
 use Ispira\Core\Diagnosis\Reading;
+use Ispira\Core\Quality\Doubt;
 
 /**
  * A reading with what is kept about it beside its value.
  */
 final readonly class FiledReading
 {
+    /**
+     * @param list<Doubt> $doubts what the rules said when it was taken
+     * @param string|null $keptAt when somebody answered that it is right
+     */
     public function __construct(
         public Reading $reading,
         public ?string $map,
         public ?string $takenAt,
         public ?string $struckAt,
         public ?string $struckBecause,
+        public array $doubts = [],
+        public ?string $keptAt = null,
     ) {
     }
 }

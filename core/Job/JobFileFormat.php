@@ -11,6 +11,9 @@ use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\ParameterError;
 use Ispira\Core\Family\Quantity;
+use Ispira\Core\Quality\Doubt;
+use Ispira\Core\Quality\QualityCheck;
+use Ispira\Core\Quality\QualityRule;
 
 /**
  * Reads and writes job files. Reading refuses unknown fields, so that nothing is lost without a word.
@@ -79,6 +82,10 @@ final readonly class JobFileFormat
                 'trust' => $filed->reading->trust->value,
                 'supplyVolts' => $filed->reading->supplyVolts,
                 'misbehaved' => $filed->reading->misbehaved,
+                'instrument' => $filed->reading->instrument,
+                'leadOhms' => $filed->reading->leadOhms,
+                'doubts' => array_map(static fn (Doubt $doubt): array => ['rule' => $doubt->rule, 'sentence' => $doubt->sentence], $filed->doubts),
+                'keptAt' => $filed->keptAt,
                 'episode' => $filed->reading->episode,
                 'takenAt' => $filed->takenAt,
                 'struckAt' => $filed->struckAt,
@@ -163,7 +170,7 @@ final readonly class JobFileFormat
         $episode = 0;
         foreach ($file->items('readings', self::MOST_READINGS) as $number => $item) {
             $path = "readings[$number]";
-            $record = new Record($item, $path, ['id', 'test', 'map', 'value', 'steady', 'trust', 'supplyVolts', 'misbehaved', 'episode', 'takenAt', 'struckAt', 'struckBecause']);
+            $record = new Record($item, $path, ['id', 'test', 'map', 'value', 'steady', 'trust', 'supplyVolts', 'misbehaved', 'instrument', 'leadOhms', 'doubts', 'keptAt', 'episode', 'takenAt', 'struckAt', 'struckBecause']);
             $id = $record->optionalText('id') ?? "reading-$number";
             if (isset($ids[$id])) {
                 throw FileError::at("$path.id", "two readings have the id \"$id\".");
@@ -180,6 +187,7 @@ final readonly class JobFileFormat
                 throw FileError::at("$path.episode", 'readings must stand in the order taken.');
             }
             $episode = $own;
+            $doubts = $this->doubts($record, $path);
             $readings[] = new FiledReading(
                 new Reading(
                     $id,
@@ -191,15 +199,41 @@ final readonly class JobFileFormat
                     $record->get('struckAt') !== null,
                     $own,
                     $record->get('misbehaved') === null ? null : $record->flag('misbehaved', false),
+                    $record->optionalText('instrument'),
+                    $this->leads($record, $path),
+                    $record->get('keptAt') === null ? array_map(static fn (Doubt $doubt): string => $doubt->rule, $doubts) : [],
                 ),
                 $map,
                 $record->moment('takenAt'),
                 $record->moment('struckAt'),
                 $record->optionalText('struckBecause'),
+                $doubts,
+                $record->moment('keptAt'),
             );
         }
 
         return $readings;
+    }
+
+    /** @return list<Doubt> */
+    private function doubts(Record $record, string $path): array
+    {
+        $rules = array_map(static fn (QualityRule $rule): string => $rule->key(), QualityCheck::rules());
+        $doubts = [];
+        foreach ($record->get('doubts') === null ? [] : $record->items('doubts', \count($rules)) as $number => $item) {
+            $doubt = new Record($item, "$path.doubts[$number]", ['rule', 'sentence']);
+            \in_array($doubt->text('rule'), $rules, true) || throw FileError::at("$path.doubts[$number].rule", 'is no rule about readings.');
+            $doubts[] = new Doubt($doubt->text('rule'), $doubt->text('sentence'));
+        }
+
+        return $doubts;
+    }
+
+    private function leads(Record $record, string $path): float
+    {
+        $ohms = $record->optionalNumber('leadOhms') ?? 0.0;
+
+        return $ohms >= 0.0 && $ohms <= 10.0 ? $ohms : throw FileError::at("$path.leadOhms", 'must lie between 0 and 10 Ω.');
     }
 
     private function supply(Record $record, string $path): ?float

@@ -7,7 +7,9 @@ namespace App\Http\Controllers;
 use App\Diagnosis\JobDiagnosis;
 use App\Diagnosis\JobView;
 use App\Diagnosis\WhatIf;
+use App\Measuring\Leads;
 use App\Models\Job;
+use App\Models\MeterAddress;
 use App\Planning\PlanView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -47,6 +49,8 @@ final class BenchController extends Controller
             'planners' => $this->planners($job),
             'tools' => $this->tools($circuit, $missing),
             'whatIf' => $whatIf->sentence($circuit),
+            'meters' => array_values($this->user($request)->workshop->meters()->orderBy('name')->get()->map(static fn (MeterAddress $meter): array => ['id' => $meter->id, 'name' => $meter->name])->all()),
+            'leads' => Leads::ohms($request->session()),
             ...$diagnosis->of($job, $circuit, $missing, $chosen === '' ? null : $chosen, $whatIf),
         ]);
     }

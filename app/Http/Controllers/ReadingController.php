@@ -7,7 +7,9 @@ namespace App\Http\Controllers;
 use App\Actions\ReadingRefused;
 use App\Actions\RecordReading;
 use App\Http\Requests\RecordReadingRequest;
+use App\Instruments\LiveMeter;
 use App\Models\Job;
+use App\Models\KeptReading;
 use App\Models\Reading;
 use App\Models\Strike;
 use Illuminate\Http\RedirectResponse;
@@ -17,15 +19,19 @@ use Ispira\Core\Job\JobStage;
 
 final class ReadingController extends Controller
 {
-    public function store(RecordReadingRequest $request, Job $job, RecordReading $record): RedirectResponse
+    public function store(RecordReadingRequest $request, Job $job, RecordReading $record, LiveMeter $live): RedirectResponse
     {
         if ($job->stage !== JobStage::Bench && !$job->readings->contains('id', $request->string('id')->toString())) {
             return $this->whereItStands($job, 'This job is no longer on the bench: the reading was not recorded.');
         }
+        $circuit = $job->circuit();
         try {
-            $record($this->user($request), $job, $request->reading($job->circuit()));
+            $stored = $record($this->user($request), $job, $request->reading($job, $circuit, $live));
         } catch (ReadingRefused $error) {
             throw ValidationException::withMessages(['value' => $error->getMessage()]);
+        }
+        if ($stored->instrument !== null) {
+            $live->letGo($this->user($request), $job, $circuit->tests[$stored->test], $request->string('meter')->toString());
         }
 
         return redirect("/jobs/$job->id/bench", 303);
@@ -45,6 +51,19 @@ final class ReadingController extends Controller
         );
         $notice = $strike->wasRecentlyCreated ? null : 'That reading was struck out already.';
 
-        return redirect("/jobs/$job->id/bench", 303)->with('notice', $notice);
+        return redirect("/jobs/$job->id/bench".($request->boolean('again') ? "?test=$found->test" : ''), 303)->with('notice', $notice);
+    }
+
+    /** Answers the doubts about a reading: it is right as it stands. */
+    public function keep(Request $request, Job $job, string $reading): RedirectResponse
+    {
+        $found = $job->readings->firstWhere('id', $reading);
+        abort_unless($found instanceof Reading, 404);
+        if ($job->stage !== JobStage::Bench) {
+            return $this->whereItStands($job, 'Only readings of a job on the bench can be answered for.');
+        }
+        KeptReading::query()->firstOrCreate(['reading_sequence' => $found->sequence], ['user_id' => $this->user($request)->id, 'kept_at' => now()]);
+
+        return redirect("/jobs/$job->id/bench", 303);
     }
 }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Instruments\LiveMeter;
+use App\Measuring\Leads;
+use App\Models\Job;
+use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 use Ispira\Core\Diagnosis\Judged;
@@ -11,7 +15,9 @@ use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
-use Ispira\Core\Measurement\NumberReader;
+use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Measurement\Measure;
+use Ispira\Core\Measurement\MeasureReader;
 use Ispira\Core\Measurement\UnreadableNumber;
 
 final class RecordReadingRequest extends FormRequest
@@ -31,13 +37,19 @@ final class RecordReadingRequest extends FormRequest
             'steady' => ['boolean'],
             'supplyVolts' => ['nullable', 'max:40'],
             'misbehaved' => ['nullable', 'boolean'],
+            'meter' => ['nullable', 'string', 'max:40'],
         ];
     }
 
     /** @throws ValidationException */
-    public function reading(CircuitModel $circuit): Reading
+    public function reading(Job $job, CircuitModel $circuit, LiveMeter $live): Reading
     {
         $test = $circuit->tests[$this->string('test')->toString()] ?? throw ValidationException::withMessages(['value' => 'This circuit has no such test. Reload the page: the circuit may have been changed.']);
+
+        $meter = $this->string('meter')->toString();
+        if ($meter !== '' && $test->probe->quantity->isNumber()) {
+            return $this->fromMeter($job, $circuit, $test, $live, $meter);
+        }
 
         return new Reading(
             $this->string('id')->toString(),
@@ -46,6 +58,30 @@ final class RecordReadingRequest extends FormRequest
             $this->boolean('steady', true),
             supplyVolts: $this->supply($circuit),
             misbehaved: $this->input('misbehaved') === null ? null : $this->boolean('misbehaved'),
+            leadOhms: $this->boolean('overRange') ? 0.0 : $this->leadOhms($test),
+        );
+    }
+
+    /** What the meter holds; nothing is taken from the page. */
+    private function fromMeter(Job $job, CircuitModel $circuit, Test $test, LiveMeter $live, string $meter): Reading
+    {
+        $user = $this->user();
+        $address = $user instanceof User ? $user->workshop->meters()->find($meter) : null;
+        if (!$user instanceof User || $address === null) {
+            $this->fail('value', 'That meter is not on the workshop\'s list any more: choose another, or type the reading.');
+        }
+        $held = $live->toRecord($user, $job, $test, $address) ?? $this->fail('value', 'The meter was not read for a while: wait until it shows a value again, or type the reading.');
+        $leads = $held->value === null ? 0.0 : $this->leadOhms($test);
+
+        return new Reading(
+            $this->string('id')->toString(),
+            $test->key,
+            $held->value === null ? null : ($leads > 0.0 ? max(0.0, $held->value - $leads) : $held->value),
+            !$held->wandered,
+            supplyVolts: $this->supply($circuit),
+            misbehaved: $this->input('misbehaved') === null ? null : $this->boolean('misbehaved'),
+            instrument: $address->name,
+            leadOhms: $leads,
         );
     }
 
@@ -55,15 +91,25 @@ final class RecordReadingRequest extends FormRequest
         if ($this->boolean('overRange')) {
             return null;
         }
-        $number = $this->read('value', $this->input('value'), $quantity->unit());
-        if ($quantity === Quantity::Ohms && $number < 0.0) {
-            $this->fail('value', 'A resistance is never below zero. Was the part live, or were the leads not zeroed?');
+        $measure = $this->measure('value', $this->input('value'), $quantity->unit());
+        if ($measure->isOverRange()) {
+            return null;
+        }
+        $number = (float) $measure->inBase() - $this->leadOhms($test);
+        if ($quantity === Quantity::Ohms && $number < -0.1) {
+            $this->fail('value', $this->leadOhms($test) > 0.0 ? 'That is less than the leads alone: measure the leads again, or take their value off the list.' : 'A resistance is never below zero. Was the part live, or were the leads not zeroed?');
         }
         if (abs($number) > (self::LARGEST[$quantity->value] ?? 0.0)) {
             $this->fail('value', 'No meter of the trade reads that much. Check the prefix and the decimal point, or press over range.');
         }
 
-        return $number;
+        return $quantity === Quantity::Ohms ? max(0.0, $number) : $number;
+    }
+
+    /** What the leads were found to have in this session, taken off of every resistance. */
+    private function leadOhms(Test $test): float
+    {
+        return $test->probe->quantity === Quantity::Ohms ? Leads::ohms($this->session()) : 0.0;
     }
 
     private function outcome(CircuitModel $circuit, Test $test): string
@@ -93,8 +139,13 @@ final class RecordReadingRequest extends FormRequest
 
     private function read(string $field, mixed $given, string $unit): float
     {
+        return $this->measure($field, $given, $unit)->inBase() ?? $this->fail($field, 'Over-range is no number here: type a value.');
+    }
+
+    private function measure(string $field, mixed $given, string $base): Measure
+    {
         try {
-            return NumberReader::read($given, $unit);
+            return MeasureReader::read($given, $base, app(DisplayUnits::class)->unit($base)->symbol);
         } catch (UnreadableNumber $error) {
             $this->fail($field, $error->getMessage());
         }

@@ -1,21 +1,32 @@
 import { router, usePage } from '@inertiajs/react';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { ulid } from 'ulid';
-import type { Card, Shared } from '@/lib/types';
+import type { Card, MeterName, Shared } from '@/lib/types';
+import useLiveMeter, { letGo } from '@/lib/useLiveMeter';
 import Button from '@/ui/Button';
+import { LiveNumber, TypedNumber } from './DockNumber';
+import Leads from './Leads';
 
 interface Props {
     jobId: string;
+    meters: MeterName[];
+    leads: number;
     card: Card;
     supplyLabel: string;
     lastWords: string | null;
     typed: string;
     onType: (value: string) => void;
+    onLive: (value: number | null) => void;
     onRecorded: (page: { props: unknown }) => void;
 }
 
+/** Where a unit of several letters may follow the number, letters are typed and no shortcuts. */
+export function spellsUnit(card: Card, typed: string): boolean {
+    return typed !== '' && (card.units.length > 1 || card.quantity === 'capacitance');
+}
+
 /** Always in reach: the number or the choice, what is doubtful about it, and Record. */
-export default function ReadingDock({ jobId, card, supplyLabel, lastWords, typed, onType, onRecorded }: Props) {
+export default function ReadingDock({ jobId, meters, leads, card, supplyLabel, lastWords, typed, onType, onLive, onRecorded }: Props) {
     const { errors } = usePage<Shared>().props;
     const [id, setId] = useState(ulid);
     const [choice, setChoice] = useState('');
@@ -28,6 +39,17 @@ export default function ReadingDock({ jobId, card, supplyLabel, lastWords, typed
     const [left, setLeft] = useState(() => localStorage.getItem('ispira-hand') === 'left');
     const field = useRef<HTMLInputElement>(null);
     const numeric = card.unit !== '';
+    const [wanted, setWanted] = useState(() => localStorage.getItem('ispira-meter') ?? '');
+    const meter = numeric && card.bench && meters.some((one) => one.id === wanted) ? wanted : '';
+    const live = useLiveMeter(jobId, card.key, meter);
+    const readsNothing = meter !== '' && (live === null || live.trouble !== null);
+
+    // Keys go to whatever has the focus in the dock: without a field to type in, to Record.
+    const act = useRef<HTMLDivElement>(null);
+    useEffect(() => {
+        if (meter !== '' && window.matchMedia('(pointer: fine)').matches) act.current?.querySelector('button')?.focus();
+    }, [meter]);
+    useEffect(() => onLive(live?.trouble === null ? live.number : null), [live?.number, live?.trouble]); // eslint-disable-line react-hooks/exhaustive-deps
 
     // A new test mounts a new dock: the field is ready for its number.
     useEffect(() => {
@@ -42,10 +64,10 @@ export default function ReadingDock({ jobId, card, supplyLabel, lastWords, typed
     }), []);
 
     const record = () => {
-        if (sending) return;
+        if (sending || readsNothing) return;
         setSending(true);
         setLost(false);
-        router.post(`/jobs/${jobId}/readings`, { id, test: card.key, value: overRange ? null : typed, choice, overRange, steady, misbehaved, supplyVolts: supply }, {
+        router.post(`/jobs/${jobId}/readings`, { id, test: card.key, value: overRange ? null : typed, choice, overRange, steady, misbehaved, supplyVolts: supply, meter }, {
             preserveState: true,
             preserveScroll: true,
             onSuccess: (page) => {
@@ -60,14 +82,22 @@ export default function ReadingDock({ jobId, card, supplyLabel, lastWords, typed
             onFinish: () => setSending(false),
         });
     };
+    const choose = (next: string) => {
+        localStorage.setItem('ispira-meter', next);
+        setWanted(next);
+    };
+    const release = () => void letGo(jobId, card.key, meter);
     const note = (bad: boolean) => setMisbehaved(misbehaved === bad ? null : bad);
     const onKeyDown = (event: KeyboardEvent) => {
         if (event.altKey || event.ctrlKey || event.metaKey) return;
         const key = event.key.toLowerCase();
         const number = Number(event.key);
-        if (key === 'enter' && (event.target as HTMLElement).tagName !== 'BUTTON') record();
-        else if (numeric && key === 'o') setOverRange(!overRange);
-        else if (numeric && key === 's') setSteady(!steady);
+        if (meter === '' && spellsUnit(card, typed) && key.length === 1) return;
+        if (numeric && key === 'i' && card.bench && meters.length > 0) choose(meter === '' ? (meters[0]?.id ?? '') : '');
+        else if (numeric && key === 'r' && meter !== '') release();
+        else if (key === 'enter' && (event.target as HTMLElement).tagName !== 'BUTTON') record();
+        else if (numeric && meter === '' && key === 'o') setOverRange(!overRange);
+        else if (numeric && meter === '' && key === 's') setSteady(!steady);
         else if (card.watch && key === 'b') note(true);
         else if (card.watch && key === 'f') note(false);
         else if (!numeric && number >= 1 && number <= card.choices.length) setChoice(card.choices[number - 1]?.value ?? '');
@@ -80,26 +110,26 @@ export default function ReadingDock({ jobId, card, supplyLabel, lastWords, typed
         setLeft(!left);
     };
     return (
-        <section aria-label="Reading" onKeyDown={onKeyDown} className={`on-dock sticky bottom-0 z-10 flex flex-wrap items-stretch gap-x-3 gap-y-2 bg-dock px-5 py-3 text-dock-ink max-sm:px-3 ${left ? 'flex-row-reverse' : ''}`}>
+        <section aria-label="Reading" onKeyDown={onKeyDown} className={`on-dock flex flex-wrap items-stretch gap-x-3 gap-y-2 bg-dock px-5 py-3 text-dock-ink max-sm:px-3 ${left ? 'flex-row-reverse' : ''}`}>
             {numeric ? (
                 <>
-                    <label className="relative flex min-w-[210px] flex-1 items-stretch sm:max-w-[270px]">
-                        <span className="sr-only">Reading in {card.unit}</span>
-                        <input
-                            ref={field}
-                            value={overRange ? 'OL' : typed}
-                            readOnly={overRange}
-                            onChange={(event) => onType(event.target.value)}
-                            inputMode="decimal"
-                            autoComplete="off"
-                            aria-invalid={error ? true : undefined}
-                            aria-describedby={error ? 'dock-error' : undefined}
-                            className={`figure w-full min-w-0 rounded-[5px] border-2 bg-black/40 py-2 pr-14 pl-3 text-right text-[2.2rem] leading-none ${error ? 'border-[#ef8d7c]' : 'border-dock-rule'}`}
-                        />
-                        <span className="figure pointer-events-none absolute top-1/2 right-3 -translate-y-1/2 text-xl text-dock-soft">{card.unit}</span>
-                    </label>
-                    <Button kind="dock" aria-pressed={overRange} aria-keyshortcuts="O" onClick={() => setOverRange(!overRange)}>over range <span className="key max-lg:hidden">O</span></Button>
-                    <Button kind="dock" aria-pressed={!steady} aria-keyshortcuts="S" onClick={() => setSteady(!steady)}>wanders <span className="key max-lg:hidden">S</span></Button>
+                    {meter === '' ? <TypedNumber card={card} field={field} value={typed} overRange={overRange} error={Boolean(error)} onType={onType} /> : <LiveNumber live={live} />}
+                    {card.bench && meters.length > 0 && (
+                        <label className="flex flex-col justify-center text-[0.82rem] text-dock-soft">
+                            read by <span className="sr-only">(I)</span>
+                            <select value={meter} onChange={(event) => choose(event.target.value)} aria-keyshortcuts="I" className="mt-0.5 min-h-9 max-w-36 rounded-[4px] border border-dock-rule bg-dock px-1 text-base text-dock-ink">
+                                <option value="">hand, typed</option>
+                                {meters.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}
+                            </select>
+                        </label>
+                    )}
+                    {meter === '' ? (
+                        <>
+                            <Button kind="dock" aria-pressed={overRange} aria-keyshortcuts="O" onClick={() => setOverRange(!overRange)}>over range <span className="key max-lg:hidden">O</span></Button>
+                            <Button kind="dock" aria-pressed={!steady} aria-keyshortcuts="S" onClick={() => setSteady(!steady)}>wanders <span className="key max-lg:hidden">S</span></Button>
+                        </>
+                    ) : <Button kind="dock" aria-keyshortcuts="R" onClick={release}>let go <span className="key max-lg:hidden">R</span></Button>}
+                    {card.quantity === 'ohms' && <Leads ohms={leads} />}
                     {card.watch && (
                         <div role="group" aria-label="What the machine does while you read" className="flex flex-wrap items-stretch gap-x-3 gap-y-2">
                             <Button kind="dock" aria-pressed={misbehaved === true} aria-keyshortcuts="B" onClick={() => note(true)}>misbehaves now <span className="key max-lg:hidden">B</span></Button>
@@ -122,12 +152,13 @@ export default function ReadingDock({ jobId, card, supplyLabel, lastWords, typed
             )}
             <div className="flex min-w-[160px] flex-[2_1_0] flex-col justify-center text-[0.95rem] leading-snug">
                 <p className="sr-only" id="dock-where">{card.title}</p>
-                {error ? <p id="dock-error" role="alert" className="font-medium text-[#f5a99b]">{error}</p>
+                {meter !== '' && live?.trouble ? <p role="alert" className="font-medium text-[#f5a99b]">{live.trouble} What was recorded is kept; you can type instead.</p>
+                    : error ? <p id="dock-error" role="alert" className="font-medium text-[#f5a99b]">{error}</p>
                     : lost ? <p role="alert" className="font-medium text-[#f5a99b]">No connection. The reading is kept here: press Record again when it is back.</p>
                     : <p role="status" className="text-dock-soft">{lastWords ?? `${card.setUp}.`}</p>}
                 <button type="button" onClick={swap} className="self-start text-[0.82rem] text-dock-soft underline decoration-dotted underline-offset-4 sm:hidden">{left ? 'for the right hand' : 'for the left hand'}</button>
             </div>
-            <Button kind="act" onClick={record} disabled={sending} className="min-h-14 min-w-32 px-7 text-[1.2rem] max-sm:flex-1">Record</Button>
+            <div ref={act} className="flex max-sm:flex-1"><Button kind="act" onClick={record} disabled={sending} aria-disabled={readsNothing} className="min-h-14 min-w-32 flex-1 px-7 text-[1.2rem] aria-disabled:opacity-45">Record</Button></div>
         </section>
     );
 }

@@ -116,6 +116,8 @@ export interface Card {
     title: string;
     quantity: 'volts' | 'amps' | 'ohms' | 'duty' | 'vacuum' | 'capacitance' | 'rise' | 'pressure' | 'frequency' | 'speed' | 'lamp' | 'observation';
     unit: string;
+    bench: boolean;
+    units: string[];
     setUp: string;
     position: string;
     red: string | null;
@@ -131,6 +133,11 @@ export interface Card {
     again: string | null;
     outcomes: Outcome[];
     marks: Mark[];
+}
+
+export interface MeterName {
+    id: string;
+    name: string;
 }
 
 export interface Tool {
@@ -178,6 +185,10 @@ export interface ReadingShown {
     value: string;
     steady: boolean;
     misbehaved: boolean | null;
+    instrument: string | null;
+    leads: string | null;
+    doubts: string[];
+    kept: boolean;
     episode: number;
     map: string | null;
     struck: boolean;

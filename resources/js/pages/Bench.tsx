@@ -1,14 +1,15 @@
 import { Link, router, usePage } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import CircuitSheet from '@/features/CircuitSheet';
+import Doubts from '@/features/Doubts';
 import NextTest from '@/features/NextTest';
-import ReadingDock from '@/features/ReadingDock';
+import ReadingDock, { spellsUnit } from '@/features/ReadingDock';
 import ReadingLog from '@/features/ReadingLog';
 import SpeedStrip from '@/features/SpeedStrip';
 import Suspects from '@/features/Suspects';
 import TestList from '@/features/TestList';
 import { money, percent, sketchNumber } from '@/lib/format';
-import type { Diagnosis, JobHead, PlannerHead, ReadingShown, ReplacementShown, Shared, Sheet, Strip, Tool } from '@/lib/types';
+import type { Diagnosis, JobHead, MeterName, PlannerHead, ReadingShown, ReplacementShown, Shared, Sheet, Strip, Tool } from '@/lib/types';
 import Button from '@/ui/Button';
 import Frame from '@/ui/Frame';
 import Panel from '@/ui/Panel';
@@ -25,6 +26,8 @@ interface Props extends Shared {
     tools: Tool[];
     whatIf: string | null;
     planners: PlannerHead[];
+    meters: MeterName[];
+    leads: number;
 }
 
 /** In words, what the last reading changed. */
@@ -38,7 +41,7 @@ function whatChanged(before: Diagnosis, after: Diagnosis, reading: ReadingShown 
 }
 
 export default function Bench() {
-    const { job, strip, sheet, readings, diagnosis, chosen, open: onBench, tools, whatIf, planners, user } = usePage<Props>().props;
+    const { job, strip, sheet, readings, diagnosis, chosen, open: onBench, tools, whatIf, planners, meters, leads, user } = usePage<Props>().props;
     // A question changes nothing, so nothing can be recorded while it is asked.
     const open = onBench && whatIf === null;
     const ask = (question: Record<string, string>) => {
@@ -50,6 +53,7 @@ export default function Bench() {
     const [near, setNear] = useState<string[] | null>(null);
     const [volts, setVolts] = useState(false);
     const [draft, setDraft] = useState({ test: '', value: '' });
+    const [shownByMeter, setShownByMeter] = useState<number | null>(null);
     const [lastWords, setLastWords] = useState<string | null>(null);
     const { card, verdict, misfit } = diagnosis;
     const typed = draft.test === card?.key ? draft.value : '';
@@ -58,6 +62,8 @@ export default function Bench() {
         setLastWords(whatChanged(diagnosis, now.diagnosis, now.readings[0]));
     };
 
+    // The newest that is still asked about: older ones stand in the readings.
+    const doubted = readings.find((reading) => reading.doubts.length > 0 && !reading.kept && !reading.struck);
     const another = () => {
         const next = diagnosis.tests.find((test) => test.key !== card?.key && test.key !== diagnosis.next?.key);
         if (next) router.get(`/jobs/${job.id}/bench`, { test: next.key }, { preserveState: true, preserveScroll: true });
@@ -67,6 +73,7 @@ export default function Bench() {
             const target = event.target as HTMLElement;
             if (event.altKey || event.ctrlKey || event.metaKey || panel !== null || (target.tagName === 'INPUT' && target.getAttribute('inputmode') !== 'decimal') || target.tagName === 'TEXTAREA') return;
             const key = event.key.toLowerCase();
+            if (target.tagName === 'INPUT' && card && spellsUnit(card, typed)) return;
             if (key === 't') { setNear(null); setPanel('tests'); }
             else if (key === 'w') setPanel('why');
             else if (key === 'l') setPanel('readings');
@@ -139,7 +146,7 @@ export default function Bench() {
                             <Link href={`/jobs/${job.id}/verdict`} className="mt-2 inline-flex min-h-11 items-center rounded-[5px] bg-act px-5 font-semibold text-act-ink">To the verdict</Link>
                         </div>
                     )}
-                    {card && open && <NextTest card={card} choice={diagnosis.tests.find((test) => test.key === card.key)} proposed={chosen === null || chosen === diagnosis.next?.key} typed={sketchNumber(typed)} />}
+                    {card && open && <NextTest card={card} choice={diagnosis.tests.find((test) => test.key === card.key)} proposed={chosen === null || chosen === diagnosis.next?.key} typed={shownByMeter ?? sketchNumber(typed)} />}
                     {!card && !verdict && !misfit && <p>No test is left that tells anything. Choose one of the others, or go to the verdict with the odds as they stand.</p>}
                     {open && (
                         <p className="mt-2 flex flex-wrap gap-x-1">
@@ -167,7 +174,10 @@ export default function Bench() {
                     </p>
                 </section>
             </div>
-            {card && open && <ReadingDock key={card.key} jobId={job.id} card={card} supplyLabel={sheet.potential.supply} lastWords={lastWords} typed={typed} onType={(value) => setDraft({ test: card.key, value })} onRecorded={recorded} />}
+            <div className="sticky bottom-0 z-10">
+                {open && doubted && <Doubts key={doubted.id} jobId={job.id} reading={doubted} />}
+                {card && open && <ReadingDock key={card.key} jobId={job.id} meters={meters} leads={leads} onLive={setShownByMeter} card={card} supplyLabel={sheet.potential.supply} lastWords={lastWords} typed={typed} onType={(value) => setDraft({ test: card.key, value })} onRecorded={recorded} />}
+            </div>
             <Panel open={panel === 'tests'} onOpenChange={(on) => setPanel(on ? 'tests' : null)} title={near ? 'Tests at this place' : 'Every test, best first'} description="What it saves is the fall in the price of guessing, before its own minutes.">
                 <TestList jobId={job.id} tests={diagnosis.tests} beyond={diagnosis.beyond} tools={tools} currency={currency} near={near} onChosen={() => setPanel(null)} />
             </Panel>

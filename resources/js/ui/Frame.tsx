@@ -91,6 +91,7 @@ export default function Frame({ title, job, here = '', fill = false, children }:
                     <ThemeSwitch />
                     {user && !job && (
                         <>
+                            <Link href="/instruments" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Instruments</Link>
                             <Link href="/planners" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Planners</Link>
                             <span className="text-soft max-sm:hidden">{user.name}, {user.role}</span>
                             <button type="button" onClick={() => router.post('/sign-out')} className="min-h-11 px-2 text-lake underline underline-offset-4">Sign out</button>

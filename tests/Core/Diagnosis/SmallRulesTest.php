@@ -146,10 +146,11 @@ final class SmallRulesTest extends TestCase
 
     public function testNumbersAreWrittenAsAMeterShowsThem(): void
     {
-        self::assertSame('0.02 V', Words::number(0.0213, Quantity::Volts));
-        self::assertSame('0.00 V', Words::number(-0.0004, Quantity::Volts));
-        self::assertSame('12.6 V', Words::number(12.58, Quantity::Volts));
-        self::assertSame('1.2 kΩ', Words::number(1180.0, Quantity::Ohms));
-        self::assertSame('over range', Words::number(\INF, Quantity::Ohms));
+        $words = new Words((new Bench())->circuit);
+        self::assertSame('0.02 V', $words->number(0.0213, Quantity::Volts));
+        self::assertSame('0.00 V', $words->number(-0.0004, Quantity::Volts));
+        self::assertSame('12.6 V', $words->number(12.58, Quantity::Volts));
+        self::assertSame('1.2 kΩ', $words->number(1180.0, Quantity::Ohms));
+        self::assertSame('over range', $words->number(\INF, Quantity::Ohms));
     }
 }

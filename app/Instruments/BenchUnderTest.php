@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Instruments;
+
+use App\Models\Job;
+use Ispira\Core\Diagnosis\Hypothesis;
+use Ispira\Core\Diagnosis\HypothesisList;
+use Ispira\Core\Diagnosis\Likelihood;
+use Ispira\Core\Diagnosis\Reading;
+use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Instrument\MeterFunction;
+
+/**
+ * The simulated unit behind a job: hides a fault until its part is replaced, and shows what the test on the bench would.
+ */
+final class BenchUnderTest
+{
+    /** Noise of samples, as a part of the spread of meter and hook-up. */
+    private const NOISE = 0.05;
+    private const NOISE_WHEN_WANDERING = 1.5;
+
+    private ?CircuitModel $circuit = null;
+
+    private ?SimulatedUnit $unit = null;
+
+    private int $episode = -1;
+
+    /** @var array<string, Reading> by test */
+    private array $shown = [];
+
+    public function __construct(private readonly string $job, private readonly Hypothesis $hidden, private readonly Chance $chance)
+    {
+    }
+
+    /** In SI units; null for over-range. */
+    public function measure(MeterFunction $function): ?float
+    {
+        $job = Job::query()->with('replacements')->find($this->job);
+        if (!$job instanceof Job) {
+            return 0.0;
+        }
+        $circuit = $this->circuit ??= $job->circuit();
+        $test = $circuit->tests[$job->test_on_bench ?? ''] ?? null;
+        if ($test === null || MeterFunction::for($test, $circuit) !== $function) {
+            return $function === MeterFunction::Ohms ? null : $this->chance->normal() * 1e-3;
+        }
+        $unit = $this->unit($job, $circuit);
+        $reading = $this->shown[$test->key] ??= $unit->read('shown', $test, $this->episode);
+        if (!is_float($reading->value)) {
+            return null;
+        }
+        $noise = ($reading->steady ? self::NOISE : self::NOISE_WHEN_WANDERING) * Likelihood::instrumentSpread($test->probe->quantity, $reading->value);
+
+        return ($reading->value + $noise * $this->chance->normal()) / $function->toBase();
+    }
+
+    /** Once the faulty part is replaced, the unit is sound. */
+    private function unit(Job $job, CircuitModel $circuit): SimulatedUnit
+    {
+        $replaced = [];
+        foreach ($job->replacements as $replacement) {
+            $replaced = [...$replaced, ...explode('+', $replacement->remedy)];
+        }
+        if ($this->unit === null || $this->episode !== $job->replacements->count()) {
+            $this->episode = $job->replacements->count();
+            $this->shown = [];
+            $cured = array_diff($this->hidden->parts, $replaced) === [];
+            $this->unit = new SimulatedUnit($circuit, $cured ? HypothesisList::of($circuit, false)[HypothesisList::NOTHING_WRONG] : $this->hidden, $this->chance, 0.0);
+        }
+
+        return $this->unit;
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Quality;
+
+/**
+ * What a rule says about a reading.
+ */
+final readonly class Doubt
+{
+    public function __construct(public string $rule, public string $sentence)
+    {
+    }
+}
