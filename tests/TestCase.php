@@ -72,12 +72,17 @@ abstract class TestCase extends Base
         ];
     }
 
-    /** A job of the user's, on the bench. */
-    protected function jobOnBench(User $user): Job
+    /**
+     * A job of the user's, on the bench.
+     *
+     * @param array<string, mixed>     $parameters
+     * @param array<array-key, string> $states
+     */
+    protected function jobOnBench(User $user, string $family = 'stepped-blower', array $parameters = ['positions' => '4'], array $states = self::ONLY_HIGH): Job
     {
-        $data = $this->newJob();
+        $data = $this->newJob(['family' => $family, 'parameters' => $parameters], $states);
         $this->actingAs($user)->post('/jobs', $data)->assertRedirect("/jobs/{$data['id']}/circuit");
-        $this->put("/jobs/{$data['id']}/circuit", ['values' => ['positions' => '4']])->assertRedirect("/jobs/{$data['id']}/bench");
+        $this->put("/jobs/{$data['id']}/circuit", ['values' => $parameters])->assertRedirect("/jobs/{$data['id']}/bench");
         $job = $this->jobOf($data);
         self::assertSame(JobStage::Bench, $job->stage);
 

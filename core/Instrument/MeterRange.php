@@ -23,7 +23,7 @@ final class MeterRange
     public static function for(array $expected, MeterFunction $function): float
     {
         $finite = array_filter($expected, is_finite(...));
-        $most = self::HEADROOM * max(0.0, ...array_map(abs(...), array_values($finite)));
+        $most = self::HEADROOM * max([0.0, ...array_map(abs(...), array_values($finite))]);
         if ($most < 1e-3 || $function === MeterFunction::Frequency || \count($finite) < \count($expected)) {
             return 0.0;
         }

@@ -78,7 +78,15 @@ final class SimulatedMeter
     {
         $number = ($this->measure)($this->function);
 
-        return $number === null ? '+9.90000000E+37' : \sprintf('%+.8E', $number);
+        return $number === null ? '+9.90000000E+37' : self::written($number);
+    }
+
+    /** With two digits of exponent, as meters write it. */
+    private static function written(float $number): string
+    {
+        [$digits, $exponent] = explode('E', \sprintf('%+.8E', $number));
+
+        return \sprintf('%sE%s%02d', $digits, $exponent[0], substr($exponent, 1));
     }
 
     private function cleared(): null
