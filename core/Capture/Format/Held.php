@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Capture\Format;
+
+use Ispira\Core\Capture\CaptureError;
+use Ispira\Core\Capture\Head;
+use Ispira\Core\Capture\SampleStore;
+
+/**
+ * Turns changes at odd times into even samples: each value is held until the next.
+ */
+final class Held
+{
+    private const BUFFER = 4096;
+
+    private int $count = 0;
+
+    /** @var array<int, float> */
+    private array $values;
+
+    /** @var list<list<float>> */
+    private array $waiting;
+
+    public function __construct(private readonly SampleStore $store, private readonly float $start, private readonly float $interval, int $channels)
+    {
+        $this->values = array_fill(0, $channels, 0.0);
+        $this->waiting = array_fill(0, $channels, []);
+    }
+
+    /** Value of a channel from a time on. */
+    public function set(int $channel, float $value): void
+    {
+        $this->values[$channel] = $value;
+    }
+
+    /** Holds all values up to a time, not including it. */
+    public function until(float $time): void
+    {
+        $end = (int) min(ceil(($time - $this->start) / $this->interval - 1e-6), Head::MOST_SAMPLES + 1);
+        while ($this->count < $end) {
+            $more = min(self::BUFFER - \count($this->waiting[0]), $end - $this->count);
+            foreach ($this->values as $channel => $value) {
+                for ($n = 0; $n < $more; ++$n) {
+                    $this->waiting[$channel][] = $value;
+                }
+            }
+            $this->count += $more;
+            if (\count($this->waiting[0]) >= self::BUFFER) {
+                $this->flush();
+            }
+        }
+    }
+
+    /** @return int samples of each channel */
+    public function finish(): int
+    {
+        $this->flush();
+        if ($this->count > Head::MOST_SAMPLES) {
+            throw new CaptureError('The capture is longer than '.number_format(Head::MOST_SAMPLES).' samples. Cut it, or capture at a lower rate.');
+        }
+
+        return $this->count;
+    }
+
+    private function flush(): void
+    {
+        foreach ($this->waiting as $channel => $values) {
+            $this->store->append($channel, $values);
+            $this->waiting[$channel] = [];
+        }
+    }
+}
