@@ -9,4 +9,7 @@ return [
 
     // Folder in which predictions are kept between requests.
     'predictions' => storage_path('framework/cache/predictions'),
+
+    // Folder of the samples of captures.
+    'captures' => env('ISPIRA_CAPTURES') === null ? storage_path('app/captures') : base_path((string) env('ISPIRA_CAPTURES')),
 ];

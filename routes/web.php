@@ -2,6 +2,7 @@
 
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BenchRunController;
+use App\Http\Controllers\CaptureController;
 use App\Http\Controllers\CircuitController;
 use App\Http\Controllers\InstrumentController;
 use App\Http\Controllers\JobController;
@@ -41,6 +42,12 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/jobs/{job}/readings/{reading}/keep', [ReadingController::class, 'keep']);
     Route::get('/jobs/{job}/verdict', [VerdictController::class, 'show']);
     Route::post('/jobs/{job}/replacements', [VerdictController::class, 'store']);
+    Route::get('/jobs/{job}/captures', [CaptureController::class, 'index']);
+    Route::post('/jobs/{job}/captures', [CaptureController::class, 'store']);
+    Route::get('/jobs/{job}/captures/{capture}/trace', [CaptureController::class, 'trace']);
+    Route::get('/jobs/{job}/captures/{capture}/file.{format}', [CaptureController::class, 'export'])->whereIn('format', ['csv', 'vcd']);
+    Route::post('/jobs/{job}/captures/{capture}/reading', [CaptureController::class, 'reading']);
+    Route::delete('/jobs/{job}/captures/{capture}', [CaptureController::class, 'destroy']);
     Route::get('/jobs/{job}/live/{meter}', [LiveController::class, 'show']);
     Route::delete('/jobs/{job}/live/{meter}', [LiveController::class, 'destroy']);
     Route::get('/instruments', [InstrumentController::class, 'index']);

@@ -78,6 +78,12 @@ final class Job extends Model
         return $this->hasMany(SpeedMap::class)->orderBy('taken_at');
     }
 
+    /** @return HasMany<Capture, $this> */
+    public function captures(): HasMany
+    {
+        return $this->hasMany(Capture::class)->orderBy('taken_at')->orderBy('id');
+    }
+
     /** @return HasMany<Replacement, $this> */
     public function replacements(): HasMany
     {

@@ -111,6 +111,15 @@ final readonly class Pulses
         return $this->frequency !== null;
     }
 
+    /** @param array<string, float|int|bool|null> $data as of {@see toArray()} */
+    public static function fromArray(array $data): self
+    {
+        $number = static fn (string $key): ?float => \is_int($data[$key] ?? null) || \is_float($data[$key] ?? null) ? (float) $data[$key] : null;
+        $high = $data['activeHigh'] ?? null;
+
+        return new self($number('low') ?? 0.0, $number('high') ?? 0.0, $number('mean') ?? 0.0, $number('frequency'), $number('duty'), $number('jitter'), (int) $number('periods'), (int) $number('missing'), (int) $number('bounces'), \is_bool($high) ? $high : null, $number('longest'));
+    }
+
     /** @return array<string, float|int|bool|null> */
     public function toArray(): array
     {
@@ -162,7 +171,7 @@ final readonly class Pulses
         for ($n = 1, $count = \count($times); $n < $count; ++$n) {
             $side = ($n - 1) % 2;
             ++$all[$side];
-            $narrow[$side] += $times[$n] - $times[$n - 1] < $width ? 1 : 0;
+            $narrow[$side] += $width > $times[$n] - $times[$n - 1] ? 1 : 0;
         }
 
         return [$narrow[0] > 0.5 * $all[0], $narrow[1] > 0.5 * $all[1]];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Actions\ImportCapture;
 use App\Diagnosis\JobDiagnosis;
 use App\Models\Job;
 use App\Models\Reading;
@@ -12,7 +13,12 @@ use App\Models\SpeedMap;
 use App\Models\Unit;
 use App\Models\User;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
+use Ispira\Core\Capture\Format\CsvExport;
+use Ispira\Core\Capture\ImportSettings;
+use Ispira\Core\Capture\SampleStore;
+use Ispira\Core\Capture\SimulatedScope;
 use Ispira\Core\Diagnosis\DiagnosisFormat;
 use Ispira\Core\Diagnosis\Engine;
 use Ispira\Core\Diagnosis\Hypothesis;
@@ -23,6 +29,7 @@ use Ispira\Core\Diagnosis\Trial\Chance;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
@@ -155,6 +162,27 @@ final class DemoJob
             $this->record(new CoreReading((string) Str::ulid($this->clock), "speed@$position", $state, trust: MapKind::Remembered->trust()), $map);
         }
         $this->touch();
+
+        return $this;
+    }
+
+    /** Captures of the command signal in every running position, as the scope saved them. */
+    public function capture(): self
+    {
+        foreach ($this->circuit->tests as $test) {
+            $position = $this->circuit->positions[$this->circuit->setUps[$test->setUp]->position];
+            if ($test->probe->quantity !== Quantity::Duty || !$position->runs()) {
+                continue;
+            }
+            $this->clock->addMinute();
+            $duty = $this->unit->read('capture', $test, 0)->value;
+            $folder = sys_get_temp_dir().'/ispira-demo-'.Str::ulid();
+            (new SimulatedScope(20_000.0, 100.0, is_float($duty) ? $duty : 0.0, 0.05, $test->probe->full, 1.2e-4, 0.04, chance: new Chance($this->seed)))->into($store = new SampleStore($folder), 8000, 'command');
+            $file = "$folder/step-$position->key.csv";
+            File::put($file, implode('', iterator_to_array((new CsvExport($store))->parts(), false)));
+            app(ImportCapture::class)($this->user, $this->job, strtolower((string) Str::ulid($this->clock)), $file, basename($file), (string) $position->key, new ImportSettings())->update(['taken_at' => $this->clock]);
+            File::deleteDirectory($folder);
+        }
 
         return $this;
     }

@@ -165,7 +165,7 @@ final class DemoWorkshop
         $open('clinic', 0, 'Positions do not match the knob', 'code-wrong#0', 134);
         $open('green', 0, 'Everything dead', 'motor-seized#1', 144)->investigate(1);
 
-        $open('van9', 1, 'Fast steps weak', 'feed-resistive#1', 304)->investigate(1);
+        $open('van9', 1, 'Fast steps weak', 'feed-resistive#1', 304)->investigate(1)->capture();
         $open('minibus', 0, 'Blower squeals', 'motor-drag#1', 315);
         $open('van5', 1, 'One fan silent on high', 'k3-contact-open#0', 322)->investigate(1);
         $open('ambulance', 0, 'Fan cuts in and out', 'plug-open-a#0~', 334, true);
@@ -183,6 +183,7 @@ final class DemoWorkshop
         $open('boiler', 0, 'Fan squeals and is slow', 'bearings-dry#0', 625)->investigate(1);
 
         $this->benchRuns($workshop, $technician);
+        $workshop->meters()->create(['name' => 'Bench meter', 'host' => '127.0.0.1', 'port' => 5025]);
 
         // Just come in.
         $open('bakeryair', 0, 'Air weak, noisy', 'rotation-learned#0', 631)->leaveCircuit();

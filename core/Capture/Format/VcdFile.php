@@ -46,6 +46,9 @@ final class VcdFile
     public function into(SampleStore $store, ImportSettings $settings): Head
     {
         $this->declarations();
+        if ($this->names === []) {
+            throw new CaptureError('The VCD file declares no variable that can be drawn.');
+        }
         $body = (int) ftell($this->file);
         [$first, $last, $step, $changes] = $this->times();
         if ($changes < 2 || $last <= $first) {
@@ -68,9 +71,6 @@ final class VcdFile
         $repairs = $bad > 0 ? ["$bad lines could not be read and were left out."] : [];
         if ($this->leftOut !== []) {
             $repairs[] = 'Left out, of several bits: '.implode(', ', \array_slice($this->leftOut, 0, 5)).'.';
-        }
-        if ($this->names === []) {
-            throw new CaptureError('The VCD file declares no variable that can be drawn.');
         }
 
         return new Head($this->names, $this->units, $ticks * $this->tick, $start, $held->finish(), $repairs);

@@ -27,3 +27,12 @@ export function sketchNumber(typed: string): number | null {
     const factor = { m: 1e-3, k: 1e3, M: 1e6 }[found[2] ?? ''] ?? 1;
     return Number(found[1].replace(',', '.')) * factor;
 }
+
+/** A time on the axis of a capture. */
+export function seconds(time: number): string {
+    const size = Math.abs(time);
+    if (size === 0) return '0';
+    if (size < 1e-3) return `${(time * 1e6).toFixed(1)} µs`;
+    if (size < 1) return `${(time * 1e3).toFixed(2)} ms`;
+    return `${time.toFixed(3)} s`;
+}

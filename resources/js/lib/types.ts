@@ -219,6 +219,50 @@ export interface FieldShown {
     onlyWith: { key: string; values: string[] } | null;
 }
 
+export interface PulsesShown {
+    low: number;
+    high: number;
+    mean: number;
+    frequency: number | null;
+    duty: number | null;
+    jitter: number | null;
+    periods: number;
+    missing: number;
+    bounces: number;
+    activeHigh: boolean | null;
+    longest: number | null;
+}
+
+export interface ChannelShown {
+    name: string;
+    unit: string;
+    pulses: PulsesShown | null;
+    readings: { test: string; title: string; value: string }[];
+}
+
+export interface CaptureShown {
+    id: string;
+    name: string;
+    position: string | null;
+    positionLabel: string | null;
+    takenAt: string;
+    count: number;
+    interval: number;
+    start: number;
+    repairs: string[];
+    channels: ChannelShown[];
+}
+
+export interface StepShown {
+    position: string;
+    duty: number | null;
+    pulsed: boolean;
+    frequency: number | null;
+    low: number;
+    high: number;
+    missing: number;
+}
+
 export interface PlannerHead {
     key: string;
     name: string;

@@ -152,6 +152,7 @@ export default function Bench() {
                         <p className="mt-2 flex flex-wrap gap-x-1">
                             <Button kind="quiet" aria-keyshortcuts="T" onClick={() => { setNear(null); setPanel('tests'); }}>Other tests <span className="key">T</span></Button>
                             <Button kind="quiet" aria-keyshortcuts="X" onClick={another}>Cannot do this here <span className="key">X</span></Button>
+                            {card && (card.quantity === 'duty' || card.quantity === 'frequency') && <Link href={`/jobs/${job.id}/captures?test=${card.key}`} className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">From a capture</Link>}
                         </p>
                     )}
                 </section>
@@ -161,6 +162,7 @@ export default function Bench() {
                     <p className="flex flex-wrap gap-x-1">
                         <Button kind="quiet" aria-keyshortcuts="W" onClick={() => setPanel('why')}>Why <span className="key">W</span></Button>
                         <Button kind="quiet" aria-keyshortcuts="L" onClick={() => setPanel('readings')}>Readings <span className="key">L</span></Button>
+                        <Link href={`/jobs/${job.id}/captures`} className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Captures</Link>
                         {open && !verdict && <Link href={`/jobs/${job.id}/verdict`} className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Verdict now</Link>}
                     </p>
                     {planners.length > 0 && (

@@ -10,7 +10,6 @@ use Ispira\Core\Capture\Format\Importer;
 use Ispira\Core\Capture\Format\VcdExport;
 use Ispira\Core\Capture\ImportSettings;
 use Ispira\Core\Capture\Pulses;
-use Ispira\Core\Capture\SampleStore;
 use Ispira\Core\Capture\SimulatedScope;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -147,6 +146,6 @@ final class FormatsTest extends TestCase
     {
         $format = pack('vvVVvv', $kind, $channels, $rate, $rate * $channels * intdiv($bits, 8), $channels * intdiv($bits, 8), $bits);
 
-        return 'RIFF'.pack('V', 36 + \strlen($data)).'WAVEfmt '.pack('V', 16).$format.'LIST'.pack('V', 4)."note".'data'.pack('V', \strlen($data)).$data;
+        return 'RIFF'.pack('V', 36 + \strlen($data)).'WAVEfmt '.pack('V', 16).$format.'LIST'.pack('V', 4).'notedata'.pack('V', \strlen($data)).$data;
     }
 }
