@@ -58,6 +58,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/units', [InstrumentController::class, 'units']);
     Route::get('/planners', [PlannerController::class, 'index']);
     Route::get('/planners/{key}', [PlannerController::class, 'show']);
+    Route::post('/jobs/{job}/worked/{key}', [PlannerController::class, 'record']);
     Route::get('/bench-runs', [BenchRunController::class, 'index']);
     Route::post('/bench-runs', [BenchRunController::class, 'store']);
     Route::get('/jobs/{job}/proof', [ProofController::class, 'show']);

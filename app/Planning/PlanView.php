@@ -8,16 +8,18 @@ use Ispira\Core\Diagnosis\Words;
 use Ispira\Core\Family\DrawnSheet;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\Planner;
+use Ispira\Core\Planning\Worked;
+use Ispira\Core\Planning\Worksheet;
 
 /**
  * A plan as the page shows it.
  */
 final class PlanView
 {
-    /** @return array{key: string, name: string, summary: string} */
+    /** @return array{key: string, name: string, summary: string, measures: bool} */
     public static function head(Planner $planner): array
     {
-        return ['key' => $planner->key(), 'name' => $planner->texts()->get('name'), 'summary' => $planner->texts()->get('summary')];
+        return ['key' => $planner->key(), 'name' => $planner->texts()->get('name'), 'summary' => $planner->texts()->get('summary'), 'measures' => $planner instanceof Worksheet];
     }
 
     /** @return array<string, mixed> */
@@ -32,6 +34,7 @@ final class PlanView
             'tables' => array_map(get_object_vars(...), $plan->tables),
             'charts' => array_map(get_object_vars(...), $plan->charts),
             'sheet' => self::sheet($plan),
+            'worked' => array_map(static fn (Worked $worked): array => ['label' => $worked->label, 'quantity' => $worked->quantity->value], $plan->worked),
         ];
     }
 

@@ -32,6 +32,7 @@ final readonly class Parameter
         public bool $shapesMap = false,
         public ?array $onlyWith = null,
         public bool $naming = false,
+        public bool $orOpen = false,
     ) {
     }
 
@@ -50,6 +51,12 @@ final readonly class Parameter
     public static function figure(string $key, string $unit, float $least, float $most, float $default): self
     {
         return new self($key, 'number', $default, [], $unit, $least, $most);
+    }
+
+    /** What a meter showed, over-range too: that is read as infinite. */
+    public static function reading(string $key, string $unit, float $least, float $most, ?float $default): self
+    {
+        return new self($key, 'number', $default, [], $unit, $least, $most, $default === null, orOpen: true);
     }
 
     /** Several lines of text. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Family;
 
+use Ispira\Core\Measurement\MeasureReader;
 use Ispira\Core\Measurement\NumberReader;
 use Ispira\Core\Measurement\UnreadableNumber;
 
@@ -96,6 +97,9 @@ final readonly class ParameterList
 
     private function number(Parameter $parameter, mixed $given): float
     {
+        if ($parameter->orOpen && MeasureReader::read($given, $parameter->unit)->isOverRange()) {
+            return \INF;
+        }
         $number = NumberReader::read($given, $parameter->unit);
         if ($number < $parameter->least || $number > $parameter->most) {
             throw new UnreadableNumber("Give a value from $parameter->least to $parameter->most $parameter->unit.");

@@ -21,6 +21,7 @@ final readonly class Plan
      * @param list<PlanTable> $tables
      * @param list<Chart>     $charts
      * @param Sheet|null      $sheet     a circuit, with its netlist
+     * @param list<Worked>    $worked    values that can be taken down as readings of a job
      */
     public function __construct(
         public array $cautions = [],
@@ -32,6 +33,7 @@ final readonly class Plan
         public array $charts = [],
         public ?Sheet $sheet = null,
         public ?Netlist $netlist = null,
+        public array $worked = [],
     ) {
     }
 }

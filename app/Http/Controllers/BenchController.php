@@ -22,6 +22,7 @@ use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\Planned;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Planning\PlannerRegistry;
+use Ispira\Core\Planning\Worksheet;
 
 final class BenchController extends Controller
 {
@@ -47,6 +48,7 @@ final class BenchController extends Controller
             'chosen' => isset($circuit->tests[$chosen]) ? $chosen : null,
             'open' => $job->stage === JobStage::Bench,
             'planners' => $this->planners($job),
+            'worksheets' => $this->worksheets(),
             'tools' => $this->tools($circuit, $missing),
             'whatIf' => $whatIf->sentence($circuit),
             'meters' => array_values($this->user($request)->workshop->meters()->orderBy('name')->get()->map(static fn (MeterAddress $meter): array => ['id' => $meter->id, 'name' => $meter->name])->all()),
@@ -55,13 +57,26 @@ final class BenchController extends Controller
         ]);
     }
 
-    /** @return list<array{key: string, name: string, summary: string}> what a job of this family may have to plan */
+    /** @return list<array{key: string, name: string, summary: string, measures: bool}> what a job of this family may have to plan */
     private function planners(Job $job): array
     {
         $family = $this->families->get($job->family);
         $planners = array_map($this->planners->find(...), $family instanceof Planned ? $family->planners() : []);
 
         return array_map(PlanView::head(...), array_values(array_filter($planners)));
+    }
+
+    /** @return array<string, list<array{key: string, name: string, summary: string, measures: bool}>> worksheets by the quantity that they work out */
+    private function worksheets(): array
+    {
+        $worksheets = [];
+        foreach ($this->planners->all() as $planner) {
+            foreach ($planner instanceof Worksheet ? $planner->quantities() : [] as $quantity) {
+                $worksheets[$quantity->value][] = PlanView::head($planner);
+            }
+        }
+
+        return $worksheets;
     }
 
     /**

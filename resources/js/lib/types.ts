@@ -267,6 +267,7 @@ export interface PlannerHead {
     key: string;
     name: string;
     summary: string;
+    measures: boolean;
 }
 
 export interface PlanChartShown {
@@ -288,6 +289,7 @@ export interface PlanShown {
     tables: { title: string; columns: string[]; rows: string[][]; marked: number[] }[];
     charts: PlanChartShown[];
     sheet: Sheet | null;
+    worked: { label: string; quantity: string }[];
 }
 
 export type Parameters = Record<string, string | number | number[] | string[] | null | undefined>;

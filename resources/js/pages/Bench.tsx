@@ -26,6 +26,7 @@ interface Props extends Shared {
     tools: Tool[];
     whatIf: string | null;
     planners: PlannerHead[];
+    worksheets: Record<string, PlannerHead[] | undefined>;
     meters: MeterName[];
     leads: number;
 }
@@ -41,7 +42,7 @@ function whatChanged(before: Diagnosis, after: Diagnosis, reading: ReadingShown 
 }
 
 export default function Bench() {
-    const { job, strip, sheet, readings, diagnosis, chosen, open: onBench, tools, whatIf, planners, meters, leads, user } = usePage<Props>().props;
+    const { job, strip, sheet, readings, diagnosis, chosen, open: onBench, tools, whatIf, planners, worksheets, meters, leads, user } = usePage<Props>().props;
     // A question changes nothing, so nothing can be recorded while it is asked.
     const open = onBench && whatIf === null;
     const ask = (question: Record<string, string>) => {
@@ -152,6 +153,7 @@ export default function Bench() {
                         <p className="mt-2 flex flex-wrap gap-x-1">
                             <Button kind="quiet" aria-keyshortcuts="T" onClick={() => { setNear(null); setPanel('tests'); }}>Other tests <span className="key">T</span></Button>
                             <Button kind="quiet" aria-keyshortcuts="X" onClick={another}>Cannot do this here <span className="key">X</span></Button>
+                            {card && (worksheets[card.quantity] ?? []).map((sheet) => <Link key={sheet.key} href={`/planners/${sheet.key}?job=${job.id}&test=${card.key}`} className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">{sheet.name}</Link>)}
                             {card && (card.quantity === 'duty' || card.quantity === 'frequency') && <Link href={`/jobs/${job.id}/captures?test=${card.key}`} className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">From a capture</Link>}
                         </p>
                     )}

@@ -1,5 +1,6 @@
 import { Link, router, usePage } from '@inertiajs/react';
 import { lazy, Suspense, useState } from 'react';
+import { ulid } from 'ulid';
 import CircuitFields from '@/features/CircuitFields';
 import CircuitSheet from '@/features/CircuitSheet';
 import type { FieldShown, JobHead, Parameters, PlannerHead, PlanShown, Shared } from '@/lib/types';
@@ -15,6 +16,35 @@ interface Props extends Shared {
     problems: Record<string, string>;
     plan: PlanShown | null;
     job: JobHead | null;
+    wanted: string;
+    tests: { key: string; title: string; quantity: string }[];
+}
+
+/** Takes one of the worked values down as a reading of the job. */
+function TakeDown({ planner, values, plan, job, wanted, tests }: { planner: string; values: Parameters; plan: PlanShown; job: JobHead; wanted: string; tests: Props['tests'] }) {
+    const { errors } = usePage<Shared>().props;
+    const [number, setNumber] = useState(0);
+    const fitting = tests.filter((test) => test.quantity === plan.worked[number]?.quantity);
+    const [test, setTest] = useState(wanted);
+    const chosen = fitting.find((one) => one.key === test) ?? fitting[0];
+    if (!chosen) return null;
+    const select = 'min-h-11 min-w-0 rounded-[4px] border border-soft/60 bg-sheet px-2';
+    return (
+        <form className="mt-4 flex flex-wrap items-center gap-2 border-t border-rule pt-3" onSubmit={(event) => { event.preventDefault(); router.post(`/jobs/${job.id}/worked/${planner}`, { id: ulid(), values: values as Record<string, string>, number, test: chosen.key }); }}>
+            <span className="font-medium">Take down</span>
+            {plan.worked.length > 1 ? (
+                <select aria-label="Value" value={number} onChange={(event) => setNumber(Number(event.target.value))} className={select}>
+                    {plan.worked.map((one, n) => <option key={one.label} value={n}>{one.label}</option>)}
+                </select>
+            ) : <span>{plan.worked[0]?.label}</span>}
+            <span>as</span>
+            <select aria-label="Test" value={chosen.key} onChange={(event) => setTest(event.target.value)} className={select}>
+                {fitting.map((one) => <option key={one.key} value={one.key}>{one.title}</option>)}
+            </select>
+            <Button type="submit">Record in {job.number}</Button>
+            {errors.test && <p role="alert" className="font-medium text-bad">{errors.test}</p>}
+        </form>
+    );
 }
 
 function List({ title, items, numbered = false }: { title: string; items: string[]; numbered?: boolean }) {
@@ -67,13 +97,13 @@ function Result({ plan }: { plan: PlanShown }) {
 
 /** Fields at the left, what follows from them at the right; cautions stand over both. */
 export default function Planner() {
-    const { planner, fields, values, problems, plan, job } = usePage<Props>().props;
+    const { planner, fields, values, problems, plan, job, wanted, tests } = usePage<Props>().props;
     const [draft, setDraft] = useState<Parameters>(values);
     const [sending, setSending] = useState(false);
     const work = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);
-        router.get(`/planners/${planner.key}`, { values: draft as Record<string, string>, ...(job ? { job: job.id } : {}) }, { preserveState: true, preserveScroll: true, replace: true, onFinish: () => setSending(false) });
+        router.get(`/planners/${planner.key}`, { values: draft as Record<string, string>, ...(job ? { job: job.id } : {}), ...(wanted ? { test: wanted } : {}) }, { preserveState: true, preserveScroll: true, replace: true, onFinish: () => setSending(false) });
     };
     return (
         <Frame title={planner.name} {...(job ? { job } : {})}>
@@ -88,7 +118,7 @@ export default function Planner() {
                         {Object.keys(problems).length > 0 && <p role="alert" className="mt-3 font-medium text-bad">Some fields need another value before this can be worked out.</p>}
                         <div className="mt-5"><Button kind="act" type="submit" disabled={sending}>Work it out</Button></div>
                     </form>
-                    {plan ? <Result plan={plan} /> : <p className="text-lg text-soft">The result stands here once every field can be read.</p>}
+                    {plan ? <div><Result plan={plan} />{job && tests.length > 0 && <TakeDown planner={planner.key} values={values} plan={plan} job={job} wanted={wanted} tests={tests} />}</div> : <p className="text-lg text-soft">The result stands here once every field can be read.</p>}
                 </div>
             </div>
         </Frame>

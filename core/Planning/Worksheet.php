@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Planning;
+
+use Ispira\Core\Family\Quantity;
+
+/**
+ * A planner that works one value out of several readings, instead of planning what is done next.
+ */
+interface Worksheet extends Planner
+{
+    /** @return list<Quantity> that its worked values can be taken down as */
+    public function quantities(): array;
+}
