@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\Job;
 use App\Models\Reading;
 use App\Models\User;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ispira\Core\Diagnosis\PredictionStore;
 use Ispira\Core\Diagnosis\Reading as CoreReading;
@@ -23,9 +24,9 @@ final readonly class RecordReading
     }
 
     /** @throws ReadingRefused when the id belongs to another job's reading */
-    public function __invoke(User $user, Job $job, CoreReading $reading): Reading
+    public function __invoke(User $user, Job $job, CoreReading $reading, ?Carbon $takenAt = null): Reading
     {
-        return DB::transaction(function () use ($user, $job, $reading): Reading {
+        return DB::transaction(function () use ($user, $job, $reading, $takenAt): Reading {
             $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
             $existing = Reading::query()->where('id', $reading->id)->first();
             if ($existing instanceof Reading) {
@@ -40,7 +41,7 @@ final readonly class RecordReading
                 ...Reading::columns($reading),
                 'episode' => $episode,
                 'doubts' => $doubts === [] ? null : array_map(static fn (Doubt $doubt): array => ['rule' => $doubt->rule, 'sentence' => $doubt->sentence], $doubts),
-                'taken_at' => now(),
+                'taken_at' => $takenAt ?? now(),
             ]);
             $locked->touch();
 

@@ -8,6 +8,7 @@ use App\Models\Job;
 use Ispira\Core\Diagnosis\DiagnosisFormat;
 use Ispira\Core\Diagnosis\Engine;
 use Ispira\Core\Diagnosis\PredictionStore;
+use Ispira\Core\Diagnosis\Series;
 use Ispira\Core\Diagnosis\SoundCircuit;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Measurement\DisplayUnits;
@@ -31,7 +32,7 @@ final readonly class JobDiagnosis
      * @param list<string> $missingTools
      * @param string|null  $chosen test to describe instead of the proposed one
      *
-     * @return array{diagnosis: array<string, mixed>, sheet: array<string, mixed>}
+     * @return array{diagnosis: array<string, mixed>, series: list<array<string, mixed>>, sheet: array<string, mixed>}
      */
     public function of(Job $job, CircuitModel $circuit, array $missingTools = [], ?string $chosen = null, ?WhatIf $whatIf = null): array
     {
@@ -42,6 +43,7 @@ final readonly class JobDiagnosis
 
         return [
             'diagnosis' => (new DiagnosisFormat($circuit, $case, $diagnosis, app(DisplayUnits::class)))->toArray($chosen),
+            'series' => $shown === null ? [] : (new Series($circuit, $case))->of($shown, $diagnosis->evidence, app(DisplayUnits::class)),
             'sheet' => (new SoundCircuit($circuit))->sheet($circuit->setUps[$shown->setUp ?? $top]),
         ];
     }

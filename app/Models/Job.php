@@ -78,6 +78,12 @@ final class Job extends Model
         return $this->hasMany(SpeedMap::class)->orderBy('taken_at');
     }
 
+    /** @return HasMany<Photo, $this> */
+    public function photos(): HasMany
+    {
+        return $this->hasMany(Photo::class)->orderBy('taken_at')->orderBy('id');
+    }
+
     /** @return HasMany<Capture, $this> */
     public function captures(): HasMany
     {

@@ -50,6 +50,7 @@ final class BenchController extends Controller
             'planners' => $this->planners($job),
             'worksheets' => $this->worksheets(),
             'tools' => $this->tools($circuit, $missing),
+            'stepping' => $request->boolean('series'),
             'whatIf' => $whatIf->sentence($circuit),
             'meters' => array_values($this->user($request)->workshop->meters()->orderBy('name')->get()->map(static fn (MeterAddress $meter): array => ['id' => $meter->id, 'name' => $meter->name])->all()),
             'leads' => Leads::ohms($request->session()),

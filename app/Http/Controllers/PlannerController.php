@@ -72,7 +72,7 @@ final class PlannerController extends Controller
         if ($job->stage !== JobStage::Bench) {
             return $this->whereItStands($job, 'This job is no longer on the bench: the reading was not recorded.');
         }
-        $data = $request->validate(['id' => ['required', 'ulid'], 'values' => ['array'], 'number' => ['required', 'integer', 'min:0'], 'test' => ['required', 'string', 'max:80']]);
+        $data = $request->validate(['id' => ['required', 'ulid'], 'values' => ['required', 'array'], 'number' => ['required', 'integer', 'min:0'], 'test' => ['required', 'string', 'max:80']]);
         try {
             $plan = $planner->plan($planner->parameters()->read($data['values'] ?? []));
         } catch (ParameterError $error) {

@@ -15,6 +15,7 @@ use App\Models\Strike;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use Ispira\Core\Diagnosis\Series;
 use Ispira\Core\Job\JobStage;
 
 final class ReadingController extends Controller
@@ -34,7 +35,10 @@ final class ReadingController extends Controller
             $live->letGo($this->user($request), $job, $circuit->tests[$stored->test], $request->string('meter')->toString());
         }
 
-        return redirect("/jobs/$job->id/bench", 303);
+        // While a table is stepped through, the next position is up; else what is proposed.
+        $next = $request->boolean('series') ? (new Series($circuit, $job->refresh()->caseFile()))->next($circuit->tests[$stored->test]) : null;
+
+        return redirect("/jobs/$job->id/bench".($next === null ? '' : "?test=$next->key&series=1"), 303);
     }
 
     public function strike(Request $request, Job $job, string $reading): RedirectResponse

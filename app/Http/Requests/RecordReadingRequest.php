@@ -38,6 +38,7 @@ final class RecordReadingRequest extends FormRequest
             'supplyVolts' => ['nullable', 'max:40'],
             'misbehaved' => ['nullable', 'boolean'],
             'meter' => ['nullable', 'string', 'max:40'],
+            'series' => ['boolean'],
         ];
     }
 

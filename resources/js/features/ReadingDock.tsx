@@ -11,6 +11,7 @@ interface Props {
     jobId: string;
     meters: MeterName[];
     leads: number;
+    stepping: boolean;
     card: Card;
     supplyLabel: string;
     lastWords: string | null;
@@ -26,7 +27,7 @@ export function spellsUnit(card: Card, typed: string): boolean {
 }
 
 /** Always in reach: the number or the choice, what is doubtful about it, and Record. */
-export default function ReadingDock({ jobId, meters, leads, card, supplyLabel, lastWords, typed, onType, onLive, onRecorded }: Props) {
+export default function ReadingDock({ jobId, meters, leads, stepping, card, supplyLabel, lastWords, typed, onType, onLive, onRecorded }: Props) {
     const { errors } = usePage<Shared>().props;
     const [id, setId] = useState(ulid);
     const [choice, setChoice] = useState('');
@@ -67,7 +68,7 @@ export default function ReadingDock({ jobId, meters, leads, card, supplyLabel, l
         if (sending || readsNothing) return;
         setSending(true);
         setLost(false);
-        router.post(`/jobs/${jobId}/readings`, { id, test: card.key, value: overRange ? null : typed, choice, overRange, steady, misbehaved, supplyVolts: supply, meter }, {
+        router.post(`/jobs/${jobId}/readings`, { id, test: card.key, value: overRange ? null : typed, choice, overRange, steady, misbehaved, supplyVolts: supply, meter, series: stepping }, {
             preserveState: true,
             preserveScroll: true,
             onSuccess: (page) => {

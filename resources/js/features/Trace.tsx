@@ -3,8 +3,7 @@ import type { CaptureShown } from '@/lib/types';
 import { seconds } from '@/lib/format';
 import Button from '@/ui/Button';
 
-const WIDTH = 1000;
-const MARGIN = 70;
+const MARGIN = 56;
 const HEIGHT = 170;
 const TOP = 12;
 const BOTTOM = 24;
@@ -22,10 +21,16 @@ export default function Trace({ jobId, capture, channel }: Props) {
     const [problem, setProblem] = useState<string | null>(null);
     const [drag, setDrag] = useState<[number, number] | null>(null);
     const drawing = useRef<SVGSVGElement>(null);
+    const [width, setWidth] = useState(800);
+    useEffect(() => {
+        const watch = new ResizeObserver(([box]) => { if (box) setWidth(Math.max(160, Math.round(box.contentRect.width) - MARGIN)); });
+        if (drawing.current) watch.observe(drawing.current);
+        return () => watch.disconnect();
+    }, []);
     const [from, to] = range;
     useEffect(() => {
         const leaving = new AbortController();
-        fetch(`/jobs/${jobId}/captures/${capture.id}/trace?channel=${channel}&from=${from}&to=${to}&columns=${Math.min(WIDTH, Math.max(10, to - from))}`, { signal: leaving.signal, headers: { Accept: 'application/json' } })
+        fetch(`/jobs/${jobId}/captures/${capture.id}/trace?channel=${channel}&from=${from}&to=${to}&columns=${Math.min(width, Math.max(10, to - from))}`, { signal: leaving.signal, headers: { Accept: 'application/json' } })
             .then(async (answer) => {
                 const data = await answer.json() as [number, number][] | { message: string };
                 if (Array.isArray(data)) setColumns(data);
@@ -33,7 +38,7 @@ export default function Trace({ jobId, capture, channel }: Props) {
             })
             .catch(() => { if (!leaving.signal.aborted) setProblem('No connection: the picture could not be loaded.'); });
         return () => leaving.abort();
-    }, [jobId, capture.id, channel, from, to]);
+    }, [jobId, capture.id, channel, from, to, width]);
 
     const show = (start: number, end: number) => {
         const least = Math.min(20, capture.count);
@@ -50,22 +55,23 @@ export default function Trace({ jobId, capture, channel }: Props) {
     const low = Math.min(...columns.map(([least]) => least), 0);
     const high = Math.max(...columns.map(([, most]) => most), 0.001);
     const y = (value: number) => TOP + (1 - (value - low) / (high - low || 1)) * (HEIGHT - TOP - BOTTOM);
-    const step = WIDTH / Math.max(1, columns.length);
+    const step = width / Math.max(1, columns.length);
     // A column with one value is a point of the line, one with two its whole height.
     const path = columns.map(([least, most], n) => `${n === 0 ? 'M' : 'L'}${(n * step).toFixed(1)} ${y(n % 2 === 0 ? least : most).toFixed(1)}${least === most ? '' : `L${(n * step).toFixed(1)} ${y(n % 2 === 0 ? most : least).toFixed(1)}`}`).join('');
     const at = (event: PointerEvent) => {
         const box = drawing.current?.getBoundingClientRect();
-        return box ? Math.min(1, Math.max(0, ((event.clientX - box.left) / box.width) * ((WIDTH + MARGIN) / WIDTH))) : 0;
+        return box ? Math.min(1, Math.max(0, ((event.clientX - box.left) / box.width) * ((width + MARGIN) / width))) : 0;
     };
-    const ticks = [0, 0.25, 0.5, 0.75, 1].map((part) => ({ part, label: seconds(capture.start + (from + part * (to - from)) * capture.interval) }));
+    const ticks = (width < 500 ? [0, 0.5, 1] : [0, 0.25, 0.5, 0.75, 1]).map((part) => ({ part, label: seconds(capture.start + (from + part * (to - from)) * capture.interval) }));
     const levels = shown?.pulses ? [...new Set([shown.pulses.low, shown.pulses.high])] : [];
     return (
         <figure>
             <svg
                 ref={drawing}
-                viewBox={`0 0 ${WIDTH + MARGIN} ${HEIGHT}`}
+                viewBox={`0 0 ${width + MARGIN} ${HEIGHT}`}
                 role="img"
-                aria-label={`${shown?.name ?? ''} from ${ticks[0]?.label} to ${ticks[4]?.label}`}
+                aria-label={`${shown?.name ?? ''} from ${ticks[0]?.label} to ${ticks.at(-1)?.label}`}
+                height={HEIGHT}
                 className="w-full cursor-crosshair touch-none border border-rule bg-sheet"
                 onPointerDown={(event) => { event.currentTarget.setPointerCapture(event.pointerId); setDrag([at(event), at(event)]); }}
                 onPointerMove={(event) => { if (drag) setDrag([drag[0], at(event)]); }}
@@ -76,15 +82,15 @@ export default function Trace({ jobId, capture, channel }: Props) {
             >
                 {levels.map((level) => (
                     <g key={level}>
-                        <line x1={0} x2={WIDTH} y1={y(level)} y2={y(level)} className="stroke-warn" strokeDasharray="4 6" />
-                        <text x={WIDTH + 6} y={y(level) + 5} className="figure fill-soft text-[13px]">{level.toFixed(1)}{shown?.unit === 'V' ? ' V' : ''}</text>
+                        <line x1={0} x2={width} y1={y(level)} y2={y(level)} className="stroke-warn" strokeDasharray="4 6" />
+                        <text x={width + 6} y={y(level) + 5} className="figure fill-soft text-[13px]">{level.toFixed(1)}{shown?.unit === 'V' ? ' V' : ''}</text>
                     </g>
                 ))}
                 <path d={path} className="fill-none stroke-lake" strokeWidth={1.6} vectorEffect="non-scaling-stroke" />
                 {ticks.map(({ part, label }) => (
-                    <text key={part} x={part * WIDTH + (part === 0 ? 4 : part === 1 ? -4 : 0)} y={HEIGHT - 7} textAnchor={part === 0 ? 'start' : part === 1 ? 'end' : 'middle'} className="figure fill-soft text-[13px]">{label}</text>
+                    <text key={part} x={part * width + (part === 0 ? 4 : part === 1 ? -4 : 0)} y={HEIGHT - 7} textAnchor={part === 0 ? 'start' : part === 1 ? 'end' : 'middle'} className="figure fill-soft text-[13px]">{label}</text>
                 ))}
-                {drag && <rect x={Math.min(...drag) * WIDTH} width={Math.abs(drag[1] - drag[0]) * WIDTH} y={0} height={HEIGHT} className="fill-lake/20" />}
+                {drag && <rect x={Math.min(...drag) * width} width={Math.abs(drag[1] - drag[0]) * width} y={0} height={HEIGHT} className="fill-lake/20" />}
             </svg>
             {problem && <p role="alert" className="font-medium text-bad">{problem}</p>}
             <figcaption className="flex flex-wrap items-center gap-x-1">

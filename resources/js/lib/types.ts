@@ -219,6 +219,31 @@ export interface FieldShown {
     onlyWith: { key: string; values: string[] } | null;
 }
 
+export interface LoggedReading extends ReadingShown {
+    setUp: string;
+    place: string;
+    unit: string;
+    number: number | null;
+}
+
+export interface PhotoShown {
+    id: string;
+    caption: string | null;
+    width: number;
+    height: number;
+    reading: string | null;
+    takenAt: string;
+}
+
+export interface SeriesStep {
+    test: string;
+    position: string;
+    expected: number | null;
+    expectedText: string;
+    read: number | null;
+    text: string | null;
+}
+
 export interface PulsesShown {
     low: number;
     high: number;

@@ -5,11 +5,12 @@ import Doubts from '@/features/Doubts';
 import NextTest from '@/features/NextTest';
 import ReadingDock, { spellsUnit } from '@/features/ReadingDock';
 import ReadingLog from '@/features/ReadingLog';
+import SeriesTable from '@/features/SeriesTable';
 import SpeedStrip from '@/features/SpeedStrip';
 import Suspects from '@/features/Suspects';
 import TestList from '@/features/TestList';
 import { money, percent, sketchNumber } from '@/lib/format';
-import type { Diagnosis, JobHead, MeterName, PlannerHead, ReadingShown, ReplacementShown, Shared, Sheet, Strip, Tool } from '@/lib/types';
+import type { Diagnosis, JobHead, MeterName, PlannerHead, ReadingShown, ReplacementShown, SeriesStep, Shared, Sheet, Strip, Tool } from '@/lib/types';
 import Button from '@/ui/Button';
 import Frame from '@/ui/Frame';
 import Panel from '@/ui/Panel';
@@ -25,6 +26,8 @@ interface Props extends Shared {
     open: boolean;
     tools: Tool[];
     whatIf: string | null;
+    series: SeriesStep[];
+    stepping: boolean;
     planners: PlannerHead[];
     worksheets: Record<string, PlannerHead[] | undefined>;
     meters: MeterName[];
@@ -42,7 +45,7 @@ function whatChanged(before: Diagnosis, after: Diagnosis, reading: ReadingShown 
 }
 
 export default function Bench() {
-    const { job, strip, sheet, readings, diagnosis, chosen, open: onBench, tools, whatIf, planners, worksheets, meters, leads, user } = usePage<Props>().props;
+    const { job, strip, sheet, readings, diagnosis, chosen, open: onBench, tools, whatIf, series, stepping, planners, worksheets, meters, leads, user } = usePage<Props>().props;
     // A question changes nothing, so nothing can be recorded while it is asked.
     const open = onBench && whatIf === null;
     const ask = (question: Record<string, string>) => {
@@ -148,6 +151,7 @@ export default function Bench() {
                         </div>
                     )}
                     {card && open && <NextTest card={card} choice={diagnosis.tests.find((test) => test.key === card.key)} proposed={chosen === null || chosen === diagnosis.next?.key} typed={shownByMeter ?? sketchNumber(typed)} />}
+                    {card && open && series.length > 1 && <SeriesTable jobId={job.id} steps={series} here={card.key} unit={card.unit} stepping={stepping} />}
                     {!card && !verdict && !misfit && <p>No test is left that tells anything. Choose one of the others, or go to the verdict with the odds as they stand.</p>}
                     {open && (
                         <p className="mt-2 flex flex-wrap gap-x-1">
@@ -164,6 +168,7 @@ export default function Bench() {
                     <p className="flex flex-wrap gap-x-1">
                         <Button kind="quiet" aria-keyshortcuts="W" onClick={() => setPanel('why')}>Why <span className="key">W</span></Button>
                         <Button kind="quiet" aria-keyshortcuts="L" onClick={() => setPanel('readings')}>Readings <span className="key">L</span></Button>
+                        <Link href={`/jobs/${job.id}/log`} className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Log</Link>
                         <Link href={`/jobs/${job.id}/captures`} className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Captures</Link>
                         {open && !verdict && <Link href={`/jobs/${job.id}/verdict`} className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Verdict now</Link>}
                     </p>
@@ -180,7 +185,7 @@ export default function Bench() {
             </div>
             <div className="sticky bottom-0 z-10">
                 {open && doubted && <Doubts key={doubted.id} jobId={job.id} reading={doubted} />}
-                {card && open && <ReadingDock key={card.key} jobId={job.id} meters={meters} leads={leads} onLive={setShownByMeter} card={card} supplyLabel={sheet.potential.supply} lastWords={lastWords} typed={typed} onType={(value) => setDraft({ test: card.key, value })} onRecorded={recorded} />}
+                {card && open && <ReadingDock key={card.key} jobId={job.id} meters={meters} leads={leads} stepping={stepping} onLive={setShownByMeter} card={card} supplyLabel={sheet.potential.supply} lastWords={lastWords} typed={typed} onType={(value) => setDraft({ test: card.key, value })} onRecorded={recorded} />}
             </div>
             <Panel open={panel === 'tests'} onOpenChange={(on) => setPanel(on ? 'tests' : null)} title={near ? 'Tests at this place' : 'Every test, best first'} description="What it saves is the fall in the price of guessing, before its own minutes.">
                 <TestList jobId={job.id} tests={diagnosis.tests} beyond={diagnosis.beyond} tools={tools} currency={currency} near={near} onChosen={() => setPanel(null)} />

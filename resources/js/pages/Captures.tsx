@@ -122,7 +122,7 @@ export default function Captures() {
     const { job, open, positions, captures, steps, wanted, errors } = usePage<Props>().props;
     return (
         <Frame title={`Captures ${job.number}`} job={job} here="bench">
-            <div className="mx-auto grid max-w-[1240px] gap-8 px-5 py-5 lg:grid-cols-[minmax(0,1fr)_320px]">
+            <div className="mx-auto grid max-w-[1240px] grid-cols-1 gap-8 px-5 py-5 lg:grid-cols-[minmax(0,1fr)_320px]">
                 <div className="min-w-0">
                     <div className="flex flex-wrap items-baseline gap-x-4">
                         <h1 className="text-[1.6rem] leading-none font-semibold">Captures</h1>
@@ -134,7 +134,7 @@ export default function Captures() {
                         {[...captures].reverse().map((capture) => <Capture key={capture.id} jobId={job.id} capture={capture} open={open} wanted={wanted} />)}
                     </div>
                 </div>
-                <aside className="flex flex-col gap-6">
+                <aside className="flex min-w-0 flex-col gap-6 max-lg:order-first">
                     {open && <ImportForm jobId={job.id} positions={positions} />}
                     {steps.rows.length > 0 && <StepBars rows={steps.rows} findings={steps.findings} />}
                 </aside>

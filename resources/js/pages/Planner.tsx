@@ -118,7 +118,7 @@ export default function Planner() {
                         {Object.keys(problems).length > 0 && <p role="alert" className="mt-3 font-medium text-bad">Some fields need another value before this can be worked out.</p>}
                         <div className="mt-5"><Button kind="act" type="submit" disabled={sending}>Work it out</Button></div>
                     </form>
-                    {plan ? <div><Result plan={plan} />{job && tests.length > 0 && <TakeDown planner={planner.key} values={values} plan={plan} job={job} wanted={wanted} tests={tests} />}</div> : <p className="text-lg text-soft">The result stands here once every field can be read.</p>}
+                    {plan ? <div><Result plan={plan} />{job && tests.length > 0 && Object.keys(values).length > 0 && <TakeDown planner={planner.key} values={values} plan={plan} job={job} wanted={wanted} tests={tests} />}</div> : <p className="text-lg text-soft">The result stands here once every field can be read.</p>}
                 </div>
             </div>
         </Frame>
