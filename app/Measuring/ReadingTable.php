@@ -38,7 +38,7 @@ final class ReadingTable
                 $words->test($test),
                 $words->setUp($test),
                 $reading->over_range ? 'OL' : (string) ($reading->choice ?? json_encode($reading->number)),
-                $test->probe->quantity->unit(),
+                $reading->over_range ? '' : $test->probe->quantity->unit(),
                 $reading->steady ? 'yes' : 'no',
                 $reading->supply_volts === null ? '' : (string) json_encode($reading->supply_volts),
                 (string) $reading->instrument,
