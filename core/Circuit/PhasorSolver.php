@@ -139,7 +139,7 @@ final class PhasorSolver implements Solver
 
     public function signature(array $values, array $usual, bool $potentials): string
     {
-        $signature = '';
+        $signature = $potentials ? 'all ' : 'live ';
         if (!$potentials) {
             $live = $this->shape($values)->live;
             // An armature can be stuck in without any voltage.

@@ -10,6 +10,8 @@ use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Diagnosis\HypothesisList;
 use Ispira\Core\Diagnosis\Simulator;
 use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Family\Quantity;
+use Ispira\Core\Family\Test;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -61,6 +63,25 @@ final class SharedStatesTest extends TestCase
             }
         }
         self::assertGreaterThan(0, $shared);
+    }
+
+    /** States are shared between questions of speed and of voltage too: no question may answer for another. */
+    #[DataProvider('families')]
+    public function testWhatWasAskedBeforeChangesNoPrediction(string $key): void
+    {
+        $alone = new Bench([], false, $key);
+        $after = new Bench([], false, $key);
+        $tests = array_filter($after->circuit->tests, static fn (Test $test): bool => \in_array($test->probe->quantity, [Quantity::Volts, Quantity::Amps, Quantity::Vacuum], true));
+        foreach ($after->hypotheses as $hypothesis) {
+            foreach ($after->circuit->positions as $position) {
+                $after->predictions->few($hypothesis, $after->circuit->speedTest((string) $position->key));
+            }
+        }
+        foreach (\array_slice($tests, 0, 12) as $test) {
+            foreach (['none', array_key_last($after->hypotheses)] as $hypothesis) {
+                self::assertEqualsWithDelta($alone->predictions->few($alone->hypotheses[$hypothesis], $alone->circuit->tests[$test->key]), $after->predictions->few($after->hypotheses[$hypothesis], $test), 1e-6, "$test->key, $hypothesis");
+            }
+        }
     }
 
     public function testADeadEndHangsWhereItShouldBesideAnIdealSource(): void
