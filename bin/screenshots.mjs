@@ -13,7 +13,6 @@ const shoot = async (name, fullPage = false) => {
 };
 
 await page.goto(`${address}/sign-in`);
-await shoot('sign-in');
 await page.getByLabel('E-mail address').fill('iska@halvmark.example');
 await page.getByLabel('Password').fill('lake-ferry');
 await page.getByRole('button', { name: 'Sign in' }).click();
@@ -36,7 +35,8 @@ await shoot('new-job');
 for (const [name, complaint, stage] of [
     ['bench', 'Weak at full speed, pins were brown once', 'bench'],
     ['bench-tapped', 'Squeals, slow to start', 'bench'],
-    ['bench-ecm', 'No cooling speed', 'bench'],
+    ['captures', 'Fast steps weak', 'captures'],
+    ['log', 'Dead on every step', 'log'],
     ['bench-five-wire', 'Stands still, error code', 'bench'],
     ['bench-doors', 'Air goes to the windscreen uphill', 'bench'],
     ['complaint', 'Cuts in and out on the lower speeds', 'complaint'],
@@ -49,7 +49,7 @@ for (const [name, complaint, stage] of [
     await shoot(name);
 }
 // Planners stand whole: their pictures are below their figures.
-for (const [name, path] of [['planner-airflow', '/planners/airflow'], ['planner-heat-cycle', '/planners/heat-cycle'], ['planner-supply', '/planners/bench-supply'], ['bench-runs', '/bench-runs']]) {
+for (const [name, path] of [['planner-airflow', '/planners/airflow'], ['planner-heat-cycle', '/planners/heat-cycle'], ['instruments', '/instruments'], ['bench-runs', '/bench-runs']]) {
     await page.goto(`${address}${path}`);
     await shoot(name, true);
 }

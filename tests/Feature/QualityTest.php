@@ -6,8 +6,11 @@ namespace Tests\Feature;
 
 use App\Models\Job;
 use App\Models\Reading;
+use Ispira\Core\Diagnosis\Reading as CoreReading;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Job\JobFileFormat;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
+use Tests\Core\Quality\QualityCheckTest;
 use Tests\TestCase;
 
 /**
@@ -27,6 +30,28 @@ final class QualityTest extends TestCase
         $this->post("/jobs/$job->id/readings/$reading->id/keep")->assertRedirect("/jobs/$job->id/bench");
         self::assertTrue($this->props("/jobs/$job->id/bench")['readings'][0]['kept']);
         self::assertSame([], Reading::query()->findOrFail($reading->sequence)->toCore()->doubts);
+    }
+
+    /** @param list<CoreReading> $before */
+    #[DataProviderExternal(QualityCheckTest::class, 'cases')]
+    public function testEveryRuleIsShownOnTheBench(string $rule, array $before, CoreReading $doubted): void
+    {
+        $job = $this->jobOnBench($this->person());
+        $send = function (CoreReading $reading) use ($job): Reading {
+            if ($reading->leadOhms > 0.0) {
+                $this->post('/leads', ['ohms' => (string) $reading->leadOhms]);
+            }
+            $value = $reading->value === null ? '' : (string) ((float) $reading->value + $reading->leadOhms);
+
+            return $this->record($job, $reading->test, $value, ['overRange' => $reading->value === null, 'steady' => $reading->steady, 'supplyVolts' => $reading->supplyVolts]);
+        };
+        foreach ($before as $reading) {
+            $send($reading);
+        }
+        $stored = $send($doubted);
+        $doubts = array_column($stored->doubts ?? [], 'sentence', 'rule');
+        self::assertArrayHasKey($rule, $doubts);
+        self::assertContains($doubts[$rule], $this->props("/jobs/$job->id/bench")['readings'][0]['doubts']);
     }
 
     public function testTakingItAgainStrikesItOutAndOpensTheSameTest(): void

@@ -64,8 +64,8 @@ function Entry({ jobId, reading, photos }: { jobId: string; reading: LoggedReadi
         reading.struck ? `struck out${reading.struckBecause ? `: ${reading.struckBecause}` : ''}` : '',
     ].filter(Boolean).join(', ');
     return (
-        <li className="grid grid-cols-[5.5rem_minmax(0,1fr)_auto] gap-x-3 border-t border-rule py-1.5 max-sm:grid-cols-[4.5rem_minmax(0,1fr)]">
-            <span className={`figure text-right font-medium ${reading.struck ? 'line-through opacity-70' : ''}`}>{reading.value}</span>
+        <li className="grid grid-cols-[8rem_minmax(0,1fr)_auto] gap-x-3 border-t border-rule py-1.5 max-sm:grid-cols-[6rem_minmax(0,1fr)]">
+            <span className={`text-right font-medium ${reading.unit ? 'figure' : 'leading-snug'} ${reading.struck ? 'line-through opacity-70' : ''}`}>{reading.value}</span>
             <span className="leading-snug">
                 <span className={reading.struck ? 'line-through opacity-70' : ''}>{reading.title}</span>
                 <span className="block text-[0.88rem] text-soft">{clock(reading.takenAt)}, {reading.setUp}{notes ? `; ${notes}` : ''}</span>
@@ -101,7 +101,7 @@ export default function Log() {
                         <Filter label="Place" value={place} values={listed.map((reading) => reading.place)} onChange={setPlace} />
                         <label className="flex min-h-11 items-center gap-2 self-end"><input type="checkbox" checked={maps} onChange={(event) => setMaps(event.target.checked)} className="h-5 w-5" /> speed maps too</label>
                     </div>
-                    <p role="status" className="mt-3 text-soft">{shown.length === 1 ? '1 reading' : `${shown.length} readings`}{shown[0] ? `, newest of ${day(shown[0].takenAt)} first` : ''}</p>
+                    <p role="status" className="mt-3 text-soft">{shown.length === 0 ? 'No reading here. Take one on the bench, or choose another set-up or place.' : shown.length === 1 ? '1 reading' : `${shown.length} readings`}{shown[0] ? `, newest of ${day(shown[0].takenAt)} first` : ''}</p>
                     <ul className="mt-1 border-b border-rule">
                         {shown.map((reading) => <Entry key={reading.id} jobId={job.id} reading={reading} photos={photos.filter((photo) => photo.reading === reading.id)} />)}
                     </ul>
