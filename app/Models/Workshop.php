@@ -42,6 +42,18 @@ final class Workshop extends Model
         return $this->hasMany(BenchRun::class);
     }
 
+    /** @return HasMany<WorkshopProcedure, $this> */
+    public function procedures(): HasMany
+    {
+        return $this->hasMany(WorkshopProcedure::class);
+    }
+
+    /** @return HasMany<ProcedureRun, $this> */
+    public function procedureRuns(): HasMany
+    {
+        return $this->hasMany(ProcedureRun::class);
+    }
+
     /** @return HasMany<MeterAddress, $this> */
     public function meters(): HasMany
     {

@@ -36,3 +36,9 @@ export function seconds(time: number): string {
     if (size < 1) return `${(time * 1e3).toFixed(2)} ms`;
     return `${time.toFixed(3)} s`;
 }
+
+/** Minutes and seconds of a wait. */
+export function countdown(left: number): string {
+    const whole = Math.max(0, Math.ceil(left));
+    return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}

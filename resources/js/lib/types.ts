@@ -288,6 +288,39 @@ export interface StepShown {
     missing: number;
 }
 
+export interface ProcedureStep {
+    text: string;
+    cautions?: string[];
+    wait?: { least: number; most?: number; reason: string; formula?: string };
+    expect?: string;
+    otherwise?: string;
+    confirm?: string;
+}
+
+export interface ProcedureText {
+    key: string;
+    title: string;
+    summary: string;
+    families: string[];
+    cautions: string[];
+    steps: ProcedureStep[];
+    abort: string[];
+}
+
+export interface RunShown {
+    id: string;
+    procedure: ProcedureText;
+    step: number;
+    since: number;
+    now: number;
+    remaining: number;
+    late: boolean;
+    finished: boolean;
+    aborted: string | null;
+    times: { step: number; seconds: number }[];
+    startedAt: string;
+}
+
 export interface PlannerHead {
     key: string;
     name: string;

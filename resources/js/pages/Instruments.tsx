@@ -52,7 +52,7 @@ export default function Instruments() {
                             <li key={meter.id} className="flex flex-wrap items-center gap-x-3 border-t border-rule py-1">
                                 <span className="font-medium">{meter.name}</span>
                                 <span className="figure text-soft">{meter.host}:{meter.port}</span>
-                                <span className="min-w-0 flex-1 text-soft">{meter.identity ?? 'has not answered yet'}</span>
+                                <span className="min-w-0 flex-1 text-soft max-sm:basis-full">{meter.identity ?? 'has not answered yet'}</span>
                                 <Button kind="quiet" onClick={() => router.post(`/instruments/${meter.id}/try`, {}, { preserveScroll: true })}>Try<span className="sr-only"> {meter.name}</span></Button>
                                 <Button kind="quiet" onClick={() => router.delete(`/instruments/${meter.id}`, { preserveScroll: true })}>Take off the list<span className="sr-only">: {meter.name}</span></Button>
                                 {tried?.meter === meter.id && <p role="status" className={`w-full pb-2 font-medium ${tried.works ? 'text-good' : 'text-bad'}`}>{tried.says}</p>}

@@ -98,6 +98,7 @@ export default function Verdict() {
                         <form onSubmit={submit} className="border-t-2 border-ink pt-3">
                             <h2 className="text-lg font-semibold">What was replaced or repaired</h2>
                             <p className="mb-2 border-l-4 border-warn bg-caution px-3 py-1.5">{repairCaution}</p>
+                            <p className="mb-1"><Link href={`/procedures?job=${job.id}`} className="inline-flex min-h-11 items-center text-lake underline underline-offset-4">Procedures for this unit, step by step</Link></p>
                             <p className="mb-2 text-soft">Measure the new part with the test that condemned the old one before it goes in.</p>
                             <fieldset className="mb-3">
                                 <legend className="sr-only">Parts</legend>

@@ -87,11 +87,12 @@ export default function Frame({ title, job, here = '', fill = false, children }:
                 ) : (
                     <p className="flex-1 truncate text-soft">{user?.workshop}</p>
                 )}
-                <div className="ml-auto flex items-center gap-2 max-lg:order-1">
+                <div className="ml-auto flex flex-wrap items-center justify-end gap-x-2 whitespace-nowrap max-lg:order-1 max-sm:-mr-2 max-sm:gap-x-0">
                     <ThemeSwitch />
                     {user && !job && (
                         <>
                             <Link href="/instruments" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Instruments</Link>
+                            <Link href="/procedures" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Procedures</Link>
                             <Link href="/planners" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Planners</Link>
                             <span className="text-soft max-sm:hidden">{user.name}, {user.role}</span>
                             <button type="button" onClick={() => router.post('/sign-out')} className="min-h-11 px-2 text-lake underline underline-offset-4">Sign out</button>

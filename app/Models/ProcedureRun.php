@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+use Ispira\Core\Procedure\Marked;
+use Ispira\Core\Procedure\Procedure;
+use Ispira\Core\Procedure\ProcedureFormat;
+use Ispira\Core\Procedure\Run;
+
+/**
+ * A procedure that is or was worked, as it read when it began.
+ *
+ * @property string               $id
+ * @property int                  $workshop_id
+ * @property string|null          $job_id
+ * @property string               $key
+ * @property array<string, mixed> $text
+ * @property Carbon               $started_at
+ * @property Job|null             $job
+ */
+final class ProcedureRun extends Model
+{
+    use HasUlids;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $dateFormat = 'Y-m-d H:i:s.u';
+
+    protected $casts = ['text' => 'array', 'started_at' => 'datetime'];
+
+    /** @return HasMany<ProcedureMark, $this> */
+    public function marks(): HasMany
+    {
+        return $this->hasMany(ProcedureMark::class, 'run_id')->orderBy('sequence');
+    }
+
+    /** @return BelongsTo<Job, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(Job::class);
+    }
+
+    public function procedure(): Procedure
+    {
+        return ProcedureFormat::read((string) json_encode($this->text));
+    }
+
+    public function run(): Run
+    {
+        return Run::of($this->procedure(), $this->started_at->getPreciseTimestamp() / 1e6, array_values($this->marks()->get()->map(static fn (ProcedureMark $mark): Marked => $mark->toCore())->all()));
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Procedure;
+
+/**
+ * What was noted of a procedure: rows of it are only added.
+ */
+final readonly class Marked
+{
+    /** @param float $at seconds of the server's clock */
+    public function __construct(public MarkKind $kind, public int $step, public float $at, public ?string $note = null)
+    {
+    }
+}

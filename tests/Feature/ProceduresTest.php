@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\ProcedureRun;
+use App\Models\User;
+use Illuminate\Testing\TestResponse;
+use Inertia\Testing\AssertableInertia as Page;
+use Ispira\Core\Procedure\ProcedureFormat;
+use Ispira\Core\Procedure\ProcedureLibrary;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\TestCase;
+
+/**
+ * Procedures against the server's clock.
+ */
+final class ProceduresTest extends TestCase
+{
+    public function testProceduresOfAJobAreThoseOfItsFamily(): void
+    {
+        $job = $this->jobOnBench($this->person());
+        $keys = array_column($this->props("/procedures?job=$job->id")['procedures'], 'key');
+        self::assertContains('pack-swap', $keys);
+        self::assertContains('wheel-and-motor', $keys);
+        self::assertNotContains('wiper-park', $keys);
+        self::assertCount(15, $this->props('/procedures')['procedures']);
+        foreach ((new ProcedureLibrary())->all() as $key => $procedure) {
+            $this->get("/procedures/$key")->assertInertia(fn (Page $page) => $page->component('Procedure')->where('procedure.title', $procedure->title));
+        }
+        $this->get('/procedures/none')->assertNotFound();
+    }
+
+    public function testAWaitGoesOnWhateverHappensToThePage(): void
+    {
+        $this->freezeTime();
+        $run = $this->begin($this->person(), 'wiper-park');
+        foreach ([0, 1] as $step) {
+            $this->done($run, $step)->assertSessionHasNoErrors();
+        }
+        // The third step waits ten seconds.
+        $this->travel(4)->seconds();
+        $this->done($run, 2, seen: true)->assertSessionHasErrors(['step' => 'Not yet: 0:06 to go. It has to come to rest by itself.']);
+        // Another device, another session, later: the clock is the server's.
+        $this->flushSession();
+        $this->actingAs($run->job?->workshop->users()->firstOrFail() ?? User::query()->where('workshop_id', $run->workshop_id)->firstOrFail());
+        $this->travel(3)->seconds();
+        self::assertEqualsWithDelta(3.0, $this->props("/runs/$run->id")['run']['remaining'], 0.01);
+        $this->travel(3)->seconds();
+        $this->done($run, 2, seen: true)->assertSessionHasNoErrors();
+        self::assertSame(3, $this->props("/runs/$run->id")['run']['step']);
+    }
+
+    public function testWhatIsNotSeenStopsAndASecondPressDoesNothing(): void
+    {
+        $run = $this->begin($this->person(), 'pack-swap');
+        $this->done($run, 0)->assertSessionHasErrors('step');
+        $this->done($run, 0, seen: true)->assertSessionHasNoErrors();
+        $this->done($run, 0, seen: true)->assertSessionHasErrors(['step' => 'This step is not up any more: the page shows where the procedure stands.']);
+        self::assertSame(1, $this->props("/runs/$run->id")['run']['step']);
+    }
+
+    public function testAProcedureIsBrokenOffWithItsReason(): void
+    {
+        $run = $this->begin($this->person(), 'pack-swap');
+        $this->post("/runs/$run->id/marks", ['kind' => 'aborted'])->assertSessionHasErrors('note');
+        $this->post("/runs/$run->id/marks", ['kind' => 'aborted', 'note' => 'wrong part'])->assertSessionHasNoErrors();
+        self::assertSame('wrong part', $this->props("/runs/$run->id")['run']['aborted']);
+        $this->done($run, 0, seen: true)->assertSessionHasErrors('step');
+        self::assertSame('broken off', $this->props('/procedures')['running'][0]['state']);
+    }
+
+    public function testTheSameBeginningTwiceIsOneRun(): void
+    {
+        $user = $this->person();
+        $job = $this->jobOnBench($user);
+        $id = $this->ulid();
+        foreach ([1, 2] as $time) {
+            $this->post('/procedures/pack-swap/runs', ['id' => $id, 'job' => $job->id])->assertRedirect('/runs/'.strtolower($id));
+        }
+        self::assertSame(1, $user->workshop->procedureRuns()->count());
+    }
+
+    public function testAStoredChargeIsComputedFromWhatIsTold(): void
+    {
+        $user = $this->person();
+        $this->actingAs($user);
+        $begin = fn (array $charge): TestResponse => $this->post('/procedures/stored-charge/runs', ['id' => $this->ulid()] + $charge);
+        $begin(['microfarads' => '2350'])->assertSessionHasErrors('ohms');
+        $begin(['microfarads' => 'much', 'ohms' => '100k', 'volts' => '325'])->assertSessionHasErrors('microfarads');
+        $begin(['microfarads' => '-3', 'ohms' => '100k', 'volts' => '325'])->assertSessionHasErrors('microfarads');
+        self::assertSame(0, $user->workshop->procedureRuns()->count());
+        $begin(['microfarads' => '2350', 'ohms' => '100k', 'volts' => '325'])->assertSessionHasNoErrors();
+        self::assertSame(1120, $user->workshop->procedureRuns()->firstOrFail()->text['steps'][2]['wait']['least']);
+    }
+
+    public function testALeadWritesTheWorkshopsOwnAndRunsKeepTheirText(): void
+    {
+        $lead = $this->person('lead');
+        $run = $this->begin($lead, 'pack-swap');
+        $text = ProcedureFormat::toArray((new ProcedureLibrary())->all()['pack-swap']);
+        $own = json_encode(['title' => 'Swap a pack, our way'] + $text, \JSON_THROW_ON_ERROR);
+        $this->post('/procedures', ['text' => '{}'])->assertSessionHasErrors('text');
+        $this->post('/procedures', ['text' => $own])->assertRedirect('/procedures/pack-swap');
+        self::assertSame('Swap a pack, our way', $this->props('/procedures/pack-swap')['procedure']['title']);
+        self::assertSame('Swap a resistor pack', $this->props("/runs/$run->id")['run']['procedure']['title']);
+        $technician = $this->person('technician', $lead->workshop);
+        $this->actingAs($technician)->post('/procedures', ['text' => $own])->assertForbidden();
+        $this->actingAs($this->person('lead'));
+        self::assertSame('Swap a resistor pack', $this->props('/procedures/pack-swap')['procedure']['title'], 'Another workshop keeps what ships.');
+        $this->delete('/procedures/pack-swap')->assertNotFound();
+        $this->actingAs($lead)->delete('/procedures/pack-swap')->assertRedirect('/procedures/pack-swap');
+        self::assertSame('Swap a resistor pack', $this->props('/procedures/pack-swap')['procedure']['title']);
+    }
+
+    public function testAnotherWorkshopsRunIsNotFound(): void
+    {
+        $run = $this->begin($this->person(), 'pack-swap');
+        $this->actingAs($this->person());
+        $this->get("/runs/$run->id")->assertNotFound();
+        $this->done($run, 0, seen: true)->assertNotFound();
+        $this->post("/runs/$run->id/marks", ['kind' => 'aborted', 'note' => 'x'])->assertNotFound();
+    }
+
+    private function begin(User $user, string $procedure): ProcedureRun
+    {
+        $this->actingAs($user)->post("/procedures/$procedure/runs", ['id' => $id = $this->ulid()])->assertRedirect('/runs/'.strtolower($id));
+
+        return ProcedureRun::query()->findOrFail(strtolower($id));
+    }
+
+    /** @return TestResponse<Response> */
+    private function done(ProcedureRun $run, int $step, bool $seen = false): TestResponse
+    {
+        return $this->post("/runs/$run->id/done", ['step' => $step, 'seen' => $seen]);
+    }
+}
