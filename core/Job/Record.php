@@ -82,11 +82,11 @@ final class Record
         return \is_bool($value) ? $value : throw FileError::at("$this->path.$key", 'must be true or false.');
     }
 
-    public function count(string $key): int
+    public function count(string $key, int $most = 999): int
     {
         $value = $this->data[$key] ?? 0;
 
-        return \is_int($value) && $value >= 0 && $value < 1000 ? $value : throw FileError::at("$this->path.$key", 'must be a whole number, zero or more.');
+        return \is_int($value) && $value >= 0 && $value <= $most ? $value : throw FileError::at("$this->path.$key", "must be a whole number from zero to $most.");
     }
 
     public function optionalNumber(string $key): ?float

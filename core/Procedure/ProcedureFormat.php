@@ -82,10 +82,10 @@ final class ProcedureFormat
         $wait = null;
         if ($record->get('wait') !== null) {
             $told = new Record($record->get('wait'), "$path.wait", ['least', 'most', 'reason', 'formula']);
-            $least = $told->count('least');
-            $most = $told->get('most') === null ? null : $told->count('most');
+            $least = $told->count('least', self::LONGEST_WAIT);
+            $most = $told->get('most') === null ? null : $told->count('most', self::LONGEST_WAIT);
             $formula = $told->optionalText('formula');
-            if ($least > self::LONGEST_WAIT || $most !== null && $most < $least || $formula !== null && $formula !== StoredCharge::FORMULA) {
+            if ($most !== null && $most < $least || $formula !== null && $formula !== StoredCharge::FORMULA) {
                 throw FileError::at("$path.wait", 'needs least in seconds, most not below it, and no other formula than "'.StoredCharge::FORMULA.'".');
             }
             $wait = new Wait($least, $most, $told->text('reason'), $formula);

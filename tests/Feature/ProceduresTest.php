@@ -92,7 +92,8 @@ final class ProceduresTest extends TestCase
         $begin(['microfarads' => '-3', 'ohms' => '100k', 'volts' => '325'])->assertSessionHasErrors('microfarads');
         self::assertSame(0, $user->workshop->procedureRuns()->count());
         $begin(['microfarads' => '2350', 'ohms' => '100k', 'volts' => '325'])->assertSessionHasNoErrors();
-        self::assertSame(1120, $user->workshop->procedureRuns()->firstOrFail()->text['steps'][2]['wait']['least']);
+        $run = $user->workshop->procedureRuns()->firstOrFail();
+        self::assertSame(1120, $this->props("/runs/$run->id")['run']['procedure']['steps'][2]['wait']['least']);
     }
 
     public function testALeadWritesTheWorkshopsOwnAndRunsKeepTheirText(): void

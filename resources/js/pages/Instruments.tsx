@@ -38,7 +38,7 @@ function NewMeter() {
 export default function Instruments() {
     const { meters, tried, leads, system, quantities, errors } = usePage<Props>().props;
     const [ohms, setOhms] = useState('');
-    const sendLeads = (value: string) => router.post('/leads', { ohms: value }, { preserveScroll: true, onSuccess: () => setOhms('') });
+    const sendLeads = (value: string) => router.post('/leads', { ohms: value }, { preserveScroll: true, preserveState: 'errors', onSuccess: () => setOhms('') });
     return (
         <Frame title="Instruments">
             <div className="mx-auto max-w-[900px] px-5 py-6">

@@ -30,7 +30,7 @@ function TakeDown({ planner, values, plan, job, wanted, tests }: { planner: stri
     if (!chosen) return null;
     const select = 'min-h-11 min-w-0 rounded-[4px] border border-soft/60 bg-sheet px-2';
     return (
-        <form className="mt-4 flex flex-wrap items-center gap-2 border-t border-rule pt-3" onSubmit={(event) => { event.preventDefault(); router.post(`/jobs/${job.id}/worked/${planner}`, { id: ulid(), values: values as Record<string, string>, number, test: chosen.key }); }}>
+        <form className="mt-4 flex flex-wrap items-center gap-2 border-t border-rule pt-3" onSubmit={(event) => { event.preventDefault(); router.post(`/jobs/${job.id}/worked/${planner}`, { id: ulid(), values: values as Record<string, string>, number, test: chosen.key }, { preserveState: 'errors' }); }}>
             <span className="font-medium">Take down</span>
             {plan.worked.length > 1 ? (
                 <select aria-label="Value" value={number} onChange={(event) => setNumber(Number(event.target.value))} className={select}>

@@ -46,7 +46,7 @@ export default function Procedure() {
                 </ol>
                 <h2 className="mt-5 font-semibold">When it is broken off</h2>
                 <ul className="list-disc pl-5">{procedure.abort.map((line) => <li key={line}>{line}</li>)}</ul>
-                <form className="mt-6" onSubmit={(event) => { event.preventDefault(); router.post(`/procedures/${procedure.key}/runs`, { id, job: job?.id ?? null, ...charge }); }}>
+                <form className="mt-6" onSubmit={(event) => { event.preventDefault(); router.post(`/procedures/${procedure.key}/runs`, { id, job: job?.id ?? null, ...charge }, { preserveState: 'errors' }); }}>
                     {asksForCapacitor && (
                         <fieldset className="mb-4">
                             <legend className="font-medium">The capacitor, where it is known</legend>
@@ -61,7 +61,7 @@ export default function Procedure() {
                         <h2 id="own" className="text-lg font-semibold">For the lead</h2>
                         {own && <Button kind="quiet" onClick={() => router.delete(`/procedures/${procedure.key}`)}>{shipped ? 'Back to the text that ships' : 'Remove it'}</Button>}
                         {text === null ? <Button kind="quiet" onClick={() => setText(JSON.stringify({ format: 'ispira-procedure', version: 1, ...procedure }, null, 4))}>Change its text</Button> : (
-                            <form onSubmit={(event) => { event.preventDefault(); router.post('/procedures', { text }, { preserveScroll: true, onSuccess: () => setText(null) }); }}>
+                            <form onSubmit={(event) => { event.preventDefault(); router.post('/procedures', { text }, { preserveScroll: true, preserveState: 'errors', onSuccess: () => setText(null) }); }}>
                                 <TextArea label="Procedure as JSON" rows={20} mono value={text} onChange={(event) => setText(event.target.value)} error={errors.text} spellCheck={false} />
                                 <Button type="submit" className="mt-2">Store</Button>
                             </form>

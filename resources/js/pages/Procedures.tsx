@@ -47,7 +47,7 @@ export default function Procedures() {
                 {lead && !job && (
                     <section aria-labelledby="own" className="mt-8 border-t border-rule pt-4">
                         <h2 id="own" className="text-lg font-semibold">A procedure of the workshop's own</h2>
-                        <form className="mt-2" onSubmit={(event) => { event.preventDefault(); router.post('/procedures', { text }, { preserveScroll: true }); }}>
+                        <form className="mt-2" onSubmit={(event) => { event.preventDefault(); router.post('/procedures', { text }, { preserveScroll: true, preserveState: 'errors' }); }}>
                             <TextArea label="Procedure as JSON" hint="Copy the text of another as a beginning. The same key replaces it for this workshop." rows={8} mono value={text} onChange={(event) => setText(event.target.value)} error={errors.text} spellCheck={false} />
                             <Button type="submit" className="mt-2" disabled={text.trim() === ''}>Store</Button>
                         </form>

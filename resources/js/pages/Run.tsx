@@ -76,7 +76,7 @@ function Current({ run }: { run: RunShown }) {
             )}
             {errors.step && <p role="alert" className="mt-3 font-medium text-bad">{errors.step}</p>}
             <div className="mt-4 flex flex-wrap gap-3">
-                <Button kind="act" className="min-h-14 px-8 text-[1.15rem]" onClick={() => router.post(`/runs/${run.id}/done`, { step: run.step, seen, confirmed }, { preserveScroll: true, preserveState: (page) => Object.keys(page.props.errors).length > 0 })}>Done, next</Button>
+                <Button kind="act" className="min-h-14 px-8 text-[1.15rem]" onClick={() => router.post(`/runs/${run.id}/done`, { step: run.step, seen, confirmed }, { preserveScroll: true, preserveState: 'errors' })}>Done, next</Button>
                 {step.wait && <Button onClick={() => router.post(`/runs/${run.id}/marks`, { kind: 'again' }, { preserveScroll: true })}>Do this step again</Button>}
             </div>
         </section>
@@ -105,7 +105,7 @@ export default function Run() {
                     </div>
                 )}
                 {open && (breaking ? (
-                    <form className="mt-5 border-l-4 border-bad pl-4" onSubmit={(event) => { event.preventDefault(); router.post(`/runs/${run.id}/marks`, { kind: 'aborted', note: why }); }}>
+                    <form className="mt-5 border-l-4 border-bad pl-4" onSubmit={(event) => { event.preventDefault(); router.post(`/runs/${run.id}/marks`, { kind: 'aborted', note: why }, { preserveState: 'errors' }); }}>
                         <p className="font-medium">Make it safe first:</p>
                         <ul className="mb-2 list-disc pl-5">{run.procedure.abort.map((line) => <li key={line}>{line}</li>)}</ul>
                         <TextField label="Why it is broken off" value={why} onChange={(event) => setWhy(event.target.value)} error={errors.note} />

@@ -14,6 +14,7 @@ use Ispira\Core\Procedure\ProcedureFormat;
 use Ispira\Core\Procedure\ProcedureLibrary;
 use Ispira\Core\Procedure\Run;
 use Ispira\Core\Procedure\StoredCharge;
+use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -46,7 +47,10 @@ final class ProcedureTest extends TestCase
                 self::assertNotNull($step->expect, $step->text);
             }
         }
-        self::assertEquals($procedure, ProcedureFormat::read((string) json_encode(ProcedureFormat::toArray($procedure))));
+        $written = (string) json_encode(ProcedureFormat::toArray($procedure));
+        self::assertEquals($procedure, ProcedureFormat::read($written));
+        $result = (new Validator())->validate(json_decode($written), (string) file_get_contents(__DIR__.'/../../../docs/formats/procedure.schema.json'));
+        self::assertTrue($result->isValid(), (string) json_encode($result->error()?->args()));
     }
 
     public function testAllThatAreNeededShip(): void
@@ -118,7 +122,9 @@ final class ProcedureTest extends TestCase
         self::assertTrue($procedure->asksForCapacitor());
         $least = static fn (Procedure $one): int => max(array_map(static fn ($step): int => $step->wait->least ?? 0, $one->steps));
         self::assertSame(300, $least($procedure->withCharge(new StoredCharge(470.0, 1e5, 325.0))), 'Never less than five minutes.');
-        self::assertSame(1120, $least($procedure->withCharge(new StoredCharge(2350.0, 1e5, 325.0))));
+        $long = $procedure->withCharge(new StoredCharge(2350.0, 1e5, 325.0));
+        self::assertSame(1120, $least($long));
+        self::assertEquals($long, ProcedureFormat::read((string) json_encode(ProcedureFormat::toArray($long))));
         $this->expectException(\InvalidArgumentException::class);
         new StoredCharge(0.0, 1e5, 325.0);
     }
