@@ -12,6 +12,7 @@ use Ispira\Core\Diagnosis\Series;
 use Ispira\Core\Diagnosis\SoundCircuit;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Repair\Outlook;
 
 /**
  * The diagnosis of a stored job, as the pages show it.
@@ -26,6 +27,14 @@ final readonly class JobDiagnosis
     public function priceOfGuessing(Job $job, CircuitModel $circuit): float
     {
         return (new Engine($this->store))->diagnose($circuit, $job->caseFile()->mapOnly($circuit), $job->workshop->decisionSettings())->guessing;
+    }
+
+    /** @return array<string, mixed> what repairing on the odds as they stand would take */
+    public function outlook(Job $job, CircuitModel $circuit): array
+    {
+        $settings = $job->workshop->decisionSettings();
+
+        return (new Outlook($circuit, $settings))->shown((new Engine($this->store))->diagnose($circuit, $job->caseFile(), $settings));
     }
 
     /**

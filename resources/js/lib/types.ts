@@ -288,6 +288,12 @@ export interface StepShown {
     missing: number;
 }
 
+export interface OutlookShown {
+    attempts: { remedy: string; label: string; money: number; reached: number; fixes: number }[];
+    money: number;
+    test: { title: string; costs: number; saves: number } | null;
+}
+
 export interface ProcedureStep {
     text: string;
     cautions?: string[];

@@ -5,7 +5,7 @@ import CircuitSheet from '@/features/CircuitSheet';
 import ReadingLog from '@/features/ReadingLog';
 import SpeedStrip from '@/features/SpeedStrip';
 import { day, money, percent } from '@/lib/format';
-import type { Diagnosis, JobHead, ReadingShown, ReplacementShown, Shared, Sheet, Strip } from '@/lib/types';
+import type { Diagnosis, JobHead, OutlookShown, ReadingShown, ReplacementShown, Shared, Sheet, Strip } from '@/lib/types';
 import Button from '@/ui/Button';
 import { TextArea, TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
@@ -19,13 +19,34 @@ interface Props extends Shared {
     parts: { key: string; label: string; price: number; minutes: number }[];
     diagnosis: Diagnosis;
     guessedOnTheMap: number;
+    outlook: OutlookShown;
     open: boolean;
     repairCaution: string;
     temporary: { part: string; name: string; days: string; latest: string; objection: string | null; cautions: string[]; steps: string[] } | null;
 }
 
+/** What repairing on these odds would cost, in the best order, and what one more test would save. */
+function Outlook({ outlook, currency }: { outlook: OutlookShown; currency: string }) {
+    if (outlook.attempts.length === 0) return null;
+    return (
+        <>
+            <h2 className="mt-4 font-semibold">From here to a machine that runs</h2>
+            <ol>
+                {outlook.attempts.map((one, n) => (
+                    <li key={one.remedy} className="grid grid-cols-[1.5rem_minmax(0,1fr)_auto] gap-x-3 border-t border-rule py-1.5">
+                        <span className="figure text-soft">{n + 1}</span>
+                        <span>{one.label}{n > 0 && <span className="text-soft">, if it comes to that: {percent(one.reached)}</span>}</span>
+                        <span className="figure text-right">{money(one.money, currency)}, cures {percent(one.fixes)}</span>
+                    </li>
+                ))}
+            </ol>
+            <p className="border-t border-rule pt-1.5">Expected: <strong className="figure font-semibold">{money(outlook.money, currency)}</strong> with parts, labour and coming back.{outlook.test && ` One more test (${outlook.test.title.charAt(0).toLowerCase()}${outlook.test.title.slice(1)}) costs ${money(outlook.test.costs, currency)} and saves ${money(outlook.test.saves, currency)} of it.`}</p>
+        </>
+    );
+}
+
 export default function Verdict() {
-    const { job, strip, sheet, readings, replacements, parts, diagnosis, guessedOnTheMap, open, repairCaution, temporary, user, errors } = usePage<Props>().props;
+    const { job, strip, sheet, readings, replacements, parts, diagnosis, guessedOnTheMap, outlook, open, repairCaution, temporary, user, errors } = usePage<Props>().props;
     const currency = user?.currency ?? 'EUR';
     const { verdict, misfit, suspects } = diagnosis;
     const leading = suspects[0];
@@ -63,6 +84,7 @@ export default function Verdict() {
                             </ul>
                             {suspects.length > 1 && <p className="mt-3"><strong className="font-semibold">Still in question:</strong> {suspects.slice(1, 4).filter((one) => one.probability > 0.003).map((one) => `${one.label.toLowerCase()} ${percent(one.probability)}`).join(', ') || 'nothing worth naming'}.</p>}
                             <p className="mt-3 border-l-4 border-lake pl-3"><strong className="font-semibold">Price of guessing.</strong> Buying on the speed map alone would have wasted {money(guessedOnTheMap, currency)} on average: wrong parts, their labour, and coming back. On the odds as they stand now it is {money(diagnosis.guessing, currency)}.</p>
+                            <Outlook outlook={outlook} currency={currency} />
                             {verdict && (
                                 <>
                                     <h2 className="mt-4 font-semibold">The cause behind it</h2>
