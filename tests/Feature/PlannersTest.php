@@ -27,7 +27,7 @@ final class PlannersTest extends TestCase
     public function testAPlannerStandsOnItsOwnWithItsCautionsAndItsPicture(string $key): void
     {
         $this->get("/planners/$key")->assertRedirect('/sign-in');
-        $this->actingAs($this->person())->get('/planners')->assertInertia(static fn (Page $page) => $page->component('Planners')->has('planners', 10));
+        $this->actingAs($this->person())->get('/planners')->assertInertia(static fn (Page $page) => $page->component('Planners')->has('planners', 11));
         $props = $this->props("/planners/$key");
         self::assertNotSame([], $props['plan']['cautions']);
         if (!$props['planner']['measures']) {
