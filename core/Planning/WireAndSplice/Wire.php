@@ -56,15 +56,22 @@ final readonly class Wire
         if ($this->area < self::SIZES[0]) {
             return 0.0;
         }
-        for ($n = 1; $n < \count(self::SIZES); ++$n) {
-            if ($this->area <= self::SIZES[$n]) {
-                $share = ($this->area - self::SIZES[$n - 1]) / (self::SIZES[$n] - self::SIZES[$n - 1]);
+        $table = self::table();
+        foreach ($table as $n => [$area, $amps]) {
+            if ($this->area <= $area) {
+                [$smaller, $less] = $table[max(0, $n - 1)];
 
-                return self::CARRIES[$n - 1] + $share * (self::CARRIES[$n] - self::CARRIES[$n - 1]);
+                return $area > $smaller ? $less + ($amps - $less) * ($this->area - $smaller) / ($area - $smaller) : $amps;
             }
         }
 
-        return self::CARRIES[\count(self::CARRIES) - 1];
+        return $table[\count($table) - 1][1];
+    }
+
+    /** @return non-empty-list<array{0: float, 1: float}> mm² and A */
+    private static function table(): array
+    {
+        return array_map(static fn (float $area, float $amps): array => [$area, $amps], self::SIZES, self::CARRIES);
     }
 
     /** Colour of the insulated crimp for it; null when none of the three classes holds it. */
