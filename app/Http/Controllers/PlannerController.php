@@ -56,7 +56,8 @@ final class PlannerController extends Controller
         return Inertia::render('Planner', [
             'planner' => PlanView::head($planner),
             'fields' => CircuitController::shown($planner->parameters(), $planner->texts()),
-            'values' => $given,
+            // An object even when nothing was given: an empty list has methods of its own, by names that a field may have.
+            'values' => (object) $given,
             'problems' => $problems,
             'plan' => $plan === null ? null : PlanView::of($plan),
             'job' => $job === null ? null : JobView::head($job),

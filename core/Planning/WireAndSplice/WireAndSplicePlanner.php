@@ -33,8 +33,8 @@ final class WireAndSplicePlanner implements Planner
     public function parameters(): ParameterList
     {
         return new ParameterList([
-            Parameter::figure('amps', 'A', 0.01, 200.0, 18.0),
-            Parameter::figure('fuse', 'A', 0.1, 300.0, 25.0),
+            Parameter::figure('amps', 'A', 0.01, 200.0, 15.0),
+            Parameter::figure('fuse', 'A', 0.1, 300.0, 20.0),
             Parameter::choice('wire', self::WIRES, '2.5'),
             Parameter::choice('splice', self::WIRES, '2.5'),
             Parameter::choice('method', ['crimp', 'solder'], 'crimp'),

@@ -24,8 +24,8 @@ final class WireAndSpliceTest extends TestCase
     {
         // 3 m of 2.5 mm² at 50 °C: 0.017241·1.1179·3/2.5 = 23.13 mΩ, 0.416 V at 18 A.
         self::assertEqualsWithDelta(0.02313, (new Wire(2.5))->ohms(3.0), 1e-5);
-        self::assertSame('0.42 V', $this->plan(['metres' => '3'])->figures[2]->value);
-        self::assertSame('0.42 V', $this->plan(['metres' => '1.5', 'ways' => 'both'])->figures[2]->value);
+        self::assertSame('0.42 V', $this->plan(['amps' => '18', 'metres' => '3'])->figures[2]->value);
+        self::assertSame('0.42 V', $this->plan(['amps' => '18', 'metres' => '1.5', 'ways' => 'both'])->figures[2]->value);
     }
 
     public function testCrimpsHaveTheirClasses(): void
