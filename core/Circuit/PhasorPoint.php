@@ -18,6 +18,7 @@ final readonly class PhasorPoint implements SolvedState
      * @param list<float>                              $values
      * @param array<string, int>                       $slots
      * @param array<string, float>                     $speeds      by what moves
+     * @param PhasorShape|null                         $hung        what conducts where dead ends hang otherwise than in the circuit that was solved
      */
     public function __construct(
         private Netlist $netlist,
@@ -30,6 +31,7 @@ final readonly class PhasorPoint implements SolvedState
         private array $values,
         private array $slots,
         private array $speeds = [],
+        private ?PhasorShape $hung = null,
     ) {
     }
 
@@ -37,6 +39,12 @@ final readonly class PhasorPoint implements SolvedState
     public function moving(array $speeds): self
     {
         return new self($this->netlist, $this->nodeNumbers, $this->linear, $this->weights, $this->draws, $this->emfs, $this->flux, $this->values, $this->slots, $speeds);
+    }
+
+    /** The same currents in a circuit of which only dead ends hang otherwise. */
+    public function hanging(PhasorShape $shape): self
+    {
+        return new self($this->netlist, $this->nodeNumbers, $this->linear, $this->weights, $this->draws, $this->emfs, $this->flux, $this->values, $this->slots, $this->speeds, $shape);
     }
 
     public function potential(string $node): ?float
@@ -56,7 +64,7 @@ final readonly class PhasorPoint implements SolvedState
 
     public function isOpen(string $elementId): bool
     {
-        return !isset($this->linear->shape->conducting[$elementId]);
+        return !isset($this->shape()->conducting[$elementId]);
     }
 
     public function speed(string $elementId): float
@@ -99,13 +107,35 @@ final readonly class PhasorPoint implements SolvedState
 
     private function connected(string $a, string $b): bool
     {
-        return $this->linear->shape->island[$this->number($a)] === $this->linear->shape->island[$this->number($b)];
+        return $this->shape()->island[$this->number($a)] === $this->shape()->island[$this->number($b)];
     }
 
     /** @return array{0: float, 1: float} */
     private function phasorBetween(string $plus, string $minus): array
     {
-        return $this->linear->superposed($this->number($plus), $this->number($minus), $this->weights);
+        if ($this->hung === null) {
+            return $this->linear->superposed($this->number($plus), $this->number($minus), $this->weights);
+        }
+        $re = $im = 0.0;
+        foreach ($this->hung->way($this->number($plus), $this->number($minus)) as [$branch, $sign]) {
+            // What carries no current has only its own voltage across it.
+            [$stepRe, $stepIm] = isset($this->hung->isLive[$branch->element]) ? $this->linear->superposed($branch->from, $branch->to, $this->weights) : $this->ownVoltage($branch);
+            $re += $sign * $stepRe;
+            $im += $sign * $stepIm;
+        }
+
+        return [$re, $im];
+    }
+
+    /** @return array{0: float, 1: float} in V, without a current */
+    private function ownVoltage(PhasorBranch $branch): array
+    {
+        return $this->emfs[$branch->element] ?? ($branch->type === ElementType::AlternatingSource ? [$this->parameter("$branch->element.volts"), 0.0] : [0.0, 0.0]);
+    }
+
+    private function shape(): PhasorShape
+    {
+        return $this->hung ?? $this->linear->shape;
     }
 
     private function number(string $node): int

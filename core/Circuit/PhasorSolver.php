@@ -139,21 +139,14 @@ final class PhasorSolver implements Solver
 
     public function signature(array $values, array $usual, bool $potentials): string
     {
-        $signature = $potentials ? 'all ' : 'live ';
-        if (!$potentials) {
-            $live = $this->shape($values)->live;
-            // An armature can be stuck in without any voltage.
-            foreach ([...$live, ...array_diff($this->contactors, $live)] as $id) {
-                $signature .= "$id ";
-                foreach ($this->slotsOf[$id] as $slot) {
-                    $signature .= $values[$slot] === $usual[$slot] ? '' : "$slot=$values[$slot],";
-                }
+        $signature = '';
+        $live = $this->shape($values)->live;
+        // An armature can be stuck in without any voltage.
+        foreach ([...$live, ...array_diff($this->contactors, $live)] as $id) {
+            $signature .= "$id ";
+            foreach ($this->slotsOf[$id] as $slot) {
+                $signature .= $values[$slot] === $usual[$slot] ? '' : "$slot=$values[$slot],";
             }
-
-            return $signature;
-        }
-        foreach ($values as $slot => $value) {
-            $signature .= $value === $usual[$slot] ? '' : "$slot=$value,";
         }
 
         return $signature;
@@ -161,7 +154,7 @@ final class PhasorSolver implements Solver
 
     public function rehung(SolvedState $state, array $values): SolvedState
     {
-        return $state;
+        return $state instanceof PhasorPoint ? $state->hanging($this->shape($values)) : $state;
     }
 
     public function electricBraking(array $values, string $motor): float

@@ -134,6 +134,9 @@ final class Predictions
         if ($test->probe->quantity === Quantity::Observation) {
             return pack('d', 0.0);
         }
+        if ($test->probe->quantity === Quantity::Capacitance) {
+            return pack('d*', ...$this->capacitances($hypothesis, $test, $few));
+        }
         if ($test->probe->quantity === Quantity::Speed && $this->circuit->setUps[$test->setUp]->atRest !== []) {
             return pack('d*', ...$this->restless($hypothesis, $test));
         }
@@ -143,6 +146,19 @@ final class Predictions
         }
 
         return pack('d*', ...$numbers);
+    }
+
+    /** @return list<float> */
+    private function capacitances(Hypothesis $hypothesis, Test $test, bool $few): array
+    {
+        $setUp = $this->circuit->setUps[$test->setUp];
+        $numbers = [];
+        foreach (array_keys($this->drawsFor($few)->vectors) as $draw) {
+            $values = $this->applied($draw, $setUp, $hypothesis, $test->probe, $few);
+            $numbers[] = $this->simulator->capacitance($test->probe, fn (string $parameter): float => $values[$this->simulator->solver->slot($parameter)]);
+        }
+
+        return $numbers;
     }
 
     /**

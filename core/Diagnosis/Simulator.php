@@ -100,12 +100,22 @@ final class Simulator
             Quantity::Duty => max(0.0, min(100.0, 100.0 * $point->voltageBetween($probe->at, $probe->against) / $probe->full)),
             Quantity::Speed => $point->speed($probe->at),
             Quantity::Lamp => $this->across($probe->at, $point) / $probe->full,
-            Quantity::Capacitance => Capacitor::shows($point->parameter("$probe->at.microfarads"), $point->parameter("$probe->at.leakOhms"), $point->parameter("$probe->at.ohms")),
+            Quantity::Capacitance => $this->capacitance($probe, $point->parameter(...)),
             Quantity::Rise => $probe->full / max(self::LEAST_AIR, self::air($probe, $point)),
             Quantity::Pressure => $probe->full * self::turning($probe, $point) * self::air($probe, $point),
             Quantity::Frequency => self::pulses($probe, $point),
             Quantity::Observation => 0.0,
         };
+    }
+
+    /**
+     * What a meter on capacitance shows: it depends on the part alone.
+     *
+     * @param \Closure(string): float $parameter value of a parameter by its name
+     */
+    public function capacitance(Probe $probe, \Closure $parameter): float
+    {
+        return Capacitor::shows($parameter("$probe->at.microfarads"), $parameter("$probe->at.leakOhms"), $parameter("$probe->at.ohms"));
     }
 
     /**

@@ -48,10 +48,10 @@ enum Quantity: string
         };
     }
 
-    /** Whether it can differ where currents do not: between dead ends, in a part that is off its wires. */
+    /** Whether it can differ where currents do not: between dead ends. */
     public function isOfPlace(): bool
     {
-        return \in_array($this, [self::Volts, self::Vacuum, self::Frequency, self::Capacitance], true);
+        return \in_array($this, [self::Volts, self::Vacuum, self::Frequency], true);
     }
 
     /** Whether it grows with the supply: not so what belongs to a part alone, or what only a fan's air decides. */

@@ -65,6 +65,34 @@ final class SharedStatesTest extends TestCase
         self::assertGreaterThan(0, $shared);
     }
 
+    /** A state that is shared, hung as a hypothesis has it, shows the voltages of that hypothesis solved alone. */
+    #[DataProvider('families')]
+    public function testASharedStateShowsTheVoltagesOfEach(string $key): void
+    {
+        $bench = new Bench([], false, $key);
+        $simulator = new Simulator($bench->circuit);
+        $solver = $simulator->solver;
+        $compared = 0;
+        foreach ($bench->circuit->tests as $test) {
+            if (!$test->probe->quantity->isOfPlace() || $test->probe->against === '') {
+                continue;
+            }
+            $setUp = $bench->circuit->setUps[$test->setUp];
+            $usual = $simulator->valuesFor($solver->nominalValues(), $setUp, $bench->hypotheses['none']);
+            $states = [];
+            foreach ($bench->hypotheses as $hypothesis) {
+                $values = $simulator->valuesFor($solver->nominalValues(), $setUp, $hypothesis);
+                $signature = $solver->signature($values, $usual, true);
+                $own = $solver->solve($values);
+                $first = $states[$signature] ??= $own;
+                $shared = $solver->rehung($first, $values);
+                self::assertEqualsWithDelta($own->voltageBetween($test->probe->at, $test->probe->against), $shared->voltageBetween($test->probe->at, $test->probe->against), 0.02, "$test->key, $hypothesis->key");
+                ++$compared;
+            }
+        }
+        self::assertGreaterThan(0, $compared);
+    }
+
     /** States are shared between questions of speed and of voltage too: no question may answer for another. */
     #[DataProvider('families')]
     public function testWhatWasAskedBeforeChangesNoPrediction(string $key): void
