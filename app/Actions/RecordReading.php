@@ -33,14 +33,15 @@ final readonly class RecordReading
                 return $existing->job_id === $job->id ? $existing : throw new ReadingRefused('This reading was not accepted. Reload the page and take it again.');
             }
             $episode = $job->replacements()->count();
-            $doubts = (new QualityCheck($this->store))->of($locked->circuit(), $locked->caseFile(), $reading->inEpisode($episode), $user->displayUnits());
+            // What is chosen from a list is not measured: nothing to look up for it.
+            $doubts = is_string($reading->value) ? [] : (new QualityCheck($this->store))->of($locked->circuit(), $locked->caseFile(), $reading->inEpisode($episode), $user->displayUnits());
             $stored = Reading::query()->create([
                 'id' => $reading->id,
                 'job_id' => $job->id,
                 'user_id' => $user->id,
                 ...Reading::columns($reading),
                 'episode' => $episode,
-                'doubts' => $doubts === [] ? null : array_map(static fn (Doubt $doubt): array => ['rule' => $doubt->rule, 'sentence' => $doubt->sentence], $doubts),
+                'doubts' => $doubts === [] ? null : array_map(static fn (Doubt $doubt): array => $doubt->toArray(), $doubts),
                 'taken_at' => $takenAt ?? now(),
             ]);
             $locked->touch();

@@ -32,16 +32,14 @@ final class CaptureView
             'interval' => $head->interval,
             'start' => $head->start,
             'repairs' => $head->repairs,
-            'channels' => array_map(static fn (string $name, string $unit, int $channel): array => [
-                'name' => $name,
-                'unit' => $unit,
-                'pulses' => $capture->pulses[$channel] ?? null,
-                'readings' => array_map(static fn (string $test, float $value): array => [
-                    'test' => $test,
-                    'title' => $words->test($circuit->tests[$test]),
-                    'value' => $words->number($value, $circuit->tests[$test]->probe->quantity),
-                ], array_map(strval(...), array_keys(self::readings($capture, $circuit, $channel))), array_values(self::readings($capture, $circuit, $channel))),
-            ], $head->channels, $head->units, array_keys($head->channels)),
+            'channels' => array_map(static function (string $name, string $unit, int $channel) use ($capture, $circuit, $words): array {
+                $readings = [];
+                foreach (self::readings($capture, $circuit, $channel) as $test => $value) {
+                    $readings[] = ['test' => (string) $test, 'title' => $words->test($circuit->tests[$test]), 'value' => $words->number($value, $circuit->tests[$test]->probe->quantity)];
+                }
+
+                return ['name' => $name, 'unit' => $unit, 'pulses' => $capture->pulses[$channel] ?? null, 'readings' => $readings];
+            }, $head->channels, $head->units, array_keys($head->channels)),
         ];
     }
 

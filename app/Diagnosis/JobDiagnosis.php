@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Diagnosis;
 
 use App\Models\Job;
+use Ispira\Core\Diagnosis\CaseFile;
+use Ispira\Core\Diagnosis\Diagnosis;
 use Ispira\Core\Diagnosis\DiagnosisFormat;
 use Ispira\Core\Diagnosis\Engine;
 use Ispira\Core\Diagnosis\PredictionStore;
@@ -29,12 +31,18 @@ final readonly class JobDiagnosis
         return (new Engine($this->store))->diagnose($circuit, $job->caseFile()->mapOnly($circuit), $job->workshop->decisionSettings())->guessing;
     }
 
-    /** @return array<string, mixed> what repairing on the odds as they stand would take */
-    public function outlook(Job $job, CircuitModel $circuit): array
+    /**
+     * The same as {@see of()}, and what repairing on the odds as they stand would take.
+     *
+     * @return array{diagnosis: array<string, mixed>, series: list<array<string, mixed>>, sheet: array<string, mixed>, outlook: array<string, mixed>}
+     */
+    public function withOutlook(Job $job, CircuitModel $circuit): array
     {
+        $case = $job->caseFile();
         $settings = $job->workshop->decisionSettings();
+        $diagnosis = (new Engine($this->store))->diagnose($circuit, $case, $settings);
 
-        return (new Outlook($circuit, $settings))->shown((new Engine($this->store))->diagnose($circuit, $job->caseFile(), $settings));
+        return $this->shown($circuit, $case, $diagnosis, null) + ['outlook' => (new Outlook($circuit, $settings))->shown($diagnosis)];
     }
 
     /**
@@ -47,6 +55,13 @@ final readonly class JobDiagnosis
     {
         $case = $whatIf === null ? $job->caseFile() : $whatIf->applyTo($job->caseFile());
         $diagnosis = (new Engine($this->store))->diagnose($circuit, $case, $job->workshop->decisionSettings($missingTools));
+
+        return $this->shown($circuit, $case, $diagnosis, $chosen);
+    }
+
+    /** @return array{diagnosis: array<string, mixed>, series: list<array<string, mixed>>, sheet: array<string, mixed>} */
+    private function shown(CircuitModel $circuit, CaseFile $case, Diagnosis $diagnosis, ?string $chosen): array
+    {
         $shown = $chosen !== null && isset($circuit->tests[$chosen]) ? $circuit->tests[$chosen] : $diagnosis->next?->test;
         $top = (string) array_key_last($circuit->positions);
 

@@ -101,7 +101,7 @@ final class StoredJobFile
             'user_id' => $user->id,
             ...Reading::columns($reading),
             'episode' => $reading->episode,
-            'doubts' => $filed->doubts === [] ? null : array_map(get_object_vars(...), $filed->doubts),
+            'doubts' => $filed->doubts === [] ? null : array_map(static fn (Doubt $doubt): array => $doubt->toArray(), $filed->doubts),
             'taken_at' => $filed->takenAt === null ? $opened : self::moment($filed->takenAt),
         ]);
         if ($filed->keptAt !== null) {

@@ -45,15 +45,16 @@ final readonly class LiveMeter
         if ($job->test_on_bench !== $test->key) {
             Job::query()->whereKey($job->id)->toBase()->update(['test_on_bench' => $test->key]);
         }
-        $samples = $address->meter()->read($function, $this->range($circuit, $test, $function), self::SAMPLES_A_LOOK);
         $place = self::place($user, $job, $test, $address->id);
         $kept = Cache::get($place);
+        $range = is_array($kept) && is_float($kept['range'] ?? null) ? $kept['range'] : $this->range($circuit, $test, $function);
+        $samples = $address->meter()->read($function, $range, self::SAMPLES_A_LOOK);
         $before = is_array($kept) && is_array($kept['samples'] ?? null) ? $kept['samples'] : [];
         /** @var non-empty-list<float|null> $all */
         $all = array_slice([...array_values($before), ...$samples], -self::KEPT_SAMPLES);
         $now = Steadiness::of($all, $test->probe->quantity);
         $held = Hold::after(self::holdIn($kept), $now, $test->probe->quantity);
-        Cache::put($place, ['samples' => $all, 'held' => $held === null ? null : ['value' => $held->value, 'wandered' => $held->wandered], 'now' => ['value' => $now->value, 'wandered' => $now->wanders]], self::STALE_SECONDS);
+        Cache::put($place, ['range' => $range, 'samples' => $all, 'held' => $held === null ? null : ['value' => $held->value, 'wandered' => $held->wandered], 'now' => ['value' => $now->value, 'wandered' => $now->wanders]], self::STALE_SECONDS);
 
         return ['now' => $now, 'held' => $held];
     }

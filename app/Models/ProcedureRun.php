@@ -24,6 +24,7 @@ use Ispira\Core\Procedure\Run;
  * @property array<string, mixed> $text
  * @property Carbon               $started_at
  * @property Job|null             $job
+ * @property \Illuminate\Database\Eloquent\Collection<int, ProcedureMark> $marks
  */
 final class ProcedureRun extends Model
 {
@@ -56,6 +57,6 @@ final class ProcedureRun extends Model
 
     public function run(): Run
     {
-        return Run::of($this->procedure(), $this->started_at->getPreciseTimestamp() / 1e6, array_values($this->marks()->get()->map(static fn (ProcedureMark $mark): Marked => $mark->toCore())->all()));
+        return Run::of($this->procedure(), $this->started_at->getPreciseTimestamp() / 1e6, array_values($this->marks->map(static fn (ProcedureMark $mark): Marked => $mark->toCore())->all()));
     }
 }

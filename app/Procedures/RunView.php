@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Procedures;
 
+use App\Diagnosis\JobView;
 use App\Models\ProcedureRun;
 use Ispira\Core\Procedure\MarkKind;
 use Ispira\Core\Procedure\Procedure;
@@ -21,6 +22,24 @@ final class RunView
         $seconds = array_sum(array_map(static fn ($step): int => $step->wait->least ?? 0, $procedure->steps));
 
         return ['key' => $procedure->key, 'title' => $procedure->title, 'summary' => $procedure->summary, 'minutes' => (int) ceil($seconds / 60), 'steps' => count($procedure->steps)];
+    }
+
+    /** @return array{id: string, title: string, job: string|null, at: string, state: string} */
+    public static function listed(ProcedureRun $stored): array
+    {
+        $run = $stored->run();
+
+        return [
+            'id' => $stored->id,
+            'title' => $run->procedure->title,
+            'job' => $stored->job === null ? null : JobView::number($stored->job).' '.$stored->job->unit->name,
+            'at' => $stored->started_at->toIso8601String(),
+            'state' => match (true) {
+                $run->aborted !== null => 'broken off',
+                $run->isFinished() => 'done',
+                default => 'running',
+            },
+        ];
     }
 
     /** @return array<string, mixed> */

@@ -30,6 +30,14 @@ final readonly class Head
     ) {
     }
 
+    /** @throws CaptureError when a channel has more samples than can be kept */
+    public static function within(int $count): void
+    {
+        if ($count > self::MOST_SAMPLES) {
+            throw new CaptureError('The capture is longer than '.number_format(self::MOST_SAMPLES).' samples. Cut it, or capture at a lower rate.');
+        }
+    }
+
     /** Time from the first sample to the last, in s. */
     public function span(): float
     {

@@ -224,8 +224,6 @@ final class Predictions
             foreach (array_keys($this->drawsFor($few)->vectors) as $draw) {
                 $this->shared[$signature][] = $solver->solve($this->applied($draw, $setUp, $hypothesis, $probe, $few));
             }
-            // Solved with its own values, it is right in its dead ends too.
-            $this->shared["$place|".$solver->signature($first, $this->usual[$place], true)] ??= $this->shared[$signature];
 
             return $this->points[$key] = $this->shared[$signature];
         }

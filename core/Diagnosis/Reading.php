@@ -41,23 +41,23 @@ final readonly class Reading
 
     public function struckOut(): self
     {
-        return new self($this->id, $this->test, $this->value, $this->steady, $this->trust, $this->supplyVolts, true, $this->episode, $this->misbehaved, $this->instrument, $this->leadOhms, $this->doubts);
+        return $this->with(['struck' => true]);
     }
 
     public function showing(float|string|null $value): self
     {
-        return new self($this->id, $this->test, $value, $this->steady, $this->trust, $this->supplyVolts, $this->struck, $this->episode, $this->misbehaved, $this->instrument, $this->leadOhms, $this->doubts);
+        return $this->with(['value' => $value]);
     }
 
     public function inEpisode(int $episode): self
     {
-        return new self($this->id, $this->test, $this->value, $this->steady, $this->trust, $this->supplyVolts, $this->struck, $episode, $this->misbehaved, $this->instrument, $this->leadOhms, $this->doubts);
+        return $this->with(['episode' => $episode]);
     }
 
     /** @param list<string> $doubts keys of rules */
     public function doubtedBy(array $doubts): self
     {
-        return new self($this->id, $this->test, $this->value, $this->steady, $this->trust, $this->supplyVolts, $this->struck, $this->episode, $this->misbehaved, $this->instrument, $this->leadOhms, $doubts);
+        return $this->with(['doubts' => $doubts]);
     }
 
     public function isDoubted(): bool
@@ -80,5 +80,24 @@ final readonly class Reading
     public function isOverRange(): bool
     {
         return $this->value === null;
+    }
+
+    /** @param array{value?: float|string|null, struck?: bool, episode?: int, doubts?: list<string>} $changes */
+    private function with(array $changes): self
+    {
+        return new self(
+            $this->id,
+            $this->test,
+            \array_key_exists('value', $changes) ? $changes['value'] : $this->value,
+            $this->steady,
+            $this->trust,
+            $this->supplyVolts,
+            $changes['struck'] ?? $this->struck,
+            $changes['episode'] ?? $this->episode,
+            $this->misbehaved,
+            $this->instrument,
+            $this->leadOhms,
+            $changes['doubts'] ?? $this->doubts,
+        );
     }
 }

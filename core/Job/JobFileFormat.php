@@ -84,7 +84,7 @@ final readonly class JobFileFormat
                 'misbehaved' => $filed->reading->misbehaved,
                 'instrument' => $filed->reading->instrument,
                 'leadOhms' => $filed->reading->leadOhms,
-                'doubts' => array_map(static fn (Doubt $doubt): array => ['rule' => $doubt->rule, 'sentence' => $doubt->sentence], $filed->doubts),
+                'doubts' => array_map(static fn (Doubt $doubt): array => $doubt->toArray(), $filed->doubts),
                 'keptAt' => $filed->keptAt,
                 'episode' => $filed->reading->episode,
                 'takenAt' => $filed->takenAt,
@@ -218,9 +218,12 @@ final readonly class JobFileFormat
     /** @return list<Doubt> */
     private function doubts(Record $record, string $path): array
     {
+        if (($record->get('doubts') ?? []) === []) {
+            return [];
+        }
         $rules = array_map(static fn (QualityRule $rule): string => $rule->key(), QualityCheck::rules());
         $doubts = [];
-        foreach ($record->get('doubts') === null ? [] : $record->items('doubts', \count($rules)) as $number => $item) {
+        foreach ($record->items('doubts', \count($rules)) as $number => $item) {
             $doubt = new Record($item, "$path.doubts[$number]", ['rule', 'sentence']);
             \in_array($doubt->text('rule'), $rules, true) || throw FileError::at("$path.doubts[$number].rule", 'is no rule about readings.');
             $doubts[] = new Doubt($doubt->text('rule'), $doubt->text('sentence'));

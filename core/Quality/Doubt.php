@@ -12,4 +12,10 @@ final readonly class Doubt
     public function __construct(public string $rule, public string $sentence)
     {
     }
+
+    /** @return array{rule: string, sentence: string} */
+    public function toArray(): array
+    {
+        return ['rule' => $this->rule, 'sentence' => $this->sentence];
+    }
 }

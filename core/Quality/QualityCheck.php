@@ -49,13 +49,17 @@ final readonly class QualityCheck
         $predictions = new Predictions($circuit, $hypotheses[HypothesisList::NOTHING_WRONG], $this->store);
         $earlier = array_values(array_filter($case->standing(), static fn (Reading $r): bool => $r->episode === $reading->episode));
         $context = new ReadingInContext($circuit, $reading, \is_float($reading->value) ? $reading->value : \INF, $earlier, new Words($circuit, $units), $hypotheses, $predictions);
+        $rules = match (true) {
+            // Of a number that is not there only that it wandered can be said.
+            !is_finite($context->number) => [new Rules\Wandering()],
+            $context->isConfirmed() => [],
+            default => self::rules(),
+        };
         $doubts = [];
-        if (!is_finite($context->number) || !$context->isConfirmed()) {
-            foreach (self::rules() as $rule) {
-                $sentence = is_finite($context->number) || $rule instanceof Rules\Wandering ? $rule->doubt($context) : null;
-                if ($sentence !== null) {
-                    $doubts[] = new Doubt($rule->key(), $sentence);
-                }
+        foreach ($rules as $rule) {
+            $sentence = $rule->doubt($context);
+            if ($sentence !== null) {
+                $doubts[] = new Doubt($rule->key(), $sentence);
             }
         }
         $predictions->keep();

@@ -42,11 +42,7 @@ final class ProcedureController extends Controller
 
         return Inertia::render('Procedures', [
             'procedures' => array_values(array_map(static fn (Procedure $one): array => RunView::head($one) + ['own' => in_array($one->key, $own, true)], $procedures)),
-            'running' => array_values($workshop->procedureRuns()->with('job.unit')->orderByDesc('started_at')->limit(30)->get()->map(static fn (ProcedureRun $run): array => ['id' => $run->id, 'title' => $run->procedure()->title, 'job' => $run->job === null ? null : JobView::head($run->job)['number'].' '.$run->job->unit->name, 'at' => $run->started_at->toIso8601String(), 'state' => match (true) {
-                $run->run()->aborted !== null => 'broken off',
-                $run->run()->isFinished() => 'done',
-                default => 'running',
-            }])->all()),
+            'running' => array_values($workshop->procedureRuns()->with(['job.unit', 'marks'])->orderByDesc('started_at')->limit(30)->get()->map(RunView::listed(...))->all()),
             'job' => $job === null ? null : JobView::head($job),
             'lead' => $this->user($request)->role === 'lead',
         ]);

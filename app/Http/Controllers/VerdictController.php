@@ -40,9 +40,8 @@ final class VerdictController extends Controller
             'repairCaution' => $circuit->texts->find('repair') ?? Words::general('repair'),
             'temporary' => $this->temporary($job, $circuit),
             'open' => $job->stage === JobStage::Bench,
-            'outlook' => $diagnosis->outlook($job, $circuit),
             'guessedOnTheMap' => $diagnosis->priceOfGuessing($job, $circuit),
-            ...$diagnosis->of($job, $circuit),
+            ...$diagnosis->withOutlook($job, $circuit),
         ]);
     }
 

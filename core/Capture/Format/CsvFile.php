@@ -90,13 +90,13 @@ final class CsvFile
                     $store->append($channel, $values);
                     $waiting[$channel] = [];
                 }
-                $this->within($count);
+                Head::within($count);
             }
         }
         foreach ($waiting as $channel => $values) {
             $store->append($channel, $values);
         }
-        $this->within($count);
+        Head::within($count);
         if ($count < 2) {
             throw new CaptureError('The file holds fewer than two samples.');
         }
@@ -188,14 +188,6 @@ final class CsvFile
                 }
             }
             yield $before = $row;
-        }
-    }
-
-    /** @throws CaptureError */
-    private function within(int $count): void
-    {
-        if ($count > Head::MOST_SAMPLES) {
-            throw new CaptureError('The capture is longer than '.number_format(Head::MOST_SAMPLES).' samples. Cut it, or capture at a lower rate.');
         }
     }
 

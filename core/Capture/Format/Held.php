@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Capture\Format;
 
-use Ispira\Core\Capture\CaptureError;
 use Ispira\Core\Capture\Head;
 use Ispira\Core\Capture\SampleStore;
 
@@ -57,9 +56,7 @@ final class Held
     public function finish(): int
     {
         $this->flush();
-        if ($this->count > Head::MOST_SAMPLES) {
-            throw new CaptureError('The capture is longer than '.number_format(Head::MOST_SAMPLES).' samples. Cut it, or capture at a lower rate.');
-        }
+        Head::within($this->count);
 
         return $this->count;
     }

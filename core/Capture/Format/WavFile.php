@@ -92,9 +92,7 @@ final readonly class WavFile
         if ($count < 2) {
             throw new CaptureError('The WAV file holds no samples: it may have been cut off.');
         }
-        if ($count > Head::MOST_SAMPLES) {
-            throw new CaptureError('The capture is longer than '.number_format(Head::MOST_SAMPLES).' samples. Cut it, or capture at a lower rate.');
-        }
+        Head::within($count);
         $repairs = $count < intdiv($size, $frame) ? [\sprintf('The file is cut off: %s of %s samples are there.', number_format($count), number_format(intdiv($size, $frame)))] : [];
 
         return new Head(array_map(static fn (int $n): string => $channels === 1 ? 'sound' : "channel $n", range(1, $channels)), array_fill(0, $channels, 'V'), 1.0 / $rate, 0.0, $count, $repairs);

@@ -16,6 +16,8 @@ use Ispira\Core\Planning\Worksheet;
  */
 final class PhaseBalancePlanner implements Worksheet
 {
+    private const PAIRS = ['ab' => 'A – B', 'bc' => 'B – C', 'ca' => 'C – A'];
+
     /** Share of the mean within which three phases are alike. */
     private const ALIKE_WITHIN = 0.1;
 
@@ -83,12 +85,11 @@ final class PhaseBalancePlanner implements Worksheet
     /** @param non-empty-list<string> $open */
     private function openFinding(array $open): string
     {
-        $names = ['ab' => 'A – B', 'bc' => 'B – C', 'ca' => 'C – A'];
         // The winding that both open pairs share is the open one.
         $shared = ['ab,bc' => 'B', 'ab,ca' => 'A', 'bc,ca' => 'C'][implode(',', $open)] ?? null;
 
         return $shared === null
-            ? $this->texts()->get(\count($open) === 3 ? 'findings.all-open' : 'findings.open', ['pair' => $names[$open[0]]])
+            ? $this->texts()->get(\count($open) === 3 ? 'findings.all-open' : 'findings.open', ['pair' => self::PAIRS[$open[0]]])
             : $this->texts()->get('findings.winding-open', ['winding' => $shared]);
     }
 
@@ -98,6 +99,6 @@ final class PhaseBalancePlanner implements Worksheet
         $off = array_map(static fn (float $ohms): float => abs($ohms - $mean), $pairs);
         arsort($off);
 
-        return ['ab' => 'A – B', 'bc' => 'B – C', 'ca' => 'C – A'][array_key_first($off) ?? 'ab'];
+        return self::PAIRS[array_key_first($off) ?? 'ab'];
     }
 }
