@@ -11,7 +11,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Job\JobKind;
-use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
 
 /**
@@ -42,23 +41,27 @@ final readonly class OpenJob
             $unit = isset($data['unitId'])
                 ? $workshop->units()->findOrFail($data['unitId'])
                 : $workshop->units()->create(['name' => $data['unitName'], 'place' => $data['unitPlace'] ?? null, 'model' => $data['unitModel'] ?? null]);
+            $kind = JobKind::tryFrom(is_string($data['kind'] ?? null) ? $data['kind'] : '') ?? JobKind::Fault;
             $job = new Job([
                 'workshop_id' => $workshop->id,
                 'number' => $number,
                 'unit_id' => $unit instanceof Unit ? $unit->id : null,
                 'user_id' => $user->id,
-                'kind' => JobKind::Fault,
-                'stage' => JobStage::Circuit,
+                'kind' => $kind,
+                'stage' => $kind->flow()[0],
                 'complaint' => $data['complaint'],
                 'since' => $data['since'] ?? null,
                 'intermittent' => (bool) ($data['intermittent'] ?? false),
                 'replaced_before' => $data['replacedBefore'] ?? null,
                 'family' => $family,
+                'part' => $kind === JobKind::LoosePart ? $data['part'] : null,
                 'parameters' => $parameters,
             ]);
             $job->id = (string) $data['id'];
             $job->save();
-            ($this->recordMap)($user, $job, (string) $data['mapId'], MapKind::Before, null, $states);
+            if ($states !== []) {
+                ($this->recordMap)($user, $job, (string) $data['mapId'], MapKind::Before, null, $states);
+            }
             foreach ($answers as $test => $answer) {
                 ($this->recordReading)($user, $job, new Reading((string) Str::ulid(), $test, $answer));
             }

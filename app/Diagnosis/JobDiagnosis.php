@@ -14,7 +14,6 @@ use Ispira\Core\Diagnosis\Series;
 use Ispira\Core\Diagnosis\SoundCircuit;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Measurement\DisplayUnits;
-use Ispira\Core\Repair\Outlook;
 
 /**
  * The diagnosis of a stored job, as the pages show it.
@@ -32,20 +31,6 @@ final readonly class JobDiagnosis
     }
 
     /**
-     * The same as {@see of()}, and what repairing on the odds as they stand would take.
-     *
-     * @return array{diagnosis: array<string, mixed>, series: list<array<string, mixed>>, sheet: array<string, mixed>, outlook: array<string, mixed>}
-     */
-    public function withOutlook(Job $job, CircuitModel $circuit): array
-    {
-        $case = $job->caseFile();
-        $settings = $job->workshop->decisionSettings();
-        $diagnosis = (new Engine($this->store))->diagnose($circuit, $case, $settings);
-
-        return $this->shown($circuit, $case, $diagnosis, null) + ['outlook' => (new Outlook($circuit, $settings))->shown($diagnosis)];
-    }
-
-    /**
      * @param list<string> $missingTools
      * @param string|null  $chosen test to describe instead of the proposed one
      *
@@ -60,7 +45,7 @@ final readonly class JobDiagnosis
     }
 
     /** @return array{diagnosis: array<string, mixed>, series: list<array<string, mixed>>, sheet: array<string, mixed>} */
-    private function shown(CircuitModel $circuit, CaseFile $case, Diagnosis $diagnosis, ?string $chosen): array
+    public function shown(CircuitModel $circuit, CaseFile $case, Diagnosis $diagnosis, ?string $chosen = null): array
     {
         $shown = $chosen !== null && isset($circuit->tests[$chosen]) ? $circuit->tests[$chosen] : $diagnosis->next?->test;
         $top = (string) array_key_last($circuit->positions);

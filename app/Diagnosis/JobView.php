@@ -16,6 +16,7 @@ use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Position;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Job\MapKind;
+use Ispira\Core\Job\Outcome;
 use Ispira\Core\Measurement\DisplayUnits;
 
 /**
@@ -37,10 +38,13 @@ final class JobView
             'intermittent' => $job->intermittent,
             'replacedBefore' => $job->replaced_before,
             'stage' => $job->stage->value,
+            'kind' => $job->kind->value,
+            'outcome' => $job->outcome?->value,
+            'dueOn' => $job->due_on?->toDateString(),
             'flow' => array_map(static fn ($stage): string => $stage->value, $job->kind->flow()),
             'openedAt' => $job->created_at->toIso8601String(),
             'closedAt' => $job->closed_at?->toIso8601String(),
-            'temporaryUntil' => $job->replacements->last()?->temporary_until?->toDateString(),
+            'temporaryUntil' => $job->outcome === Outcome::Temporary ? $job->due_on?->toDateString() : $job->replacements->last()?->temporary_until?->toDateString(),
         ];
     }
 
@@ -148,12 +152,13 @@ final class JobView
             ->reverse()->all());
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<array{id: string, remedy: string, label: string, partNumber: string|null, note: string|null, temporaryUntil: string|null, at: string, verdict: array<string, mixed>|null}> */
     public static function replacements(Job $job, CircuitModel $circuit): array
     {
         $words = new Words($circuit);
 
         return array_values($job->replacements->map(static fn (Replacement $r): array => [
+            'id' => $r->id,
             'remedy' => $r->remedy,
             'label' => $words->remedy($r->remedy),
             'partNumber' => $r->part_number,

@@ -48,6 +48,36 @@ final readonly class PhotoFile
         return new self((string) ob_get_clean(), $width, $height);
     }
 
+    /**
+     * The same for a picture that was drawn here before: its bytes stay as they are, if nothing stands beside the picture.
+     *
+     * @throws PhotoRefused
+     */
+    public static function keeping(string $path): self
+    {
+        $drawn = self::of($path);
+        $bytes = (string) file_get_contents($path);
+        $size = getimagesize($path);
+
+        return $size !== false && $size[0] === $drawn->width && $size[1] === $drawn->height && !self::saysMore($bytes) ? new self($bytes, $drawn->width, $drawn->height) : $drawn;
+    }
+
+    /** Whether a JPEG has other segments before its picture than a plain one: those of a camera (APP1 to APP15) among them. */
+    private static function saysMore(string $bytes): bool
+    {
+        for ($at = 2; $at + 4 <= strlen($bytes); $at += 2 + (ord($bytes[$at + 2]) << 8 | ord($bytes[$at + 3]))) {
+            $marker = ord($bytes[$at + 1]);
+            if ($bytes[$at] !== "\xFF" || ($marker >= 0xE1 && $marker <= 0xEF)) {
+                return true;
+            }
+            if ($marker === 0xDA) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     private static function upright(\GdImage $picture, string $path): \GdImage
     {
         $turned = @exif_read_data($path);

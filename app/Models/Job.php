@@ -12,9 +12,14 @@ use Illuminate\Support\Carbon;
 use Ispira\Core\Diagnosis\CaseFile;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Family\Repairable;
+use Ispira\Core\Family\RepairSheet;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Job\Outcome;
 use Ispira\Core\Job\ReplacedBefore;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\Ledger;
 
 /**
  * @property string|null $test_on_bench key of the test at which the unit is being measured
@@ -29,6 +34,9 @@ use Ispira\Core\Job\ReplacedBefore;
  * @property bool         $intermittent
  * @property string|null  $replaced_before
  * @property string       $family
+ * @property string|null  $part    the one on the bench, where the job is about a loose part
+ * @property Outcome|null $outcome of a closed job
+ * @property Carbon|null  $due_on  when it has to be looked at again
  * @property array<string, mixed> $parameters
  * @property Carbon|null  $closed_at
  * @property Carbon       $created_at
@@ -38,6 +46,8 @@ use Ispira\Core\Job\ReplacedBefore;
  * @property \Illuminate\Database\Eloquent\Collection<int, Reading> $readings
  * @property \Illuminate\Database\Eloquent\Collection<int, SpeedMap> $maps
  * @property \Illuminate\Database\Eloquent\Collection<int, Replacement> $replacements
+ * @property \Illuminate\Database\Eloquent\Collection<int, RepairEntry> $entries
+ * @property \Illuminate\Database\Eloquent\Collection<int, ProcedureRun> $runs
  */
 final class Job extends Model
 {
@@ -48,6 +58,8 @@ final class Job extends Model
     protected $casts = [
         'kind' => JobKind::class,
         'stage' => JobStage::class,
+        'outcome' => Outcome::class,
+        'due_on' => 'date:Y-m-d',
         'intermittent' => 'boolean',
         'parameters' => 'array',
         'closed_at' => 'datetime',
@@ -96,11 +108,37 @@ final class Job extends Model
         return $this->hasMany(Replacement::class)->orderBy('sequence');
     }
 
+    /** @return HasMany<RepairEntry, $this> */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(RepairEntry::class)->orderBy('sequence');
+    }
+
+    /** @return HasMany<ProcedureRun, $this> */
+    public function runs(): HasMany
+    {
+        return $this->hasMany(ProcedureRun::class)->orderBy('started_at')->orderBy('id');
+    }
+
     public function circuit(): CircuitModel
     {
         $family = app(FamilyRegistry::class)->get($this->family);
+        $circuit = $family->circuit($family->parameters()->read($this->parameters));
 
-        return $family->circuit($family->parameters()->read($this->parameters));
+        return $this->part === null ? $circuit : $circuit->loose($this->part);
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        $family = app(FamilyRegistry::class)->get($this->family);
+
+        return $family instanceof Repairable ? $family->repairSheet() : new RepairSheet();
+    }
+
+    /** What was noted between verdict and closed job. */
+    public function ledger(): Ledger
+    {
+        return Ledger::of(array_values($this->entries()->get()->map(static fn (RepairEntry $entry): Entry => $entry->toCore())->all()));
     }
 
     public function caseFile(): CaseFile

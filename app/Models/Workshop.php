@@ -60,6 +60,12 @@ final class Workshop extends Model
         return $this->hasMany(MeterAddress::class);
     }
 
+    /** @return HasMany<CatalogueEntry, $this> */
+    public function parts(): HasMany
+    {
+        return $this->hasMany(CatalogueEntry::class)->orderBy('number');
+    }
+
     /** @return HasMany<User, $this> */
     public function users(): HasMany
     {

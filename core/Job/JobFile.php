@@ -6,6 +6,9 @@ namespace Ispira\Core\Job;
 
 use Ispira\Core\Diagnosis\CaseFile;
 use Ispira\Core\Diagnosis\Reading;
+use Ispira\Core\Procedure\Marked;
+use Ispira\Core\Procedure\Procedure;
+use Ispira\Core\Repair\Ledger\Entry;
 
 /**
  * One job as it is written to a file and read from one (see docs/formats/job.schema.json).
@@ -16,12 +19,15 @@ final readonly class JobFile
     public const VERSION = 1;
 
     /**
-     * @param array{kind: JobKind, stage: JobStage|null, number: string|null, complaint: string, since: string|null, intermittent: bool, replacedBefore: string|null, openedAt: string|null, closedAt: string|null} $job
+     * @param array{kind: JobKind, stage: JobStage|null, number: string|null, complaint: string, since: string|null, intermittent: bool, replacedBefore: string|null, openedAt: string|null, closedAt: string|null, part: string|null, outcome: Outcome|null, dueOn: string|null} $job
      * @param array{name: string, place: string|null, model: string|null, notes: string|null}|null $unit
      * @param array<string, mixed> $parameters   of the circuit, as its family reads them
      * @param list<array{id: string, kind: MapKind, notedFor: string|null, episode: int}> $maps
      * @param list<FiledReading>   $readings     in the order taken
      * @param list<array{id: string|null, remedy: string, partNumber: string|null, note: string|null, temporaryUntil: string|null, at: string|null}> $replacements
+     * @param list<Entry>          $entries      noted between verdict and closed job
+     * @param list<array{procedure: Procedure, startedAt: string, marks: list<Marked>}> $runs of procedures
+     * @param list<array{id: string, reading: string|null, caption: string|null, takenAt: string|null, jpeg: string}> $photos with the picture as it is
      */
     public function __construct(
         public array $job,
@@ -31,6 +37,9 @@ final readonly class JobFile
         public array $maps,
         public array $readings,
         public array $replacements,
+        public array $entries = [],
+        public array $runs = [],
+        public array $photos = [],
     ) {
     }
 

@@ -11,18 +11,29 @@ use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\ParameterError;
 use Ispira\Core\Family\Quantity;
+use Ispira\Core\Procedure\Marked;
+use Ispira\Core\Procedure\MarkKind;
+use Ispira\Core\Procedure\Procedure;
+use Ispira\Core\Procedure\ProcedureError;
+use Ispira\Core\Procedure\ProcedureFormat;
 use Ispira\Core\Quality\Doubt;
 use Ispira\Core\Quality\QualityCheck;
 use Ispira\Core\Quality\QualityRule;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Ledger\EntryRefused;
 
 /**
  * Reads and writes job files. Reading refuses unknown fields, so that nothing is lost without a word.
  */
 final readonly class JobFileFormat
 {
-    public const MOST_BYTES = 2_000_000;
+    public const MOST_BYTES = 30_000_000;
     private const MOST_READINGS = 5000;
     private const MOST_MAPS = 200;
+    private const MOST_ENTRIES = 2000;
+    private const MOST_RUNS = 100;
+    private const MOST_PHOTOS = 100;
     private const LARGEST_NUMBER = 1e8;
 
     public function __construct(private FamilyRegistry $families)
@@ -33,7 +44,7 @@ final readonly class JobFileFormat
     public function read(string $json): JobFile
     {
         if (\strlen($json) > self::MOST_BYTES) {
-            throw new FileError('The file is larger than 2 MB: that is no job file.');
+            throw new FileError('The file is larger than 30 MB: that is no job file.');
         }
         try {
             $data = json_decode($json, true, 32, \JSON_THROW_ON_ERROR);
@@ -46,7 +57,7 @@ final readonly class JobFileFormat
         if (($data['version'] ?? null) !== JobFile::VERSION) {
             throw FileError::at('version', 'only version '.JobFile::VERSION.' can be read here.');
         }
-        $file = new Record($data, 'file', ['format', 'version', 'job', 'unit', 'circuit', 'maps', 'readings', 'replacements']);
+        $file = new Record($data, 'file', ['format', 'version', 'job', 'unit', 'circuit', 'maps', 'readings', 'replacements', 'repair', 'runs', 'photos']);
         $circuit = new Record($file->get('circuit'), 'circuit', ['family', 'parameters']);
         $family = $circuit->text('family');
         $parameters = $circuit->get('parameters') ?? [];
@@ -59,8 +70,14 @@ final readonly class JobFileFormat
         $model = $this->families->get($family)->circuit($values);
         $replacements = $this->replacements($file, $model);
         $maps = $this->maps($file, \count($replacements));
+        $readings = $this->readings($file, $model, array_column($maps, 'id'), \count($replacements));
+        $photos = $this->photos($file, array_map(static fn (FiledReading $filed): string => $filed->reading->id, $readings));
+        $job = $this->job($file);
+        if ($job['part'] !== null && !isset($model->parts[$job['part']])) {
+            throw FileError::at('job.part', "the circuit has no part \"{$job['part']}\".");
+        }
 
-        return new JobFile($this->job($file), $this->unit($file), $family, $values, $maps, $this->readings($file, $model, array_column($maps, 'id'), \count($replacements)), $replacements);
+        return new JobFile($job, $this->unit($file), $family, $values, $maps, $readings, $replacements, $this->entries($file, $replacements, array_column($photos, 'id')), $this->runs($file), $photos);
     }
 
     /** @return array<string, mixed> */
@@ -69,7 +86,7 @@ final readonly class JobFileFormat
         return [
             'format' => JobFile::NAME,
             'version' => JobFile::VERSION,
-            'job' => ['kind' => $file->job['kind']->value, 'stage' => $file->job['stage']?->value] + $file->job,
+            'job' => ['kind' => $file->job['kind']->value, 'stage' => $file->job['stage']?->value, 'outcome' => $file->job['outcome']?->value] + $file->job,
             'unit' => $file->unit,
             'circuit' => ['family' => $file->family, 'parameters' => $file->parameters],
             'maps' => array_map(static fn (array $map): array => ['kind' => $map['kind']->value] + $map, $file->maps),
@@ -92,13 +109,17 @@ final readonly class JobFileFormat
                 'struckBecause' => $filed->struckBecause,
             ], $file->readings),
             'replacements' => $file->replacements,
+            'repair' => array_map(static fn (Entry $entry): array => ['id' => $entry->id, 'kind' => $entry->kind->value, 'at' => $entry->at, 'data' => (object) $entry->data], $file->entries),
+            'runs' => array_map(static fn (array $run): array => ['startedAt' => $run['startedAt'], 'procedure' => ProcedureFormat::toArray($run['procedure']), 'marks' => array_map(static fn (Marked $mark): array => ['kind' => $mark->kind->value, 'step' => $mark->step, 'at' => $mark->at, 'note' => $mark->note], $run['marks'])], $file->runs),
+            'photos' => array_map(static fn (array $photo): array => ['jpeg' => base64_encode($photo['jpeg'])] + $photo, $file->photos),
         ];
     }
 
-    /** @return array{kind: JobKind, stage: JobStage|null, number: string|null, complaint: string, since: string|null, intermittent: bool, replacedBefore: string|null, openedAt: string|null, closedAt: string|null} */
+    /** @return array{kind: JobKind, stage: JobStage|null, number: string|null, complaint: string, since: string|null, intermittent: bool, replacedBefore: string|null, openedAt: string|null, closedAt: string|null, part: string|null, outcome: Outcome|null, dueOn: string|null} */
     private function job(Record $file): array
     {
-        $job = new Record($file->get('job') ?? [], 'job', ['kind', 'stage', 'number', 'complaint', 'since', 'intermittent', 'replacedBefore', 'openedAt', 'closedAt']);
+        $job = new Record($file->get('job') ?? [], 'job', ['kind', 'stage', 'number', 'complaint', 'since', 'intermittent', 'replacedBefore', 'openedAt', 'closedAt', 'part', 'outcome', 'dueOn']);
+        $outcome = $job->optionalText('outcome');
         $stage = $job->optionalText('stage');
 
         return [
@@ -111,6 +132,9 @@ final readonly class JobFileFormat
             'replacedBefore' => $job->optionalText('replacedBefore'),
             'openedAt' => $job->moment('openedAt'),
             'closedAt' => $job->moment('closedAt'),
+            'part' => $job->optionalText('part'),
+            'outcome' => $outcome === null ? null : Outcome::tryFrom($outcome) ?? throw FileError::at('job.outcome', 'is no way in which a job ends.'),
+            'dueOn' => $job->day('dueOn'),
         ];
     }
 
@@ -213,6 +237,83 @@ final readonly class JobFileFormat
         }
 
         return $readings;
+    }
+
+    /**
+     * @param list<array{id: string|null, remedy: string, partNumber: string|null, note: string|null, temporaryUntil: string|null, at: string|null}> $replacements
+     * @param list<string> $photos
+     *
+     * @return list<Entry>
+     */
+    private function entries(Record $file, array $replacements, array $photos): array
+    {
+        $entries = [];
+        $known = array_column($replacements, 'id');
+        foreach ($file->items('repair', self::MOST_ENTRIES) as $number => $item) {
+            $path = "repair[$number]";
+            $record = new Record($item, $path, ['id', 'kind', 'at', 'data']);
+            $kind = EntryKind::tryFrom($record->text('kind')) ?? throw FileError::at("$path.kind", 'is no kind of entry.');
+            $data = $record->get('data') ?? [];
+            try {
+                $entry = Entry::read($record->text('id'), $kind, \is_array($data) ? $data : throw FileError::at("$path.data", 'must be an object.'), $record->moment('at'));
+            } catch (EntryRefused $refused) {
+                throw FileError::at("$path.data.$refused->field", $refused->getMessage());
+            }
+            isset($entries[$entry->id]) && throw FileError::at("$path.id", 'stands here twice.');
+            foreach (['of' => array_map(strval(...), array_keys($entries)), 'replacement' => $known, 'photo' => $photos] as $field => $ids) {
+                $entry->text($field) === '' || \in_array($entry->text($field), $ids, true) || throw FileError::at("$path.data.$field", 'names something that does not stand before it in the file.');
+            }
+            $entries[$entry->id] = $entry;
+        }
+
+        return array_values($entries);
+    }
+
+    /** @return list<array{procedure: Procedure, startedAt: string, marks: list<Marked>}> */
+    private function runs(Record $file): array
+    {
+        $runs = [];
+        foreach ($file->items('runs', self::MOST_RUNS) as $number => $item) {
+            $path = "runs[$number]";
+            $record = new Record($item, $path, ['startedAt', 'procedure', 'marks']);
+            try {
+                $procedure = ProcedureFormat::read((string) json_encode($record->get('procedure')));
+            } catch (ProcedureError $error) {
+                throw FileError::at("$path.procedure", $error->getMessage());
+            }
+            $marks = [];
+            foreach ($record->items('marks', 500) as $n => $one) {
+                $mark = new Record($one, "$path.marks[$n]", ['kind', 'step', 'at', 'note']);
+                $marks[] = new Marked(MarkKind::tryFrom($mark->text('kind')) ?? throw FileError::at("$path.marks[$n].kind", 'is no mark of a run.'), $mark->count('step'), $mark->optionalNumber('at') ?? throw FileError::at("$path.marks[$n].at", 'must be seconds since 1970.'), $mark->optionalText('note'));
+            }
+            $runs[] = ['procedure' => $procedure, 'startedAt' => $record->moment('startedAt') ?? throw FileError::at("$path.startedAt", 'must be a date and time.'), 'marks' => $marks];
+        }
+
+        return $runs;
+    }
+
+    /**
+     * @param list<string> $readings
+     *
+     * @return list<array{id: string, reading: string|null, caption: string|null, takenAt: string|null, jpeg: string}>
+     */
+    private function photos(Record $file, array $readings): array
+    {
+        $photos = [];
+        foreach ($file->items('photos', self::MOST_PHOTOS) as $number => $item) {
+            $path = "photos[$number]";
+            $record = new Record($item, $path, ['id', 'reading', 'caption', 'takenAt', 'jpeg']);
+            $reading = $record->optionalText('reading');
+            $reading === null || \in_array($reading, $readings, true) || throw FileError::at("$path.reading", 'no reading has this id.');
+            $given = $record->get('jpeg');
+            $jpeg = \is_string($given) ? base64_decode($given, true) : false;
+            if ($jpeg === false || !str_starts_with($jpeg, "\xFF\xD8")) {
+                throw FileError::at("$path.jpeg", 'must be a JPEG picture in base64.');
+            }
+            $photos[] = ['id' => $record->text('id'), 'reading' => $reading, 'caption' => $record->optionalText('caption'), 'takenAt' => $record->moment('takenAt'), 'jpeg' => $jpeg];
+        }
+
+        return $photos;
     }
 
     /** @return list<Doubt> */

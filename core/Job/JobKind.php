@@ -13,6 +13,7 @@ enum JobKind: string
     case LoosePart = 'loose-part';
     case Adjustment = 'adjustment';
     case FollowUp = 'follow-up';
+    case Remote = 'remote';
 
     /** @return list<JobStage> in order */
     public function flow(): array
@@ -22,6 +23,7 @@ enum JobKind: string
             self::LoosePart => [JobStage::Circuit, JobStage::Bench, JobStage::Closed],
             self::Adjustment => [JobStage::Circuit, JobStage::Proof, JobStage::Closed],
             self::FollowUp => [JobStage::Proof, JobStage::Closed],
+            self::Remote => [JobStage::Circuit, JobStage::Bench, JobStage::Closed],
         };
     }
 
@@ -29,5 +31,35 @@ enum JobKind: string
     public function hasMap(): bool
     {
         return $this !== self::LoosePart;
+    }
+
+    /** Whether it cannot begin without one. */
+    public function needsMap(): bool
+    {
+        return $this === self::Fault;
+    }
+
+    /** What follows once the circuit is told. */
+    public function afterCircuit(): JobStage
+    {
+        return $this->flow()[1];
+    }
+
+    /** @return list<Outcome> in which it can end */
+    public function outcomes(): array
+    {
+        return match ($this) {
+            self::Fault => [Outcome::Repaired, Outcome::Temporary, Outcome::ProvenGood, Outcome::NotRepaired],
+            self::LoosePart => [Outcome::ProvenGood, Outcome::NotRepaired],
+            self::Adjustment => [Outcome::Adjusted, Outcome::NotRepaired],
+            self::FollowUp => [Outcome::ProvenGood, Outcome::Repaired, Outcome::NotRepaired],
+            self::Remote => [Outcome::Advised, Outcome::NotRepaired],
+        };
+    }
+
+    /** Whether a machine is there whose speeds have to be right for that end. */
+    public function provesBeforeIt(Outcome $outcome): bool
+    {
+        return $this !== self::LoosePart && \in_array($outcome, [Outcome::Repaired, Outcome::Temporary, Outcome::ProvenGood, Outcome::Adjusted], true);
     }
 }

@@ -8,6 +8,7 @@ use App\Actions\ImportCapture;
 use App\Diagnosis\JobDiagnosis;
 use App\Models\Job;
 use App\Models\Reading;
+use App\Models\RepairEntry;
 use App\Models\Replacement;
 use App\Models\SpeedMap;
 use App\Models\Unit;
@@ -34,6 +35,9 @@ use Ispira\Core\Family\Test;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
+use Ispira\Core\Job\Outcome;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
 
 /**
  * Works a job of the demo on a simulated unit with a hidden fault, as a technician would who follows the proposals.
@@ -61,10 +65,12 @@ final class DemoJob
         bool $intermittent,
         ?string $since,
         ?string $replacedBefore,
+        JobKind $kind = JobKind::Fault,
+        ?string $part = null,
     ) {
         $declared = app(FamilyRegistry::class)->get($family);
         $values = $declared->parameters()->read($parameters);
-        $this->circuit = $declared->circuit($values);
+        $this->circuit = $part === null ? $declared->circuit($values) : $declared->circuit($values)->loose($part);
         $this->clock = Carbon::now()->subDays($daysAgo)->setTime(8 + $seed % 7, $seed % 60);
         if ($this->clock->isFuture()) {
             $this->clock = Carbon::now()->subHours(2);
@@ -74,7 +80,8 @@ final class DemoJob
             'number' => $user->workshop->takeJobNumber(),
             'unit_id' => $unit->id,
             'user_id' => $user->id,
-            'kind' => JobKind::Fault,
+            'kind' => $kind,
+            'part' => $part,
             'stage' => JobStage::Bench,
             'complaint' => $complaint,
             'since' => $since,
@@ -86,8 +93,12 @@ final class DemoJob
         $this->job->created_at = $this->clock->copy();
         $this->job->save();
         $this->unit = new SimulatedUnit($this->circuit, $this->hypothesis($this->fault), new Chance($seed), 0.0);
-        $this->map(MapKind::Before, 0);
-        $this->answer();
+        if ($kind === JobKind::Fault || $kind === JobKind::Remote) {
+            $this->map(MapKind::Before, 0);
+            $this->answer();
+        } elseif ($kind->hasMap()) {
+            $this->allRight(MapKind::Before, 0);
+        }
         $this->touch();
     }
 
@@ -131,12 +142,46 @@ final class DemoJob
     public function prove(): self
     {
         $this->clock->addMinutes(6);
-        $map = $this->newMap(MapKind::After, 1, null);
-        foreach ($this->circuit->positions as $position) {
-            $this->record(new CoreReading((string) Str::ulid($this->clock), $this->circuit->speedTest($position->key)->key, 'right', episode: 1), $map);
-        }
-        $this->job->update(['stage' => JobStage::Closed, 'closed_at' => $this->clock]);
+        $this->allRight(MapKind::After, 1);
+        $last = $this->job->replacements()->reorder('sequence', 'desc')->first();
+        $until = $last?->temporary_until?->toDateString();
+        $this->note(EntryKind::Closed, ['outcome' => $until === null ? Outcome::Repaired->value : Outcome::Temporary->value, 'dueOn' => $until]);
+        $this->note(EntryKind::Held, ['replacement' => $last?->id, 'held' => true]);
+        $this->job->update(['stage' => JobStage::Closed, 'closed_at' => $this->clock, 'outcome' => $until === null ? Outcome::Repaired : Outcome::Temporary, 'due_on' => $until]);
         $this->touch();
+
+        return $this;
+    }
+
+    /**
+     * Notes something of the repair.
+     *
+     * @param array<string, mixed> $data as its kind declares
+     */
+    public function note(EntryKind $kind, array $data, float $minutes = 0.5): string
+    {
+        $this->clock->addSeconds((int) round(60.0 * $minutes));
+        $id = strtolower((string) Str::ulid($this->clock));
+        $entry = Entry::read($id, $kind, $data);
+        RepairEntry::query()->create(['id' => $id, 'job_id' => $this->job->id, 'user_id' => $this->user->id, 'kind' => $kind, 'data' => $entry->data, 'noted_at' => $this->clock]);
+
+        return $id;
+    }
+
+    /**
+     * Takes apart, in order: what, fastener, length, count, where it is put, clip.
+     *
+     * @param list<array{0: string, 1: string|null, 2: string|null, 3: int, 4: string|null, 5: string|null}> $steps
+     */
+    public function strip(array $steps, bool $together): self
+    {
+        $off = [];
+        foreach ($steps as [$what, $fastener, $length, $count, $where, $clip]) {
+            $off[] = [$this->note(EntryKind::Down, ['what' => $what, 'fastener' => $fastener, 'length' => $length, 'count' => $count, 'where' => $where, 'clip' => $clip], 2.5), $count];
+        }
+        foreach ($together ? array_reverse($off) : [] as [$id, $count]) {
+            $this->note(EntryKind::Up, ['of' => $id, 'count' => $count], 1.5);
+        }
 
         return $this;
     }
@@ -148,6 +193,7 @@ final class DemoJob
         $left = explode('+', $this->fault)[0].'#1';
         $this->unit = new SimulatedUnit($this->circuit, $this->hypothesis($left), new Chance($this->seed + 1), 0.0);
         $this->map(MapKind::After, 1);
+        $this->note(EntryKind::Held, ['replacement' => $this->job->replacements()->reorder('sequence', 'desc')->first()?->id, 'held' => false, 'because' => 'Not every position was right after it.']);
         $this->job->update(['stage' => JobStage::Bench]);
         $this->touch();
 
@@ -187,6 +233,29 @@ final class DemoJob
         return $this;
     }
 
+    /** Ends it without a replacement. */
+    public function close(Outcome $outcome, ?string $reason, ?int $dueInDays = null): self
+    {
+        $due = $dueInDays === null ? null : $this->clock->copy()->addDays($dueInDays)->toDateString();
+        $this->note(EntryKind::Closed, ['outcome' => $outcome->value, 'reason' => $reason, 'dueOn' => $due]);
+        $this->job->update(['stage' => JobStage::Closed, 'closed_at' => $this->clock, 'outcome' => $outcome, 'due_on' => $due]);
+        $this->touch();
+
+        return $this;
+    }
+
+    /** Straight to the proof: nothing is looked for. */
+    public function toProof(bool $done = false): self
+    {
+        if ($done) {
+            $this->allRight(MapKind::After, 0);
+        }
+        $this->job->update(['stage' => JobStage::Proof]);
+        $this->touch();
+
+        return $this;
+    }
+
     public function leaveCircuit(): self
     {
         $this->job->update(['stage' => JobStage::Circuit]);
@@ -216,6 +285,14 @@ final class DemoJob
             'next' => $diagnosis->next->test ?? ($cause === null ? null : $this->circuit->tests[$cause->test]),
             'shown' => (new DiagnosisFormat($this->circuit, $case, $diagnosis))->toArray(),
         ];
+    }
+
+    private function allRight(MapKind $kind, int $episode): void
+    {
+        $map = $this->newMap($kind, $episode, null);
+        foreach ($this->circuit->positions as $position) {
+            $this->record(new CoreReading((string) Str::ulid($this->clock), $this->circuit->speedTest($position->key)->key, 'right', episode: $episode), $map);
+        }
     }
 
     private function map(MapKind $kind, int $episode): void

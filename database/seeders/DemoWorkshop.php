@@ -8,8 +8,12 @@ use App\Models\Unit;
 use App\Models\User;
 use App\Models\Workshop;
 use Illuminate\Support\Str;
+use Ispira\Core\Diagnosis\HypothesisList;
+use Ispira\Core\Job\JobKind;
+use Ispira\Core\Job\Outcome;
 use Ispira\Core\Planning\BenchSupply\BenchRun as Run;
 use Ispira\Core\Planning\BenchSupply\BenchRunVerdict;
+use Ispira\Core\Repair\Ledger\EntryKind;
 
 /**
  * The shared workshop of Halvmark, a small lake-ferry town: its people, its units and its jobs.
@@ -117,11 +121,11 @@ final class DemoWorkshop
         foreach (self::UNITS as $key => [$name, $place, $model]) {
             $units[$key] = $workshop->units()->create(['name' => $name, 'place' => $place, 'model' => $model]);
         }
-        $open = fn (string $unit, int $daysAgo, string $complaint, string $fault, int $seed, bool $intermittent = false, ?string $since = null, ?string $before = null): DemoJob => new DemoJob($seed % 2 === 0 ? $lead : $technician, $this->unit($units, $unit), self::FAMILIES[self::UNITS[$unit][2]] ?? 'stepped-blower', self::CIRCUITS[self::UNITS[$unit][2]], $daysAgo, $complaint, $fault, $seed, $intermittent, $since, $before);
+        $open = fn (string $unit, int $daysAgo, string $complaint, string $fault, int $seed, bool $intermittent = false, ?string $since = null, ?string $before = null, JobKind $kind = JobKind::Fault, ?string $part = null): DemoJob => new DemoJob($seed % 2 === 0 ? $lead : $technician, $this->unit($units, $unit), self::FAMILIES[self::UNITS[$unit][2]] ?? 'stepped-blower', self::CIRCUITS[self::UNITS[$unit][2]], $daysAgo, $complaint, $fault, $seed, $intermittent, $since, $before, $kind, $part);
 
         // Closed, oldest first.
         $open('van7', 310, 'No air on 1, 2 and 3', 'common-open#0', 13, since: 'a week')->investigate(6)->replace('pack', 'TN-4410', 'Thermal fuse open. Filter left as it was.')->prove();
-        $open('bakery', 122, 'Second speed dead', 'resistor-2-open#0', 23)->investigate(6)->replace('pack', 'OV-0087', 'Resistor 2 burnt through.')->prove();
+        $open('bakery', 122, 'Second speed dead', 'resistor-2-open#0', 23)->investigate(6)->strip([['Glove box', 'cross 2', '16 mm', 4, 'tray, left', 'two hooks at the top'], ['Duct behind it', 'hex 8 mm', '20 mm', 2, 'tray, middle', null], ['Pack plug', null, null, 0, null, 'latch at the back, press and pull'], ['Resistor pack', 'hex 7 mm', '12 mm', 2, 'bag 1', null]], true)->replace('pack', 'OV-0087', 'Resistor 2 burnt through.')->prove();
         $open('bus', 74, 'Only blows on the top setting', 'rest-contact-burnt#0', 33, before: 'Resistor pack, last autumn')->investigate(8)->replace('high-relay', 'RG-19', 'Rest contact black. The old pack was good.')->prove();
         $open('van3', 41, 'Weak on every speed, worse on 4', 'plug-motor-burnt#1', 44)->investigate(8)->replace('motor-plug', null, 'Pigtail with heavier wire, both halves.')->prove();
         $open('clinic', 20, 'All dead', 'fuse-open#0', 51)->investigate(8)->replace('fuse', null, 'Blower coasts, no chafed wire found.')->prove();
@@ -182,6 +186,8 @@ final class DemoWorkshop
         $open('office', 1, 'Stands still, error code', 'driver-shorted#0', 614)->investigate(1);
         $open('boiler', 0, 'Fan squeals and is slow', 'bearings-dry#0', 625)->investigate(1);
 
+        $this->otherKinds($open);
+        $this->catalogue($workshop);
         $this->benchRuns($workshop, $technician);
         $workshop->meters()->create(['name' => 'Bench meter', 'host' => '127.0.0.1', 'port' => 5025]);
 
@@ -197,6 +203,63 @@ final class DemoWorkshop
         $open('greenac', 0, 'Does not start', 'coil-open#0', 424)->leaveCircuit();
         $open('busdoor', 0, 'Clicks behind the dash, cold on one side', 'gear-stripped#0', 474)->leaveCircuit();
         $open('van3', 0, 'No air at all on high', 'contact-4-open#0', 152)->leaveCircuit();
+    }
+
+    /** What is no fault on a unit: a loose part, an adjustment, a follow-up, a request from afar; and a repair under way. */
+    private function otherKinds(\Closure $open): void
+    {
+        $loose = $open('van3', 9, 'Is the spare blower motor still good?', HypothesisList::NOTHING_WRONG, 801, kind: JobKind::LoosePart, part: 'motor');
+        $adjusted = $open('school', 8, 'Too loud in the hall while the play is on', HypothesisList::NOTHING_WRONG, 811, kind: JobKind::Adjustment);
+        $remote = $open('kiosk', 7, 'Find me a wiper module', 'module-dead#0', 823, kind: JobKind::Remote);
+        $follow = $open('van9', 1, 'Is it still right after three months?', HypothesisList::NOTHING_WRONG, 833, kind: JobKind::FollowUp);
+        $under = $open('bakery', 1, 'Nothing on 1 and 2', 'resistor-2-open#0', 844);
+        if (!$loose instanceof DemoJob || !$adjusted instanceof DemoJob || !$remote instanceof DemoJob || !$follow instanceof DemoJob || !$under instanceof DemoJob) {
+            throw new \LogicException('Jobs are opened as demo jobs.');
+        }
+        $loose->investigate(3)->close(Outcome::ProvenGood, 'Runs well on the bench, back on the shelf.');
+        $adjusted->toProof(done: true);
+        $adjusted->note(EntryKind::Adjusted, ['what' => 'Fan tap for circulation', 'before' => 'medium high', 'after' => 'medium low', 'undoOn' => now()->addDays(21)->toDateString()]);
+        $adjusted->close(Outcome::Adjusted, null, 29);
+        $remote->investigate(2);
+        $remote->note(EntryKind::Loan, ['what' => 'Wiper module from the shelf', 'to' => 'the kiosk', 'dueOn' => now()->addDays(5)->toDateString()]);
+        $remote->close(Outcome::Advised, 'The module with the twelve-pin plug, and to look at the water channel above it.');
+        $follow->toProof();
+        $under->investigate(6);
+        $under->note(EntryKind::Choice, ['option' => 'number:OV-0087', 'label' => 'Resistor pack (coils), original, OV-0087', 'parts' => ['pack'], 'kind' => 'part', 'purchase' => 44.0, 'selling' => 62.0, 'minutes' => 25, 'leadDays' => 1, 'warrantyMonths' => 24, 'partNumber' => 'OV-0087', 'expected' => 79.0, 'reason' => 'The second in four months: original this time, and the motor current is measured first.']);
+        $under->note(EntryKind::Fit, ['when' => 'purchase', 'type' => 'pack', 'candidate' => 'OV-0087', 'old' => ['depth' => '41', 'amps' => '18', 'speeds' => '4', 'pins' => '5', 'connectorSex' => 'pins', 'mount' => 'two ears, M5', 'cooling' => 'coils to the duct'], 'new' => ['depth' => '41', 'amps' => '20', 'speeds' => '4', 'pins' => '5', 'connectorSex' => 'pins', 'mount' => 'two ears, M5'], 'accepted' => true, 'reason' => null]);
+        $under->note(EntryKind::Found, ['what' => 'Screws of the glove box', 'condition' => 'missing', 'count' => 1, 'note' => 'of four']);
+        $under->note(EntryKind::Found, ['what' => 'Hook of the duct', 'condition' => 'pried', 'count' => 0]);
+        foreach (['tool' => ['Stubby driver, cross 2', 'Driver, hex 7 and 8 mm'], 'consumable' => ['Contact cleaner'], 'carry-over' => ['Foam gasket of the pack'], 'restore' => ['Clock of the cab radio']] as $sort => $things) {
+            foreach ($things as $what) {
+                $id = $under->note(EntryKind::Kit, ['sort' => $sort, 'what' => $what]);
+                if ($sort === 'tool') {
+                    $under->note(EntryKind::KitReady, ['of' => $id]);
+                }
+            }
+        }
+        $under->strip([['Glove box', 'cross 2', '16 mm', 3, 'tray, left', 'two hooks at the top'], ['Duct behind it', 'hex 8 mm', '20 mm', 2, 'tray, middle', null], ['Pack plug', null, null, 0, null, 'latch at the back, press and pull']], false);
+        $under->note(EntryKind::Method, ['method' => 'photo-and-tags']);
+        foreach ([['Common of the pack', '5', '5', 'black', 'A'], ['Tap of position 1', '1', '1', 'blue', 'B'], ['Tap of position 2', '2', '2', 'yellow', 'C'], ['Tap of position 3', '3', '3', 'yellow', 'D']] as [$function, $from, $to, $colour, $label]) {
+            $wire = $under->note(EntryKind::Wire, ['function' => $function, 'from' => $from, 'to' => $to, 'colour' => $colour, 'label' => $label]);
+            if ($label === 'A') {
+                $under->note(EntryKind::WireMoved, ['of' => $wire]);
+                $under->note(EntryKind::WireChecked, ['of' => $wire]);
+            }
+        }
+    }
+
+    /** What the workshop buys. */
+    private function catalogue(Workshop $workshop): void
+    {
+        foreach ([
+            ['OV-0087', 'Resistor pack (coils)', 'pack', 'original', ['stepped-blower:pack'], ['OV-0086'], 40.0, 4.0, 62.0, 1, 24, 10.0, 0.03, 6.0, ['depth' => '41', 'amps' => '20', 'speeds' => '4', 'pins' => '5', 'connectorSex' => 'pins', 'mount' => 'two ears, M5', 'cooling' => 'coils to the duct']],
+            ['UV-4C', 'Resistor pack, copy', 'pack', 'aftermarket', ['stepped-blower:pack'], [], 19.0, 3.0, 38.0, 0, 12, 5.0, 0.1, 3.0, ['depth' => '48', 'amps' => '16', 'speeds' => '4', 'pins' => '5', 'connectorSex' => 'sockets', 'mount' => 'two ears, M5']],
+            ['TN-7130', 'Speed module, two-wire command', 'module', 'original', ['electronic-blower:module'], [], 71.0, 4.0, 110.0, 3, 24, 10.0, 0.03, 11.0, ['voltage' => '12', 'control' => 'pwm-high', 'controlHertz' => '100', 'amps' => '30', 'depth' => '52', 'pins' => '5', 'connectorSex' => 'pins', 'cooling' => 'fins to the duct', 'software' => 'none']],
+            ['KD-M12', 'Blower motor, four taps', 'motor', 'original', ['tapped-blower:motor'], ['KD-M11'], 238.0, 18.0, 340.0, 6, 24, 12.0, 0.03, 36.0, ['voltage' => '230', 'supplyType' => 'ac50', 'control' => 'line-taps', 'rotation' => 'reversible', 'depth' => '128', 'bodyDiameter' => '140', 'shaftDiameter' => '12.7', 'shaftLength' => '115', 'shaftForm' => 'flat', 'power' => '370', 'amps' => '2.7', 'speeds' => '4', 'microfarads' => '9', 'thermalClass' => 'b', 'mount' => 'belly band']],
+            ['SD-F8', 'Fan motor, five wires', 'motor', 'original', ['five-wire-fan:motor'], [], 122.0, 9.0, 190.0, null, 24, 10.0, 0.03, 20.0, ['voltage' => '310', 'supplyType' => 'rectified', 'control' => 'analogue', 'rotation' => 'ccw', 'depth' => '92', 'shaftDiameter' => '8', 'pins' => '5', 'connectorSex' => 'pins', 'pinFunctions' => '1 Vm, 4 GND, 5 Vcc, 6 Vsp, 7 FG']],
+        ] as [$number, $name, $type, $make, $fits, $supersedes, $price, $freight, $selling, $leadDays, $warranty, $life, $comeBack, $lost, $attributes]) {
+            $workshop->parts()->create(['number' => $number, 'part' => ['number' => $number, 'name' => $name, 'type' => $type, 'make' => $make, 'fits' => $fits, 'supersedes' => $supersedes, 'price' => $price, 'freight' => $freight, 'selling' => $selling, 'leadDays' => $leadDays, 'warrantyMonths' => $warranty, 'lifeYears' => $life, 'comeBack' => $comeBack, 'lost' => $lost, 'attributes' => $attributes]]);
+        }
     }
 
     /** A good motor, and one that is slow and rough, on the bench supply. */

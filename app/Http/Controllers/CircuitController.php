@@ -60,7 +60,7 @@ final class CircuitController extends Controller
             throw ValidationException::withMessages(['circuit' => 'Readings were taken that this circuit does not have ('.$lost->implode(', ').'). Open a new job for the right circuit; nothing here was changed.']);
         }
         DB::transaction(static function () use ($job, $values): void {
-            $job->update(['parameters' => $values, 'stage' => $job->stage === JobStage::Circuit ? JobStage::Bench : $job->stage]);
+            $job->update(['parameters' => $values, 'stage' => $job->stage === JobStage::Circuit ? $job->kind->afterCircuit() : $job->stage]);
         });
 
         return $this->whereItStands($job->refresh());

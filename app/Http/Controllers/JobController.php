@@ -18,6 +18,7 @@ use Inertia\Inertia;
 use Inertia\Response;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\ParameterError;
+use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
 
 final class JobController extends Controller
@@ -110,7 +111,7 @@ final class JobController extends Controller
             $circuit = $family->circuit($family->parameters()->read([]));
         }
 
-        return ['family' => $key, 'cells' => JobView::cells($circuit), 'questions' => JobView::questions($circuit)];
+        return ['family' => $key, 'cells' => JobView::cells($circuit), 'questions' => JobView::questions($circuit), 'parts' => array_map(static fn (string $part): array => ['value' => $part, 'label' => $circuit->texts->get("parts.$part")], array_keys($circuit->parts))];
     }
 
     /** @return array<string, array{family: string, parameters: object}> the latest circuit of each model */
@@ -149,8 +150,12 @@ final class JobController extends Controller
             throw ValidationException::withMessages(['parameters' => $error->getMessage()]);
         }
         $circuit = $this->families->get($family)->circuit($parameters);
-        $answers = Answers::read($request->input('answers'), $circuit);
-        $states = MapStates::read($request->input('states'), $circuit, answered: $answers !== []);
+        $kind = JobKind::tryFrom($request->string('kind')->toString()) ?? JobKind::Fault;
+        if ($kind === JobKind::LoosePart && !isset($circuit->parts[$request->string('part')->toString()])) {
+            throw ValidationException::withMessages(['part' => 'Choose the part that lies on the bench.']);
+        }
+        $answers = $kind->hasMap() ? Answers::read($request->input('answers'), $circuit) : [];
+        $states = $kind->hasMap() ? MapStates::read($request->input('states'), $circuit, answered: $answers !== [] || !$kind->needsMap()) : [];
         $job = $open($this->user($request), $request->validated(), $family, $parameters, $states, $answers);
 
         return $this->whereItStands($job);

@@ -31,10 +31,10 @@ final class JobFileController extends Controller
     {
         $file = $request->file('file');
         if (!$file instanceof UploadedFile || !$file->isValid()) {
-            throw ValidationException::withMessages(['file' => 'Choose a job file of at most 2 MB.']);
+            throw ValidationException::withMessages(['file' => 'Choose a job file of at most 30 MB.']);
         }
         if ($file->getSize() > JobFileFormat::MOST_BYTES) {
-            throw ValidationException::withMessages(['file' => 'The file is larger than 2 MB: that is no job file.']);
+            throw ValidationException::withMessages(['file' => 'The file is larger than 30 MB: that is no job file.']);
         }
         try {
             $job = StoredJobFile::import($this->user($request), $format->read((string) $file->get()));

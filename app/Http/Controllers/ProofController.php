@@ -4,37 +4,66 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\CloseJob;
+use App\Actions\ReadingRefused;
+use App\Actions\RecordEntry;
 use App\Actions\RecordMap;
+use App\Actions\RecordReading;
 use App\Diagnosis\JobView;
 use App\Http\Requests\MapStates;
 use App\Models\Job;
+use App\Repair\ProofView;
+use App\Repair\RepairView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
+use Ispira\Core\Diagnosis\Judged;
+use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Diagnosis\SpeedState;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
+use Ispira\Core\Job\Outcome;
+use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Measurement\MeasureReader;
+use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
 
 /**
- * The same speed map again after the repair: it closes the job or sends it back to the bench.
+ * The same speed map again after the repair, and what else proves it: it can then be closed, or goes back to the bench.
  */
 final class ProofController extends Controller
 {
+    public function __construct(private readonly ProofView $proof, private readonly RecordEntry $entries)
+    {
+    }
+
     public function show(Job $job): Response|RedirectResponse
     {
-        if ($job->stage === JobStage::Circuit || $job->stage === JobStage::Bench) {
+        if ($job->stage === JobStage::Circuit || ($job->stage === JobStage::Bench && in_array(JobStage::Proof, $job->kind->flow(), true))) {
             return $this->whereItStands($job);
         }
         $circuit = $job->circuit();
+        $ledger = $job->ledger();
 
         return Inertia::render('Proof', [
             'job' => JobView::head($job),
             'strip' => JobView::strip($job, $circuit),
             'replacements' => JobView::replacements($job, $circuit),
             'readings' => JobView::readings($job, $circuit),
-            'open' => $job->stage === JobStage::Proof,
+            'open' => $job->stage !== JobStage::Closed,
+            'machine' => $job->kind->hasMap() && in_array(JobStage::Proof, $job->kind->flow(), true),
+            'proved' => CloseJob::isProved($job),
+            'checks' => $job->stage === JobStage::Proof || $job->stage === JobStage::Closed ? $this->proof->shown($job, $circuit) : [],
+            'outcomes' => array_map(static fn (Outcome $one): array => ['value' => $one->value, 'needsReason' => $one->needsReason(), 'needsDay' => $one->needsDay()], $job->kind->outcomes()),
+            'adjusted' => RepairView::entries($ledger, EntryKind::Adjusted),
+            'loans' => RepairView::entries($ledger, EntryKind::Loan),
+            'closing' => RepairView::entries($ledger, EntryKind::Closed),
+            'choice' => RepairView::entries($ledger, EntryKind::Choice),
         ]);
     }
 
@@ -52,9 +81,54 @@ final class ProofController extends Controller
                 return;
             }
             $record($this->user($request), $locked, $data['id'], MapKind::After, null, $states);
-            $locked->update($right ? ['stage' => JobStage::Closed, 'closed_at' => now()] : ['stage' => JobStage::Bench]);
+            if (!$right) {
+                $this->reopen($request, $locked, 'Not every position was right after it.');
+            }
         });
 
-        return $this->whereItStands($job->refresh(), $right ? null : 'Not every position is right yet. The job is back on the bench with the new map as readings.');
+        return $this->whereItStands($job->refresh(), $right ? null : 'Not every position is right yet. The job is back on the bench with the new map as readings, and the verdict is marked as not having held.');
+    }
+
+    /** One of the checks that prove a repair: a reading like any other, and judged at once. */
+    public function check(Request $request, Job $job, RecordReading $record, DisplayUnits $units): RedirectResponse
+    {
+        $data = $request->validate(['id' => ['required', 'ulid'], 'test' => ['required', 'string', 'max:80'], 'value' => ['nullable', 'string', 'max:40']]);
+        if ($job->stage !== JobStage::Proof) {
+            return $this->whereItStands($job, 'This job has moved on in another window.');
+        }
+        $circuit = $job->circuit();
+        $test = $circuit->tests[$data['test']] ?? throw ValidationException::withMessages([$data['test'] => 'This circuit has no such test. Reload the page.']);
+        $given = (string) ($data['value'] ?? '');
+        try {
+            $value = $test->probe->quantity->isNumber() ? MeasureReader::read($given, $test->probe->quantity->unit(), $units->unit($test->probe->quantity->unit())->symbol)->inBase() : $given;
+        } catch (UnreadableNumber $error) {
+            throw ValidationException::withMessages([$test->key => $error->getMessage()]);
+        }
+        if (is_string($value) && !in_array($value, Judged::answers($circuit, $test), true)) {
+            throw ValidationException::withMessages([$test->key => 'Choose what it shows.']);
+        }
+        $reading = new Reading(strtolower($data['id']), $test->key, $value);
+        $right = $this->proof->of($job, $circuit)->isRight($test, $reading);
+        try {
+            DB::transaction(function () use ($request, $job, $record, $reading, $right): void {
+                $record($this->user($request), $job, $reading);
+                if (!$right) {
+                    $this->reopen($request, $job->refresh(), 'A check after it was not right.');
+                }
+            });
+        } catch (ReadingRefused $error) {
+            throw ValidationException::withMessages([$test->key => $error->getMessage()]);
+        }
+
+        return $this->whereItStands($job->refresh(), $right ? null : 'That is not what the sound circuit shows. The job is back on the bench with this reading, and the verdict is marked as not having held.');
+    }
+
+    private function reopen(Request $request, Job $job, string $because): void
+    {
+        $last = $job->replacements()->reorder('sequence', 'desc')->first();
+        if ($last !== null) {
+            ($this->entries)($this->user($request), $job, Entry::read(strtolower((string) Str::ulid()), EntryKind::Held, ['replacement' => $last->id, 'held' => false, 'because' => $because]));
+        }
+        $job->update(['stage' => JobStage::Bench]);
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Ispira\Core\Job\JobKind;
 
 final class OpenJobRequest extends FormRequest
 {
@@ -18,6 +20,8 @@ final class OpenJobRequest extends FormRequest
             'unitName' => ['required_without:unitId', 'nullable', 'string', 'max:120'],
             'unitPlace' => ['nullable', 'string', 'max:120'],
             'unitModel' => ['nullable', 'string', 'max:120'],
+            'kind' => ['nullable', Rule::enum(JobKind::class)],
+            'part' => ['nullable', 'required_if:kind,loose-part', 'string', 'max:60'],
             'complaint' => ['required', 'string', 'max:2000'],
             'since' => ['nullable', 'string', 'max:120'],
             'intermittent' => ['boolean'],
@@ -34,6 +38,7 @@ final class OpenJobRequest extends FormRequest
     {
         return [
             'unitName.required_without' => 'Name the unit, or choose one that was here before.',
+            'part.required_if' => 'Choose the part that lies on the bench.',
             'complaint.required' => 'Write what the user of the machine says, in a few words.',
             '*.max' => 'That is too long: keep it under :max characters.',
         ];

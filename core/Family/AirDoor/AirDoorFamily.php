@@ -8,13 +8,15 @@ use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Family;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Repairable;
+use Ispira\Core\Family\RepairSheet;
 use Ispira\Core\Family\Texts;
 
 /**
  * Doors that lead the air: moved by vacuum, by a motor whose polarity is reversed (two wires), or by
  * one that also reports where it stands (five wires).
  */
-final class AirDoorFamily implements Family
+final class AirDoorFamily implements Family, Repairable
 {
     private ?Texts $texts = null;
 
@@ -65,5 +67,10 @@ final class AirDoorFamily implements Family
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
     }
 }

@@ -8,12 +8,14 @@ use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Family;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Repairable;
+use Ispira\Core\Family\RepairSheet;
 use Ispira\Core\Family\Texts;
 
 /**
  * A 24 V alternating-current output of a control board that has to hold a contactor.
  */
-final class ControlOutputFamily implements Family
+final class ControlOutputFamily implements Family, Repairable
 {
     private ?Texts $texts = null;
 
@@ -67,5 +69,10 @@ final class ControlOutputFamily implements Family
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
     }
 }

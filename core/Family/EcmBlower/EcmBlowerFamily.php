@@ -10,12 +10,14 @@ use Ispira\Core\Family\Mechanical\Mechanical;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
 use Ispira\Core\Family\Planned;
+use Ispira\Core\Family\Repairable;
+use Ispira\Core\Family\RepairSheet;
 use Ispira\Core\Family\Texts;
 
 /**
  * Furnace or air-handler blower with a permanent-magnet motor and an electronic module on its end.
  */
-final class EcmBlowerFamily implements Family, Planned
+final class EcmBlowerFamily implements Family, Planned, Repairable
 {
     private ?Texts $texts = null;
 
@@ -80,5 +82,10 @@ final class EcmBlowerFamily implements Family, Planned
     public function planners(): array
     {
         return ['motor-tester', 'heat-cycle', 'airflow'];
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
     }
 }

@@ -9,12 +9,14 @@ use Ispira\Core\Family\Family;
 use Ispira\Core\Family\Mechanical\Mechanical;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Repairable;
+use Ispira\Core\Family\RepairSheet;
 use Ispira\Core\Family\Texts;
 
 /**
  * Blower whose speed is made by electronics that follow a command signal.
  */
-final class ElectronicBlowerFamily implements Family
+final class ElectronicBlowerFamily implements Family, Repairable
 {
     private ?Texts $texts = null;
 
@@ -71,5 +73,10 @@ final class ElectronicBlowerFamily implements Family
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
     }
 }

@@ -10,12 +10,14 @@ use Ispira\Core\Family\Mechanical\Mechanical;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
 use Ispira\Core\Family\Planned;
+use Ispira\Core\Family\Repairable;
+use Ispira\Core\Family\RepairSheet;
 use Ispira\Core\Family\Texts;
 
 /**
  * Fan motor of a split unit with electronics in its shell: high-voltage DC, logic supply, command, feedback.
  */
-final class FiveWireFanFamily implements Family, Planned
+final class FiveWireFanFamily implements Family, Planned, Repairable
 {
     private ?Texts $texts = null;
 
@@ -82,5 +84,10 @@ final class FiveWireFanFamily implements Family, Planned
     public function planners(): array
     {
         return ['bench-supply'];
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
     }
 }

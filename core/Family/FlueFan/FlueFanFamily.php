@@ -10,13 +10,15 @@ use Ispira\Core\Family\Family;
 use Ispira\Core\Family\Mechanical\Mechanical;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Repairable;
+use Ispira\Core\Family\RepairSheet;
 use Ispira\Core\Family\TemporaryRepair;
 use Ispira\Core\Family\Texts;
 
 /**
  * Fan that draws the flue gas of a boiler or furnace and has to prove its draught to a pressure switch.
  */
-final class FlueFanFamily implements Family, Bridged
+final class FlueFanFamily implements Family, Bridged, Repairable
 {
     private ?Texts $texts = null;
 
@@ -81,5 +83,10 @@ final class FlueFanFamily implements Family, Bridged
     public function temporaryRepair(): TemporaryRepair
     {
         return new TemporaryRepair('fan', 14, ['axial-play' => ['play'], 'noise' => ['rub'], 'gaps' => ['uneven'], 'look-seal' => ['leaks'], 'smoke-seal' => ['drawn'], 'spin' => ['locked']], ['spin', 'axial-play', 'look-seal']);
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
     }
 }

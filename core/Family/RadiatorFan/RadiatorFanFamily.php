@@ -9,12 +9,14 @@ use Ispira\Core\Family\Family;
 use Ispira\Core\Family\Mechanical\Mechanical;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Repairable;
+use Ispira\Core\Family\RepairSheet;
 use Ispira\Core\Family\Texts;
 
 /**
  * Radiator cooling fans with two speeds.
  */
-final class RadiatorFanFamily implements Family
+final class RadiatorFanFamily implements Family, Repairable
 {
     private ?Texts $texts = null;
 
@@ -66,5 +68,10 @@ final class RadiatorFanFamily implements Family
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
     }
 }

@@ -9,12 +9,14 @@ use Ispira\Core\Family\Family;
 use Ispira\Core\Family\Mechanical\Mechanical;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Repairable;
+use Ispira\Core\Family\RepairSheet;
 use Ispira\Core\Family\Texts;
 
 /**
  * Blower with a pack of resistors in the air stream: a selector puts more or less of it in series.
  */
-final class SteppedBlowerFamily implements Family
+final class SteppedBlowerFamily implements Family, Repairable
 {
     private ?Texts $texts = null;
 
@@ -98,5 +100,10 @@ final class SteppedBlowerFamily implements Family
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
     }
 }

@@ -10,12 +10,14 @@ use Ispira\Core\Family\Mechanical\Mechanical;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
 use Ispira\Core\Family\Planned;
+use Ispira\Core\Family\Repairable;
+use Ispira\Core\Family\RepairSheet;
 use Ispira\Core\Family\Texts;
 
 /**
  * Furnace or air-handler blower: a capacitor-run motor with nested winding taps, one of which the board feeds.
  */
-final class TappedBlowerFamily implements Family, Planned
+final class TappedBlowerFamily implements Family, Planned, Repairable
 {
     private ?Texts $texts = null;
 
@@ -76,5 +78,10 @@ final class TappedBlowerFamily implements Family, Planned
     public function planners(): array
     {
         return ['airflow', 'heat-cycle'];
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
     }
 }

@@ -8,12 +8,14 @@ use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Family;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Repairable;
+use Ispira\Core\Family\RepairSheet;
 use Ispira\Core\Family\Texts;
 
 /**
  * Two-speed wiper that parks: with a compound field switched to ground, or with three brushes.
  */
-final class WiperFamily implements Family
+final class WiperFamily implements Family, Repairable
 {
     private ?Texts $texts = null;
 
@@ -64,5 +66,10 @@ final class WiperFamily implements Family
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
     }
 }

@@ -8,12 +8,14 @@ use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\Family;
 use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Family\Repairable;
+use Ispira\Core\Family\RepairSheet;
 use Ispira\Core\Family\Texts;
 
 /**
  * Interval wiper: a stalk with a row of resistances tells a module on the motor how often to wipe.
  */
-final class WiperIntervalFamily implements Family
+final class WiperIntervalFamily implements Family, Repairable
 {
     private ?Texts $texts = null;
 
@@ -62,5 +64,10 @@ final class WiperIntervalFamily implements Family
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
     }
 }

@@ -2,6 +2,8 @@
 
 export type State = 'right' | 'slow' | 'fast' | 'dead' | 'cuts-out' | 'runs' | 'stays' | 'overruns';
 
+export type Ending = 'repaired' | 'temporary' | 'not-repaired' | 'proven-good' | 'adjusted' | 'advised';
+
 export interface JobHead {
     id: string;
     number: string;
@@ -13,6 +15,9 @@ export interface JobHead {
     intermittent: boolean;
     replacedBefore: string | null;
     stage: 'circuit' | 'bench' | 'proof' | 'closed';
+    kind: 'fault' | 'loose-part' | 'adjustment' | 'follow-up' | 'remote';
+    outcome: Ending | null;
+    dueOn: string | null;
     flow: string[];
     openedAt: string;
     closedAt: string | null;
@@ -197,6 +202,7 @@ export interface ReadingShown {
 }
 
 export interface ReplacementShown {
+    id: string;
     remedy: string;
     label: string;
     partNumber: string | null;
@@ -288,7 +294,76 @@ export interface StepShown {
     missing: number;
 }
 
+export interface RemedyShown {
+    key: string;
+    label: string;
+    kind: string;
+    parts: string[];
+    price: number;
+    labour: number;
+    standing: number;
+    comeBack: number;
+    expected: number;
+    perYear: number;
+    fixes: number;
+    leadDays: number | null;
+    warrantyMonths: number;
+    lifeYears: number;
+    comeBackChance: number;
+    lost: number;
+    minutes: number;
+    why: string;
+    whyNot: string;
+}
+
+export interface AttributeShown {
+    key: string;
+    label: string;
+    unit: string;
+    hint: string;
+    choices: { value: string; label: string }[];
+}
+
+export interface CataloguePart {
+    number: string;
+    name: string;
+    type: string;
+    make: string;
+    fits: string[];
+    supersedes: string[];
+    price: number;
+    freight: number;
+    selling: number | null;
+    leadDays: number | null;
+    warrantyMonths: number;
+    lifeYears: number;
+    comeBack: number;
+    lost: number;
+    attributes: Record<string, string | undefined>;
+}
+
+/** Something noted between verdict and closed job; its other fields are those of its kind. */
+export interface EntryShown {
+    id: string;
+    kind: string;
+    at: string | null;
+    [field: string]: unknown;
+}
+
+export interface CheckShown {
+    test: string;
+    title: string;
+    setUp: string;
+    unit: string;
+    choices: { value: string; label: string }[];
+    cautions: string[];
+    expected: string;
+    read: string | null;
+    right: boolean | null;
+}
+
 export interface OutlookShown {
+    options: RemedyShown[];
     attempts: { remedy: string; label: string; money: number; reached: number; fixes: number }[];
     money: number;
     test: { title: string; costs: number; saves: number } | null;

@@ -8,6 +8,15 @@ import Button from '@/ui/Button';
 import Choices from '@/ui/Choices';
 import { TextArea, TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
+import Select from '@/ui/Select';
+
+const jobKinds = [
+    { value: 'fault', label: 'A fault on a unit', hint: null },
+    { value: 'loose-part', label: 'A loose part on the bench', hint: 'Is it still good? No selector, no map: only what can be seen and measured on the part alone.' },
+    { value: 'adjustment', label: 'A planned adjustment', hint: 'Another tap, another airflow: noted from what to what, proved, and undone on a day if wanted.' },
+    { value: 'follow-up', label: 'A follow-up', hint: 'Is it still right? The map again; if it is not, the job goes to the bench.' },
+    { value: 'remote', label: 'A remote request', hint: 'Find me a part: what is told and measured elsewhere, and what to buy.' },
+];
 
 interface KnownCircuit {
     family: string;
@@ -27,7 +36,7 @@ interface Props extends Shared {
     families: { key: string; name: string; summary: string; parameters: FieldShown[] }[];
     units: Unit[];
     models: Record<string, KnownCircuit | undefined>;
-    start: { family: string; cells: Omit<Cell, 'expected'>[]; questions: { test: string; title: string; choices: { value: string; label: string }[] }[] };
+    start: { parts: { value: string; label: string }[]; family: string; cells: Omit<Cell, 'expected'>[]; questions: { test: string; title: string; choices: { value: string; label: string }[] }[] };
 }
 
 export default function NewJob() {
@@ -40,6 +49,8 @@ export default function NewJob() {
     const [since, setSince] = useState('');
     const [replaced, setReplaced] = useState('');
     const [intermittent, setIntermittent] = useState('no');
+    const [kind, setKind] = useState('fault');
+    const [part, setPart] = useState('');
     const [chosenFamily, setChosenFamily] = useState<string | null>(null);
     const [shape, setShape] = useState<Record<string, string>>({});
     const [answers, setAnswers] = useState<Record<string, string>>({});
@@ -79,6 +90,8 @@ export default function NewJob() {
             unitName: name,
             unitPlace: place,
             unitModel: model,
+            kind,
+            part: kind === 'loose-part' ? part : null,
             complaint,
             since,
             replacedBefore: replaced,
@@ -92,7 +105,8 @@ export default function NewJob() {
     return (
         <Frame title="New job">
             <form onSubmit={submit} className="mx-auto max-w-[1180px] px-5 py-6">
-                <h1 className="text-[1.8rem] leading-none font-semibold">New job</h1>
+                <h1 className="mb-5 text-[1.8rem] leading-none font-semibold">New job</h1>
+                <Choices label="Kind of job" value={kind} onChange={setKind} choices={jobKinds.map((one) => ({ value: one.value, label: one.label }))} hint={jobKinds.find((one) => one.value === kind)?.hint ?? null} />
                 <div className="mt-5 grid gap-x-10 gap-y-4 lg:grid-cols-2">
                     <div className="flex flex-col gap-4">
                         <TextField label="Unit" list="units" value={name} onChange={(event) => setName(event.target.value)} error={errors.unitName ?? errors.unitId} hint="A vehicle or an appliance. Choose one that was here before, or type a new name." autoComplete="off" required />
@@ -128,9 +142,11 @@ export default function NewJob() {
                         <Choices label="Kind of circuit" value={family?.key ?? ''} onChange={(key) => { setChosenFamily(key); setShape({}); setStates({}); setAnswers({}); }} choices={families.map((one) => ({ value: one.key, label: one.name }))} hint={family?.summary ?? null} />
                         {shaping.map((field) => <Choices key={field.key} label={field.label} value={shapeOf(field)} onChange={(value) => setShape({ ...shape, [field.key]: value })} choices={field.choices} hint={field.hint} />)}
                     </div>
+                    {kind === 'loose-part' ? <Select label="The part on the bench" choices={start.parts} empty="choose" value={part} onChange={(event) => setPart(event.target.value)} error={errors.part ?? errors.parameters ?? errors.family} className="max-w-96" /> : <>
                     <SpeedMapEntry legend="Step through the selector: what does it do?" cells={cells} states={states} onChange={setStates} error={errors.states ?? errors.parameters ?? errors.family} />
                     <p className="mt-2 text-soft">Leave a position untouched when it was not tried. "Key off" is with the selector left where it was.</p>
-                    {questions.length > 0 && (
+                    </>}
+                    {kind !== 'loose-part' && questions.length > 0 && (
                         <div className="mt-4 flex flex-col gap-3">
                             {questions.map((question) => <Choices key={question.test} label={question.title} value={answers[question.test] ?? ''} onChange={(value) => setAnswers({ ...answers, [question.test]: value })} choices={[{ value: '', label: 'not noted' }, ...question.choices]} />)}
                             {errors.answers && <p role="alert" className="font-medium text-bad">{errors.answers}</p>}

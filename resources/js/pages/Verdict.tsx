@@ -1,13 +1,11 @@
-import { Link, router, usePage } from '@inertiajs/react';
-import { useState } from 'react';
-import { ulid } from 'ulid';
+import { Link, usePage } from '@inertiajs/react';
 import CircuitSheet from '@/features/CircuitSheet';
+import Outlook from '@/features/Outlook';
 import ReadingLog from '@/features/ReadingLog';
 import SpeedStrip from '@/features/SpeedStrip';
 import { day, money, percent } from '@/lib/format';
-import type { Diagnosis, JobHead, OutlookShown, ReadingShown, ReplacementShown, Shared, Sheet, Strip } from '@/lib/types';
-import Button from '@/ui/Button';
-import { TextArea, TextField } from '@/ui/Field';
+import { word } from '@/lib/payload';
+import type { Diagnosis, EntryShown, JobHead, OutlookShown, ReadingShown, ReplacementShown, Shared, Sheet, Strip } from '@/lib/types';
 import Frame from '@/ui/Frame';
 
 interface Props extends Shared {
@@ -16,54 +14,18 @@ interface Props extends Shared {
     sheet: Sheet;
     readings: ReadingShown[];
     replacements: ReplacementShown[];
-    parts: { key: string; label: string; price: number; minutes: number }[];
     diagnosis: Diagnosis;
     guessedOnTheMap: number;
     outlook: OutlookShown;
     open: boolean;
-    repairCaution: string;
-    temporary: { part: string; name: string; days: string; latest: string; objection: string | null; cautions: string[]; steps: string[] } | null;
-}
-
-/** What repairing on these odds would cost, in the best order, and what one more test would save. */
-function Outlook({ outlook, currency }: { outlook: OutlookShown; currency: string }) {
-    if (outlook.attempts.length === 0) return null;
-    return (
-        <>
-            <h2 className="mt-4 font-semibold">From here to a machine that runs</h2>
-            <ol>
-                {outlook.attempts.map((one, n) => (
-                    <li key={one.remedy} className="grid grid-cols-[1.5rem_minmax(0,1fr)_auto] gap-x-3 border-t border-rule py-1.5">
-                        <span className="figure text-soft">{n + 1}</span>
-                        <span>{one.label}{n > 0 && <span className="text-soft">, if it comes to that: {percent(one.reached)}</span>}</span>
-                        <span className="figure text-right">{money(one.money, currency)}, cures {percent(one.fixes)}</span>
-                    </li>
-                ))}
-            </ol>
-            <p className="border-t border-rule pt-1.5">Expected: <strong className="figure font-semibold">{money(outlook.money, currency)}</strong> with parts, labour and coming back.{outlook.test && ` One more test (${outlook.test.title.charAt(0).toLowerCase()}${outlook.test.title.slice(1)}) costs ${money(outlook.test.costs, currency)} and saves ${money(outlook.test.saves, currency)} of it.`}</p>
-        </>
-    );
+    held: EntryShown[];
 }
 
 export default function Verdict() {
-    const { job, strip, sheet, readings, replacements, parts, diagnosis, guessedOnTheMap, outlook, open, repairCaution, temporary, user, errors } = usePage<Props>().props;
+    const { job, strip, sheet, readings, replacements, diagnosis, guessedOnTheMap, outlook, held, open, user } = usePage<Props>().props;
     const currency = user?.currency ?? 'EUR';
     const { verdict, misfit, suspects } = diagnosis;
     const leading = suspects[0];
-    const [id] = useState(ulid);
-    const [chosen, setChosen] = useState<string[]>(leading && leading.remedy !== 'none' ? leading.remedy.split('+') : []);
-    const [partNumber, setPartNumber] = useState('');
-    const [note, setNote] = useState('');
-    const [bridged, setBridged] = useState(false);
-    const [until, setUntil] = useState('');
-    const canBridge = temporary !== null && chosen.length === 1 && chosen[0] === temporary.part;
-    const [sending, setSending] = useState(false);
-    const submit = (event: React.FormEvent) => {
-        event.preventDefault();
-        setSending(true);
-        router.post(`/jobs/${job.id}/replacements`, { id, parts: chosen, partNumber, note, temporaryUntil: canBridge && bridged ? until : null }, { preserveState: true, onFinish: () => setSending(false) });
-    };
-    const ordered = [...parts].sort((a, b) => Number(chosen.includes(b.key)) - Number(chosen.includes(a.key)));
     return (
         <Frame title={`Verdict ${job.number}`} job={job} here="verdict">
             <SpeedStrip strip={strip} />
@@ -117,47 +79,12 @@ export default function Verdict() {
                 <div className="flex flex-col gap-6">
                     <div className="min-h-[240px]"><CircuitSheet sheet={sheet} title="Circuit with the suspects marked" suspects={open ? suspects : []} /></div>
                     {open && (
-                        <form onSubmit={submit} className="border-t-2 border-ink pt-3">
-                            <h2 className="text-lg font-semibold">What was replaced or repaired</h2>
-                            <p className="mb-2 border-l-4 border-warn bg-caution px-3 py-1.5">{repairCaution}</p>
-                            <p className="mb-1"><Link href={`/procedures?job=${job.id}`} className="inline-flex min-h-11 items-center text-lake underline underline-offset-4">Procedures for this unit, step by step</Link></p>
-                            <p className="mb-2 text-soft">Measure the new part with the test that condemned the old one before it goes in.</p>
-                            <fieldset className="mb-3">
-                                <legend className="sr-only">Parts</legend>
-                                <div className="flex flex-wrap gap-1.5">
-                                    {ordered.map((part) => (
-                                        <label key={part.key} className="flex min-h-11 items-center gap-2 rounded-[4px] border border-soft/50 bg-sheet px-3 has-checked:border-lake has-checked:bg-lake has-checked:text-sheet">
-                                            <input type="checkbox" checked={chosen.includes(part.key)} onChange={(event) => setChosen(event.target.checked ? [...chosen, part.key] : chosen.filter((key) => key !== part.key))} className="h-5 w-5 accent-[var(--ink)]" />
-                                            {part.label}
-                                        </label>
-                                    ))}
-                                </div>
-                                {errors.parts && <p role="alert" className="mt-1 font-medium text-bad">{errors.parts}</p>}
-                            </fieldset>
-                            {canBridge && (
-                                <div className="mb-3">
-                                    <label className="flex min-h-11 items-center gap-2 font-medium">
-                                        <input type="checkbox" checked={bridged} onChange={(event) => setBridged(event.target.checked)} className="h-5 w-5 accent-[var(--ink)]" />
-                                        {temporary.name}
-                                    </label>
-                                    {bridged && temporary.objection && <p role="alert" className="border-l-4 border-bad bg-caution px-3 py-2 font-medium">{temporary.objection}</p>}
-                                    {bridged && !temporary.objection && (
-                                        <>
-                                            {temporary.cautions.map((caution) => <p key={caution} className="mt-1 border-l-4 border-warn bg-caution px-3 py-1.5">{caution}</p>)}
-                                            <ol className="mt-2 list-decimal space-y-1 pl-5">{temporary.steps.map((step) => <li key={step}>{step}</li>)}</ol>
-                                            <TextField label="The part is due on" type="date" hint={temporary.days} max={temporary.latest} value={until} onChange={(event) => setUntil(event.target.value)} className="mt-2 max-w-64" />
-                                        </>
-                                    )}
-                                    {errors.temporaryUntil && <p role="alert" className="mt-1 font-medium text-bad">{errors.temporaryUntil}</p>}
-                                </div>
-                            )}
-                            <div className="grid gap-3 sm:grid-cols-2">
-                                <TextField label="Part number" value={partNumber} onChange={(event) => setPartNumber(event.target.value)} error={errors.partNumber} />
-                                <TextArea label="Note" rows={2} value={note} onChange={(event) => setNote(event.target.value)} error={errors.note} />
-                            </div>
-                            <Button kind="act" type="submit" disabled={sending || (canBridge && bridged && (temporary.objection !== null || until === ''))} className="mt-3">Done, now prove it</Button>
-                        </form>
+                        <section aria-label="On to the repair" className="border-t-2 border-ink pt-3">
+                            <p className="mb-3">Ways to cure it with their money and odds, the fit of a new part, taking apart, wires, and the swap by its procedure.</p>
+                            <Link href={`/jobs/${job.id}/remedy`} className="inline-flex min-h-11 items-center rounded-[5px] bg-act px-5 font-semibold text-act-ink">To the repair</Link>
+                        </section>
                     )}
+                    {held.filter((one) => one.held === false).map((one) => <p key={one.id} className="border-l-4 border-bad pl-3"><strong className="font-semibold">A verdict of this job did not hold.</strong> {word(one.because)}{replacements.filter((past) => past.id === one.replacement).map((past) => ` Replaced then: ${past.label}.`)}</p>)}
                 </div>
             </div>
         </Frame>

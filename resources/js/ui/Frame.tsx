@@ -27,12 +27,15 @@ const stages = [
     { key: 'circuit', label: 'Circuit' },
     { key: 'bench', label: 'Bench' },
     { key: 'verdict', label: 'Verdict' },
+    { key: 'remedy', label: 'Repair' },
     { key: 'proof', label: 'Proof' },
 ];
 
 function reached(job: JobHead, stage: string): boolean {
     if (stage === 'complaint' || stage === 'circuit') return true;
-    if (stage === 'bench' || stage === 'verdict') return job.stage !== 'circuit';
+    if (stage === 'bench' || stage === 'verdict' || stage === 'remedy') return job.stage !== 'circuit';
+    // Without a machine to prove there is only the end of the job.
+    if (!job.flow.includes('proof')) return job.stage !== 'circuit';
     return job.stage === 'proof' || job.stage === 'closed';
 }
 
@@ -46,9 +49,9 @@ function StageTrail({ job, here }: { job: JobHead; here: string }) {
                     return (
                         <li key={stage.key}>
                             {reached(job, stage.key) ? (
-                                <Link href={`/jobs/${job.id}/${stage.key}`} aria-current={current ? 'page' : undefined} className={`${look} hover:text-ink`}>{stage.label}</Link>
+                                <Link href={`/jobs/${job.id}/${stage.key}`} aria-current={current ? 'page' : undefined} className={`${look} hover:text-ink`}>{stage.key === 'proof' && !job.flow.includes('proof') ? 'Close' : stage.label}</Link>
                             ) : (
-                                <span className={look} aria-disabled="true">{stage.label}</span>
+                                <span className={look} aria-disabled="true">{stage.key === 'proof' && !job.flow.includes('proof') ? 'Close' : stage.label}</span>
                             )}
                         </li>
                     );
@@ -91,6 +94,8 @@ export default function Frame({ title, job, here = '', fill = false, children }:
                     <ThemeSwitch />
                     {user && !job && (
                         <>
+                            <Link href="/due" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Due</Link>
+                            <Link href="/parts" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Parts</Link>
                             <Link href="/instruments" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Instruments</Link>
                             <Link href="/procedures" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Procedures</Link>
                             <Link href="/planners" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Planners</Link>

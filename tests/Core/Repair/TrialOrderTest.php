@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Repair;
 
-use Ispira\Core\Repair\Attempt;
-use Ispira\Core\Repair\RemedyOption;
-use Ispira\Core\Repair\TrialOrder;
+use Ispira\Core\Repair\Remedy\Attempt;
+use Ispira\Core\Repair\Remedy\RemedyOption;
+use Ispira\Core\Repair\Remedy\TrialOrder;
 use PHPUnit\Framework\TestCase;
 
 final class TrialOrderTest extends TestCase
@@ -37,11 +37,11 @@ final class TrialOrderTest extends TestCase
             $suspects = \array_slice(['a', 'b', 'c', 'd', 'e'], 0, mt_rand(2, 5));
             $weights = array_map(static fn (): float => mt_rand(1, 100), $suspects);
             $chances = array_combine($suspects, array_map(static fn (float $w): float => $w / array_sum($weights), $weights));
-            $options = array_map(static fn (string $one): RemedyOption => new RemedyOption($one, mt_rand(10, 600), [$one]), $suspects);
+            $options = array_map(static fn (string $one): RemedyOption => new RemedyOption($one, mt_rand(10, 600), [$one], mt_rand(0, 80)), $suspects);
             for ($more = mt_rand(0, 2); $more > 0; --$more) {
                 $cures = array_values(array_filter($suspects, static fn (): bool => mt_rand(0, 1) === 1));
                 if ($cures !== []) {
-                    $options[] = new RemedyOption("assembly$more", mt_rand(10, 900), $cures);
+                    $options[] = new RemedyOption("assembly$more", mt_rand(10, 900), $cures, mt_rand(0, 80));
                 }
             }
             $comeBack = (float) mt_rand(0, 200);
@@ -101,7 +101,7 @@ final class TrialOrderTest extends TestCase
             }
             $money += $left * $option->money;
             $chances = array_diff_key($chances, array_flip($option->cures));
-            $money += array_sum($chances) * $comeBack;
+            $money += array_sum($chances) * ($comeBack + $option->lost);
         }
 
         return $money;

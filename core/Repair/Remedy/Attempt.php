@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ispira\Core\Repair;
+namespace Ispira\Core\Repair\Remedy;
 
 /**
  * One step of an order of trial.

@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-namespace Ispira\Core\Repair;
+namespace Ispira\Core\Repair\Remedy;
 
 /**
  * In which order remedies are tried at the least expected cost, when exactly one of several suspects is true.
  *
- * Each attempt that is reached costs its money, and one that fails a come-back. Remedies may overlap: an assembly
+ * Each attempt that is reached costs its money, and one that fails a come-back and what is lost with the wrong part. Remedies may overlap: an assembly
  * cures what its module would, so an order by chance over cost is not enough. Found exactly over all sets of
  * what was tried (dynamic programming over subsets), for at most {@see MOST} options.
  */
 final readonly class TrialOrder
 {
-    public const MOST = 8;
+    public const MOST = 10;
 
     /** Chance under which a suspect is left out. */
     private const NEGLIGIBLE = 1e-6;
@@ -35,10 +35,15 @@ final readonly class TrialOrder
     {
         $options = \array_slice($options, 0, self::MOST);
         $count = \count($options);
-        $alive = array_keys(array_filter($chances, static fn (float $chance): bool => $chance > self::NEGLIGIBLE));
+        $cured = self::byCure($options, $chances);
         $left = [];
         for ($set = 0; $set < 1 << $count; ++$set) {
-            $left[$set] = self::left($options, $set, $alive, $chances);
+            $left[$set] = 0.0;
+            foreach ($cured as $by => $chance) {
+                if (($by & $set) === 0) {
+                    $left[$set] += $chance;
+                }
+            }
         }
         $nothing = $left[(1 << $count) - 1];
         $cost = $next = [];
@@ -51,7 +56,7 @@ final readonly class TrialOrder
                 if ($after === $set) {
                     continue;
                 }
-                $money = $left[$set] * $options[$one]->money + $left[$after] * $comeBack + $cost[$after];
+                $money = $left[$set] * $options[$one]->money + $left[$after] * ($comeBack + $options[$one]->lost) + $cost[$after];
                 if ($money < $cost[$set]) {
                     [$cost[$set], $next[$set]] = [$money, $one];
                 }
@@ -67,24 +72,24 @@ final readonly class TrialOrder
     }
 
     /**
-     * Chance that the machine still does not run once a set of options was tried.
+     * The chances of the suspects, added up by the set of options that would cure them.
      *
      * @param list<RemedyOption>   $options
-     * @param list<string>         $alive
      * @param array<string, float> $chances
+     *
+     * @return array<int, float>
      */
-    private static function left(array $options, int $set, array $alive, array $chances): float
+    private static function byCure(array $options, array $chances): array
     {
-        $left = 0.0;
-        foreach ($alive as $suspect) {
+        $cured = [];
+        foreach ($chances as $suspect => $chance) {
+            $by = 0;
             foreach ($options as $one => $option) {
-                if (($set >> $one & 1) === 1 && \in_array($suspect, $option->cures, true)) {
-                    continue 2;
-                }
+                $by |= \in_array($suspect, $option->cures, true) ? 1 << $one : 0;
             }
-            $left += $chances[$suspect];
+            $cured[$by] = ($cured[$by] ?? 0.0) + $chance;
         }
 
-        return $left;
+        return $cured;
     }
 }

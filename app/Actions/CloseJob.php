@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Job;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Ispira\Core\Diagnosis\SpeedState;
+use Ispira\Core\Job\JobStage;
+use Ispira\Core\Job\MapKind;
+use Ispira\Core\Job\Outcome;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Ledger\EntryRefused;
+
+/**
+ * Ends a job, when everything that this end asks for is there.
+ */
+final readonly class CloseJob
+{
+    public function __construct(private RecordEntry $record)
+    {
+    }
+
+    /**
+     * @param list<string> $unread checks of the repair that were not read: their being left out needs a reason
+     *
+     * @throws EntryRefused
+     */
+    public function __invoke(User $user, Job $job, Entry $closing, array $unread): void
+    {
+        DB::transaction(function () use ($user, $job, $closing, $unread): void {
+            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            if ($locked->stage === JobStage::Closed) {
+                return;
+            }
+            $outcome = Outcome::from($closing->text('outcome'));
+            if (!in_array($outcome, $locked->kind->outcomes(), true)) {
+                throw new EntryRefused('outcome', 'A job of this kind does not end like that.');
+            }
+            if ($locked->kind->provesBeforeIt($outcome)) {
+                self::isProved($locked) || throw new EntryRefused('outcome', 'First run every position again and record what it does: only then can it close like that.');
+                $unread === [] || $closing->text('reason') !== '' || throw new EntryRefused('reason', 'Not measured: '.implode('; ', $unread).'. Measure it, or say why it is left out.');
+            }
+            if ($outcome === Outcome::Adjusted && $locked->ledger()->latest(EntryKind::Adjusted) === null) {
+                throw new EntryRefused('outcome', 'Note what was adjusted, from what to what, first.');
+            }
+            ($this->record)($user, $locked, $closing);
+            $last = $locked->replacements()->reorder('sequence', 'desc')->first();
+            if ($last !== null && in_array($outcome, [Outcome::Repaired, Outcome::Temporary], true)) {
+                ($this->record)($user, $locked, Entry::read(strtolower((string) Str::ulid()), EntryKind::Held, ['replacement' => $last->id, 'held' => true]));
+            }
+            $due = $closing->text('dueOn') !== '' ? $closing->text('dueOn') : ($locked->ledger()->latest(EntryKind::Adjusted)?->text('undoOn') ?: null);
+            $locked->update(['stage' => JobStage::Closed, 'closed_at' => now(), 'outcome' => $outcome, 'due_on' => $due]);
+        });
+    }
+
+    /** Whether every position was right, the last time the map was taken since the last replacement. */
+    public static function isProved(Job $job): bool
+    {
+        $episode = $job->replacements()->count();
+        $map = $job->maps()->with([])->get()->where('kind', MapKind::After)->where('episode', $episode)->last();
+        if ($map === null) {
+            return false;
+        }
+        $states = $job->readings()->with('strike')->get()->where('speed_map_id', $map->id)->filter(static fn ($reading): bool => $reading->strike === null);
+
+        return $states->isNotEmpty() && $states->every(static fn ($reading): bool => $reading->choice === SpeedState::Right->value);
+    }
+}

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ReadingRefused;
+use App\Actions\RecordEntry;
+use App\Actions\RecordReplacement;
+use App\Diagnosis\JobDiagnosis;
+use App\Diagnosis\JobView;
+use App\Models\Job;
+use App\Models\ProcedureRun;
+use App\Procedures\RunView;
+use App\Procedures\WorkshopLibrary;
+use App\Repair\RemedyView;
+use App\Repair\RepairView;
+use App\Repair\TemporaryOffer;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use Ispira\Core\Diagnosis\Diagnosis;
+use Ispira\Core\Diagnosis\HypothesisList;
+use Ispira\Core\Diagnosis\Judged;
+use Ispira\Core\Diagnosis\Reading;
+use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Part;
+use Ispira\Core\Family\Test;
+use Ispira\Core\Job\JobStage;
+use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Measurement\MeasureReader;
+use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Procedure\Procedure;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Ledger\EntryRefused;
+use Ispira\Core\Repair\Proof\NewPartTests;
+use Ispira\Core\Repair\Proof\ProofChecks;
+
+/**
+ * The new part: measured first, fitted by its procedure, and noted.
+ */
+final class SwapController extends Controller
+{
+    public function __construct(private readonly RemedyView $remedies)
+    {
+    }
+
+    public function show(Request $request, Job $job, WorkshopLibrary $library, DisplayUnits $units): Response|RedirectResponse
+    {
+        if ($job->stage === JobStage::Circuit) {
+            return $this->whereItStands($job);
+        }
+        $circuit = $job->circuit();
+        $words = new Words($circuit, $units);
+        $diagnosis = $this->remedies->diagnosis($job, $circuit);
+        $checks = new ProofChecks($circuit, $job->repairSheet(), $diagnosis->evidence, $units);
+        $ledger = $job->ledger();
+
+        return Inertia::render('Swap', [
+            'job' => JobView::head($job),
+            'open' => $job->stage === JobStage::Bench,
+            'choice' => RepairView::entries($ledger, EntryKind::Choice) === [] ? null : array_slice(RepairView::entries($ledger, EntryKind::Choice), -1)[0],
+            'leading' => $diagnosis->suspects[0]->remedy ?? 'none',
+            'parts' => array_map(static fn (Part $part): array => ['key' => $part->key, 'label' => $words->part($part->key)], array_values($circuit->parts)),
+            'repairCaution' => $circuit->texts->find('repair') ?? Words::general('repair'),
+            'temporary' => TemporaryOffer::of($job, $circuit),
+            'tests' => array_map(static fn (Test $test): array => ['key' => $test->key, 'title' => $words->test($test), 'unit' => $words->unit($test->probe->quantity)->symbol, 'expected' => $checks->expected($test), 'choices' => array_map(static fn (string $value): array => ['value' => $value, 'label' => $words->choice($test, $value)], Judged::answers($circuit, $test)), 'cautions' => array_map(static fn (string $key): string => $circuit->texts->find("cautions.$key") ?? Words::general("cautions.$key"), $test->cautions)], $this->partTests($job, $circuit, $diagnosis)),
+            'measured' => array_map(static fn (array $one): array => $one + ['title' => isset($circuit->tests[$one['test'] ?? '']) ? $words->test($circuit->tests[$one['test']]) : ''], RepairView::entries($ledger, EntryKind::Measured)),
+            'procedures' => array_values(array_map(static fn (Procedure $one): array => ['key' => $one->key, 'title' => $one->title], array_filter($library->of($job->workshop), static fn (Procedure $one): bool => $one->serves($job->family)))),
+            'runs' => array_values($job->runs()->with(['job.unit', 'marks'])->get()->map(static fn (ProcedureRun $run): array => RunView::listed($run))->all()),
+            'replacements' => JobView::replacements($job, $circuit),
+        ]);
+    }
+
+    /** What the new part shows before it goes in. */
+    public function measured(Request $request, Job $job, RecordEntry $record, DisplayUnits $units): RedirectResponse
+    {
+        $data = $request->validate(['id' => ['required', 'ulid'], 'test' => ['required', 'string', 'max:80'], 'value' => ['nullable', 'string', 'max:40'], 'reason' => ['nullable', 'string', 'max:500']], ['test.required' => 'Choose what was measured.']);
+        $circuit = $job->circuit();
+        $test = $circuit->tests[$data['test']] ?? throw ValidationException::withMessages(['test' => 'This circuit has no such test. Reload the page.']);
+        $checks = new ProofChecks($circuit, $job->repairSheet(), $this->remedies->diagnosis($job, $circuit)->evidence, $units);
+        $value = $this->value($test, $circuit, (string) ($data['value'] ?? ''), $units);
+        $right = $checks->isRight($test, new Reading('new', $test->key, $value));
+        try {
+            $record($this->user($request), $job, Entry::read(strtolower($data['id']), EntryKind::Measured, ['test' => $test->key, 'number' => is_float($value) ? $value : null, 'answer' => is_string($value) ? $value : null, 'right' => $right, 'expected' => $checks->expected($test), 'reason' => $data['reason'] ?? null]));
+        } catch (EntryRefused $refused) {
+            throw ValidationException::withMessages([$refused->field => $refused->getMessage()]);
+        }
+
+        return redirect("/jobs/$job->id/swap", 303);
+    }
+
+    public function store(Request $request, Job $job, RecordReplacement $record, JobDiagnosis $diagnosis): RedirectResponse
+    {
+        $data = $request->validate([
+            'id' => ['required', 'ulid'],
+            'parts' => ['required', 'array', 'min:1', 'max:6'],
+            'parts.*' => ['string', 'max:60', 'distinct'],
+            'partNumber' => ['nullable', 'string', 'max:120'],
+            'note' => ['nullable', 'string', 'max:2000'],
+            'temporaryUntil' => ['nullable', 'date_format:Y-m-d', 'after:today'],
+        ], ['parts.required' => 'Choose what was replaced or repaired.', 'temporaryUntil.*' => 'Give the day on which the part is due, after today.']);
+        $circuit = $job->circuit();
+        $parts = array_values($data['parts']);
+        sort($parts);
+        foreach ($parts as $part) {
+            if (!isset($circuit->parts[$part])) {
+                throw ValidationException::withMessages(['parts' => 'This circuit has no such part. Reload the page.']);
+            }
+        }
+        $until = TemporaryOffer::until($job, $circuit, $parts, $data['temporaryUntil'] ?? null);
+        $verdict = $job->stage === JobStage::Bench ? $diagnosis->of($job, $circuit)['diagnosis'] : null;
+        $snapshot = $verdict === null ? null : ['verdict' => $verdict['verdict'], 'suspects' => array_slice((array) $verdict['suspects'], 0, 4), 'guessing' => $diagnosis->priceOfGuessing($job, $circuit)];
+        try {
+            $record($this->user($request), $job, $data['id'], implode('+', $parts), $data['partNumber'] ?? null, $data['note'] ?? null, $snapshot, $until);
+        } catch (ReadingRefused $error) {
+            return $this->whereItStands($job->refresh(), $error->getMessage());
+        }
+
+        return redirect("/jobs/$job->id/proof", 303);
+    }
+
+    /** @return list<Test> what the new part should show, and the old one did not */
+    private function partTests(Job $job, CircuitModel $circuit, Diagnosis $diagnosis): array
+    {
+        $leading = $diagnosis->suspects[0] ?? null;
+
+        return $leading === null || $leading->remedy === HypothesisList::NOTHING_WRONG ? [] : (new NewPartTests($circuit, $diagnosis->evidence))->of($job->caseFile(), $leading->leading());
+    }
+
+    private function value(Test $test, CircuitModel $circuit, string $given, DisplayUnits $units): float|string|null
+    {
+        if (!$test->probe->quantity->isNumber()) {
+            return in_array($given, Judged::answers($circuit, $test), true) ? $given : throw ValidationException::withMessages(['value' => 'Choose what it shows.']);
+        }
+        try {
+            return MeasureReader::read($given, $test->probe->quantity->unit(), $units->unit($test->probe->quantity->unit())->symbol)->inBase();
+        } catch (UnreadableNumber $error) {
+            throw ValidationException::withMessages(['value' => $error->getMessage()]);
+        }
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair;
+
+use App\Models\Workshop;
+use Sabre\VObject\Component\VCalendar;
+
+/**
+ * What is due, as an iCalendar file (RFC 5545): one all-day event each.
+ */
+final class DueCalendar
+{
+    private function __construct()
+    {
+    }
+
+    /**
+     * @param list<array{id: string, number: string, unit: string, place: string|null, what: string, outcome: string, dueOn: string, overdue: bool}> $jobs
+     * @param list<array{id: string, job: string, jobId: string, unit: string, what: string, to: string, dueOn: string, overdue: bool}>      $loans
+     */
+    public static function of(Workshop $workshop, array $jobs, array $loans): string
+    {
+        $calendar = new VCalendar(['PRODID' => '-//Ispira//Due list//EN', 'X-WR-CALNAME' => "$workshop->name: due"]);
+        foreach ($jobs as $job) {
+            $calendar->add('VEVENT', self::event("job-{$job['id']}", $job['dueOn'], ($job['outcome'] === 'adjusted' ? 'Undo: ' : 'Due: ')."{$job['unit']}, {$job['number']}", $job['what'], $job['place']));
+        }
+        foreach ($loans as $loan) {
+            $calendar->add('VEVENT', self::event("loan-{$loan['id']}", $loan['dueOn'], "Back: {$loan['what']}", "Lent to {$loan['to']} with {$loan['job']}, {$loan['unit']}.", null));
+        }
+
+        return $calendar->serialize();
+    }
+
+    /** @return array<string, mixed> */
+    private static function event(string $id, string $day, string $summary, string $description, ?string $place): array
+    {
+        $event = ['UID' => "$id@ispira", 'DTSTAMP' => now()->utc()->toDateTimeImmutable(), 'SUMMARY' => $summary, 'DESCRIPTION' => $description, 'DTSTART' => str_replace('-', '', $day)];
+
+        return $place === null ? $event : $event + ['LOCATION' => $place];
+    }
+}

@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair;
+
+use App\Actions\CloseJob;
+use App\Diagnosis\JobView;
+use App\Models\Job;
+use App\Models\ProcedureRun;
+use App\Procedures\RunView;
+use Illuminate\Support\Carbon;
+use Ispira\Core\Diagnosis\Series;
+use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Job\Outcome;
+use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Ledger\Ledger;
+use Ispira\Core\Repair\Proof\ProofCheck;
+use Ispira\Core\Repair\Work\StripDown;
+
+/**
+ * What stands on the printed sheet of a job.
+ */
+final readonly class JobSheet
+{
+    public function __construct(private ProofView $proof, private RemedyView $remedies)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Job $job, bool $forTheFile): array
+    {
+        $circuit = $job->circuit();
+        $words = new Words($circuit, app(DisplayUnits::class));
+        $ledger = $job->ledger();
+        $strip = JobView::strip($job, $circuit);
+        $sheet = [
+            'number' => JobView::number($job),
+            'foot' => $job->workshop->name.', '.JobView::number($job),
+            'job' => $job,
+            'workshop' => $job->workshop->name,
+            'currency' => $job->workshop->currency,
+            'family' => $circuit->texts->get('name'),
+            'map' => self::map($strip),
+            'found' => $this->found($job),
+            'done' => JobView::replacements($job, $circuit),
+            'choices' => array_map(static fn (Entry $one): array => ['label' => $one->text('label'), 'partNumber' => $one->text('partNumber'), 'reason' => $one->text('reason'), 'warranty' => $one->count('warrantyMonths'), 'purchase' => $one->number('purchase') ?? 0.0, 'selling' => $one->number('selling'), 'minutes' => $one->number('minutes') ?? 0.0, 'expected' => $one->number('expected') ?? 0.0], $ledger->all(EntryKind::Choice)),
+            'adjusted' => array_map(static fn (Entry $one): array => ['what' => $one->text('what'), 'before' => $one->text('before'), 'after' => $one->text('after'), 'undoOn' => $one->text('undoOn')], $ledger->all(EntryKind::Adjusted)),
+            'asFound' => array_map(static fn (Entry $one): string => "{$one->text('what')}: {$one->text('condition')}".($one->count('count') > 0 ? ", {$one->count('count')}" : ''), $ledger->all(EntryKind::Found)),
+            'ending' => self::ending($job, $ledger),
+            'advice' => self::advice($job, $ledger),
+            'proved' => CloseJob::isProved($job),
+        ];
+
+        return $forTheFile ? $sheet + $this->file($job, $circuit, $words, $ledger) : $sheet;
+    }
+
+    /** @return array<string, mixed> */
+    private function file(Job $job, CircuitModel $circuit, Words $words, Ledger $ledger): array
+    {
+        $readings = array_reverse(array_values(array_filter(JobView::readings($job, $circuit), static fn (array $one): bool => $one['map'] === null)));
+        $strip = new StripDown($ledger);
+        $times = $job->readings->map(static fn ($reading): Carbon => $reading->taken_at);
+        $first = $times->min();
+        $replaced = $job->replacements->first()?->replaced_at;
+
+        return [
+            'readings' => $readings,
+            'odds' => array_map(static fn (array $one): array => ['label' => $one['label'], 'verdict' => $one['verdict']], JobView::replacements($job, $circuit)),
+            'now' => array_map(static fn ($suspect): array => ['label' => $words->remedy($suspect->remedy), 'probability' => $suspect->probability], array_slice(($diagnosis = $this->remedies->diagnosis($job, $circuit))->suspects, 0, 6)),
+            'series' => $this->series($job, $circuit, new Series($circuit, $job->caseFile()), $diagnosis->evidence),
+            'checks' => array_map(static fn (ProofCheck $one): array => ['title' => $words->test($one->test), 'expected' => $one->expected, 'read' => $one->read, 'right' => $one->right], $this->proof->checks($job, $circuit)),
+            'steps' => $strip->steps(),
+            'leftOver' => $strip->leftOver(),
+            'wires' => RepairView::wires($job, $ledger)['rows'],
+            'switches' => RepairView::wires($job, $ledger)['switches'],
+            'measured' => array_map(static fn (Entry $one): array => ['title' => isset($circuit->tests[$one->text('test')]) ? $words->test($circuit->tests[$one->text('test')]) : $one->text('test'), 'expected' => $one->text('expected'), 'right' => $one->flag('right'), 'reason' => $one->text('reason')], $ledger->all(EntryKind::Measured)),
+            'runs' => array_values($job->runs()->with(['job.unit', 'marks'])->get()->map(static fn (ProcedureRun $run): array => RunView::listed($run))->all()),
+            'minutes' => [
+                'to the verdict' => $first !== null && $replaced !== null ? $first->diffInMinutes($replaced) : null,
+                'taking apart' => $strip->minutes(),
+                'in all' => $job->closed_at === null ? null : $job->created_at->diffInMinutes($job->closed_at),
+            ],
+        ];
+    }
+
+    /**
+     * Positions in which the same thing was read, with what the sound circuit shows.
+     *
+     * @return list<array{title: string, steps: list<array{position: string, expected: float|null, read: float|null, text: string|null}>, most: float}>
+     */
+    private function series(Job $job, CircuitModel $circuit, Series $series, \Ispira\Core\Diagnosis\Evidence $evidence): array
+    {
+        $plots = [];
+        foreach ($job->readings->pluck('test')->unique() as $key) {
+            $test = $circuit->tests[$key];
+            $steps = $series->of($test, $evidence, app(DisplayUnits::class));
+            $read = array_filter($steps, static fn (array $step): bool => $step['read'] !== null);
+            if (count($read) < 2 || isset($plots[$test->text])) {
+                continue;
+            }
+            $title = explode(',', (new Words($circuit))->test($test))[0];
+            $plots[$test->text] = ['title' => $title, 'steps' => array_map(static fn (array $step): array => ['position' => $step['position'], 'expected' => $step['expected'], 'read' => $step['read'], 'text' => $step['text']], $steps), 'most' => max(1e-9, ...array_map(static fn (array $step): float => max(abs($step['expected'] ?? 0.0), abs($step['read'] ?? 0.0)), $steps))];
+        }
+
+        return array_values($plots);
+    }
+
+    /**
+     * @param array{cells: list<array{key: string, label: string, runs: bool, states: list<array{value: string, label: string}>, expected: float}>, maps: list<array{id: string, kind: string, notedFor: string|null, episode: int, states: array<string, string>}>} $strip
+     *
+     * @return list<array{label: string, expected: float, before: string|null, beforeRight: bool, after: string|null, afterRight: bool}>
+     */
+    private static function map(array $strip): array
+    {
+        $before = $after = null;
+        foreach ($strip['maps'] as $map) {
+            $before = $map['kind'] === 'before' ? $before ?? $map['states'] : $before;
+            $after = $map['kind'] === 'after' ? $map['states'] : $after;
+        }
+
+        return array_map(static function (array $cell) use ($before, $after): array {
+            $word = array_column($cell['states'], 'label', 'value');
+            [$was, $is] = [$before[$cell['key']] ?? null, $after[$cell['key']] ?? null];
+
+            return ['label' => $cell['label'], 'expected' => $cell['expected'], 'before' => $was === null ? null : $word[$was] ?? $was, 'beforeRight' => $was === 'right', 'after' => $is === null ? null : $word[$is] ?? $is, 'afterRight' => $is === 'right'];
+        }, $strip['cells']);
+    }
+
+    /** @return list<string> what was wrong, as the verdicts said it */
+    private function found(Job $job): array
+    {
+        $found = [];
+        foreach ($job->replacements as $replacement) {
+            $suspects = is_array($replacement->verdict['suspects'] ?? null) ? $replacement->verdict['suspects'] : [];
+            foreach ($suspects as $suspect) {
+                if (is_array($suspect) && ($suspect['remedy'] ?? '') === $replacement->remedy && is_string($suspect['label'] ?? null) && is_array($suspect['faults'] ?? null) && is_array($suspect['faults'][0] ?? null) && is_string($suspect['faults'][0]['label'] ?? null)) {
+                    $found[] = "{$suspect['label']}: {$suspect['faults'][0]['label']}.";
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    private static function ending(Job $job, Ledger $ledger): string
+    {
+        $reason = $ledger->latest(EntryKind::Closed)?->text('reason') ?? '';
+        $day = $job->due_on?->format('j F Y');
+
+        return match ($job->outcome) {
+            Outcome::Repaired => 'Repaired. '.($reason === '' ? '' : "Note: $reason"),
+            Outcome::Temporary => "Temporary: it runs for now, and is due on $day. $reason",
+            Outcome::NotRepaired => "Not repaired: $reason",
+            Outcome::ProvenGood => 'Nothing had to be replaced: proven good, and back in service. '.$reason,
+            Outcome::Adjusted => 'Adjusted as agreed.'.($day === null ? '' : " To be undone on $day.").' '.$reason,
+            Outcome::Advised => "Advised: $reason",
+            null => 'Work is still going on.',
+        };
+    }
+
+    /** @return list<string> */
+    private static function advice(Job $job, Ledger $ledger): array
+    {
+        $advice = [];
+        if ($job->due_on !== null) {
+            $advice[] = 'Come back on '.$job->due_on->format('j F Y').', or before when anything changes.';
+        }
+        foreach ($ledger->all(EntryKind::Loan) as $loan) {
+            $advice[] = "Lent: {$loan->text('what')}, to be brought back on {$loan->text('dueOn')}.";
+        }
+        foreach ($ledger->all(EntryKind::Choice) as $choice) {
+            if ($choice->count('warrantyMonths') > 0) {
+                $advice[] = "Warranty on {$choice->text('label')}: {$choice->count('warrantyMonths')} months.";
+            }
+        }
+        $advice[] = 'Tell us at once when a speed is missing again, when something smells hot, or when it gets loud.';
+
+        return $advice;
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair;
+
+use App\Models\Job;
+use Ispira\Core\Diagnosis\Judged;
+use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Repair\Proof\ProofCheck;
+use Ispira\Core\Repair\Proof\ProofChecks;
+
+/**
+ * What a repair is proved by beside the speed map, as the page shows it.
+ */
+final readonly class ProofView
+{
+    public function __construct(private RemedyView $remedies)
+    {
+    }
+
+    /** @return list<ProofCheck> */
+    public function checks(Job $job, CircuitModel $circuit): array
+    {
+        return $this->of($job, $circuit)->of($job->caseFile());
+    }
+
+    /** @return list<string> titles of the checks that were not read since the last replacement */
+    public function unread(Job $job): array
+    {
+        $circuit = $job->circuit();
+        $words = new Words($circuit);
+
+        return array_values(array_map(static fn (ProofCheck $one): string => $words->test($one->test), array_filter($this->checks($job, $circuit), static fn (ProofCheck $one): bool => $one->right === null)));
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function shown(Job $job, CircuitModel $circuit): array
+    {
+        $words = new Words($circuit, app(DisplayUnits::class));
+
+        return array_map(static fn (ProofCheck $one): array => [
+            'test' => $one->test->key,
+            'title' => $words->test($one->test),
+            'setUp' => $words->setUp($one->test),
+            'unit' => $words->unit($one->test->probe->quantity)->symbol,
+            'choices' => array_map(static fn (string $value): array => ['value' => $value, 'label' => $words->choice($one->test, $value)], Judged::answers($circuit, $one->test)),
+            'cautions' => array_map(static fn (string $key): string => $circuit->texts->find("cautions.$key") ?? Words::general("cautions.$key"), $one->test->cautions),
+            'expected' => $one->expected,
+            'read' => $one->read,
+            'right' => $one->right,
+        ], $this->checks($job, $circuit));
+    }
+
+    public function of(Job $job, CircuitModel $circuit): ProofChecks
+    {
+        return new ProofChecks($circuit, $job->repairSheet(), $this->remedies->diagnosis($job, $circuit)->evidence, app(DisplayUnits::class));
+    }
+}

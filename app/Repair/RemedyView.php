@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair;
+
+use App\Models\CatalogueEntry;
+use App\Models\Job;
+use Ispira\Core\Diagnosis\Diagnosis;
+use Ispira\Core\Diagnosis\Engine;
+use Ispira\Core\Diagnosis\PredictionStore;
+use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\OfferedRemedy;
+use Ispira\Core\Family\Part;
+use Ispira\Core\Repair\Remedy\Outlook;
+use Ispira\Core\Repair\Remedy\Remedies;
+
+/**
+ * The ways to cure a job, priced for its workshop.
+ *
+ * @phpstan-import-type Shown from Outlook
+ */
+final readonly class RemedyView
+{
+    public function __construct(private PredictionStore $store)
+    {
+    }
+
+    public function diagnosis(Job $job, CircuitModel $circuit): Diagnosis
+    {
+        return (new Engine($this->store))->diagnose($circuit, $job->caseFile(), $job->workshop->decisionSettings());
+    }
+
+    /** @return array{options: list<Shown>, attempts: list<array{remedy: string, label: string, money: float, reached: float, fixes: float}>, money: float, test: array{title: string, costs: float, saves: float}|null} */
+    public function outlook(Job $job, CircuitModel $circuit, Diagnosis $diagnosis, float $standing = 0.0): array
+    {
+        return (new Outlook($circuit, $this->remedies($job, $circuit, $standing)))->shown($diagnosis);
+    }
+
+    public function remedies(Job $job, CircuitModel $circuit, float $standing = 0.0): Remedies
+    {
+        return new Remedies($circuit, $job->repairSheet(), $job->workshop->decisionSettings(), $this->own($job, $circuit), $standing);
+    }
+
+    /**
+     * What each tool that some test needs saves on a complaint like this one: how much more the best first test is worth with it.
+     *
+     * @return list<array{key: string, label: string, saving: float}>
+     */
+    public function tools(Job $job, CircuitModel $circuit): array
+    {
+        $case = $job->caseFile()->mapOnly($circuit);
+        $words = new Words($circuit);
+        $engine = new Engine($this->store);
+        $with = $engine->diagnose($circuit, $case, $job->workshop->decisionSettings());
+        $tools = [];
+        foreach ($circuit->tests as $test) {
+            foreach ($test->tools as $tool) {
+                $tools[$tool] = true;
+            }
+        }
+        $shown = [];
+        foreach (array_keys($tools) as $tool) {
+            $without = $with->next !== null && in_array($tool, $with->next->test->tools, true) ? $engine->diagnose($circuit, $case, $job->workshop->decisionSettings([$tool])) : $with;
+            $shown[] = ['key' => $tool, 'label' => $words->tool($tool), 'saving' => max(0.0, ($with->next?->gain() ?? 0.0) - ($without->next?->gain() ?? 0.0))];
+        }
+
+        return $shown;
+    }
+
+    /** @return list<OfferedRemedy> of the workshop's catalogue */
+    private function own(Job $job, CircuitModel $circuit): array
+    {
+        $minutes = array_map(static fn (Part $part): float => $part->minutes, $circuit->parts);
+        $offers = [];
+        foreach ($job->workshop->parts()->get() as $entry) {
+            /** @var CatalogueEntry $entry */
+            array_push($offers, ...$entry->toCore()->offers($job->family, $minutes));
+        }
+
+        return $offers;
+    }
+}

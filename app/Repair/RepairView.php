@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair;
+
+use App\Diagnosis\JobView;
+use App\Models\Job;
+use App\Models\Photo;
+use App\Models\RepairEntry;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Ledger\Ledger;
+use Ispira\Core\Repair\Work\StripDown;
+use Ispira\Core\Repair\Work\WireTransfer;
+
+/**
+ * What the pages of a repair show.
+ */
+final class RepairView
+{
+    private const PAST_JOBS = 20;
+
+    private function __construct()
+    {
+    }
+
+    /** @return list<array<string, mixed>> */
+    public static function entries(Ledger $ledger, EntryKind ...$kinds): array
+    {
+        return array_map(static fn (Entry $entry): array => ['id' => $entry->id, 'kind' => $entry->kind->value, 'at' => $entry->at, ...$entry->data], $ledger->all(...$kinds));
+    }
+
+    /** @return array<string, mixed> */
+    public static function strip(Job $job, Ledger $ledger): array
+    {
+        $strip = new StripDown($ledger);
+        $ready = [];
+        foreach ($ledger->all(EntryKind::KitReady) as $entry) {
+            $ready[$entry->text('of')] = $entry->text('note');
+        }
+
+        return [
+            'found' => self::entries($ledger, EntryKind::Found),
+            'kit' => array_map(static fn (array $kit): array => $kit + ['ready' => isset($ready[$kit['id']]), 'substitute' => $ready[$kit['id']] ?? ''], self::entries($ledger, EntryKind::Kit)),
+            'down' => self::entries($ledger, EntryKind::Down),
+            'steps' => $strip->steps(),
+            'leftOver' => $strip->leftOver(),
+            'missingBefore' => $strip->missingBefore(),
+            'minutes' => $strip->minutes(),
+            'photos' => self::photos($job),
+            'route' => self::route($job),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function wires(Job $job, Ledger $ledger): array
+    {
+        $wires = new WireTransfer($ledger);
+
+        return [
+            'method' => $wires->method(),
+            'rows' => $wires->rows(),
+            'warnings' => $wires->warnings(),
+            'switches' => $wires->switches(),
+            'plugs' => self::entries($ledger, EntryKind::Plug),
+            'open' => $wires->open(),
+            'places' => array_values(array_unique(array_values($job->circuit()->places))),
+        ];
+    }
+
+    /** @return list<array{id: string, caption: string|null}> */
+    public static function photos(Job $job): array
+    {
+        return array_values($job->photos()->get()->map(static fn (Photo $photo): array => ['id' => $photo->id, 'caption' => $photo->caption])->all());
+    }
+
+    /**
+     * The route that worked on the same model: the last closed job's, with the minutes of all of them.
+     *
+     * @return array{job: string, id: string, minutes: float|null, mean: float|null, jobs: int, steps: list<array<string, mixed>>, kit: list<array<string, mixed>>}|null
+     */
+    public static function route(Job $job): ?array
+    {
+        if ($job->unit->model === null || $job->unit->model === '') {
+            return null;
+        }
+        $past = Job::query()->where('workshop_id', $job->workshop_id)->whereKeyNot($job->id)->where('family', $job->family)->whereNotNull('closed_at')
+            ->whereHas('unit', static fn ($unit) => $unit->where('model', $job->unit->model))
+            ->whereHas('entries', static fn ($entries) => $entries->where('kind', EntryKind::Down))
+            ->latest('closed_at')->limit(self::PAST_JOBS)->get();
+        $last = $past->first();
+        if ($last === null) {
+            return null;
+        }
+        $ledger = $last->ledger();
+        $minutes = array_values(array_filter($past->map(static fn (Job $one): ?float => (new StripDown($one->ledger()))->minutes())->all(), is_float(...)));
+
+        return [
+            'job' => JobView::number($last),
+            'id' => $last->id,
+            'minutes' => (new StripDown($ledger))->minutes(),
+            'mean' => $minutes === [] ? null : array_sum($minutes) / count($minutes),
+            'jobs' => $past->count(),
+            'steps' => self::entries($ledger, EntryKind::Down),
+            'kit' => self::entries($ledger, EntryKind::Kit),
+        ];
+    }
+
+    /** @return list<array{id: string, job: string, jobId: string, unit: string, what: string, to: string, dueOn: string, overdue: bool}> lent out by a workshop and not back */
+    public static function loans(int $workshop): array
+    {
+        $entries = RepairEntry::query()->whereIn('kind', [EntryKind::Loan, EntryKind::Returned, EntryKind::Removed])->whereHas('job', static fn ($jobs) => $jobs->where('workshop_id', $workshop))->with('job.unit')->orderBy('sequence')->get();
+        $back = $entries->filter(static fn (RepairEntry $entry): bool => $entry->kind !== EntryKind::Loan)->map(static fn (RepairEntry $entry): string => $entry->toCore()->text('of'))->all();
+        $loans = [];
+        foreach ($entries as $entry) {
+            if ($entry->kind === EntryKind::Loan && !in_array($entry->id, $back, true)) {
+                $core = $entry->toCore();
+                $loans[] = ['id' => $entry->id, 'job' => JobView::number($entry->job), 'jobId' => $entry->job_id, 'unit' => $entry->job->unit->name, 'what' => $core->text('what'), 'to' => $core->text('to'), 'dueOn' => $core->text('dueOn'), 'overdue' => $core->text('dueOn') < now()->toDateString()];
+            }
+        }
+        usort($loans, static fn (array $a, array $b): int => $a['dueOn'] <=> $b['dueOn']);
+
+        return $loans;
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Repair\Ledger;
+
+use Ispira\Core\Job\Outcome;
+
+/**
+ * What can be noted between the verdict and the closed job.
+ *
+ * The fields of each: "text", "text?" (may stay empty), "count", "count?", "number", "number?", "flag", "day?",
+ * "map" (attribute to value), "list" (texts), "switches" (0 and 1), or the answers that it takes.
+ */
+enum EntryKind: string
+{
+    case Choice = 'choice';
+    case Fit = 'fit';
+    case Found = 'found';
+    case Kit = 'kit';
+    case KitReady = 'kit-ready';
+    case Down = 'down';
+    case Up = 'up';
+    case Method = 'method';
+    case Wire = 'wire';
+    case WireMoved = 'wire-moved';
+    case WireChecked = 'wire-checked';
+    case Switches = 'switches';
+    case SwitchesSet = 'switches-set';
+    case Plug = 'plug';
+    case Measured = 'measured';
+    case Adjusted = 'adjusted';
+    case Closed = 'closed';
+    case Held = 'held';
+    case Loan = 'loan';
+    case Returned = 'returned';
+    case Removed = 'removed';
+
+    /** @return array<string, string|list<string>> */
+    public function fields(): array
+    {
+        return match ($this) {
+            self::Choice => ['option' => 'text', 'label' => 'text', 'parts' => 'list', 'kind' => 'text', 'purchase' => 'number', 'selling' => 'number?', 'minutes' => 'number', 'leadDays' => 'count?', 'warrantyMonths' => 'count', 'partNumber' => 'text?', 'expected' => 'number', 'reason' => 'text'],
+            self::Fit => ['when' => ['purchase', 'beside'], 'type' => 'text', 'candidate' => 'text', 'old' => 'map', 'new' => 'map', 'accepted' => 'flag', 'reason' => 'text?'],
+            self::Found => ['what' => 'text', 'condition' => ['missing', 'stripped', 'pried', 'swapped', 'not-original', 'damaged'], 'count' => 'count', 'note' => 'text?', 'photo' => 'text?'],
+            self::Kit => ['sort' => ['tool', 'consumable', 'carry-over', 'restore'], 'what' => 'text'],
+            self::KitReady, self::Returned, self::WireMoved, self::WireChecked => ['of' => 'text', 'note' => 'text?'],
+            self::Down => ['what' => 'text', 'fastener' => 'text?', 'length' => 'text?', 'count' => 'count', 'where' => 'text?', 'clip' => 'text?', 'irreversible' => 'flag', 'behind' => 'text?', 'alternative' => 'text?', 'alternativeMinutes' => 'number?', 'confirmed' => 'flag', 'photo' => 'text?'],
+            self::Up => ['of' => 'text', 'count' => 'count', 'reason' => 'text?'],
+            self::Method => ['method' => ['one-at-a-time', 'photo-and-tags'], 'photo' => 'text?'],
+            self::Wire => ['function' => 'text', 'from' => 'text', 'to' => 'text', 'colour' => 'text', 'label' => 'text?'],
+            self::Switches => ['name' => 'text', 'old' => 'switches', 'photo' => 'text?'],
+            self::SwitchesSet => ['of' => 'text', 'new' => 'switches', 'reason' => 'text?'],
+            self::Plug => ['what' => 'text', 'latched' => 'flag', 'locked' => 'flag', 'reason' => 'text?'],
+            self::Measured => ['test' => 'text', 'number' => 'number?', 'answer' => 'text?', 'right' => 'flag', 'expected' => 'text', 'reason' => 'text?'],
+            self::Adjusted => ['what' => 'text', 'before' => 'text', 'after' => 'text', 'undoOn' => 'day?'],
+            self::Closed => ['outcome' => array_column(Outcome::cases(), 'value'), 'reason' => 'text?', 'dueOn' => 'day?'],
+            self::Held => ['replacement' => 'text', 'held' => 'flag', 'because' => 'text?'],
+            self::Loan => ['what' => 'text', 'to' => 'text', 'dueOn' => 'day'],
+            self::Removed => ['of' => 'text', 'reason' => 'text?'],
+        };
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Repair\Proof;
+
+use Ispira\Core\Diagnosis\CaseFile;
+use Ispira\Core\Diagnosis\Evidence;
+use Ispira\Core\Diagnosis\Hypothesis;
+use Ispira\Core\Diagnosis\HypothesisList;
+use Ispira\Core\Diagnosis\Likelihood;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Quantity;
+use Ispira\Core\Family\Test;
+
+/**
+ * Tests that a new part passes and the old one did not, on the part alone: new is no proof.
+ */
+final readonly class NewPartTests
+{
+    private const MOST = 4;
+
+    /** How much likelier an answer has to be with the fault for the test to speak of it. */
+    private const SPEAKS_FROM = 3.0;
+
+    public function __construct(private CircuitModel $circuit, private Evidence $evidence)
+    {
+    }
+
+    /** @return list<Test> those that were read in this job first */
+    public function of(CaseFile $case, Hypothesis $fault): array
+    {
+        $read = $others = [];
+        $taken = array_map(static fn ($reading): string => $reading->test, $case->standing());
+        foreach ($this->circuit->tests as $key => $test) {
+            if ($this->isOnThePartAlone($test) && $this->tellsApart($test, $fault)) {
+                \in_array($key, $taken, true) ? $read[] = $test : $others[] = $test;
+            }
+        }
+
+        return \array_slice([...$read, ...$others], 0, self::MOST);
+    }
+
+    private function isOnThePartAlone(Test $test): bool
+    {
+        $setUp = $this->circuit->setUps[$test->setUp];
+
+        return $test->offered && match ($test->probe->quantity) {
+            Quantity::Ohms, Quantity::Capacitance => true,
+            Quantity::Observation => !$this->circuit->positions[$setUp->position]->runs() && !str_starts_with($test->key, 'wiggle') && !$test->asked,
+            default => $setUp->text !== null,
+        };
+    }
+
+    private function tellsApart(Test $test, Hypothesis $fault): bool
+    {
+        if ($test->probe->quantity === Quantity::Observation) {
+            $usual = $this->circuit->observations[$test->probe->at]->usual;
+            foreach ($fault->faults as $one) {
+                foreach ($one->observed[$test->probe->at] ?? [] as $answer => $chance) {
+                    if ($chance > self::SPEAKS_FROM * ($usual[$answer] ?? 0.0)) {
+                        return true;
+                    }
+                }
+            }
+
+            return false;
+        }
+        [$bad] = $this->evidence->expected($fault, $test);
+        [$good, $spread] = $this->evidence->expected($this->evidence->hypotheses[HypothesisList::NOTHING_WRONG], $test);
+
+        return $test->probe->quantity->isNumber()
+            ? Likelihood::tellsApart($test->probe->quantity, $bad, $good) && (is_infinite($bad) || is_infinite($good) || abs($bad - $good) > self::SPEAKS_FROM * $spread)
+            : abs($bad - $good) > 0.3;
+    }
+}

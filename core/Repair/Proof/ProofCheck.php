@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Repair\Proof;
+
+use Ispira\Core\Family\Test;
+
+/**
+ * One thing that a repair is proved by beside the speed map, and whether what was read is right.
+ */
+final readonly class ProofCheck
+{
+    /**
+     * @param string    $expected in words: the band in which a sound circuit reads, or the right answer
+     * @param string|null $read   what was read since the repair, in words
+     * @param bool|null $right    null when it was not read yet
+     */
+    public function __construct(public Test $test, public string $expected, public ?string $read, public ?bool $right)
+    {
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Repair\Proof;
+
+use Ispira\Core\Diagnosis\CaseFile;
+use Ispira\Core\Diagnosis\Evidence;
+use Ispira\Core\Diagnosis\HypothesisList;
+use Ispira\Core\Diagnosis\Judged;
+use Ispira\Core\Diagnosis\Likelihood;
+use Ispira\Core\Diagnosis\Reading;
+use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Family\Quantity;
+use Ispira\Core\Family\RepairSheet;
+use Ispira\Core\Family\Test;
+use Ispira\Core\Measurement\DisplayUnits;
+
+/**
+ * What a repair is proved by: the family's own tests, against what the sound circuit shows.
+ */
+final readonly class ProofChecks
+{
+    /** Standard deviations within which a reading is right. */
+    private const WITHIN = 3.0;
+
+    /** An answer of the sound circuit that is at least so likely is right. */
+    private const LIKELY = 0.3;
+
+    private Words $words;
+
+    public function __construct(private CircuitModel $circuit, private RepairSheet $sheet, private Evidence $evidence, DisplayUnits $units = new DisplayUnits())
+    {
+        $this->words = new Words($circuit, $units);
+    }
+
+    /** @return list<Test> one of each name that the family gives: in the last position in which it is read */
+    public function tests(): array
+    {
+        $chosen = [];
+        foreach ($this->sheet->proof as $name) {
+            foreach ($this->circuit->tests as $test) {
+                if (explode('@', $test->key)[0] === $name) {
+                    // The positions come before set-ups that take the machine apart.
+                    if (!isset($chosen[$name]) || isset($this->circuit->positions[$test->setUp])) {
+                        $chosen[$name] = $test;
+                    }
+                }
+            }
+        }
+
+        return array_values($chosen);
+    }
+
+    /** @return list<ProofCheck> with the newest reading of each since the last replacement */
+    public function of(CaseFile $case): array
+    {
+        $episode = \count($case->replacements);
+        $checks = [];
+        foreach ($this->tests() as $test) {
+            $newest = null;
+            foreach ($case->standing() as $reading) {
+                if ($reading->test === $test->key && $reading->episode === $episode) {
+                    $newest = $reading;
+                }
+            }
+            $checks[] = new ProofCheck($test, $this->expected($test), $newest === null ? null : $this->words->reading($newest), $newest === null ? null : $this->isRight($test, $newest));
+        }
+
+        return $checks;
+    }
+
+    public function isRight(Test $test, Reading $reading): bool
+    {
+        if ($test->probe->quantity->isNumber()) {
+            [$least, $most] = $this->band($test);
+
+            return \is_float($reading->value) ? $reading->value >= $least && $reading->value <= $most : is_infinite($most);
+        }
+
+        return \in_array($reading->value, $this->rightAnswers($test), true);
+    }
+
+    /** What a sound circuit shows, in words. */
+    public function expected(Test $test): string
+    {
+        if (!$test->probe->quantity->isNumber()) {
+            return implode(' or ', array_map(fn (string $answer): string => $this->words->choice($test, $answer), $this->rightAnswers($test)));
+        }
+        [$least, $most] = $this->band($test);
+
+        return match (true) {
+            is_infinite($least) => $this->words->number(\INF, $test->probe->quantity),
+            $least <= 0.0 && $most >= 0.0 => 'at most '.$this->words->number($most, $test->probe->quantity),
+            default => $this->words->number($least, $test->probe->quantity).' to '.$this->words->number($most, $test->probe->quantity),
+        };
+    }
+
+    /** @return array{0: float, 1: float} */
+    private function band(Test $test): array
+    {
+        [$mean, $spread] = $this->evidence->expected($this->evidence->hypotheses[HypothesisList::NOTHING_WRONG], $test);
+        if (is_infinite($mean)) {
+            return [\INF, \INF];
+        }
+        $half = self::WITHIN * hypot($spread, Likelihood::instrumentSpread($test->probe->quantity, $mean));
+
+        // A meter at zero shows a little on either side of it.
+        return [$mean - $half, $mean + $half];
+    }
+
+    /** @return list<string> */
+    private function rightAnswers(Test $test): array
+    {
+        $chances = $test->probe->quantity === Quantity::Observation
+            ? $this->circuit->observations[$test->probe->at]->usual
+            : Judged::chances($this->circuit, $test, $this->evidence->expected($this->evidence->hypotheses[HypothesisList::NOTHING_WRONG], $test)[0]);
+        $best = max([0.0, ...array_values($chances)]);
+
+        return array_map(strval(...), array_keys(array_filter($chances, static fn (float $chance): bool => $chance === $best || $chance >= self::LIKELY)));
+    }
+}

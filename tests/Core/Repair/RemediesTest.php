@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Repair;
+
+use Ispira\Core\Diagnosis\DecisionSettings;
+use Ispira\Core\Diagnosis\Diagnosis;
+use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Family\OfferedRemedy;
+use Ispira\Core\Family\Repairable;
+use Ispira\Core\Family\RepairSheet;
+use Ispira\Core\Repair\Fit\PartType;
+use Ispira\Core\Repair\Remedy\BreakEven;
+use Ispira\Core\Repair\Remedy\Outlook;
+use Ispira\Core\Repair\Remedy\Priced;
+use Ispira\Core\Repair\Remedy\Remedies;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Diagnosis\Bench;
+
+final class RemediesTest extends TestCase
+{
+    private const ONLY_HIGH = ['key-off' => 'right', 'off' => 'right', '1' => 'dead', '2' => 'dead', '3' => 'dead', '4' => 'right'];
+
+    /** @return array{0: Bench, 1: Diagnosis, 2: RepairSheet} */
+    private static function onlyHigh(): array
+    {
+        $bench = new Bench();
+        $family = FamilyRegistry::shipped()->get('stepped-blower');
+        self::assertInstanceOf(Repairable::class, $family);
+
+        return [$bench, $bench->diagnose(Bench::case(self::ONLY_HIGH)), $family->repairSheet()];
+    }
+
+    /** @param list<Priced> $priced */
+    private static function named(array $priced, string $key): Priced
+    {
+        return array_values(array_filter($priced, static fn (Priced $one): bool => $one->offer->key === $key))[0];
+    }
+
+    public function testAPartComesInThreeMakesAndItsComponentCuresLess(): void
+    {
+        [$bench, $diagnosis, $sheet] = self::onlyHigh();
+        $priced = (new Remedies($bench->circuit, $sheet, new DecisionSettings(60.0, 1.5)))->of($diagnosis);
+        $original = self::named($priced, 'pack');
+        $salvage = self::named($priced, 'pack:salvage');
+        $component = self::named($priced, 'pack-fuse');
+        $assembly = self::named($priced, 'pack-and-plug');
+        self::assertSame($original->fixes, $salvage->fixes);
+        self::assertLessThan($original->offer->price, $salvage->offer->price);
+        self::assertLessThan($original->fixes, $component->fixes, 'The fuse alone cures only an open fuse.');
+        self::assertGreaterThan($original->fixes, $assembly->fixes, 'The plug goes along.');
+        // By hand: 38 and 25 min at 60 an hour, and 3 % of 90 for the visit and 25 for the labour; the warranty pays the part.
+        self::assertEqualsWithDelta(38.0 + 25.0 + 0.03 * (90.0 + 25.0), $original->expected, 1e-9);
+        // 11.40, 25 min, 16 % of the visit, the labour and the part again: one month of warranty.
+        self::assertEqualsWithDelta(11.4 + 25.0 + 0.16 * (90.0 + 25.0 + 11.4), $salvage->expected, 1e-9);
+        self::assertEqualsWithDelta($original->expected / 10.0, $original->perYear(), 1e-9);
+    }
+
+    public function testWaitingCostsByTheDayAndWhatCannotBeHadIsNotTried(): void
+    {
+        [$bench, $diagnosis, $sheet] = self::onlyHigh();
+        $own = [new OfferedRemedy('number:X', 'Pack, X', 'part', ['pack'], [], 1.0, 1.0, null, 24, 10.0, 0.0, 0.0, 'cheap', 'not to be had')];
+        $remedies = new Remedies($bench->circuit, $sheet, new DecisionSettings(60.0), $own, 40.0);
+        $priced = $remedies->of($diagnosis);
+        self::assertSame(3.0 * 40.0, self::named($priced, 'pack')->standing);
+        self::assertFalse(self::named($priced, 'number:X')->canBeHad());
+        $order = $remedies->order($priced, $diagnosis);
+        self::assertNotContains('number:X', array_map(static fn ($attempt): string => $attempt->option->key, $order->attempts));
+        // At 40 a day the copy that is here tomorrow goes before the original.
+        self::assertLessThan(self::named($priced, 'pack')->expected, self::named($priced, 'pack:aftermarket')->expected);
+    }
+
+    public function testTheOutlookOrdersByMoneyAndPricesOneMoreTest(): void
+    {
+        [$bench, $diagnosis, $sheet] = self::onlyHigh();
+        $shown = (new Outlook($bench->circuit, new Remedies($bench->circuit, $sheet, new DecisionSettings())))->shown($diagnosis);
+        self::assertEqualsWithDelta(1.0, $shown['attempts'][0]['reached'], 1e-5);
+        foreach (\array_slice($shown['attempts'], 1) as $n => $attempt) {
+            self::assertLessThan($shown['attempts'][$n]['reached'], $attempt['reached'], 'Each is reached less often than the one before.');
+        }
+        self::assertNotNull($shown['test']);
+        self::assertGreaterThan($shown['attempts'][0]['money'], $shown['money']);
+        self::assertEqualsWithDelta(1.0, array_sum(Remedies::chances($diagnosis)), 1e-6);
+    }
+
+    public function testATesterPaysAfterItsPriceOverItsSaving(): void
+    {
+        // 280 for a clamp that saves 35 on each of 16 jobs a year: 8 jobs, half a year.
+        $even = new BreakEven(280.0, 35.0, 16.0);
+        self::assertSame(8, $even->jobs);
+        self::assertEqualsWithDelta(6.0, (float) $even->months, 1e-9);
+        self::assertSame(9, (new BreakEven(281.0, 35.0, 16.0))->jobs);
+        self::assertNull((new BreakEven(280.0, 0.0, 16.0))->jobs);
+        self::assertNull((new BreakEven(280.0, 35.0, 0.0))->months);
+    }
+
+    /** @return iterable<string, array{0: string}> */
+    public static function families(): iterable
+    {
+        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
+            yield $key => [$key];
+        }
+    }
+
+    #[DataProvider('families')]
+    public function testASheetNamesOnlyWhatItsFamilyHas(string $key): void
+    {
+        $family = FamilyRegistry::shipped()->get($key);
+        self::assertInstanceOf(Repairable::class, $family);
+        $sheet = $family->repairSheet();
+        $parts = $tests = $faults = [];
+        foreach ([[], ['kind' => 'vacuum'], ['kind' => 'two-wire'], ['zones' => 'two'], ['arrangement' => 'pair'], ['arrangement' => 'resistor', 'control' => 'relay'], ['module' => 'own'], ['high' => 'relay', 'selector' => 'electronic', 'modeContact' => 'feed']] as $given) {
+            try {
+                $circuit = $family->circuit($family->parameters()->read($given));
+            } catch (\Ispira\Core\Family\ParameterError) {
+                continue;
+            }
+            $parts += $circuit->parts;
+            foreach ($circuit->tests as $test) {
+                $tests[explode('@', $test->key)[0]] = true;
+            }
+            foreach ($circuit->faults as $fault) {
+                $faults[$fault->text] = true;
+            }
+        }
+        foreach ($sheet->options as $option) {
+            self::assertSame([], array_diff($option->parts, array_keys($parts)), $option->key);
+            self::assertSame([], array_diff($option->faults, array_keys($faults)), $option->key);
+            self::assertContains($option->kind, ['component', 'module', 'part', 'assembly', 'salvage', 'conversion', 'revision', 'appliance']);
+        }
+        self::assertSame([], array_diff($sheet->proof, array_keys($tests)));
+        self::assertNotEmpty($sheet->proof);
+        foreach ($sheet->types as $type) {
+            self::assertNotNull(PartType::tryFrom($type));
+        }
+    }
+}
