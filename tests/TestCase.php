@@ -89,6 +89,19 @@ abstract class TestCase extends Base
         return $job;
     }
 
+    /**
+     * Proves a job and closes it.
+     *
+     * @param array<array-key, string> $states
+     * @param array<string, mixed>     $with   of the closing
+     */
+    protected function proveAndClose(Job $job, array $states = self::ALL_RIGHT, array $with = []): void
+    {
+        $this->post("/jobs/$job->id/proof", ['id' => $this->ulid(), 'states' => $states])->assertSessionHasNoErrors();
+        $this->post("/jobs/$job->id/close", $with + ['id' => $this->ulid(), 'outcome' => 'repaired', 'reason' => 'no clamp at hand'])->assertSessionHasNoErrors()->assertRedirect("/jobs/$job->id/proof");
+        self::assertSame(JobStage::Closed, $job->refresh()->stage);
+    }
+
     /** @param array<string, mixed> $data */
     protected function jobOf(array $data): Job
     {

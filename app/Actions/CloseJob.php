@@ -45,11 +45,14 @@ final readonly class CloseJob
                 self::isProved($locked) || throw new EntryRefused('outcome', 'First run every position again and record what it does: only then can it close like that.');
                 $unread === [] || $closing->text('reason') !== '' || throw new EntryRefused('reason', 'Not measured: '.implode('; ', $unread).'. Measure it, or say why it is left out.');
             }
+            $last = $locked->replacements()->reorder('sequence', 'desc')->first();
+            if ($outcome === Outcome::Repaired && $last?->temporary_until !== null) {
+                throw new EntryRefused('outcome', 'The part is only bridged: close it as temporary, with the day on which it is due.');
+            }
             if ($outcome === Outcome::Adjusted && $locked->ledger()->latest(EntryKind::Adjusted) === null) {
                 throw new EntryRefused('outcome', 'Note what was adjusted, from what to what, first.');
             }
             ($this->record)($user, $locked, $closing);
-            $last = $locked->replacements()->reorder('sequence', 'desc')->first();
             if ($last !== null && in_array($outcome, [Outcome::Repaired, Outcome::Temporary], true)) {
                 ($this->record)($user, $locked, Entry::read(strtolower((string) Str::ulid()), EntryKind::Held, ['replacement' => $last->id, 'held' => true]));
             }

@@ -12,6 +12,7 @@ use Ispira\Core\Diagnosis\Engine;
 use Ispira\Core\Diagnosis\PredictionStore;
 use Ispira\Core\Diagnosis\Series;
 use Ispira\Core\Diagnosis\SoundCircuit;
+use Ispira\Core\Diagnosis\TestChoice;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Measurement\DisplayUnits;
 
@@ -20,6 +21,9 @@ use Ispira\Core\Measurement\DisplayUnits;
  */
 final readonly class JobDiagnosis
 {
+    /** Bits under which a test says nothing. */
+    private const SAYS_NOTHING = 1e-4;
+
     public function __construct(private PredictionStore $store)
     {
     }
@@ -40,6 +44,12 @@ final readonly class JobDiagnosis
     {
         $case = $whatIf === null ? $job->caseFile() : $whatIf->applyTo($job->caseFile());
         $diagnosis = (new Engine($this->store))->diagnose($circuit, $case, $job->workshop->decisionSettings($missingTools));
+
+        if ($job->part !== null) {
+            // What says nothing of the part on the bench is not offered for it.
+            $telling = array_values(array_filter($diagnosis->others, static fn (TestChoice $one): bool => $one->information > self::SAYS_NOTHING));
+            $diagnosis = new Diagnosis($diagnosis->suspects, $diagnosis->next, $telling, $diagnosis->verdict, $diagnosis->misfit, $diagnosis->guessing, $diagnosis->evidence, $diagnosis->beyond);
+        }
 
         return $this->shown($circuit, $case, $diagnosis, $chosen);
     }

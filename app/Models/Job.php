@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Ispira\Core\Diagnosis\CaseFile;
+use Ispira\Core\Diagnosis\LoosePart;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\Repairable;
@@ -125,7 +126,7 @@ final class Job extends Model
         $family = app(FamilyRegistry::class)->get($this->family);
         $circuit = $family->circuit($family->parameters()->read($this->parameters));
 
-        return $this->part === null ? $circuit : $circuit->loose($this->part);
+        return $this->part === null ? $circuit : LoosePart::of($circuit, $this->part);
     }
 
     public function repairSheet(): RepairSheet

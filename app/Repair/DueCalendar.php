@@ -24,20 +24,22 @@ final class DueCalendar
     {
         $calendar = new VCalendar(['PRODID' => '-//Ispira//Due list//EN', 'X-WR-CALNAME' => "$workshop->name: due"]);
         foreach ($jobs as $job) {
-            $calendar->add('VEVENT', self::event("job-{$job['id']}", $job['dueOn'], ($job['outcome'] === 'adjusted' ? 'Undo: ' : 'Due: ')."{$job['unit']}, {$job['number']}", $job['what'], $job['place']));
+            self::add($calendar, "job-{$job['id']}", $job['dueOn'], ($job['outcome'] === 'adjusted' ? 'Undo: ' : 'Due: ')."{$job['unit']}, {$job['number']}", $job['what'], $job['place']);
         }
         foreach ($loans as $loan) {
-            $calendar->add('VEVENT', self::event("loan-{$loan['id']}", $loan['dueOn'], "Back: {$loan['what']}", "Lent to {$loan['to']} with {$loan['job']}, {$loan['unit']}.", null));
+            self::add($calendar, "loan-{$loan['id']}", $loan['dueOn'], "Back: {$loan['what']}", "Lent to {$loan['to']} with {$loan['job']}, {$loan['unit']}.", null);
         }
 
         return $calendar->serialize();
     }
 
-    /** @return array<string, mixed> */
-    private static function event(string $id, string $day, string $summary, string $description, ?string $place): array
+    private static function add(VCalendar $calendar, string $id, string $day, string $summary, string $description, ?string $place): void
     {
-        $event = ['UID' => "$id@ispira", 'DTSTAMP' => now()->utc()->toDateTimeImmutable(), 'SUMMARY' => $summary, 'DESCRIPTION' => $description, 'DTSTART' => str_replace('-', '', $day)];
-
-        return $place === null ? $event : $event + ['LOCATION' => $place];
+        $event = $calendar->createComponent('VEVENT', ['UID' => "$id@ispira", 'DTSTAMP' => now()->utc()->toDateTimeImmutable(), 'SUMMARY' => $summary, 'DESCRIPTION' => $description]);
+        $event->add('DTSTART', str_replace('-', '', $day), ['VALUE' => 'DATE']);
+        if ($place !== null) {
+            $event->add('LOCATION', $place);
+        }
+        $calendar->add($event);
     }
 }

@@ -64,7 +64,7 @@ final class RepairView
             'warnings' => $wires->warnings(),
             'switches' => $wires->switches(),
             'plugs' => self::entries($ledger, EntryKind::Plug),
-            'open' => $wires->open(),
+            'undone' => $wires->open(),
             'places' => array_values(array_unique(array_values($job->circuit()->places))),
         ];
     }

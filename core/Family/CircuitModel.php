@@ -55,7 +55,7 @@ final readonly class CircuitModel
      * @param array<string, float> $accessMinutes minutes to reach each place named by a test
      */
     public function __construct(
-        private array $identity,
+        public array $identity,
         public Netlist $netlist,
         public string $supply,
         public array $unknowns,
@@ -80,26 +80,6 @@ final readonly class CircuitModel
         $this->observations = array_column($observations, null, 'key');
         $this->faults = array_column($faults, null, 'key');
         $this->parts = array_column($parts, null, 'key');
-    }
-
-    /**
-     * The same when only one part of it lies on the bench: its own faults, and what can be seen and measured on it alone.
-     */
-    public function loose(string $part): self
-    {
-        $faults = array_values(array_filter($this->faults, static fn (Fault $one): bool => $one->part === $part));
-        $seen = [];
-        foreach ($faults as $fault) {
-            $seen += $fault->observed;
-        }
-        $tests = array_values(array_filter($this->tests, fn (Test $test): bool => !$test->offered || match ($test->probe->quantity) {
-            Quantity::Ohms, Quantity::Capacitance => true,
-            // Nothing runs but the part itself, apart from the machine.
-            Quantity::Observation => isset($seen[$test->probe->at]) && (!$this->positions[$this->setUps[$test->setUp]->position]->runs() || $this->setUps[$test->setUp]->text !== null),
-            default => $this->setUps[$test->setUp]->text !== null,
-        }));
-
-        return new self([...$this->identity, 'loose', $part], $this->netlist, $this->supply, $this->unknowns, $this->assign, array_values($this->positions), array_values($this->setUps), $tests, array_values($this->observations), $faults, [], array_values($this->parts), [], $this->accessMinutes, $this->places, $this->sheet, $this->texts);
     }
 
     /** The speed-map test of a position. */

@@ -38,4 +38,10 @@ final readonly class Fault
         public bool $decouples = false,
     ) {
     }
+
+    /** The same with another relative frequency. */
+    public function weighing(float $prior): self
+    {
+        return new self($this->key, $this->text, $this->part, $prior, $this->severities, $this->observed, $this->comesAndGoes, $this->observedPassing, $this->loose, $this->words, $this->element, $this->upstream, $this->decouples);
+    }
 }

@@ -24,6 +24,7 @@ use Ispira\Core\Diagnosis\DiagnosisFormat;
 use Ispira\Core\Diagnosis\Engine;
 use Ispira\Core\Diagnosis\Hypothesis;
 use Ispira\Core\Diagnosis\HypothesisList;
+use Ispira\Core\Diagnosis\LoosePart;
 use Ispira\Core\Diagnosis\PredictionStore;
 use Ispira\Core\Diagnosis\Reading as CoreReading;
 use Ispira\Core\Diagnosis\Trial\Chance;
@@ -70,7 +71,7 @@ final class DemoJob
     ) {
         $declared = app(FamilyRegistry::class)->get($family);
         $values = $declared->parameters()->read($parameters);
-        $this->circuit = $part === null ? $declared->circuit($values) : $declared->circuit($values)->loose($part);
+        $this->circuit = $part === null ? $declared->circuit($values) : LoosePart::of($declared->circuit($values), $part);
         $this->clock = Carbon::now()->subDays($daysAgo)->setTime(8 + $seed % 7, $seed % 60);
         if ($this->clock->isFuture()) {
             $this->clock = Carbon::now()->subHours(2);

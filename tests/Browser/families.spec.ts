@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { enterMap, expectAccessible, followToVerdict, HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
+import { chooseRemedy, compareParts, proveAndClose, putBack, takeApart, workProcedure } from './repair';
 
 interface Job {
     family: string;
@@ -8,20 +9,22 @@ interface Job {
     parameters: Record<string, string>;
     choose: string[];
     verdict: RegExp;
+    procedure: string;
 }
 
 const jobs: Job[] = [
-    { family: 'electronic-blower', kind: 'Electronic blower', fault: 'stage-shorted#0', parameters: { steps: '4' }, choose: ['4'], verdict: /^Speed module/ },
-    { family: 'radiator-fan', kind: 'Radiator fans', fault: 'fan-open-a#0', parameters: { arrangement: 'pair' }, choose: ['Two fans, in series on low'], verdict: /^Main fan motor/ },
-    { family: 'wiper', kind: 'Wiper with two speeds', fault: 'strap-open#0', parameters: { motor: 'compound' }, choose: ['Compound field, the switch grounds RUN and FIELD'], verdict: /^Body strap/ },
-    { family: 'wiper-interval', kind: 'Interval wiper with a module', fault: 'setting-open#0', parameters: { settings: '3' }, choose: ['3'], verdict: /^Stalk switch/ },
-    { family: 'control-output', kind: '24 V control output', fault: 'output-resistive#1', parameters: {}, choose: [], verdict: /^Control board/ },
-    { family: 'air-door', kind: 'Air doors', fault: 'track-worn#1', parameters: {}, choose: [], verdict: /^Actuator/ },
-    { family: 'tapped-blower', kind: 'Tapped blower motor', fault: 'capacitor-open#0', parameters: {}, choose: [], verdict: /^Run capacitor/ },
-    { family: 'ecm-blower', kind: 'Blower with mains electronics (ECM)', fault: 'wire-cool-open#0', parameters: {}, choose: [], verdict: /^Low-voltage wires/ },
-    { family: 'five-wire-fan', kind: 'Five-wire DC fan', fault: 'driver-shorted#0', parameters: {}, choose: [], verdict: /^Fan motor/ },
-    { family: 'flue-fan', kind: 'Flue fan', fault: 'fast-open#0', parameters: { speeds: '2' }, choose: ['Two'], verdict: /^Flue fan/ },
-    { family: 'air-door', kind: 'Air doors', fault: 'check-stuck#0', parameters: { kind: 'vacuum' }, choose: ['Vacuum'], verdict: /^Check valve/ },
+    { family: 'stepped-blower', kind: 'Stepped-resistor blower', fault: 'resistor-2-open#0', parameters: {}, choose: [], verdict: /^Resistor pack/, procedure: 'Swap a resistor pack' },
+    { family: 'electronic-blower', kind: 'Electronic blower', fault: 'stage-shorted#0', parameters: { steps: '4' }, choose: ['4'], verdict: /^Speed module/, procedure: 'Change wheel or motor' },
+    { family: 'radiator-fan', kind: 'Radiator fans', fault: 'fan-open-a#0', parameters: { arrangement: 'pair' }, choose: ['Two fans, in series on low'], verdict: /^Main fan motor/, procedure: 'Swap a radiator fan' },
+    { family: 'wiper', kind: 'Wiper with two speeds', fault: 'strap-open#0', parameters: { motor: 'compound' }, choose: ['Compound field, the switch grounds RUN and FIELD'], verdict: /^Body strap/, procedure: 'Align the arms of a wiper' },
+    { family: 'wiper-interval', kind: 'Interval wiper with a module', fault: 'setting-open#0', parameters: { settings: '3' }, choose: ['3'], verdict: /^Stalk switch/, procedure: 'Disconnect the battery' },
+    { family: 'control-output', kind: '24 V control output', fault: 'output-resistive#1', parameters: {}, choose: [], verdict: /^Control board/, procedure: 'Prove a 24 V output' },
+    { family: 'air-door', kind: 'Air doors', fault: 'track-worn#1', parameters: {}, choose: [], verdict: /^Actuator/, procedure: 'Check a door actuator' },
+    { family: 'tapped-blower', kind: 'Tapped blower motor', fault: 'capacitor-open#0', parameters: {}, choose: [], verdict: /^Run capacitor/, procedure: 'Move the taps of a blower' },
+    { family: 'ecm-blower', kind: 'Blower with mains electronics (ECM)', fault: 'wire-cool-open#0', parameters: {}, choose: [], verdict: /^Low-voltage wires/, procedure: 'Swap a control board' },
+    { family: 'five-wire-fan', kind: 'Five-wire DC fan', fault: 'driver-shorted#0', parameters: {}, choose: [], verdict: /^Fan motor/, procedure: 'Bench run of a five-wire fan' },
+    { family: 'flue-fan', kind: 'Flue fan', fault: 'fast-open#0', parameters: { speeds: '2' }, choose: ['Two'], verdict: /^Flue fan/, procedure: 'Clean a flue fan and put it back into service' },
+    { family: 'air-door', kind: 'Air doors', fault: 'check-stuck#0', parameters: { kind: 'vacuum' }, choose: ['Vacuum'], verdict: /^Check valve/, procedure: 'Check a door actuator' },
 ];
 
 for (const job of jobs) {
@@ -46,10 +49,20 @@ for (const job of jobs) {
         await followToVerdict(page, unit);
         await page.getByRole('link', { name: /^(To the verdict|Verdict now)$/ }).click();
         await expect(page.getByRole('heading', { name: job.verdict })).toBeVisible();
+        await chooseRemedy(page, 'Proved by the readings.');
+        await compareParts(page, 'Something else', 'Depth of the body', '40', '40');
+        await page.getByRole('button', { name: 'Record the comparison' }).click();
+        await expect(page.getByRole('region', { name: 'Comparisons on record' })).toContainText('HV-900');
+        await takeApart(page, 'Cover in front of it');
+        await workProcedure(page, job.procedure);
         await page.getByRole('button', { name: 'Done, now prove it' }).click();
-        await enterMap(page, Object.fromEntries(Object.keys(found).map((position) => [position, 'right'])));
-        await page.getByRole('button', { name: 'Record the proof' }).click();
-        await expect(page.getByRole('heading', { name: 'Repaired. Every position is right.' })).toBeVisible();
+        await expect(page.getByRole('heading', { name: 'The same map again' })).toBeVisible();
+        await proveAndClose(page, Object.keys(found), 'Repaired. Every position is right.', async () => {
+            await page.getByLabel(/^(Why checks were left out, or a note|Note)$/).fill('x');
+            await page.getByRole('button', { name: 'Close the job' }).click();
+            await expect(page.getByRole('alert')).toContainText('Not back together yet: Cover in front of it, 2 left over');
+            await putBack(page);
+        });
         expect(errors).toEqual([]);
     });
 }

@@ -69,6 +69,7 @@ test('a table of volts is stepped through, and stands in the log with a photo', 
     await expect(page.locator('[data-test="motor-volts@key-off"]')).toBeVisible();
     await expectAccessible(page);
     await page.getByRole('link', { name: 'Leave the table' }).click();
+    await expect(page.getByRole('link', { name: 'Leave the table' })).toHaveCount(0);
     await page.getByRole('link', { name: 'Log', exact: true }).click();
     await expect(page.getByText('4 readings')).toBeVisible();
     await expectAccessible(page);

@@ -1,6 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { expect, test, type Page } from '@playwright/test';
 import { enterMap, expectAccessible, HiddenUnit, signIn, watchForErrors } from './bench';
+import { proveAndClose, toTheSwap } from './repair';
 
 /** A simulated meter clipped to a job, on a port of its own. */
 async function startMeter(job: string, fault: string, port = 0, ...options: string[]): Promise<{ meter: ChildProcess; port: string }> {
@@ -93,11 +94,10 @@ test('a whole job by the meter, with no number typed, and the meter dies in the 
     expect(byMeter, 'at least one number came from the meter').toBeGreaterThan(0);
     await page.getByRole('link', { name: 'To the verdict' }).click();
     await expect(page.getByRole('heading', { name: /^Resistor pack/ })).toBeVisible();
+    await toTheSwap(page);
     await page.getByLabel('Part number').fill('TN-4410');
     await page.getByRole('button', { name: 'Done, now prove it' }).click();
-    await enterMap(page, { 'key-off': 'right', off: 'right', 1: 'right', 2: 'right', 3: 'right', 4: 'right' });
-    await page.getByRole('button', { name: 'Record the proof' }).click();
-    await expect(page.getByRole('heading', { name: 'Repaired. Every position is right.' })).toBeVisible();
+    await proveAndClose(page, ['key-off', 'off', '1', '2', '3', '4']);
     await stop(meter);
     await page.goto('/instruments');
     await page.getByRole('button', { name: /^Take off the list.*Reel meter/ }).click();

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { enterMap, expectAccessible, signIn, watchForErrors } from './bench';
+import { expectAccessible, signIn, watchForErrors } from './bench';
+import { proveAndClose, toTheSwap } from './repair';
 
 test('taps are planned from a job, a refusal is told, and a field that cannot be read keeps the others', async ({ page }) => {
     const errors = watchForErrors(page);
@@ -80,6 +81,7 @@ test('bearings of a flue fan are bridged, and the job closes as temporary only',
     await signIn(page);
     await page.getByRole('link', { name: /Fan squeals and is slow/ }).click();
     await page.getByRole('link', { name: /^(To the verdict|Verdict now)$/ }).click();
+    await toTheSwap(page);
     const bridge = async () => {
         const parts = page.getByRole('group', { name: 'Parts' });
         await expect(parts).toBeVisible();
@@ -92,7 +94,7 @@ test('bearings of a flue fan are bridged, and the job closes as temporary only',
     await bridge();
     await expect(page.getByRole('alert')).toContainText('First:');
     await expect(page.getByRole('button', { name: 'Done, now prove it' })).toBeDisabled();
-    const jobPath = new URL(page.url()).pathname.replace('/verdict', '');
+    const jobPath = new URL(page.url()).pathname.replace('/swap', '');
     for (const [name, answer] of [['spin', 'gritty'], ['axial-play', 'none'], ['look-seal', 'tight']]) {
         await page.goto(`${jobPath}/bench?test=${name}`);
         const bench = page.locator('[data-readings]');
@@ -101,17 +103,18 @@ test('bearings of a flue fan are bridged, and the job closes as temporary only',
         await page.getByRole('button', { name: 'Record', exact: true }).click();
         await expect(bench).not.toHaveAttribute('data-readings', before);
     }
-    await page.goto(`${jobPath}/verdict`);
+    await page.goto(`${jobPath}/swap`);
     await bridge();
     await expect(page.getByText('Tell the customer in writing')).toBeVisible();
     const due = new Date(Date.now() + 6 * 86400_000).toISOString().slice(0, 10);
     await page.getByLabel('The part is due on').fill(due);
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Done, now prove it' }).click();
-    await enterMap(page, { off: 'right', full: 'right' });
-    await page.getByRole('button', { name: 'Record the proof' }).click();
-    await expect(page.getByRole('heading', { name: 'Temporary. Every position is right for now.' })).toBeVisible();
+    await proveAndClose(page, ['off', 'full'], 'Temporary. Every position is right for now.');
     await page.getByRole('link', { name: 'All jobs' }).click();
     await expect(page.getByRole('link', { name: /Fan squeals and is slow/ })).toContainText('temporary, due');
+    await page.getByRole('link', { name: 'Due', exact: true }).click();
+    await expect(page.getByRole('region', { name: 'Temporary repairs and adjustments' }).getByRole('link', { name: /Fan squeals and is slow/ })).toBeVisible();
+    await expectAccessible(page);
     expect(errors).toEqual([]);
 });

@@ -19,7 +19,7 @@ final class DemoTest extends TestCase
         $this->seed(DatabaseSeeder::class);
         $workshop = Workshop::query()->where('name', 'Halvmark shared workshop')->firstOrFail();
         self::assertSame(32, $workshop->units()->count());
-        self::assertSame(61, $workshop->jobs()->count());
+        self::assertSame(66, $workshop->jobs()->count());
         self::assertSame(['lead', 'technician', 'trainee'], $workshop->users()->orderBy('id')->pluck('role')->all());
         foreach (JobStage::cases() as $stage) {
             foreach (array_keys(FamilyRegistry::shipped()->all()) as $family) {
@@ -33,7 +33,7 @@ final class DemoTest extends TestCase
             $this->assertPagesOpen($job);
         }
         $this->seed(DatabaseSeeder::class);
-        self::assertSame(61, $workshop->jobs()->count(), 'the demo is loaded once');
+        self::assertSame(66, $workshop->jobs()->count(), 'the demo is loaded once');
     }
 
     private function assertPagesOpen(Job $job): void

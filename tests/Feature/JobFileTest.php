@@ -32,6 +32,7 @@ final class JobFileTest extends TestCase
         $this->post("/jobs/$job->id/maps", ['id' => $this->ulid(), 'notedFor' => 'last winter', 'states' => ['1' => 'slow']]);
         $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => ['pack'], 'partNumber' => 'X-1', 'note' => 'done']);
         $this->post("/jobs/$job->id/proof", ['id' => $this->ulid(), 'states' => self::ONLY_HIGH]);
+        $this->repair($job);
         $exported = (string) $this->get("/jobs/$job->id/file")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="J-0001.json"')->getContent();
         self::assertTrue((new Validator())->validate(json_decode($exported, false, 32, \JSON_THROW_ON_ERROR), (string) file_get_contents(__DIR__.'/../../docs/formats/job.schema.json'))->isValid());
 
@@ -40,6 +41,52 @@ final class JobFileTest extends TestCase
         $copy = Job::query()->latest('created_at')->where('workshop_id', '!=', $job->workshop_id)->orderByDesc('id')->firstOrFail();
         $again = (string) $this->get("/jobs/$copy->id/file")->getContent();
         self::assertSame($this->comparable($exported), $this->comparable($again));
+        self::assertNotEmpty($this->comparable($again)['photos']);
+        self::assertCount(22, $this->comparable($again)['repair']);
+    }
+
+    /** Everything that can be noted of a repair, with a run of a procedure and a photo. */
+    private function repair(Job $job): void
+    {
+        $picture = imagecreatetruecolor(40, 30);
+        ob_start();
+        imagepng($picture);
+        $photo = strtolower($this->ulid());
+        $this->from('/')->post("/jobs/$job->id/photos", ['id' => $photo, 'photo' => UploadedFile::fake()->createWithContent('p.png', (string) ob_get_clean()), 'caption' => 'as found'])->assertSessionHasNoErrors();
+        $this->post("/jobs/$job->id/remedy", ['id' => $this->ulid(), 'option' => $this->props("/jobs/$job->id/remedy")['outlook']['options'][0]['key'], 'reason' => 'proved'])->assertSessionHasNoErrors();
+        $this->post("/jobs/$job->id/fit", ['id' => $this->ulid(), 'when' => 'beside', 'type' => 'pack', 'candidate' => 'X-1', 'old' => ['depth' => '41'], 'new' => ['depth' => '41'], 'accepted' => true])->assertSessionHasNoErrors();
+        $ids = [];
+        foreach ([
+            ['found', ['what' => 'Screw', 'condition' => 'missing', 'count' => 1, 'photo' => $photo]],
+            ['kit', ['sort' => 'tool', 'what' => 'Driver']],
+            ['kit-ready', ['of' => 'kit', 'note' => 'a longer one']],
+            ['down', ['what' => 'Glove box', 'fastener' => 'cross 2', 'length' => '16 mm', 'count' => 3, 'where' => 'tray', 'clip' => 'two hooks', 'photo' => $photo]],
+            ['up', ['of' => 'down', 'count' => 2, 'reason' => 'thread torn']],
+            ['method', ['method' => 'photo-and-tags']],
+            ['wire', ['function' => 'Common', 'from' => '5', 'to' => '5', 'colour' => 'black', 'label' => 'A']],
+            ['wire-moved', ['of' => 'wire']],
+            ['wire-checked', ['of' => 'wire']],
+            ['switches', ['name' => 'S1', 'old' => '0110']],
+            ['switches-set', ['of' => 'switches', 'new' => '0110']],
+            ['plug', ['what' => 'Pack plug', 'latched' => true, 'locked' => true]],
+            ['adjusted', ['what' => 'Tap', 'before' => 'high', 'after' => 'low', 'undoOn' => '2031-05-06']],
+            ['loan', ['what' => 'Heater', 'to' => 'the school', 'dueOn' => '2031-05-06']],
+            ['returned', ['of' => 'loan']],
+            ['found', ['what' => 'Mistake', 'condition' => 'pried']],
+            ['removed', ['of' => 'found']],
+        ] as [$kind, $data]) {
+            if (isset($data['of'])) {
+                $data['of'] = $ids[$data['of']];
+            }
+            $ids[$kind] = strtolower($this->ulid());
+            $this->from('/')->post("/jobs/$job->id/entries", ['id' => $ids[$kind], 'kind' => $kind, 'data' => $data])->assertSessionHasNoErrors();
+        }
+        $this->post("/jobs/$job->id/measured", ['id' => $this->ulid(), 'test' => 'look-pack', 'value' => 'fine'])->assertSessionHasNoErrors();
+        $run = strtolower($this->ulid());
+        $this->post('/procedures/pack-swap/runs', ['id' => $run, 'job' => $job->id]);
+        $this->post("/runs/$run/done", ['step' => 0, 'seen' => true, 'confirmed' => true])->assertSessionHasNoErrors();
+        $this->post("/runs/$run/marks", ['kind' => 'aborted', 'note' => 'no part'])->assertSessionHasNoErrors();
+        $this->post("/jobs/$job->id/close", ['id' => $this->ulid(), 'outcome' => 'not-repaired', 'reason' => 'waits for the part'])->assertSessionHasNoErrors();
     }
 
     /** @return array<string, mixed> a job file without the ids, which every workshop gives anew */
@@ -53,6 +100,26 @@ final class JobFileTest extends TestCase
                 unset($data[$list][$n]['id']);
                 if (isset($item['map'])) {
                     $data[$list][$n]['map'] = $maps[$item['map']];
+                }
+            }
+        }
+
+        // Ids that point at one another are told by their place.
+        $places = [];
+        foreach (['repair', 'photos', 'replacements'] as $list) {
+            foreach (json_decode($json, true)[$list] as $n => $item) {
+                $places[$item['id']] = "$list $n";
+            }
+        }
+        foreach (['repair', 'photos'] as $list) {
+            foreach ($data[$list] as $n => $item) {
+                unset($data[$list][$n]['id']);
+            }
+        }
+        foreach ($data['repair'] as $n => $entry) {
+            foreach (['of', 'replacement', 'photo'] as $field) {
+                if (isset($entry['data'][$field])) {
+                    $data['repair'][$n]['data'][$field] = $places[$entry['data'][$field]];
                 }
             }
         }
@@ -73,7 +140,7 @@ final class JobFileTest extends TestCase
         yield 'not JSON' => ['hello'];
         yield 'a later version' => ['{"format":"ispira-job","version":7}'];
         yield 'an unknown field' => ['{"format":"ispira-job","version":1,"circuit":{"family":"stepped-blower"},"mood":"fine"}'];
-        yield 'too large' => [str_repeat(' ', 2_100_000)];
+        yield 'too large' => [str_repeat(' ', 30_100_000)];
         yield 'an unknown test' => ['{"format":"ispira-job","version":1,"circuit":{"family":"stepped-blower"},"readings":[{"test":"x","value":1}]}'];
     }
 

@@ -157,7 +157,8 @@ final class JobTest extends TestCase
     public function testReplaceProveAndClose(): void
     {
         $job = $this->jobOnBench($this->person());
-        $this->get("/jobs/$job->id/verdict")->assertInertia(fn (Page $page) => $page->component('Verdict')->has('parts'));
+        $this->get("/jobs/$job->id/verdict")->assertInertia(fn (Page $page) => $page->component('Verdict')->has('outlook.options'));
+        $this->get("/jobs/$job->id/swap")->assertInertia(fn (Page $page) => $page->component('Swap')->has('parts'));
         $replacement = ['id' => $this->ulid(), 'parts' => ['pack'], 'partNumber' => 'TN-1', 'note' => 'swapped'];
         $this->post("/jobs/$job->id/replacements", $replacement)->assertRedirect("/jobs/$job->id/proof");
         $this->post("/jobs/$job->id/replacements", $replacement)->assertRedirect("/jobs/$job->id/proof");
@@ -166,7 +167,13 @@ final class JobTest extends TestCase
         $this->post("/jobs/$job->id/proof", $incomplete)->assertSessionHasErrors('states');
         $proof = ['id' => $this->ulid(), 'states' => self::ALL_RIGHT];
         $this->post("/jobs/$job->id/proof", $proof)->assertRedirect("/jobs/$job->id/proof");
+        self::assertSame(JobStage::Proof, $job->refresh()->stage);
+        $closing = ['id' => $this->ulid(), 'outcome' => 'repaired'];
+        $this->post("/jobs/$job->id/close", $closing)->assertSessionHasErrors('reason');
+        $this->post("/jobs/$job->id/close", $closing + ['reason' => 'no clamp at hand'])->assertSessionHasNoErrors();
+        $this->post("/jobs/$job->id/close", $closing + ['reason' => 'no clamp at hand'])->assertSessionHasNoErrors();
         self::assertSame(JobStage::Closed, $job->refresh()->stage);
+        self::assertSame('repaired', $job->outcome?->value);
         self::assertNotNull($job->closed_at);
         $this->post("/jobs/$job->id/proof", $proof)->assertSessionMissing('notice');
         $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'current@4', 'value' => '1'])->assertSessionHas('notice');

@@ -45,7 +45,7 @@ final class PagesTest extends TestCase
     {
         $job = $this->jobOnBench($this->person());
         $this->replaced($job);
-        $this->post("/jobs/$job->id/proof", ['id' => $this->ulid(), 'states' => self::ALL_RIGHT]);
+        $this->proveAndClose($job);
         $this->get("/jobs/$job->id/proof")->assertInertia(static fn (Page $page) => $page
             ->where('open', false)
             ->where('strip.maps.0.kind', 'before')
@@ -59,8 +59,8 @@ final class PagesTest extends TestCase
     {
         $job = $this->jobOnBench($this->person());
         $this->replaced($job);
-        $this->post("/jobs/$job->id/proof", ['id' => $this->ulid(), 'states' => self::ALL_RIGHT]);
-        foreach (['complaint', 'circuit', 'bench', 'verdict', 'proof'] as $page) {
+        $this->proveAndClose($job);
+        foreach (['complaint', 'circuit', 'bench', 'verdict', 'remedy', 'fit', 'strip', 'wires', 'swap', 'proof'] as $page) {
             $this->get("/jobs/$job->id/$page")->assertOk()->assertInertia(static fn (Page $shown) => $shown->where('open', false));
         }
         $reading = $job->readings()->firstOrFail();
@@ -88,7 +88,7 @@ final class PagesTest extends TestCase
     {
         $data = $this->newJob();
         $this->actingAs($this->person())->post('/jobs', $data);
-        foreach (['bench', 'verdict', 'proof'] as $page) {
+        foreach (['bench', 'verdict', 'remedy', 'fit', 'strip', 'wires', 'swap', 'proof'] as $page) {
             $this->get("/jobs/{$data['id']}/$page")->assertRedirect("/jobs/{$data['id']}/circuit");
         }
         $this->post("/jobs/{$data['id']}/readings", ['id' => $this->ulid(), 'test' => 'current@4', 'value' => '12'])->assertRedirect("/jobs/{$data['id']}/circuit")->assertSessionHas('notice');
@@ -99,7 +99,7 @@ final class PagesTest extends TestCase
         $user = $this->person();
         $job = $this->jobOnBench($user);
         $this->replaced($job);
-        $this->post("/jobs/$job->id/proof", ['id' => $this->ulid(), 'states' => self::ALL_RIGHT]);
+        $this->proveAndClose($job);
         $this->get('/')->assertInertia(static fn (Page $page) => $page
             ->component('Jobs')
             ->where('jobs.0.stage', 'closed')

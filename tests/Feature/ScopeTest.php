@@ -20,7 +20,7 @@ final class ScopeTest extends TestCase
         $job = $this->jobOnBench($owner);
         $reading = Reading::query()->where('job_id', $job->id)->firstOrFail();
         $this->actingAs($this->person('lead'));
-        foreach (['', '/complaint', '/circuit', '/bench', '/verdict', '/proof', '/file'] as $page) {
+        foreach (['', '/complaint', '/circuit', '/bench', '/verdict', '/remedy', '/fit', '/strip', '/wires', '/swap', '/proof', '/file', '/sheet/customer.pdf', '/sheet/file.pdf'] as $page) {
             $this->get("/jobs/$job->id$page")->assertNotFound();
         }
         $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'current@4', 'value' => '12'])->assertNotFound();
@@ -28,6 +28,9 @@ final class ScopeTest extends TestCase
         $this->post("/jobs/$job->id/maps", [])->assertNotFound();
         $this->post("/jobs/$job->id/replacements", [])->assertNotFound();
         $this->post("/jobs/$job->id/proof", [])->assertNotFound();
+        foreach (['entries', 'remedy', 'fit', 'kit', 'measured', 'checks', 'to-proof', 'close'] as $action) {
+            $this->post("/jobs/$job->id/$action", [])->assertNotFound();
+        }
         $this->put("/jobs/$job->id/circuit", [])->assertNotFound();
     }
 

@@ -63,7 +63,12 @@ final class TemporaryRepairTest extends TestCase
         $due = now()->addDays(6)->toDateString();
         $this->bridge($job, $due)->assertSessionHasNoErrors()->assertRedirect("/jobs/$job->id/proof");
         $this->post("/jobs/$job->id/proof", ['id' => $this->ulid(), 'states' => ['off' => 'right', 'full' => 'right']])->assertSessionHasNoErrors();
+        $this->post("/jobs/$job->id/close", ['id' => $this->ulid(), 'outcome' => 'repaired', 'reason' => 'no clamp'])->assertSessionHasErrors('outcome');
+        $this->post("/jobs/$job->id/close", ['id' => $this->ulid(), 'outcome' => 'temporary', 'reason' => 'no clamp'])->assertSessionHasErrors('dueOn');
+        $this->post("/jobs/$job->id/close", ['id' => $this->ulid(), 'outcome' => 'temporary', 'reason' => 'no clamp', 'dueOn' => now()->subDay()->toDateString()])->assertSessionHasErrors('dueOn');
+        $this->post("/jobs/$job->id/close", ['id' => $this->ulid(), 'outcome' => 'temporary', 'reason' => 'no clamp', 'dueOn' => $due])->assertSessionHasNoErrors();
         self::assertSame($due, $this->props("/jobs/$job->id/proof")['job']['temporaryUntil']);
+        self::assertSame($due, $this->props('/due')['jobs'][0]['dueOn']);
         self::assertSame($due, $this->props('/')['jobs'][0]['temporaryUntil']);
         $file = json_decode((string) $this->get("/jobs/$job->id/file")->getContent(), true);
         self::assertSame($due, $file['replacements'][0]['temporaryUntil']);
@@ -72,7 +77,7 @@ final class TemporaryRepairTest extends TestCase
     public function testOtherUnitsOfferNone(): void
     {
         $job = $this->jobOnBench($this->person());
-        self::assertNull($this->props("/jobs/$job->id/verdict")['temporary']);
+        self::assertNull($this->props("/jobs/$job->id/swap")['temporary']);
         $this->bridge($job, now()->addDays(3)->toDateString(), ['pack'])->assertSessionHasErrors('temporaryUntil');
     }
 }

@@ -8,6 +8,7 @@ use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterError;
 use Ispira\Core\Family\ParameterList;
 use Ispira\Core\Family\Texts;
+use Ispira\Core\Planning\Chart;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\Planner;
@@ -95,6 +96,7 @@ final class PackRebuildPlanner implements Planner
                 new PlanTable($this->say('bought.title'), [$this->say('bought.section'), 'Ω', $this->say('bought.watts'), $this->say('bought.rating'), $this->say('bought.locked')], $bought),
                 new PlanTable($this->say('taps.title'), [$this->say('taps.step'), $this->say('taps.ohms'), $this->say('taps.exact'), $this->say('taps.wanted'), $this->say('taps.gets'), 'A', $this->say('taps.volts'), $this->say('taps.watts')], $taps),
             ],
+            charts: [new Chart($this->say('chart.title'), 'Ω', '%', [['label' => $this->say('chart.speed'), 'points' => self::curve($motor, 1.15 * max($wanted)), 'style' => 'heavy']], array_map(static fn (array $tap): array => ['x' => (float) $tap[1], 'y' => (float) $tap[4], 'label' => $tap[0]], $taps))],
         );
     }
 
@@ -123,6 +125,12 @@ final class PackRebuildPlanner implements Planner
         }
 
         return $given;
+    }
+
+    /** @return list<array{0: float, 1: float}> per cent of full speed over Ω in series */
+    private static function curve(FanMotor $motor, float $most): array
+    {
+        return array_map(static fn (int $point): array => [$most * $point / 40.0, 100.0 * $motor->shareWith($most * $point / 40.0)], range(0, 40));
     }
 
     /**

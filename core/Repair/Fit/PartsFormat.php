@@ -153,6 +153,9 @@ final class PartsFormat
                 $attributes[$attribute->value] = (string) $value;
             }
         }
+        // In the order of the attributes, however they were written.
+        $order = array_flip(array_column(FitAttribute::cases(), 'value'));
+        uksort($attributes, static fn (string $a, string $b): int => $order[$a] <=> $order[$b]);
         $number = trim($one->text('number'));
         $number !== '' && mb_strlen($number) <= 80 || throw FileError::at("$path.number", 'must be a part number of at most 80 characters.');
 

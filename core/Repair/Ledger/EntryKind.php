@@ -42,7 +42,7 @@ enum EntryKind: string
         return match ($this) {
             self::Choice => ['option' => 'text', 'label' => 'text', 'parts' => 'list', 'kind' => 'text', 'purchase' => 'number', 'selling' => 'number?', 'minutes' => 'number', 'leadDays' => 'count?', 'warrantyMonths' => 'count', 'partNumber' => 'text?', 'expected' => 'number', 'reason' => 'text'],
             self::Fit => ['when' => ['purchase', 'beside'], 'type' => 'text', 'candidate' => 'text', 'old' => 'map', 'new' => 'map', 'accepted' => 'flag', 'reason' => 'text?'],
-            self::Found => ['what' => 'text', 'condition' => ['missing', 'stripped', 'pried', 'swapped', 'not-original', 'damaged'], 'count' => 'count', 'note' => 'text?', 'photo' => 'text?'],
+            self::Found => ['what' => 'text', 'condition' => ['missing', 'stripped', 'pried', 'swapped', 'not-original', 'damaged'], 'count' => 'count?', 'note' => 'text?', 'photo' => 'text?'],
             self::Kit => ['sort' => ['tool', 'consumable', 'carry-over', 'restore'], 'what' => 'text'],
             self::KitReady, self::Returned, self::WireMoved, self::WireChecked => ['of' => 'text', 'note' => 'text?'],
             self::Down => ['what' => 'text', 'fastener' => 'text?', 'length' => 'text?', 'count' => 'count', 'where' => 'text?', 'clip' => 'text?', 'irreversible' => 'flag', 'behind' => 'text?', 'alternative' => 'text?', 'alternativeMinutes' => 'number?', 'confirmed' => 'flag', 'photo' => 'text?'],

@@ -58,7 +58,7 @@ final readonly class WireTransfer
         }
         foreach ($targets as $target => $functions) {
             if (\count($functions) > 1) {
-                $warnings[] = "Two wires go to terminal $target: ".implode(' and ', $functions).'. Is that meant? Two speed taps fed at once burn a winding.';
+                $warnings[] = "Two wires go to terminal $target: ".implode(' and ', $functions).'. Is that meant?';
             }
         }
 
@@ -117,10 +117,18 @@ final readonly class WireTransfer
             if (mb_strtolower($row['from']) === mb_strtolower($wire->text('from')) && $row['function'] === $wire->text('function')) {
                 throw new EntryRefused('from', 'This wire is in the table already.');
             }
+            if (mb_strtolower($row['to']) === mb_strtolower($wire->text('to')) && self::isTap($row['function']) && self::isTap($wire->text('function'))) {
+                throw new EntryRefused('to', "Terminal {$row['to']} has the {$row['function']} already. Two speed taps fed at once burn the winding: cap the idle one by itself.");
+            }
             if ($row['label'] !== '' && $row['label'] === $wire->text('label')) {
                 throw new EntryRefused('label', "The tag \"{$row['label']}\" is on another wire: {$row['function']}.");
             }
         }
+    }
+
+    private static function isTap(string $function): bool
+    {
+        return preg_match('/\b(tap|speed)/i', $function) === 1;
     }
 
     /** @param Row $row */

@@ -23,6 +23,7 @@ interface Props extends Shared {
     warnings: string[];
     switches: SwitchRow[];
     plugs: EntryShown[];
+    undone: string[];
     places: string[];
 }
 
@@ -153,7 +154,7 @@ function Plugs() {
 }
 
 export default function Wires() {
-    const { job } = usePage<Props>().props;
+    const { job, undone } = usePage<Props>().props;
     return (
         <Frame title={`Wires ${job.number}`} job={job} here="remedy">
             <RepairNav job={job.id} here="wires" />
@@ -162,6 +163,7 @@ export default function Wires() {
                 <Transfer />
                 <SwitchSettings />
                 <Plugs />
+                {undone.length > 0 && <p role="status">Still to be done: {undone.join('; ')}.</p>}
             </div>
         </Frame>
     );

@@ -45,7 +45,7 @@ function StageTrail({ job, here }: { job: JobHead; here: string }) {
             <ol className="flex">
                 {stages.map((stage) => {
                     const current = stage.key === here;
-                    const look = `flex min-h-11 items-center border-b-[3px] px-2.5 ${current ? 'border-ink font-semibold' : 'border-transparent text-soft'}`;
+                    const look = `flex min-h-11 items-center border-b-[3px] px-2.5 max-sm:px-1.5 ${current ? 'border-ink font-semibold' : 'border-transparent text-soft'}`;
                     return (
                         <li key={stage.key}>
                             {reached(job, stage.key) ? (

@@ -3,7 +3,7 @@
 <head><meta charset="utf-8"><title>{{ $number }}</title>@include('sheets.style')</head>
 <body>
 @include('sheets.head', ['title' => 'Job sheet for the file'])
-<p class="soft">{{ $family }}. @foreach($minutes as $what => $took)@if($took !== null){{ $what }} {{ round($took) }} min. @endif @endforeach</p>
+<p class="soft">{{ $family }}. @php($known = array_filter($minutes, static fn ($took) => $took !== null))@if($known !== [])Minutes: {{ implode(', ', array_map(static fn ($what, $took) => "$what ".round($took), array_keys($known), $known)) }}.@endif</p>
 
 <h2>Speed map, before and after</h2>
 @include('sheets.map')
@@ -32,19 +32,19 @@
 <table class="lines">
     <tr><th>Time</th><th>Test</th><th>Read</th><th></th></tr>
     @foreach($readings as $one)
-        <tr><td style="width: 70px" class="soft">{{ \Illuminate\Support\Carbon::parse($one['takenAt'])->format('d.m. H:i') }}</td><td>{{ $one['title'] }}@if($one['doubts'] !== [])<br><span class="soft">{{ implode(' ', $one['doubts']) }}</span>@endif</td><td style="width: 110px"><strong>{{ $one['value'] }}</strong></td><td style="width: 90px" class="soft">{{ $one['struck'] ? 'struck out' : ($one['steady'] ? '' : 'wandered') }}{{ $one['episode'] > 0 ? ' after repair' : '' }}</td></tr>
+        <tr><td style="width: 96px" class="soft">{{ \Illuminate\Support\Carbon::parse($one['takenAt'])->format('d.m. H:i') }}</td><td>{{ $one['title'] }}@if($one['doubts'] !== [])<br><span class="soft">{{ implode(' ', $one['doubts']) }}</span>@endif</td><td style="width: 110px"><strong>{{ $one['value'] }}</strong></td><td style="width: 90px" class="soft">{{ $one['struck'] ? 'struck out' : ($one['steady'] ? '' : 'wandered') }}{{ $one['episode'] > 0 ? ' after repair' : '' }}</td></tr>
     @endforeach
 </table>
 
 @foreach($series as $plot)
-    <h2>{{ $plot['title'] }}, by position</h2>
+    <div class="whole"><h2>{{ $plot['title'] }}, by position</h2>
     <table class="map">
         <tr><th></th>@foreach($plot['steps'] as $step)<th>{{ $step['position'] }}</th>@endforeach</tr>
-        <tr><td class="soft">dashed: sound<br>full: read</td>
+        <tr><td class="soft">pale: sound<br>dark: read</td>
             @foreach($plot['steps'] as $step)<td style="vertical-align: bottom; height: 64px"><table><tr><td style="vertical-align: bottom; border: none; padding: 0 1px"><div class="out" style="width: 14px; height: {{ max(1, round(60 * abs($step['expected'] ?? 0) / $plot['most'])) }}px"></div></td><td style="vertical-align: bottom; border: none; padding: 0 1px">@if($step['read'] !== null)<div class="bar" style="width: 14px; height: {{ max(1, round(60 * abs($step['read']) / $plot['most'])) }}px"></div>@endif</td></tr></table></td>@endforeach
         </tr>
         <tr><td></td>@foreach($plot['steps'] as $step)<td>{{ $step['text'] ?? '' }}</td>@endforeach</tr>
-    </table>
+    </table></div>
 @endforeach
 
 @if($choices !== [])
@@ -75,12 +75,12 @@
 @endif
 
 @if($checks !== [])
-    <h2>Checks after the repair</h2>
-    <table class="lines">@foreach($checks as $one)<tr><td>{{ $one['title'] }}</td><td style="width: 150px">{{ $one['expected'] }}</td><td style="width: 110px" class="{{ $one['right'] === false ? 'bad' : 'good' }}">{{ $one['read'] ?? '' }}</td></tr>@endforeach</table>
+    <div class="whole"><h2>Checks after the repair</h2>
+    <table class="lines">@foreach($checks as $one)<tr><td>{{ $one['title'] }}</td><td style="width: 150px">{{ $one['expected'] }}</td><td style="width: 110px" class="{{ $one['right'] === false ? 'bad' : 'good' }}">{{ $one['read'] ?? '' }}</td></tr>@endforeach</table></div>
 @endif
 
-<h2>How it ended</h2>
+<div class="whole"><h2>How it ended</h2>
 <p><strong>{{ $ending }}</strong></p>
-<ul>@foreach($advice as $line)<li>{{ $line }}</li>@endforeach</ul>
+<ul>@foreach($advice as $line)<li>{{ $line }}</li>@endforeach</ul></div>
 </body>
 </html>

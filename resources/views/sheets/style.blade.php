@@ -12,9 +12,10 @@
     table.map td, table.map th { text-align: center; padding: 4px; border-left: 0.7px solid #d3cabb; }
     table.map th:first-child, table.map td:first-child { text-align: left; border-left: none; width: 62px; }
     .bar { background: #2a6540; width: 26px; margin: 0 auto; }
-    .out { border: 0.8px dashed #59605f; width: 26px; margin: 0 auto; }
+    .out { background: #c9d3cb; width: 26px; margin: 0 auto; }
+    .whole { page-break-inside: avoid; }
     .good { color: #2a6540; } .bad { color: #a12d22; }
-    .track { background: #efe8da; height: 8px; width: 160px; }
+    .track { background: #efe8da; height: 8px; width: 160px; margin-top: 4px; }
     .fill { background: #0f5561; height: 8px; }
     ul { margin: 2px 0 2px 16px; padding: 0; }
     .sign td { padding-top: 34px; border-bottom: 0.8px solid #1c2227; width: 45%; }

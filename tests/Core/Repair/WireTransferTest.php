@@ -76,6 +76,14 @@ final class WireTransferTest extends TestCase
         self::assertCount(2, $this->transfer()->open());
     }
 
+    public function testTwoSpeedTapsNeverShareATerminal(): void
+    {
+        $this->note('m', EntryKind::Method, ['method' => 'one-at-a-time']);
+        $this->note('a', EntryKind::Wire, ['function' => 'Heat speed', 'from' => 'low', 'to' => 'HEAT', 'colour' => 'red']);
+        $this->refused('to', 'burn the winding', EntryKind::Wire, ['function' => 'Cool tap', 'from' => 'high', 'to' => 'heat', 'colour' => 'black']);
+        $this->note('b', EntryKind::Wire, ['function' => 'Common', 'from' => 'C', 'to' => 'heat', 'colour' => 'white']);
+    }
+
     public function testSwitchesAreCopiedOrTheDifferenceHasAReason(): void
     {
         $this->note('s', EntryKind::Switches, ['name' => 'S1', 'old' => '0110']);

@@ -1,0 +1,95 @@
+import { execFileSync } from 'node:child_process';
+import { expect, type Page } from '@playwright/test';
+import { enterMap } from './bench';
+
+/** Lets so many seconds go by for a run of a procedure, as the server's clock sees it. */
+export function timePasses(run: string, seconds: number): void {
+    const { DB_HOST = '127.0.0.1', DB_PORT = '', DB_USERNAME = '', DB_PASSWORD = '', DB_DATABASE = '' } = process.env;
+    const back = `- INTERVAL ${seconds} SECOND`;
+    execFileSync('mariadb', ['--no-defaults', `-h${DB_HOST}`, `-P${DB_PORT}`, `-u${DB_USERNAME}`, DB_DATABASE, '-e', `UPDATE procedure_runs SET started_at = started_at ${back} WHERE id = '${run}'; UPDATE procedure_marks SET marked_at = marked_at ${back} WHERE run_id = '${run}'`], { env: { ...process.env, MYSQL_PWD: DB_PASSWORD } });
+}
+
+/** From the verdict straight to the page where the swap is noted. */
+export async function toTheSwap(page: Page): Promise<void> {
+    await page.getByRole('link', { name: 'To the repair' }).click();
+    await expect(page.getByRole('heading', { name: 'What can be done' })).toBeVisible();
+    await page.getByRole('navigation', { name: 'Repair' }).getByRole('link', { name: 'Swap' }).click();
+    await expect(page.getByRole('heading', { name: 'What was replaced or repaired' })).toBeVisible();
+}
+
+/** Chooses the first way that is offered, with a reason. */
+export async function chooseRemedy(page: Page, reason: string): Promise<void> {
+    await page.getByRole('link', { name: 'To the repair' }).click();
+    await expect(page.getByRole('heading', { name: 'What can be done' })).toBeVisible();
+    await page.getByRole('button', { name: 'Choose this way' }).click();
+    await expect(page.getByRole('alert')).toContainText('why this way');
+    await page.getByLabel('Why this way').fill(reason);
+    await page.getByRole('button', { name: 'Choose this way' }).click();
+    await expect(page.getByRole('heading', { name: 'Old part against its candidate' })).toBeVisible();
+}
+
+/** Compares one length of the old part with the candidate's, and puts it on record. */
+export async function compareParts(page: Page, kind: string, attribute: string, old: string, next: string): Promise<void> {
+    await page.getByLabel('Kind of part').selectOption({ label: kind });
+    await page.getByLabel('Candidate', { exact: true }).fill('HV-900');
+    await page.getByLabel(`${attribute}, old part`).fill(old);
+    await page.getByLabel(`${attribute}, candidate`).fill(next);
+    await page.getByRole('button', { name: 'Compare' }).click();
+    await expect(page.getByRole('row', { name: new RegExp(`^${attribute}`) }).getByText(old === next ? 'same' : 'wrong', { exact: true })).toBeVisible();
+}
+
+/** One step off with two screws; returns what puts it back. */
+export async function takeApart(page: Page, what: string): Promise<void> {
+    await page.getByRole('navigation', { name: 'Repair' }).getByRole('link', { name: 'Strip-down' }).click();
+    await page.getByLabel('What comes off').fill(what);
+    await page.getByLabel('Fastener, head and size').fill('hex 8 mm');
+    await page.getByLabel('How many').fill('2');
+    await page.getByRole('button', { name: 'It is off' }).click();
+    await expect(page.getByRole('region', { name: 'Taken off' }).getByText(what)).toBeVisible();
+}
+
+export async function putBack(page: Page): Promise<void> {
+    await page.getByRole('link', { name: 'Repair', exact: true }).click();
+    await page.getByRole('navigation', { name: 'Repair' }).getByRole('link', { name: 'Strip-down' }).click();
+    await page.getByRole('button', { name: 'It is back' }).click();
+    await expect(page.getByText('Nothing is left over.')).toBeVisible();
+    await page.getByRole('link', { name: 'Proof', exact: true }).click();
+}
+
+/** Works a procedure of the job from its cautions to its end; its waits go by on the server's clock. */
+export async function workProcedure(page: Page, title: string): Promise<void> {
+    await page.getByRole('navigation', { name: 'Repair' }).getByRole('link', { name: 'Swap' }).click();
+    const swap = page.url();
+    await page.getByRole('region', { name: 'Procedures' }).getByRole('link', { name: title, exact: true }).click();
+    await page.getByRole('button', { name: 'Begin' }).click();
+    for (let step = 1; step < 20; step += 1) {
+        const up = page.getByRole('region', { name: `Step ${step}`, exact: true });
+        await expect(up.or(page.getByText(/^Done. All/))).toBeVisible();
+        if (!(await up.isVisible())) break;
+        const wait = up.getByRole('timer');
+        if (await wait.isVisible() && (await wait.innerText()) !== 'time is up') {
+            await page.getByRole('button', { name: 'Done, next' }).click();
+            await expect(page.getByRole('alert')).toContainText('Not yet');
+            timePasses(new URL(page.url()).pathname.split('/').pop() ?? '', 1200);
+            await page.reload();
+            await expect(wait).toHaveText('time is up');
+        }
+        for (const tick of await up.getByRole('checkbox').all()) await tick.check();
+        await page.getByRole('button', { name: 'Done, next' }).click();
+        await expect(up).toHaveCount(0);
+    }
+    await expect(page.getByText(/^Done. All/)).toBeVisible();
+    await page.goto(swap);
+    await expect(page.getByRole('region', { name: 'Procedures' }).getByText(': done,')).toBeVisible();
+}
+
+/** Every position right, what was not measured said, and closed. */
+export async function proveAndClose(page: Page, positions: string[], ending = 'Repaired. Every position is right.', before?: () => Promise<void>): Promise<void> {
+    await enterMap(page, Object.fromEntries(positions.map((position) => [position, 'right'])));
+    await page.getByRole('button', { name: 'Record the proof' }).click();
+    await expect(page.getByText('Every position was tried again, and each of them is right.')).toBeVisible();
+    await before?.();
+    await page.getByLabel(/^(Why checks were left out, or a note|Note)$/).fill('The rest was not in reach.');
+    await page.getByRole('button', { name: 'Close the job' }).click();
+    await expect(page.getByRole('heading', { name: ending })).toBeVisible();
+}

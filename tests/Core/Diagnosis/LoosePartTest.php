@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Diagnosis;
+
+use Ispira\Core\Diagnosis\CaseFile;
+use Ispira\Core\Diagnosis\DecisionSettings;
+use Ispira\Core\Diagnosis\Engine;
+use Ispira\Core\Diagnosis\LoosePart;
+use Ispira\Core\Diagnosis\MemoryStore;
+use Ispira\Core\Diagnosis\Suspect;
+use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
+use Ispira\Core\Family\FamilyRegistry;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class LoosePartTest extends TestCase
+{
+    /** @return iterable<string, array{0: string, 1: string}> */
+    public static function parts(): iterable
+    {
+        yield 'blower motor' => ['stepped-blower', 'motor'];
+        yield 'resistor pack' => ['stepped-blower', 'pack'];
+        yield 'run capacitor' => ['tapped-blower', 'capacitor'];
+        yield 'five-wire motor' => ['five-wire-fan', 'motor'];
+        yield 'wiper motor' => ['wiper', 'motor'];
+        yield 'door actuator' => ['air-door', 'actuator'];
+        yield 'ECM module' => ['ecm-blower', 'module'];
+    }
+
+    /** A good part comes out as good in nearly all cases, and a lastingly bad one hardly ever. */
+    #[DataProvider('parts')]
+    public function testAGoodPartIsToldFromABadOne(string $family, string $part): void
+    {
+        $declared = FamilyRegistry::shipped()->get($family);
+        $circuit = LoosePart::of($declared->circuit($declared->parameters()->read([])), $part);
+        $engine = new Engine($store = new MemoryStore());
+        self::assertNotNull($store);
+        $first = $engine->diagnose($circuit, new CaseFile([], [], false), new DecisionSettings());
+        self::assertEqualsWithDelta(0.5, self::good($first->suspects), 0.2, 'It came loose, not with a complaint.');
+        $right = $all = 0;
+        foreach ($first->evidence->hypotheses as $key => $hypothesis) {
+            if ($hypothesis->comesAndGoes) {
+                continue;
+            }
+            $unit = new SimulatedUnit($circuit, $hypothesis, new Chance(7 + $all), 0.0);
+            $readings = [];
+            for ($n = 0; $n < 8; ++$n) {
+                $diagnosis = $engine->diagnose($circuit, new CaseFile($readings, [], false), new DecisionSettings());
+                if ($diagnosis->next === null) {
+                    break;
+                }
+                $readings[] = $unit->read("r$n", $diagnosis->next->test, 0);
+            }
+            ++$all;
+            $right += (self::good($engine->diagnose($circuit, new CaseFile($readings, [], false), new DecisionSettings())->suspects) > 0.5) === ($key === 'none') ? 1 : 0;
+        }
+        self::assertGreaterThanOrEqual(0.75 * $all, $right, "$right of $all");
+    }
+
+    /** @param list<Suspect> $suspects */
+    private static function good(array $suspects): float
+    {
+        foreach ($suspects as $suspect) {
+            if ($suspect->remedy === 'none') {
+                return $suspect->probability;
+            }
+        }
+
+        return 0.0;
+    }
+}
