@@ -18,7 +18,6 @@ final class HypothesisList
     /** Relative frequency of a complaint with nothing wrong, beside those of the faults. */
     public const NOTHING_WRONG_PRIOR = 0.01;
 
-
     /** Weight of the intermittent form of a fault against its lasting form. */
     private const COMES_AND_GOES = ['lasting' => 0.06, 'intermittent' => 1.2];
 

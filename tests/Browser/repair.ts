@@ -59,8 +59,10 @@ export async function putBack(page: Page): Promise<void> {
 /** Works a procedure of the job from its cautions to its end; its waits go by on the server's clock. */
 export async function workProcedure(page: Page, title: string): Promise<void> {
     await page.getByRole('navigation', { name: 'Repair' }).getByRole('link', { name: 'Swap' }).click();
+    const procedures = page.getByRole('region', { name: 'Procedures' });
+    await expect(procedures).toBeVisible();
     const swap = page.url();
-    await page.getByRole('region', { name: 'Procedures' }).getByRole('link', { name: title, exact: true }).click();
+    await procedures.getByRole('link', { name: title, exact: true }).first().click();
     await page.getByRole('button', { name: 'Begin' }).click();
     for (let step = 1; step < 20; step += 1) {
         const up = page.getByRole('region', { name: `Step ${step}`, exact: true });
@@ -80,7 +82,7 @@ export async function workProcedure(page: Page, title: string): Promise<void> {
     }
     await expect(page.getByText(/^Done. All/)).toBeVisible();
     await page.goto(swap);
-    await expect(page.getByRole('region', { name: 'Procedures' }).getByText(': done,')).toBeVisible();
+    await expect(procedures.getByText(': done,')).toBeVisible();
 }
 
 /** Every position right, what was not measured said, and closed. */
