@@ -46,7 +46,7 @@ final readonly class CloseJob
                 $unread === [] || $closing->text('reason') !== '' || throw new EntryRefused('reason', 'Not measured: '.implode('; ', $unread).'. Measure it, or say why it is left out.');
             }
             $last = $locked->replacements()->reorder('sequence', 'desc')->first();
-            if ($outcome === Outcome::Repaired && $last?->temporary_until !== null) {
+            if ($outcome === Outcome::Repaired && ($last?->temporary_until !== null || $locked->ledger()->latest(EntryKind::Choice)?->text('kind') === 'temporary')) {
                 throw new EntryRefused('outcome', 'The part is only bridged: close it as temporary, with the day on which it is due.');
             }
             if ($outcome === Outcome::Adjusted && $locked->ledger()->latest(EntryKind::Adjusted) === null) {

@@ -139,7 +139,7 @@ final class Job extends Model
     /** What was noted between verdict and closed job. */
     public function ledger(): Ledger
     {
-        return Ledger::of(array_values($this->entries()->get()->map(static fn (RepairEntry $entry): Entry => $entry->toCore())->all()));
+        return Ledger::of(array_values(($this->relationLoaded('entries') ? $this->entries : $this->entries()->get())->map(static fn (RepairEntry $entry): Entry => $entry->toCore())->all()));
     }
 
     public function caseFile(): CaseFile

@@ -75,6 +75,7 @@ final readonly class JobSheet
             'checks' => array_map(static fn (ProofCheck $one): array => ['title' => $words->test($one->test), 'expected' => $one->expected, 'read' => $one->read, 'right' => $one->right], $this->proof->checks($job, $circuit)),
             'steps' => $strip->steps(),
             'leftOver' => $strip->leftOver(),
+            'kit' => array_map(static fn (array $kit): string => (is_string($kit['what']) ? $kit['what'] : '').($kit['substitute'] === '' ? '' : " ({$kit['substitute']})"), RepairView::strip($job, $ledger)['kit']),
             'wires' => RepairView::wires($job, $ledger)['rows'],
             'switches' => RepairView::wires($job, $ledger)['switches'],
             'measured' => array_map(static fn (Entry $one): array => ['title' => isset($circuit->tests[$one->text('test')]) ? $words->test($circuit->tests[$one->text('test')]) : $one->text('test'), 'expected' => $one->text('expected'), 'right' => $one->flag('right'), 'reason' => $one->text('reason')], $ledger->all(EntryKind::Measured)),

@@ -33,14 +33,14 @@ final readonly class RemedyView
     }
 
     /** @return array{options: list<Shown>, attempts: list<array{remedy: string, label: string, money: float, reached: float, fixes: float}>, money: float, test: array{title: string, costs: float, saves: float}|null} */
-    public function outlook(Job $job, CircuitModel $circuit, Diagnosis $diagnosis, float $standing = 0.0): array
+    public function outlook(Job $job, CircuitModel $circuit, Diagnosis $diagnosis, float $standing = 0.0, bool $potted = false): array
     {
-        return (new Outlook($circuit, $this->remedies($job, $circuit, $standing)))->shown($diagnosis);
+        return (new Outlook($circuit, $this->remedies($job, $circuit, $standing, $potted)))->shown($diagnosis);
     }
 
-    public function remedies(Job $job, CircuitModel $circuit, float $standing = 0.0): Remedies
+    private function remedies(Job $job, CircuitModel $circuit, float $standing, bool $potted): Remedies
     {
-        return new Remedies($circuit, $job->repairSheet(), $job->workshop->decisionSettings(), $this->own($job, $circuit), $standing);
+        return new Remedies($circuit, $job->repairSheet(), $job->workshop->decisionSettings(), $this->own($job, $circuit), $standing, $potted);
     }
 
     /**

@@ -11,7 +11,7 @@ final readonly class OfferedRemedy
 {
     /**
      * @param string       $key        of the option
-     * @param string       $kind       component, module, part, assembly, salvage, conversion, revision or appliance
+     * @param string       $kind       component, module, part, assembly, salvage, conversion, revision, temporary (bridges some days) or appliance (all of it)
      * @param list<string> $parts      keys of the parts that are then new or sound
      * @param list<string> $faults     texts of the only faults it cures; empty for all of its parts
      * @param float        $price      of purchase, with freight and tax

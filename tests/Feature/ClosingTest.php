@@ -27,7 +27,11 @@ final class ClosingTest extends TestCase
         return $this->jobOf($data);
     }
 
-    /** @param array<string, mixed> $with */
+    /**
+     * @param array<string, mixed> $with
+     *
+     * @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
     private function close(Job $job, string $outcome, array $with = []): \Illuminate\Testing\TestResponse
     {
         return $this->post("/jobs/$job->id/close", $with + ['id' => $this->ulid(), 'outcome' => $outcome]);

@@ -76,7 +76,7 @@ final class JobFileTest extends TestCase
             ['removed', ['of' => 'found']],
         ] as [$kind, $data]) {
             if (isset($data['of'])) {
-                $data['of'] = $ids[$data['of']];
+                $data['of'] = $ids[$data['of']] ?? '';
             }
             $ids[$kind] = strtolower($this->ulid());
             $this->from('/')->post("/jobs/$job->id/entries", ['id' => $ids[$kind], 'kind' => $kind, 'data' => $data])->assertSessionHasNoErrors();

@@ -20,6 +20,8 @@ use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\ParameterError;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
 
 final class JobController extends Controller
 {
@@ -67,7 +69,7 @@ final class JobController extends Controller
 
     public function create(Request $request): Response
     {
-        $units = $this->user($request)->workshop->units()->with(['jobs' => static fn ($jobs) => $jobs->with('replacements')->latest()])->orderBy('name')->get();
+        $units = $this->user($request)->workshop->units()->with(['jobs' => static fn ($jobs) => $jobs->with(['replacements', 'entries'])->latest()])->orderBy('name')->get();
 
         return Inertia::render('NewJob', [
             'families' => $this->familyChoices(),
@@ -81,6 +83,7 @@ final class JobController extends Controller
                     'complaint' => $job->complaint,
                     'stage' => $job->stage->value,
                     'openedAt' => $job->created_at->toIso8601String(),
+                    'found' => array_map(static fn (Entry $found): string => $found->text('what').', '.$found->text('condition'), $job->ledger()->all(EntryKind::Found)),
                     'replaced' => array_column(JobView::replacements($job, $job->circuit()), 'label'),
                 ])->values()->all(),
                 'circuit' => $unit->jobs->first() === null ? null : ['family' => $unit->jobs->first()->family, 'parameters' => (object) $unit->jobs->first()->parameters],

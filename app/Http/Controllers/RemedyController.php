@@ -43,7 +43,8 @@ final class RemedyController extends Controller
         return Inertia::render('Remedy', [
             'job' => JobView::head($job),
             'open' => $job->stage === JobStage::Bench,
-            'outlook' => $this->remedies->outlook($job, $circuit, $this->remedies->diagnosis($job, $circuit), $standing),
+            'outlook' => $this->remedies->outlook($job, $circuit, $this->remedies->diagnosis($job, $circuit), $standing, $request->boolean('potted')),
+            'potted' => $request->boolean('potted'),
             'standing' => $request->string('standing')->limit(20, '')->toString(),
             'choices' => RepairView::entries($job->ledger(), EntryKind::Choice),
             'tools' => $tools,
@@ -59,7 +60,7 @@ final class RemedyController extends Controller
             return $this->whereItStands($job, 'This job has moved on: the remedy was chosen already.');
         }
         $circuit = $job->circuit();
-        $outlook = $this->remedies->outlook($job, $circuit, $this->remedies->diagnosis($job, $circuit), $this->money($request, 'standing') ?? 0.0);
+        $outlook = $this->remedies->outlook($job, $circuit, $this->remedies->diagnosis($job, $circuit), $this->money($request, 'standing') ?? 0.0, $request->boolean('potted'));
         $option = array_column($outlook['options'], null, 'key')[$data['option']] ?? throw ValidationException::withMessages(['option' => 'This way is not offered any more: the odds have changed. Choose again.']);
         try {
             $record($this->user($request), $job, Entry::read(strtolower($data['id']), EntryKind::Choice, [

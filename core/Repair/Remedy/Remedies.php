@@ -22,6 +22,9 @@ use Ispira\Core\Family\Texts;
  */
 final class Remedies
 {
+    /** The kind of option that replaces all there is. */
+    private const APPLIANCE = 'appliance';
+
     /** Suspects below this share are not bought for. */
     private const TRIED_FROM = 0.003;
 
@@ -44,8 +47,9 @@ final class Remedies
     /**
      * @param list<OfferedRemedy> $own       options of the workshop's own catalogue
      * @param float               $standing  money lost a day while the machine stands
+     * @param bool                $potted    whether board or module is potted: no part of it can be reached
      */
-    public function __construct(private readonly CircuitModel $circuit, private readonly RepairSheet $sheet, private readonly DecisionSettings $settings, private readonly array $own = [], private readonly float $standing = 0.0)
+    public function __construct(private readonly CircuitModel $circuit, private readonly RepairSheet $sheet, private readonly DecisionSettings $settings, private readonly array $own = [], private readonly float $standing = 0.0, private readonly bool $potted = false)
     {
     }
 
@@ -103,7 +107,7 @@ final class Remedies
             }
         }
         foreach ([...$this->sheet->options, ...$this->own] as $offer) {
-            if (array_diff($offer->parts, array_keys($this->circuit->parts)) === []) {
+            if (array_diff($offer->parts, array_keys($this->circuit->parts)) === [] && !($this->potted && $offer->kind === 'component')) {
                 $offers[] = $offer;
             }
         }
@@ -143,7 +147,7 @@ final class Remedies
         $fixes = 0.0;
         foreach ($chances as $suspect => $chance) {
             [$remedy, $fault] = explode('|', $suspect, 2);
-            if ($remedy !== HypothesisList::NOTHING_WRONG && array_diff(explode('+', $remedy), $offer->parts) === [] && ($offer->faults === [] || $this->isOneOf($fault, $offer->faults))) {
+            if ($remedy !== HypothesisList::NOTHING_WRONG && ($offer->kind === self::APPLIANCE || array_diff(explode('+', $remedy), $offer->parts) === []) && ($offer->faults === [] || $this->isOneOf($fault, $offer->faults))) {
                 $cures[] = $suspect;
                 $fixes += $chance;
             }

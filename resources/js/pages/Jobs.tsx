@@ -19,10 +19,22 @@ interface Props extends Shared {
 
 const groups: { stage: JobHead['stage']; title: string }[] = [
     { stage: 'bench', title: 'On the bench' },
-    { stage: 'proof', title: 'Repaired, to be proved' },
+    { stage: 'proof', title: 'To be proved' },
     { stage: 'circuit', title: 'Circuit to be told' },
     { stage: 'closed', title: 'Closed' },
 ];
+
+const kinds: Record<JobHead['kind'], string> = { fault: '', 'loose-part': 'loose part, ', adjustment: 'adjustment, ', 'follow-up': 'follow-up, ', remote: 'remote request, ' };
+
+/** Ends that are not the ordinary one. */
+function ended(job: JobHead): string {
+    switch (job.outcome) {
+        case 'not-repaired': return 'not repaired, ';
+        case 'proven-good': return 'proven good, ';
+        case 'advised': return 'advised, ';
+        default: return '';
+    }
+}
 
 export default function Jobs() {
     const { jobs, search, errors } = usePage<Props>().props;
@@ -68,7 +80,7 @@ export default function Jobs() {
                                                 {job.place && <span className="text-soft">, {job.place}</span>}
                                                 <span className="block truncate text-soft">{job.complaint}</span>
                                             </span>
-                                            <span className="text-[0.92rem] text-soft max-sm:col-span-2">{job.temporaryUntil && job.stage === 'closed' ? <strong className="font-semibold text-warn">temporary, due {day(job.temporaryUntil)}, </strong> : ''}{job.intermittent ? 'comes and goes, ' : ''}{day(job.closedAt ?? job.openedAt)}</span>
+                                            <span className="text-[0.92rem] text-soft max-sm:col-span-2">{job.temporaryUntil && job.stage === 'closed' ? <strong className="font-semibold text-warn">temporary, due {day(job.temporaryUntil)}, </strong> : ''}{kinds[job.kind]}{ended(job)}{job.intermittent ? 'comes and goes, ' : ''}{day(job.closedAt ?? job.openedAt)}</span>
                                         </Link>
                                     </li>
                                 ))}

@@ -28,7 +28,7 @@ interface Unit {
     name: string;
     place: string | null;
     model: string | null;
-    history: { number: string; complaint: string; stage: string; openedAt: string; replaced: string[] }[];
+    history: { number: string; complaint: string; stage: string; openedAt: string; replaced: string[]; found: string[] }[];
     circuit: KnownCircuit | null;
 }
 
@@ -117,7 +117,7 @@ export default function NewJob() {
                                 {unit.history.length === 0 && <p className="text-soft">No job yet.</p>}
                                 <ul>
                                     {unit.history.slice(0, 4).map((past) => (
-                                        <li key={past.number}><span className="figure text-soft">{past.number}</span> {day(past.openedAt)}: {past.complaint}{past.replaced.length > 0 && <strong className="font-semibold">. Replaced: {past.replaced.join(', ')}</strong>}</li>
+                                        <li key={past.number}><span className="figure text-soft">{past.number}</span> {day(past.openedAt)}: {past.complaint}{past.replaced.length > 0 && <strong className="font-semibold">. Replaced: {past.replaced.join(', ')}</strong>}{past.found.length > 0 && <span className="text-soft">. As found: {past.found.join('; ')}</span>}</li>
                                     ))}
                                 </ul>
                             </section>

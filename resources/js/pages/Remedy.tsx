@@ -10,12 +10,14 @@ import Button from '@/ui/Button';
 import { TextArea, TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
 import Select from '@/ui/Select';
+import Tick from '@/ui/Tick';
 
 interface Props extends Shared {
     job: JobHead;
     open: boolean;
     outlook: OutlookShown;
     standing: string;
+    potted: boolean;
     choices: EntryShown[];
     tools: { key: string; label: string; saving: number }[];
     breakEven: { tool: string; label: string; price: string; perYear: string; typed: string; saving: number; jobs: number | null; months: number | null } | null;
@@ -71,7 +73,7 @@ function Option({ option, currency, chosen, onChoose, open }: { option: RemedySh
 }
 
 export default function Remedy() {
-    const { job, open, outlook, standing, choices, tools, breakEven, user, errors } = usePage<Props>().props;
+    const { job, open, outlook, standing, potted, choices, tools, breakEven, user, errors } = usePage<Props>().props;
     const currency = user?.currency ?? 'EUR';
     const [id] = useState(ulid);
     const [option, setOption] = useState(outlook.attempts[0]?.remedy ?? '');
@@ -83,12 +85,12 @@ export default function Remedy() {
     const [sending, setSending] = useState(false);
     const ask = (event: React.FormEvent, extra: Record<string, string>) => {
         event.preventDefault();
-        router.get(`/jobs/${job.id}/remedy`, { standing: perDay, ...extra }, { preserveState: true, preserveScroll: true });
+        router.get(`/jobs/${job.id}/remedy`, { standing: perDay, potted: potted ? 1 : 0, ...extra }, { preserveState: true, preserveScroll: true });
     };
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);
-        router.post(`/jobs/${job.id}/remedy`, { id, option, reason, partNumber, selling, standing: perDay }, { preserveState: 'errors', onFinish: () => setSending(false) });
+        router.post(`/jobs/${job.id}/remedy`, { id, option, reason, partNumber, selling, standing: perDay, potted }, { preserveState: 'errors', onFinish: () => setSending(false) });
     };
     const likely = outlook.options.filter((one) => one.fixes >= hardly);
     const others = outlook.options.filter((one) => one.fixes < hardly);
@@ -131,6 +133,7 @@ export default function Remedy() {
                         </section>
                     )}
                     {open && <Outlook outlook={outlook} currency={currency} />}
+                    {open && <Tick checked={potted} onChange={(checked) => router.get(`/jobs/${job.id}/remedy`, { standing: perDay, potted: checked ? 1 : 0 }, { preserveState: true, preserveScroll: true })}>Board or module is potted: no part of it can be soldered</Tick>}
                     {open && (
                         <form onSubmit={(event) => ask(event, {})} className="mt-6 flex flex-wrap items-end gap-3 border-t border-rule pt-3">
                             <TextField label={`A day without the machine costs, in ${currency}`} inputMode="decimal" value={perDay} onChange={(event) => setPerDay(event.target.value)} className="w-72" />

@@ -57,6 +57,11 @@
     @foreach($measured as $one)<p>{{ $one['title'] }}: <span class="{{ $one['right'] ? 'good' : 'bad' }}">{{ $one['right'] ? 'right' : 'not right' }}</span>, a sound one shows {{ $one['expected'] }}. {{ $one['reason'] }}</p>@endforeach
 @endif
 
+@if($kit !== [])
+    <h2>Kit</h2>
+    <p>{{ implode('; ', $kit) }}</p>
+@endif
+
 @if($steps !== [])
     <h2>Taken apart and put back</h2>
     <table class="lines">@foreach($steps as $step)<tr><td>{{ $step['what'] }}</td><td style="width: 150px">{{ $step['count'] }} off, {{ $step['back'] }} back{{ $step['left'] > 0 ? ", {$step['left']} left over" : '' }}</td><td style="width: 160px" class="soft">{{ $step['reason'] }}</td></tr>@endforeach</table>

@@ -36,8 +36,7 @@ final class LoosePartTest extends TestCase
     {
         $declared = FamilyRegistry::shipped()->get($family);
         $circuit = LoosePart::of($declared->circuit($declared->parameters()->read([])), $part);
-        $engine = new Engine($store = new MemoryStore());
-        self::assertNotNull($store);
+        $engine = new Engine(new MemoryStore());
         $first = $engine->diagnose($circuit, new CaseFile([], [], false), new DecisionSettings());
         self::assertEqualsWithDelta(0.5, self::good($first->suspects), 0.2, 'It came loose, not with a complaint.');
         $right = $all = 0;

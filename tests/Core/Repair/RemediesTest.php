@@ -72,6 +72,17 @@ final class RemediesTest extends TestCase
         self::assertLessThan(self::named($priced, 'pack')->expected, self::named($priced, 'pack:aftermarket')->expected);
     }
 
+    public function testNothingIsSolderedInAPottedPartAndAnApplianceCuresAll(): void
+    {
+        [$bench, $diagnosis, $sheet] = self::onlyHigh();
+        $whole = new OfferedRemedy('all', 'The whole heater', 'appliance', [], [], 900.0, 120.0, 1, 24, 15.0, 0.0, 0.0, 'all new', 'dear');
+        $keys = static fn (bool $potted): array => array_map(static fn (Priced $one): string => $one->offer->key, (new Remedies($bench->circuit, $sheet, new DecisionSettings(), [$whole], 0.0, $potted))->of($diagnosis));
+        self::assertContains('pack-fuse', $keys(false));
+        self::assertNotContains('pack-fuse', $keys(true));
+        $all = self::named((new Remedies($bench->circuit, $sheet, new DecisionSettings(), [$whole]))->of($diagnosis), 'all');
+        self::assertEqualsWithDelta(1.0 - array_sum(array_filter(Remedies::chances($diagnosis), static fn (string $key): bool => str_starts_with($key, 'none'), \ARRAY_FILTER_USE_KEY)), $all->fixes, 1e-9);
+    }
+
     public function testTheOutlookOrdersByMoneyAndPricesOneMoreTest(): void
     {
         [$bench, $diagnosis, $sheet] = self::onlyHigh();
@@ -128,7 +139,7 @@ final class RemediesTest extends TestCase
         foreach ($sheet->options as $option) {
             self::assertSame([], array_diff($option->parts, array_keys($parts)), $option->key);
             self::assertSame([], array_diff($option->faults, array_keys($faults)), $option->key);
-            self::assertContains($option->kind, ['component', 'module', 'part', 'assembly', 'salvage', 'conversion', 'revision', 'appliance']);
+            self::assertContains($option->kind, ['component', 'module', 'part', 'assembly', 'salvage', 'conversion', 'revision', 'temporary', 'appliance']);
         }
         self::assertSame([], array_diff($sheet->proof, array_keys($tests)));
         self::assertNotEmpty($sheet->proof);
