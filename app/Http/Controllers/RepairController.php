@@ -56,6 +56,9 @@ final class RepairController extends Controller
     /** Takes the steps and the kit of the route that worked on this model as the plan of this job. */
     public function kitOfRoute(Request $request, Job $job, RecordEntry $record): RedirectResponse
     {
+        if ($job->stage === JobStage::Closed) {
+            return $this->whereItStands($job, 'This job is closed: nothing more is noted in it.');
+        }
         $route = RepairView::route($job);
         $there = array_map(static fn (Entry $kit): string => $kit->text('sort').$kit->text('what'), $job->ledger()->all(EntryKind::Kit));
         foreach ($route['kit'] ?? [] as $kit) {

@@ -30,15 +30,16 @@ final class Remedies
 
     /**
      * Ordinary terms of a bought part, as shares of its price; defaults that the catalogue of a workshop overrides.
+     * A salvaged part is searched for, taken out and tested first: its minutes.
      *
-     * @return list<array{make: string, kind: string, price: float, leadDays: int, warranty: int, life: float, comeBack: float, lost: float}>
+     * @return list<array{make: string, kind: string, price: float, minutes: float, leadDays: int, warranty: int, life: float, comeBack: float, lost: float}>
      */
     private static function makes(): array
     {
         return [
-            ['make' => 'original', 'kind' => 'part', 'price' => 1.0, 'leadDays' => 3, 'warranty' => 24, 'life' => 10.0, 'comeBack' => 0.03, 'lost' => 0.15],
-            ['make' => 'aftermarket', 'kind' => 'part', 'price' => 0.6, 'leadDays' => 1, 'warranty' => 12, 'life' => 6.0, 'comeBack' => 0.08, 'lost' => 0.15],
-            ['make' => 'salvage', 'kind' => 'salvage', 'price' => 0.3, 'leadDays' => 2, 'warranty' => 1, 'life' => 4.0, 'comeBack' => 0.16, 'lost' => 0.3],
+            ['make' => 'original', 'kind' => 'part', 'price' => 1.0, 'minutes' => 0.0, 'leadDays' => 3, 'warranty' => 24, 'life' => 10.0, 'comeBack' => 0.03, 'lost' => 0.15],
+            ['make' => 'aftermarket', 'kind' => 'part', 'price' => 0.6, 'minutes' => 0.0, 'leadDays' => 1, 'warranty' => 12, 'life' => 6.0, 'comeBack' => 0.08, 'lost' => 0.15],
+            ['make' => 'salvage', 'kind' => 'salvage', 'price' => 0.4, 'minutes' => 20.0, 'leadDays' => 2, 'warranty' => 1, 'life' => 4.0, 'comeBack' => 0.16, 'lost' => 0.3],
         ];
     }
 
@@ -134,7 +135,7 @@ final class Remedies
         }
         $offers = [];
         foreach (self::makes() as $make) {
-            $offers[] = new OfferedRemedy($make['make'] === 'original' ? $suspect->remedy : "$suspect->remedy:{$make['make']}", $name.', '.self::say("makes.{$make['make']}"), $make['kind'], $parts, [], round($price - array_sum($bought) * (1.0 - $make['price']), 2), $minutes, $make['leadDays'], $make['warranty'], $make['life'], $make['comeBack'], round($make['lost'] * array_sum($bought) * $make['price'], 2), self::say("why.{$make['make']}"), self::say("why-not.{$make['make']}"));
+            $offers[] = new OfferedRemedy($make['make'] === 'original' ? $suspect->remedy : "$suspect->remedy:{$make['make']}", $name.', '.self::say("makes.{$make['make']}"), $make['kind'], $parts, [], round($price - array_sum($bought) * (1.0 - $make['price']), 2), $minutes + $make['minutes'], $make['leadDays'], $make['warranty'], $make['life'], $make['comeBack'], round($make['lost'] * array_sum($bought) * $make['price'], 2), self::say("why.{$make['make']}"), self::say("why-not.{$make['make']}"));
         }
 
         return $offers;

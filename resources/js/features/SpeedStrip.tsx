@@ -63,6 +63,8 @@ interface Props {
 /** One cell a selector position, the same object from the complaint to the proof. */
 export default function SpeedStrip({ strip, here }: Props) {
     const { before, after } = currentMaps(strip.maps);
+    // A loose part has no selector.
+    if (strip.maps.length === 0) return null;
     return (
         <section aria-label="Speed strip" className="flex border-b border-rule bg-sheet">
             <div className="flex w-36 shrink-0 flex-col justify-end px-5 pb-2.5 text-[0.82rem] leading-snug text-soft max-sm:hidden">

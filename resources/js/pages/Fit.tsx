@@ -82,25 +82,25 @@ export default function Fit() {
                 <h1 className="text-[1.7rem] leading-tight font-semibold">Old part against its candidate</h1>
                 <p className="mb-3 max-w-[60em] text-soft">Before anything is taken apart, as far as it can be known, and again with both side by side. {chosen && <>Chosen: {chosen}.</>}</p>
                 <div className="flex flex-wrap items-end gap-4">
-                    <Select label="Kind of part" choices={types} value={type} onChange={(event) => compare({ type: event.target.value })} disabled={!open} className="w-64" />
-                    <Select label="Candidate from the catalogue" choices={fitting.map((part) => ({ value: part.number, label: `${part.number}, ${part.name}` }))} empty={fitting.length === 0 ? 'none of this kind' : 'choose, or type below'} value={fitting.some((part) => part.number === candidate) ? candidate : ''} onChange={(event) => take(event.target.value)} disabled={!open || fitting.length === 0} className="w-72" />
-                    <TextField label="Candidate" value={candidate} onChange={(event) => setCandidate(event.target.value)} error={errors.candidate} disabled={!open} className="w-64" />
+                    <Select label="Kind of part" choices={types} value={type} onChange={(event) => compare({ type: event.target.value })} disabled={!open} className="w-64 max-sm:w-full" />
+                    <Select label="Candidate from the catalogue" choices={fitting.map((part) => ({ value: part.number, label: `${part.number}, ${part.name}` }))} empty={fitting.length === 0 ? 'none of this kind' : 'choose, or type below'} value={fitting.some((part) => part.number === candidate) ? candidate : ''} onChange={(event) => take(event.target.value)} disabled={!open || fitting.length === 0} className="w-72 max-sm:w-full" />
+                    <TextField label="Candidate" value={candidate} onChange={(event) => setCandidate(event.target.value)} error={errors.candidate} disabled={!open} className="w-64 max-sm:w-full" />
                 </div>
-                <div className="mt-4 overflow-x-auto">
-                    <table className="w-full min-w-[44rem] border-b border-rule">
-                        <thead>
+                <div className="relative mt-4 overflow-x-auto">
+                    <table className="w-full border-b border-rule max-sm:block sm:min-w-[44rem]">
+                        <thead className="max-sm:sr-only">
                             <tr className="text-left"><th className="w-[17rem] py-1.5 pr-3 font-semibold">Attribute</th><th className="w-[15rem] pr-3 font-semibold">Old part</th><th className="w-[15rem] pr-3 font-semibold">Candidate</th><th className="font-semibold">Fits</th></tr>
                         </thead>
-                        <tbody>
+                        <tbody className="max-sm:block">
                             {attributes.map((attribute) => {
                                 const finding = findings.find((one) => one.key === attribute.key);
                                 const look = looks[finding?.verdict ?? 'unknown'];
                                 return (
-                                    <tr key={attribute.key} className="border-t border-rule align-top">
-                                        <th scope="row" className="py-2 pr-3 text-left font-normal"><span className="font-medium">{attribute.label}</span>{attribute.hint && <span className="block text-[0.88rem] text-soft">{attribute.hint}</span>}</th>
-                                        <td className="py-1.5 pr-3"><Cell attribute={attribute} side="old part" value={old[attribute.key] ?? ''} onChange={(value) => setOld({ ...old, [attribute.key]: value })} disabled={!open} /></td>
-                                        <td className="py-1.5 pr-3"><Cell attribute={attribute} side="candidate" value={next[attribute.key] ?? ''} onChange={(value) => setNext({ ...next, [attribute.key]: value })} disabled={!open} /></td>
-                                        <td className="py-2"><span className="figure mr-2 inline-block w-5 text-center text-lg leading-none font-medium" style={{ color: look.colour }} aria-hidden="true">{look.mark}</span><span className="font-semibold" style={{ color: look.colour }}>{look.word}</span> {finding?.how}</td>
+                                    <tr key={attribute.key} className="border-t border-rule align-top max-sm:grid max-sm:grid-cols-2">
+                                        <th scope="row" className="py-2 pr-3 text-left font-normal max-sm:col-span-2 max-sm:pb-0"><span className="font-medium">{attribute.label}</span>{attribute.hint && <span className="block text-[0.88rem] text-soft">{attribute.hint}</span>}</th>
+                                        <td className="py-1.5 pr-3"><span aria-hidden="true" className="text-[0.85rem] text-soft sm:hidden">old</span><Cell attribute={attribute} side="old part" value={old[attribute.key] ?? ''} onChange={(value) => setOld({ ...old, [attribute.key]: value })} disabled={!open} /></td>
+                                        <td className="py-1.5 pr-3"><span aria-hidden="true" className="text-[0.85rem] text-soft sm:hidden">candidate</span><Cell attribute={attribute} side="candidate" value={next[attribute.key] ?? ''} onChange={(value) => setNext({ ...next, [attribute.key]: value })} disabled={!open} /></td>
+                                        <td className="py-2 max-sm:col-span-2 max-sm:pt-0"><span className="figure mr-2 inline-block w-5 text-center text-lg leading-none font-medium" style={{ color: look.colour }} aria-hidden="true">{look.mark}</span><span className="font-semibold" style={{ color: look.colour }}>{look.word}</span> {finding?.how}</td>
                                     </tr>
                                 );
                             })}

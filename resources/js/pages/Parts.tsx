@@ -109,7 +109,7 @@ export default function Parts() {
                 <p className="mt-2 max-w-[60em] text-soft">What this workshop buys, with what the fit check compares and what the remedies cost. Its parts stand among the ways to cure a job.</p>
                 {errors.file && <p role="alert" className="mt-3 border-l-4 border-bad bg-caution px-3 py-2 font-medium">{errors.file}</p>}
                 {parts.length === 0 ? <p className="mt-8 text-lg">No part yet. Add the ones you buy often, or take in a table.</p> : (
-                    <div className="mt-5 overflow-x-auto">
+                    <div className="relative mt-5 overflow-x-auto">
                         <table className="w-full min-w-[46rem] border-b border-rule">
                             <thead><tr className="text-left"><th className="py-1.5 pr-4 font-semibold">Number</th><th className="pr-4 font-semibold">What it is</th><th className="pr-4 font-semibold">Kind</th><th className="pr-4 font-semibold">Make</th><th className="pr-4 text-right font-semibold">Price</th><th className="pr-4 font-semibold">Here in</th><th className="font-semibold">Known of it</th></tr></thead>
                             <tbody>

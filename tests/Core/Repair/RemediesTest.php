@@ -53,8 +53,8 @@ final class RemediesTest extends TestCase
         self::assertGreaterThan($original->fixes, $assembly->fixes, 'The plug goes along.');
         // By hand: 38 and 25 min at 60 an hour, and 3 % of 90 for the visit and 25 for the labour; the warranty pays the part.
         self::assertEqualsWithDelta(38.0 + 25.0 + 0.03 * (90.0 + 25.0), $original->expected, 1e-9);
-        // 11.40, 25 min, 16 % of the visit, the labour and the part again: one month of warranty.
-        self::assertEqualsWithDelta(11.4 + 25.0 + 0.16 * (90.0 + 25.0 + 11.4), $salvage->expected, 1e-9);
+        // 15.20, 25 min and 20 to find and test it, 16 % of the visit, the labour and the part again: one month of warranty.
+        self::assertEqualsWithDelta(15.2 + 45.0 + 0.16 * (90.0 + 45.0 + 15.2), $salvage->expected, 1e-9);
         self::assertEqualsWithDelta($original->expected / 10.0, $original->perYear(), 1e-9);
     }
 
