@@ -34,22 +34,22 @@ await page.goto(`${address}/jobs/new`);
 await shoot('new-job');
 for (const [name, complaint, stage] of [
     ['bench', 'Weak at full speed, pins were brown once', 'bench'],
-    ['bench-tapped', 'Squeals, slow to start', 'bench'],
     ['captures', 'Fast steps weak', 'captures'],
     ['log', 'Dead on every step', 'log'],
-    ['bench-five-wire', 'Stands still, error code', 'bench'],
-    ['bench-doors', 'Air goes to the windscreen uphill', 'bench'],
     ['complaint', 'Cuts in and out on the lower speeds', 'complaint'],
     ['circuit', 'No air at all on high', 'circuit'],
     ['verdict', 'Too fast on 1', 'verdict'],
     ['proof', 'Third speed missing', 'proof'],
-    ['closed', 'Only blows on the top setting', 'proof'],
+    ['remedy', 'Nothing on 1 and 2', 'remedy'],
+    ['fit', 'Nothing on 1 and 2', 'fit'],
+    ['strip', 'Nothing on 1 and 2', 'strip'],
+    ['wires', 'Nothing on 1 and 2', 'wires'],
 ]) {
     await open(complaint, stage);
     await shoot(name);
 }
 // Planners stand whole: their pictures are below their figures.
-for (const [name, path] of [['planner-airflow', '/planners/airflow'], ['planner-heat-cycle', '/planners/heat-cycle'], ['instruments', '/instruments'], ['bench-runs', '/bench-runs']]) {
+for (const [name, path] of [['planner-airflow', '/planners/airflow'], ['instruments', '/instruments'], ['parts', '/parts'], ['due', '/due']]) {
     await page.goto(`${address}${path}`);
     await shoot(name, true);
 }

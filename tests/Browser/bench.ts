@@ -4,10 +4,21 @@ import { expect, type Page } from '@playwright/test';
 
 /** A simulated unit with a hidden fault, answered by the application's own core. */
 export class HiddenUnit {
+    private every: Record<string, number | string | null> | null = null;
+
     constructor(private readonly fault: string, private readonly parameters: Record<string, unknown> = {}, private readonly seed = 1, private readonly family = 'stepped-blower') {}
 
+    /** What one test shows, or every position of the speed map. */
     answer(test?: string): Record<string, number | string | null> {
-        const args = ['artisan', 'ispira:answer', ...(test ? [test] : []), `--fault=${this.fault}`, `--family=${this.family}`, `--parameters=${JSON.stringify(this.parameters)}`, `--seed=${this.seed}`];
+        if (!test) return this.ask();
+        this.every ??= this.ask('--every');
+        const shown = this.every[test];
+        if (shown === undefined) throw new Error(`The circuit has no test "${test}".`);
+        return { [test]: shown };
+    }
+
+    private ask(...what: string[]): Record<string, number | string | null> {
+        const args = ['artisan', 'ispira:answer', ...what, `--fault=${this.fault}`, `--family=${this.family}`, `--parameters=${JSON.stringify(this.parameters)}`, `--seed=${this.seed}`];
         return JSON.parse(execFileSync('php', args, { encoding: 'utf8' })) as Record<string, number | string | null>;
     }
 }

@@ -12,6 +12,7 @@ use Ispira\Core\Diagnosis\Words;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\ParameterError;
+use Ispira\Core\Family\Test;
 
 /**
  * A stand-in for the unit on the bench: computes what a test shows on a circuit with a hidden fault.
@@ -25,6 +26,7 @@ final class AnswerCommand extends Command
         {--parameters={} : the circuit as JSON}
         {--seed=1 : chooses component values and meter noise}
         {--all : every test in words, with what it shows}
+        {--every : every test as if it were the first, as JSON}
         {--list : list the faults that can be hidden, and stop}';
 
     protected $description = 'Compute what a person would read on a simulated unit with a hidden fault, as JSON';
@@ -60,6 +62,12 @@ final class AnswerCommand extends Command
             foreach ($circuit->tests as $each) {
                 $this->line($words->test($each).': '.$words->reading($unit->read('reading', $each, 0)));
             }
+
+            return self::SUCCESS;
+        }
+        if ($this->option('every') === true) {
+            $every = array_map(fn (Test $each): float|string|null => (new SimulatedUnit($circuit, $hidden, new Chance((int) $this->option('seed')), 0.0))->read('reading', $each, 0)->value, $circuit->tests);
+            $this->output->writeln((string) json_encode($every, \JSON_UNESCAPED_SLASHES));
 
             return self::SUCCESS;
         }
