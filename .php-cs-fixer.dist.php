@@ -2,6 +2,7 @@
 
 return (new PhpCsFixer\Config())
     ->setRiskyAllowed(true)
+    ->setParallelConfig(PhpCsFixer\Runner\Parallel\ParallelConfigFactory::detect())
     ->setCacheFile(__DIR__.'/var/php-cs-fixer.cache')
     ->setRules([
         '@Symfony' => true,

@@ -13,8 +13,8 @@ export default defineConfig({
         viewport: { width: 1280, height: 800 },
         trace: 'off',
         launchOptions: {
-            executablePath: '/usr/bin/chromium',
-            args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+            executablePath: '/usr/bin/chromium-headless-shell',
+            args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
         },
     },
 });

@@ -3,7 +3,7 @@ import { chromium } from '@playwright/test';
 
 const address = process.argv[2] ?? 'http://127.0.0.1:8000';
 const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'] });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium-headless-shell', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'] });
 
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const shoot = async (name, fullPage = false) => {
