@@ -5,7 +5,7 @@ export default defineConfig({
     outputDir: 'var/test/browser',
     workers: 2,
     fullyParallel: false,
-    timeout: 120_000,
+    timeout: 240_000,
     expect: { timeout: 15_000 },
     reporter: [['list']],
     use: {

@@ -28,7 +28,11 @@ final class DemoTest extends TestCase
         }
         $this->actingAs(User::query()->where('email', 'iska@halvmark.example')->firstOrFail());
         $this->get('/')->assertOk();
-        $this->get('/jobs/new')->assertOk();
+        foreach (['/jobs/new', '/parts', '/due', '/parts.json', '/parts.csv', '/due.ics'] as $page) {
+            $this->get($page)->assertOk();
+        }
+        self::assertCount(2, $this->props('/due')['jobs']);
+        self::assertCount(1, $this->props('/due')['loans']);
         foreach ($workshop->jobs()->get() as $job) {
             $this->assertPagesOpen($job);
         }
@@ -41,11 +45,17 @@ final class DemoTest extends TestCase
         foreach (['complaint', 'circuit', 'file'] as $page) {
             $this->get("/jobs/$job->id/$page")->assertOk();
         }
-        foreach (['bench', 'verdict'] as $page) {
+        foreach (['bench', 'verdict', 'remedy', 'fit', 'strip', 'wires', 'swap'] as $page) {
             $job->stage === JobStage::Circuit ? $this->get("/jobs/$job->id/$page")->assertRedirect("/jobs/$job->id/circuit") : $this->get("/jobs/$job->id/$page")->assertOk();
         }
         $proof = $this->get("/jobs/$job->id/proof");
         \in_array($job->stage, [JobStage::Proof, JobStage::Closed], true) ? $proof->assertOk() : $proof->assertRedirect();
+        if ($job->stage === JobStage::Closed) {
+            self::assertNotNull($job->outcome);
+            foreach (['customer', 'file'] as $for) {
+                self::assertStringStartsWith('%PDF-', (string) $this->get("/jobs/$job->id/sheet/$for.pdf")->assertOk()->getContent());
+            }
+        }
         $page = $job->stage === JobStage::Closed ? 'proof' : $job->stage->value;
         $this->get("/jobs/$job->id")->assertRedirect("/jobs/$job->id/$page");
     }

@@ -38,6 +38,19 @@ final class PagePropsTest extends TestCase
         $this->assertShape('ReplacementShown', $this->props("/jobs/$job->id/proof")['replacements'][0]);
     }
 
+    public function testTheRepairSendsWhatItsTypesSay(): void
+    {
+        $job = $this->jobOnBench($this->person());
+        $remedy = $this->props("/jobs/$job->id/remedy");
+        $this->assertShape('OutlookShown', $remedy['outlook']);
+        $this->assertShape('RemedyShown', $remedy['outlook']['options'][0]);
+        $this->assertShape('AttributeShown', $this->props("/jobs/$job->id/fit")['attributes'][0]);
+        $this->post('/parts', ['number' => 'A-1', 'name' => 'Pack', 'type' => 'pack', 'make' => 'original']);
+        $this->assertShape('CataloguePart', $this->props('/parts')['parts'][0]);
+        $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => ['pack']]);
+        $this->assertShape('CheckShown', $this->props("/jobs/$job->id/proof")['checks'][0]);
+    }
+
     public function testAPlannerSendsWhatItsTypesSay(): void
     {
         $this->actingAs($this->person());

@@ -141,6 +141,15 @@ final class RepairTest extends TestCase
         $this->post("/jobs/{$next['id']}/kit");
         $this->post("/jobs/{$next['id']}/kit");
         self::assertCount(1, $this->props("/jobs/{$next['id']}/strip")['kit']);
+        $this->post("/jobs/$job->id/kit")->assertRedirect("/jobs/$job->id/proof")->assertSessionHas('notice');
+        self::assertSame(1, count($this->props("/jobs/$job->id/strip")['kit']), 'A closed job takes nothing more.');
+    }
+
+    public function testWhatWasBrokenBeforeStandsInTheHistoryOfTheUnit(): void
+    {
+        $job = $this->jobOnBench($this->person());
+        $this->note($job, 'found', ['what' => 'Hook of the duct', 'condition' => 'pried'])->assertSessionHasNoErrors();
+        self::assertSame(['Hook of the duct, pried'], $this->props('/jobs/new')['units'][0]['history'][0]['found']);
     }
 
     public function testTheNewPartIsMeasuredBeforeItGoesIn(): void

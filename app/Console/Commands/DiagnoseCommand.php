@@ -8,6 +8,7 @@ use Illuminate\Console\Command;
 use Ispira\Core\Diagnosis\DecisionSettings;
 use Ispira\Core\Diagnosis\DiagnosisFormat;
 use Ispira\Core\Diagnosis\Engine;
+use Ispira\Core\Diagnosis\LoosePart;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Job\FileError;
 use Ispira\Core\Job\JobFileFormat;
@@ -34,6 +35,7 @@ final class DiagnoseCommand extends Command
             return self::FAILURE;
         }
         $circuit = $families->get($file->family)->circuit($file->parameters);
+        $circuit = $file->job['part'] === null ? $circuit : LoosePart::of($circuit, $file->job['part']);
         $case = $file->caseFile();
         $diagnosis = (new Engine())->diagnose($circuit, $case, new DecisionSettings());
         $this->output->writeln((string) json_encode((new DiagnosisFormat($circuit, $case, $diagnosis))->toArray(), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION));
