@@ -5,7 +5,9 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
+use Ispira\Core\Repair\Ledger\EntryRefused;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php')
@@ -16,6 +18,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        // What a ledger refuses is a message at its field, like any other field of a form.
+        $exceptions->map(EntryRefused::class, static fn (EntryRefused $refused): ValidationException => ValidationException::withMessages([$refused->field => $refused->getMessage()]));
         $exceptions->respond(function ($response, Throwable $error, Request $request) {
             $status = $response->getStatusCode();
             if ($status === 419) {

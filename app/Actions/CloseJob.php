@@ -38,6 +38,7 @@ final readonly class CloseJob
                 return;
             }
             $outcome = Outcome::from($closing->text('outcome'));
+            $ledger = $locked->ledger();
             if (!in_array($outcome, $locked->kind->outcomes(), true)) {
                 throw new EntryRefused('outcome', 'A job of this kind does not end like that.');
             }
@@ -46,17 +47,17 @@ final readonly class CloseJob
                 $unread === [] || $closing->text('reason') !== '' || throw new EntryRefused('reason', 'Not measured: '.implode('; ', $unread).'. Measure it, or say why it is left out.');
             }
             $last = $locked->replacements()->reorder('sequence', 'desc')->first();
-            if ($outcome === Outcome::Repaired && ($last?->temporary_until !== null || $locked->ledger()->latest(EntryKind::Choice)?->text('kind') === 'temporary')) {
+            if ($outcome === Outcome::Repaired && ($last?->temporary_until !== null || $ledger->latest(EntryKind::Choice)?->text('kind') === 'temporary')) {
                 throw new EntryRefused('outcome', 'The part is only bridged: close it as temporary, with the day on which it is due.');
             }
-            if ($outcome === Outcome::Adjusted && $locked->ledger()->latest(EntryKind::Adjusted) === null) {
+            if ($outcome === Outcome::Adjusted && $ledger->latest(EntryKind::Adjusted) === null) {
                 throw new EntryRefused('outcome', 'Note what was adjusted, from what to what, first.');
             }
             ($this->record)($user, $locked, $closing);
             if ($last !== null && in_array($outcome, [Outcome::Repaired, Outcome::Temporary], true)) {
                 ($this->record)($user, $locked, Entry::read(strtolower((string) Str::ulid()), EntryKind::Held, ['replacement' => $last->id, 'held' => true]));
             }
-            $due = $closing->text('dueOn') !== '' ? $closing->text('dueOn') : ($locked->ledger()->latest(EntryKind::Adjusted)?->text('undoOn') ?: null);
+            $due = $closing->text('dueOn') !== '' ? $closing->text('dueOn') : ($ledger->latest(EntryKind::Adjusted)?->text('undoOn') ?: null);
             $locked->update(['stage' => JobStage::Closed, 'closed_at' => now(), 'outcome' => $outcome, 'due_on' => $due]);
         });
     }
@@ -65,11 +66,11 @@ final readonly class CloseJob
     public static function isProved(Job $job): bool
     {
         $episode = $job->replacements()->count();
-        $map = $job->maps()->with([])->get()->where('kind', MapKind::After)->where('episode', $episode)->last();
+        $map = $job->maps()->where('kind', MapKind::After)->where('episode', $episode)->reorder('taken_at', 'desc')->first();
         if ($map === null) {
             return false;
         }
-        $states = $job->readings()->with('strike')->get()->where('speed_map_id', $map->id)->filter(static fn ($reading): bool => $reading->strike === null);
+        $states = $job->readings()->with('strike')->where('speed_map_id', $map->id)->get()->filter(static fn ($reading): bool => $reading->strike === null);
 
         return $states->isNotEmpty() && $states->every(static fn ($reading): bool => $reading->choice === SpeedState::Right->value);
     }

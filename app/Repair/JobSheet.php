@@ -19,14 +19,16 @@ use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\Ledger;
 use Ispira\Core\Repair\Proof\ProofCheck;
+use Ispira\Core\Repair\Proof\ProofChecks;
 use Ispira\Core\Repair\Work\StripDown;
+use Ispira\Core\Repair\Work\WireTransfer;
 
 /**
  * What stands on the printed sheet of a job.
  */
 final readonly class JobSheet
 {
-    public function __construct(private ProofView $proof, private RemedyView $remedies)
+    public function __construct(private RemedyView $remedies)
     {
     }
 
@@ -63,6 +65,9 @@ final readonly class JobSheet
     {
         $readings = array_reverse(array_values(array_filter(JobView::readings($job, $circuit), static fn (array $one): bool => $one['map'] === null)));
         $strip = new StripDown($ledger);
+        $wires = new WireTransfer($ledger);
+        $case = $job->caseFile();
+        $diagnosis = $this->remedies->diagnosis($job, $circuit);
         $times = $job->readings->map(static fn ($reading): Carbon => $reading->taken_at);
         $first = $times->min();
         $replaced = $job->replacements->first()?->replaced_at;
@@ -70,14 +75,14 @@ final readonly class JobSheet
         return [
             'readings' => $readings,
             'odds' => array_map(static fn (array $one): array => ['label' => $one['label'], 'verdict' => $one['verdict']], JobView::replacements($job, $circuit)),
-            'now' => array_map(static fn ($suspect): array => ['label' => $words->remedy($suspect->remedy), 'probability' => $suspect->probability], array_slice(($diagnosis = $this->remedies->diagnosis($job, $circuit))->suspects, 0, 6)),
-            'series' => $this->series($job, $circuit, new Series($circuit, $job->caseFile()), $diagnosis->evidence),
-            'checks' => array_map(static fn (ProofCheck $one): array => ['title' => $words->test($one->test), 'expected' => $one->expected, 'read' => $one->read, 'right' => $one->right], $this->proof->checks($job, $circuit)),
+            'now' => array_map(static fn ($suspect): array => ['label' => $words->remedy($suspect->remedy), 'probability' => $suspect->probability], array_slice($diagnosis->suspects, 0, 6)),
+            'series' => $this->series($job, $circuit, new Series($circuit, $case), $diagnosis->evidence),
+            'checks' => array_map(static fn (ProofCheck $one): array => ['title' => $words->test($one->test), 'expected' => $one->expected, 'read' => $one->read, 'right' => $one->right], (new ProofChecks($circuit, $job->repairSheet(), $diagnosis->evidence, app(DisplayUnits::class)))->of($case)),
             'steps' => $strip->steps(),
             'leftOver' => $strip->leftOver(),
-            'kit' => array_map(static fn (array $kit): string => (is_string($kit['what']) ? $kit['what'] : '').($kit['substitute'] === '' ? '' : " ({$kit['substitute']})"), RepairView::strip($job, $ledger)['kit']),
-            'wires' => RepairView::wires($job, $ledger)['rows'],
-            'switches' => RepairView::wires($job, $ledger)['switches'],
+            'kit' => array_map(static fn (array $kit): string => (is_string($kit['what']) ? $kit['what'] : '').($kit['substitute'] === '' ? '' : " ({$kit['substitute']})"), RepairView::kit($ledger)),
+            'wires' => $wires->rows(),
+            'switches' => $wires->switches(),
             'measured' => array_map(static fn (Entry $one): array => ['title' => isset($circuit->tests[$one->text('test')]) ? $words->test($circuit->tests[$one->text('test')]) : $one->text('test'), 'expected' => $one->text('expected'), 'right' => $one->flag('right'), 'reason' => $one->text('reason')], $ledger->all(EntryKind::Measured)),
             'runs' => array_values($job->runs()->with(['job.unit', 'marks'])->get()->map(static fn (ProcedureRun $run): array => RunView::listed($run))->all()),
             'minutes' => [

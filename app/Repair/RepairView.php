@@ -35,14 +35,10 @@ final class RepairView
     public static function strip(Job $job, Ledger $ledger): array
     {
         $strip = new StripDown($ledger);
-        $ready = [];
-        foreach ($ledger->all(EntryKind::KitReady) as $entry) {
-            $ready[$entry->text('of')] = $entry->text('note');
-        }
 
         return [
             'found' => self::entries($ledger, EntryKind::Found),
-            'kit' => array_map(static fn (array $kit): array => $kit + ['ready' => isset($ready[$kit['id']]), 'substitute' => $ready[$kit['id']] ?? ''], self::entries($ledger, EntryKind::Kit)),
+            'kit' => self::kit($ledger),
             'down' => self::entries($ledger, EntryKind::Down),
             'steps' => $strip->steps(),
             'leftOver' => $strip->leftOver(),
@@ -51,6 +47,17 @@ final class RepairView
             'photos' => self::photos($job),
             'route' => self::route($job),
         ];
+    }
+
+    /** @return list<array<string, mixed>> what the job needs, and whether it lies ready */
+    public static function kit(Ledger $ledger): array
+    {
+        $ready = [];
+        foreach ($ledger->all(EntryKind::KitReady) as $entry) {
+            $ready[$entry->text('of')] = $entry->text('note');
+        }
+
+        return array_map(static fn (array $kit): array => $kit + ['ready' => isset($ready[$kit['id']]), 'substitute' => $ready[$kit['id']] ?? ''], self::entries($ledger, EntryKind::Kit));
     }
 
     /** @return array<string, mixed> */

@@ -10,7 +10,6 @@ use App\Repair\ProofView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\ValidationException;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
@@ -27,15 +26,11 @@ final class ClosingController extends Controller
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
         }
-        try {
-            $closing = Entry::read(strtolower($data['id']), EntryKind::Closed, $request->only(['outcome', 'reason', 'dueOn']));
-            if ($closing->text('dueOn') !== '' && $closing->text('dueOn') <= now()->toDateString()) {
-                throw new EntryRefused('dueOn', 'Give a day after today.');
-            }
-            $close($this->user($request), $job, $closing, $proof->unread($job));
-        } catch (EntryRefused $refused) {
-            throw ValidationException::withMessages([$refused->field => $refused->getMessage()]);
+        $closing = Entry::read(strtolower($data['id']), EntryKind::Closed, $request->only(['outcome', 'reason', 'dueOn']));
+        if ($closing->text('dueOn') !== '' && $closing->text('dueOn') <= now()->toDateString()) {
+            throw new EntryRefused('dueOn', 'Give a day after today.');
         }
+        $close($this->user($request), $job, $closing, $proof->unread($job));
 
         return redirect("/jobs/$job->id/proof", 303);
     }

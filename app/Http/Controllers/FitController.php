@@ -8,21 +8,19 @@ use App\Actions\RecordEntry;
 use App\Diagnosis\JobView;
 use App\Models\CatalogueEntry;
 use App\Models\Job;
+use App\Repair\AttributeView;
 use App\Repair\RepairView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 use Ispira\Core\Job\JobStage;
-use Ispira\Core\Repair\Fit\FitAttribute;
 use Ispira\Core\Repair\Fit\FitCheck;
 use Ispira\Core\Repair\Fit\FitFinding;
 use Ispira\Core\Repair\Fit\PartsFormat;
 use Ispira\Core\Repair\Fit\PartType;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
-use Ispira\Core\Repair\Ledger\EntryRefused;
 
 /**
  * The old part against its candidate, before anything is taken apart and again beside it.
@@ -46,7 +44,7 @@ final class FitController extends Controller
             'open' => $job->stage !== JobStage::Closed,
             'type' => $type->value,
             'types' => array_map(static fn (PartType $one): array => ['value' => $one->value, 'label' => $one->label()], PartType::cases()),
-            'attributes' => array_map(static fn (FitAttribute $one): array => ['key' => $one->value, 'label' => $one->label(), 'unit' => $one->unit(), 'hint' => $one->hint(), 'choices' => array_map(static fn (string $value, string $label): array => ['value' => $value, 'label' => $label], array_map(strval(...), array_keys($one->choices())), array_values($one->choices()))], $type->attributes()),
+            'attributes' => AttributeView::of($type),
             'old' => (object) $old,
             'new' => (object) $new,
             'candidate' => $request->string('candidate')->toString() !== '' ? $request->string('candidate')->toString() : ($last?->text('candidate') ?: $choice?->text('partNumber') ?: ''),
@@ -61,11 +59,7 @@ final class FitController extends Controller
     public function store(Request $request, Job $job, RecordEntry $record): RedirectResponse
     {
         $data = $request->validate(['id' => ['required', 'ulid']]);
-        try {
-            $record($this->user($request), $job, Entry::read(strtolower($data['id']), EntryKind::Fit, $request->only(['when', 'type', 'candidate', 'old', 'new', 'accepted', 'reason'])));
-        } catch (EntryRefused $refused) {
-            throw ValidationException::withMessages([$refused->field => $refused->getMessage()]);
-        }
+        $record($this->user($request), $job, Entry::read(strtolower($data['id']), EntryKind::Fit, $request->only(['when', 'type', 'candidate', 'old', 'new', 'accepted', 'reason'])));
 
         return redirect("/jobs/$job->id/fit", 303)->with('notice', 'The comparison is on record.');
     }

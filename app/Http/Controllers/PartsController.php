@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\CatalogueEntry;
 use App\Models\Workshop;
+use App\Repair\AttributeView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -17,7 +18,6 @@ use Inertia\Response;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Job\FileError;
 use Ispira\Core\Repair\Fit\CataloguePart;
-use Ispira\Core\Repair\Fit\FitAttribute;
 use Ispira\Core\Repair\Fit\PartsFormat;
 use Ispira\Core\Repair\Fit\PartType;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -39,7 +39,7 @@ final class PartsController extends Controller
 
         return Inertia::render('Parts', [
             'parts' => array_map(PartsFormat::partToArray(...), $this->parts($this->user($request)->workshop)),
-            'types' => array_map(static fn (PartType $one): array => ['value' => $one->value, 'label' => $one->label(), 'attributes' => array_map(static fn (FitAttribute $attribute): array => ['key' => $attribute->value, 'label' => $attribute->label(), 'unit' => $attribute->unit(), 'hint' => $attribute->hint(), 'choices' => array_map(static fn (string $value, string $label): array => ['value' => $value, 'label' => $label], array_map(strval(...), array_keys($attribute->choices())), array_values($attribute->choices()))], $one->attributes())], PartType::cases()),
+            'types' => array_map(static fn (PartType $one): array => ['value' => $one->value, 'label' => $one->label(), 'attributes' => AttributeView::of($one)], PartType::cases()),
             'makes' => CataloguePart::MAKES,
             'fits' => $fits,
         ]);

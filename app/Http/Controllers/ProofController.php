@@ -11,6 +11,7 @@ use App\Actions\RecordMap;
 use App\Actions\RecordReading;
 use App\Diagnosis\JobView;
 use App\Http\Requests\MapStates;
+use App\Http\Requests\TestValue;
 use App\Models\Job;
 use App\Repair\ProofView;
 use App\Repair\RepairView;
@@ -21,15 +22,12 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use Ispira\Core\Diagnosis\Judged;
 use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Diagnosis\SpeedState;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
 use Ispira\Core\Job\Outcome;
 use Ispira\Core\Measurement\DisplayUnits;
-use Ispira\Core\Measurement\MeasureReader;
-use Ispira\Core\Measurement\UnreadableNumber;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 
@@ -63,7 +61,6 @@ final class ProofController extends Controller
             'adjusted' => RepairView::entries($ledger, EntryKind::Adjusted),
             'loans' => RepairView::entries($ledger, EntryKind::Loan),
             'closing' => RepairView::entries($ledger, EntryKind::Closed),
-            'choice' => RepairView::entries($ledger, EntryKind::Choice),
         ]);
     }
 
@@ -98,15 +95,7 @@ final class ProofController extends Controller
         }
         $circuit = $job->circuit();
         $test = $circuit->tests[$data['test']] ?? throw ValidationException::withMessages([$data['test'] => 'This circuit has no such test. Reload the page.']);
-        $given = (string) ($data['value'] ?? '');
-        try {
-            $value = $test->probe->quantity->isNumber() ? MeasureReader::read($given, $test->probe->quantity->unit(), $units->unit($test->probe->quantity->unit())->symbol)->inBase() : $given;
-        } catch (UnreadableNumber $error) {
-            throw ValidationException::withMessages([$test->key => $error->getMessage()]);
-        }
-        if (is_string($value) && !in_array($value, Judged::answers($circuit, $test), true)) {
-            throw ValidationException::withMessages([$test->key => 'Choose what it shows.']);
-        }
+        $value = TestValue::read((string) ($data['value'] ?? ''), $test, $circuit, $units, $test->key);
         $reading = new Reading(strtolower($data['id']), $test->key, $value);
         $right = $this->proof->of($job, $circuit)->isRight($test, $reading);
         try {

@@ -19,7 +19,6 @@ use Ispira\Core\Measurement\NumberReader;
 use Ispira\Core\Measurement\UnreadableNumber;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
-use Ispira\Core\Repair\Ledger\EntryRefused;
 use Ispira\Core\Repair\Remedy\BreakEven;
 
 /**
@@ -49,7 +48,6 @@ final class RemedyController extends Controller
             'choices' => RepairView::entries($job->ledger(), EntryKind::Choice),
             'tools' => $tools,
             'breakEven' => $this->breakEven($request, $tools),
-            'comeBackMoney' => $job->workshop->decisionSettings()->comeBack(),
         ]);
     }
 
@@ -62,14 +60,10 @@ final class RemedyController extends Controller
         $circuit = $job->circuit();
         $outlook = $this->remedies->outlook($job, $circuit, $this->remedies->diagnosis($job, $circuit), $this->money($request, 'standing') ?? 0.0, $request->boolean('potted'));
         $option = array_column($outlook['options'], null, 'key')[$data['option']] ?? throw ValidationException::withMessages(['option' => 'This way is not offered any more: the odds have changed. Choose again.']);
-        try {
-            $record($this->user($request), $job, Entry::read(strtolower($data['id']), EntryKind::Choice, [
-                'option' => $option['key'], 'label' => $option['label'], 'parts' => $option['parts'], 'kind' => $option['kind'], 'purchase' => $option['price'], 'selling' => $request->input('selling'),
-                'minutes' => $option['minutes'], 'leadDays' => $option['leadDays'], 'warrantyMonths' => $option['warrantyMonths'], 'partNumber' => $data['partNumber'] ?? (str_starts_with($option['key'], 'number:') ? substr($option['key'], 7) : null), 'expected' => $option['expected'], 'reason' => $data['reason'],
-            ]));
-        } catch (EntryRefused $refused) {
-            throw ValidationException::withMessages([$refused->field => $refused->getMessage()]);
-        }
+        $record($this->user($request), $job, Entry::read(strtolower($data['id']), EntryKind::Choice, [
+            'option' => $option['key'], 'label' => $option['label'], 'parts' => $option['parts'], 'kind' => $option['kind'], 'purchase' => $option['price'], 'selling' => $request->input('selling'),
+            'minutes' => $option['minutes'], 'leadDays' => $option['leadDays'], 'warrantyMonths' => $option['warrantyMonths'], 'partNumber' => $data['partNumber'] ?? (str_starts_with($option['key'], 'number:') ? substr($option['key'], 7) : null), 'expected' => $option['expected'], 'reason' => $data['reason'],
+        ]));
 
         return redirect("/jobs/$job->id/fit", 303);
     }

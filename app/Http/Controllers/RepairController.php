@@ -17,7 +17,6 @@ use Inertia\Response;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
-use Ispira\Core\Repair\Ledger\EntryRefused;
 
 /**
  * What comes off and goes back on, and the wires that move: noted while it is done.
@@ -44,11 +43,7 @@ final class RepairController extends Controller
         if ($kind === null || !in_array($kind, self::PLAIN, true)) {
             throw ValidationException::withMessages(['kind' => 'This cannot be noted like that. Reload the page.']);
         }
-        try {
-            $record($this->user($request), $job, Entry::read(strtolower($data['id']), $kind, $request->array('data')));
-        } catch (EntryRefused $refused) {
-            throw ValidationException::withMessages([$refused->field => $refused->getMessage()]);
-        }
+        $record($this->user($request), $job, Entry::read(strtolower($data['id']), $kind, $request->array('data')));
 
         return back(303);
     }

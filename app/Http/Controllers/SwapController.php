@@ -9,6 +9,7 @@ use App\Actions\RecordEntry;
 use App\Actions\RecordReplacement;
 use App\Diagnosis\JobDiagnosis;
 use App\Diagnosis\JobView;
+use App\Http\Requests\TestValue;
 use App\Models\Job;
 use App\Models\ProcedureRun;
 use App\Procedures\RunView;
@@ -31,12 +32,9 @@ use Ispira\Core\Family\Part;
 use Ispira\Core\Family\Test;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Measurement\DisplayUnits;
-use Ispira\Core\Measurement\MeasureReader;
-use Ispira\Core\Measurement\UnreadableNumber;
 use Ispira\Core\Procedure\Procedure;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
-use Ispira\Core\Repair\Ledger\EntryRefused;
 use Ispira\Core\Repair\Proof\NewPartTests;
 use Ispira\Core\Repair\Proof\ProofChecks;
 
@@ -49,7 +47,7 @@ final class SwapController extends Controller
     {
     }
 
-    public function show(Request $request, Job $job, WorkshopLibrary $library, DisplayUnits $units): Response|RedirectResponse
+    public function show(Job $job, WorkshopLibrary $library, DisplayUnits $units): Response|RedirectResponse
     {
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
@@ -63,7 +61,7 @@ final class SwapController extends Controller
         return Inertia::render('Swap', [
             'job' => JobView::head($job),
             'open' => $job->stage === JobStage::Bench,
-            'choice' => RepairView::entries($ledger, EntryKind::Choice) === [] ? null : array_slice(RepairView::entries($ledger, EntryKind::Choice), -1)[0],
+            'choice' => array_slice(RepairView::entries($ledger, EntryKind::Choice), -1)[0] ?? null,
             'leading' => $diagnosis->suspects[0]->remedy ?? 'none',
             'parts' => array_map(static fn (Part $part): array => ['key' => $part->key, 'label' => $words->part($part->key)], array_values($circuit->parts)),
             'repairCaution' => $circuit->texts->find('repair') ?? Words::general('repair'),
@@ -83,13 +81,9 @@ final class SwapController extends Controller
         $circuit = $job->circuit();
         $test = $circuit->tests[$data['test']] ?? throw ValidationException::withMessages(['test' => 'This circuit has no such test. Reload the page.']);
         $checks = new ProofChecks($circuit, $job->repairSheet(), $this->remedies->diagnosis($job, $circuit)->evidence, $units);
-        $value = $this->value($test, $circuit, (string) ($data['value'] ?? ''), $units);
+        $value = TestValue::read((string) ($data['value'] ?? ''), $test, $circuit, $units, 'value');
         $right = $checks->isRight($test, new Reading('new', $test->key, $value));
-        try {
-            $record($this->user($request), $job, Entry::read(strtolower($data['id']), EntryKind::Measured, ['test' => $test->key, 'number' => is_float($value) ? $value : null, 'answer' => is_string($value) ? $value : null, 'right' => $right, 'expected' => $checks->expected($test), 'reason' => $data['reason'] ?? null]));
-        } catch (EntryRefused $refused) {
-            throw ValidationException::withMessages([$refused->field => $refused->getMessage()]);
-        }
+        $record($this->user($request), $job, Entry::read(strtolower($data['id']), EntryKind::Measured, ['test' => $test->key, 'number' => is_float($value) ? $value : null, 'answer' => is_string($value) ? $value : null, 'right' => $right, 'expected' => $checks->expected($test), 'reason' => $data['reason'] ?? null]));
 
         return redirect("/jobs/$job->id/swap", 303);
     }
@@ -130,17 +124,5 @@ final class SwapController extends Controller
         $leading = $diagnosis->suspects[0] ?? null;
 
         return $leading === null || $leading->remedy === HypothesisList::NOTHING_WRONG ? [] : (new NewPartTests($circuit, $diagnosis->evidence))->of($job->caseFile(), $leading->leading());
-    }
-
-    private function value(Test $test, CircuitModel $circuit, string $given, DisplayUnits $units): float|string|null
-    {
-        if (!$test->probe->quantity->isNumber()) {
-            return in_array($given, Judged::answers($circuit, $test), true) ? $given : throw ValidationException::withMessages(['value' => 'Choose what it shows.']);
-        }
-        try {
-            return MeasureReader::read($given, $test->probe->quantity->unit(), $units->unit($test->probe->quantity->unit())->symbol)->inBase();
-        } catch (UnreadableNumber $error) {
-            throw ValidationException::withMessages(['value' => $error->getMessage()]);
-        }
     }
 }
