@@ -36,11 +36,14 @@ final class CircuitSolver implements Solver
     /** @var list<array{0: int, 1: int}> */
     private array $ends = [];
 
-    /** @var array<int, list<int>> branch → all its slots */
-    private array $branchSlots = [];
+    /** @var list<int> slot → its branch */
+    private array $branchOf = [];
 
     /** @var list<int> branch → slot of its resistance */
     private array $ohmsSlots = [];
+
+    /** @var list<list<int>> the same, as many to a list as an integer has bits to spare */
+    private readonly array $inWords;
 
     /** @var list<int> branch numbers */
     private array $sources = [];
@@ -63,7 +66,7 @@ final class CircuitSolver implements Solver
     /** @var array<int, list<int>> coil branch → contact branches */
     private array $contacts = [];
 
-    /** @var array<string, LiveNetwork> by which branches are open */
+    /** @var array<array-key, LiveNetwork> by which branches are open */
     private array $networks = [];
 
     public function __construct(public readonly Netlist $netlist)
@@ -75,7 +78,7 @@ final class CircuitSolver implements Solver
             $this->ends[] = [$this->nodeNumbers[$element->from], $this->nodeNumbers[$element->to]];
             foreach ($element->parameters as $name => $value) {
                 $this->slots["$element->id.$name"] = \count($this->nominal);
-                $this->branchSlots[$number][] = \count($this->nominal);
+                $this->branchOf[] = $number;
                 $this->nominal[] = $value;
             }
             $this->ohmsSlots[] = $this->slots[$element->id.'.'.$element->type->resistanceParameter()];
@@ -90,6 +93,7 @@ final class CircuitSolver implements Solver
                 $this->driving[$number] = true;
             }
         }
+        $this->inWords = array_chunk($this->ohmsSlots, 60);
         $this->settlement = new EmfSettlement($this->branches, $this->branchNumbers, $this->ends, $this->slots);
         foreach ($this->branches as $number => $element) {
             if ($element->coil !== null) {
@@ -207,9 +211,9 @@ final class CircuitSolver implements Solver
      * @param list<float> $values
      * @param list<float> $usual
      */
-    public function signature(array $values, array $usual, bool $potentials): string
+    public function signature(array $values, array $usual): string
     {
-        if ($potentials && $this->hasIdealBranch($values)) {
+        if ($this->hasIdealBranch($values)) {
             // What an ideal branch ties together cannot hang elsewhere: such circuits share only what is equal.
             return 'ideal '.serialize(array_diff_assoc($values, $usual));
         }
@@ -218,17 +222,52 @@ final class CircuitSolver implements Solver
                 $values[$this->ohmsSlots[$contact]] = $usual[$this->ohmsSlots[$contact]] = 1.0;
             }
         }
-        $network = $this->network($values);
+        $changed = [];
+        foreach ($values as $slot => $value) {
+            if ($value !== $usual[$slot]) {
+                $changed[] = $slot;
+            }
+        }
+        $network = $this->network($this->withoutIdleBreaks($values, $usual, $changed));
         $signature = $network->liveKey.';';
-        foreach ($network->liveBranches as $branch => $_) {
-            foreach ($this->branchSlots[$branch] as $slot) {
-                if ($values[$slot] !== $usual[$slot]) {
-                    $signature .= "$slot=$values[$slot],";
-                }
+        foreach ($changed as $slot) {
+            if (isset($network->liveBranches[$this->branchOf[$slot]])) {
+                $signature .= "$slot=$values[$slot],";
             }
         }
 
         return $signature;
+    }
+
+    /**
+     * A vector with the branches closed again that open where nothing flows anyway: that leaves alive what was, and the network is a known one.
+     *
+     * @param list<float> $values
+     * @param list<float> $usual
+     * @param list<int>   $changed slots in which they differ
+     *
+     * @return array<int, float>
+     */
+    private function withoutIdleBreaks(array $values, array $usual, array $changed): array
+    {
+        $closed = $values;
+        $usually = null;
+        foreach ($changed as $slot) {
+            $branch = $this->branchOf[$slot];
+            if ($this->ohmsSlots[$branch] !== $slot || ($values[$slot] < self::OPEN_FROM_OHMS) === ($usual[$slot] < self::OPEN_FROM_OHMS)) {
+                continue;
+            }
+            if ($usual[$slot] >= self::OPEN_FROM_OHMS) {
+                // What closes may bring what was idle to life.
+                return $values;
+            }
+            $usually ??= $this->network($usual);
+            if (!isset($usually->liveBranches[$branch])) {
+                $closed[$slot] = $usual[$slot];
+            }
+        }
+
+        return $closed;
     }
 
     /**
@@ -372,9 +411,13 @@ final class CircuitSolver implements Solver
     /** @param array<int, float> $values */
     private function network(array $values): LiveNetwork
     {
-        $shape = 'open ';
-        foreach ($this->ohmsSlots as $slot) {
-            $shape .= $values[$slot] < self::OPEN_FROM_OHMS ? '1' : '0';
+        $shape = '';
+        foreach ($this->inWords as $slots) {
+            $word = 0;
+            foreach ($slots as $slot) {
+                $word = $word << 1 | ($values[$slot] < self::OPEN_FROM_OHMS ? 1 : 0);
+            }
+            $shape .= $word.' ';
         }
 
         return $this->networks[$shape] ??= $this->buildNetwork($values, new PotentialForest(\count($this->nodeNumbers)));

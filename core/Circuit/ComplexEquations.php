@@ -13,7 +13,7 @@ namespace Ispira\Core\Circuit;
  */
 final class ComplexEquations
 {
-    /** Conductance in S from each node to ground, so that what floats has a potential. */
+    /** Conductance in S to ground from one node of each part that floats, so that it has a potential. */
     private const LEAK = 1e-12;
 
     /** Least resistance of a branch in Ω: closed contacts count as this. */
@@ -34,8 +34,10 @@ final class ComplexEquations
     /** @param int $sets of sources */
     public function __construct(private readonly StarMesh $mesh, int $sets)
     {
-        $this->g = [...array_fill(0, $mesh->nodes, self::LEAK), ...array_fill(0, $mesh->size - $mesh->nodes, 0.0)];
-        $this->s = array_fill(0, $mesh->size, 0.0);
+        $this->g = $this->s = array_fill(0, $mesh->size, 0.0);
+        foreach ($mesh->floating as $node) {
+            $this->g[$node] = self::LEAK;
+        }
         $this->fedRe = $this->fedIm = array_fill(0, $sets, array_fill(0, $mesh->nodes, 0.0));
     }
 
@@ -108,47 +110,52 @@ final class ComplexEquations
     public function solutions(): array
     {
         [$g, $s, $fedRe, $fedIm] = [$this->g, $this->s, $this->fedRe, $this->fedIm];
-        $steps = [];
-        foreach ($this->mesh->steps as ['node' => $node, 'neighbours' => $neighbours, 'places' => $places, 'mesh' => $mesh]) {
-            [$toGroundG, $toGroundS] = [$sumG, $sumS] = [$g[$node], $s[$node]];
+        $inverses = [];
+        foreach ($this->mesh->steps as ['node' => $node, 'neighbours' => $neighbours, 'places' => $places, 'mesh' => $mesh, 'grounded' => $grounded, 'sets' => $sets]) {
+            $sumG = $g[$node];
+            $sumS = $s[$node];
             foreach ($places as $place) {
                 $sumG += $g[$place];
                 $sumS += $s[$place];
             }
             $size = $sumG * $sumG + $sumS * $sumS;
-            [$inverseG, $inverseS] = [$sumG / $size, -$sumS / $size];
+            $inverseG = $sumG / $size;
+            $inverseS = -$sumS / $size;
+            $inverses[] = [$inverseG, $inverseS];
             $pair = 0;
             foreach ($neighbours as $number => $i) {
                 // Share of this neighbour: y/Σy.
-                [$a, $b] = [$g[$places[$number]], $s[$places[$number]]];
+                $a = $g[$places[$number]];
+                $b = $s[$places[$number]];
                 $shareRe = $a * $inverseG - $b * $inverseS;
                 $shareIm = $a * $inverseS + $b * $inverseG;
-                foreach ($fedRe as $set => $fed) {
-                    $re = $fed[$node];
+                foreach ($sets as $set) {
+                    $re = $fedRe[$set][$node];
                     $im = $fedIm[$set][$node];
-                    if ($re !== 0.0 || $im !== 0.0) {
-                        $fedRe[$set][$i] += $shareRe * $re - $shareIm * $im;
-                        $fedIm[$set][$i] += $shareRe * $im + $shareIm * $re;
-                    }
+                    $fedRe[$set][$i] += $shareRe * $re - $shareIm * $im;
+                    $fedIm[$set][$i] += $shareRe * $im + $shareIm * $re;
                 }
                 for ($m = 0; $m < $number; ++$m) {
-                    [$c, $d, $place] = [$g[$places[$m]], $s[$places[$m]], $mesh[$pair++]];
+                    $c = $g[$places[$m]];
+                    $d = $s[$places[$m]];
+                    $place = $mesh[$pair++];
                     $g[$place] += $shareRe * $c - $shareIm * $d;
                     $s[$place] += $shareRe * $d + $shareIm * $c;
                 }
-                $g[$i] += $shareRe * $toGroundG - $shareIm * $toGroundS;
-                $s[$i] += $shareRe * $toGroundS + $shareIm * $toGroundG;
+                if ($grounded) {
+                    $g[$i] += $shareRe * $g[$node] - $shareIm * $s[$node];
+                    $s[$i] += $shareRe * $s[$node] + $shareIm * $g[$node];
+                }
             }
-            $steps[] = [$node, $neighbours, $places, $inverseG, $inverseS];
         }
 
-        return $this->substituted(array_reverse($steps), $g, $s, $fedRe, $fedIm);
+        return $this->substituted($inverses, $g, $s, $fedRe, $fedIm);
     }
 
     /**
      * Potentials, in the reverse order of elimination.
      *
-     * @param list<array{0: int, 1: list<int>, 2: list<int>, 3: float, 4: float}> $steps node, its neighbours, the places of its admittances, and 1/Σy of these when it was eliminated
+     * @param list<array{0: float, 1: float}> $inverses 1/Σy of each step's node when it was eliminated
      * @param array<int, float>             $g
      * @param array<int, float>             $s
      * @param array<int, array<int, float>> $fedRe
@@ -156,18 +163,22 @@ final class ComplexEquations
      *
      * @return array{0: list<array<int, float>>, 1: list<array<int, float>>}
      */
-    private function substituted(array $steps, array $g, array $s, array $fedRe, array $fedIm): array
+    private function substituted(array $inverses, array $g, array $s, array $fedRe, array $fedIm): array
     {
         $solvedRe = $solvedIm = [];
+        $steps = $this->mesh->steps;
         foreach ($fedRe as $set => $fed) {
-            $voltsRe = $voltsIm = array_fill(0, $this->mesh->nodes, 0.0);
-            foreach ($steps as [$node, $neighbours, $places, $inverseG, $inverseS]) {
-                [$re, $im] = [$fed[$node], $fedIm[$set][$node]];
-                foreach ($neighbours as $number => $i) {
-                    $place = $places[$number];
+            $voltsRe = $voltsIm = [0.0];
+            for ($number = \count($steps) - 1; $number >= 0; --$number) {
+                ['node' => $node, 'neighbours' => $neighbours, 'places' => $places] = $steps[$number];
+                $re = $fed[$node];
+                $im = $fedIm[$set][$node];
+                foreach ($neighbours as $position => $i) {
+                    $place = $places[$position];
                     $re += $g[$place] * $voltsRe[$i] - $s[$place] * $voltsIm[$i];
                     $im += $g[$place] * $voltsIm[$i] + $s[$place] * $voltsRe[$i];
                 }
+                [$inverseG, $inverseS] = $inverses[$number];
                 $voltsRe[$node] = $re * $inverseG - $im * $inverseS;
                 $voltsIm[$node] = $re * $inverseS + $im * $inverseG;
             }

@@ -44,7 +44,7 @@ final readonly class IronCore
     {
         $driven = $standing = $turning = [0.0, 0.0];
         foreach ($this->sections as $id => [$a, $b]) {
-            $admittance = $linear->admittance($id);
+            $admittance = isset($linear->shape->isLive[$id]) ? $linear->admittance($id) : null;
             if ($admittance === null) {
                 continue;
             }

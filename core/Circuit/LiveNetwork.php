@@ -37,12 +37,15 @@ final class LiveNetwork
     private array $steps = [];
 
     /** First step that eliminates a late node. */
-    private ?int $firstLate = null;
+    private int $firstLate = 0;
 
     /** @var array<int, int> live branch → edge */
     private array $edgeOfBranch = [];
 
     private int $edgeCount = 0;
+
+    /** @var array{0: array<int, array{0: int, 1: int}>, 1: array<int, true>}|null live branches as pairs of live nodes, and the late ones of these, until an order of elimination is asked for */
+    private ?array $unordered;
 
     /** @var list<float> conductance of each edge after elimination */
     private array $edges = [];
@@ -100,7 +103,7 @@ final class LiveNetwork
         foreach ($late as $node) {
             $atLast[$this->representative[$node]] = true;
         }
-        $this->prepareElimination($live, $atLast);
+        $this->unordered = [$live, $atLast];
     }
 
     /**
@@ -185,6 +188,8 @@ final class LiveNetwork
      */
     private function prepareElimination(array $live, array $atLast): void
     {
+        $this->unordered = null;
+        $firstLate = null;
         $neighbours = [];
         $connect = function (int $a, int $b) use (&$neighbours): int {
             return $neighbours[$a][$b] ??= $neighbours[$b][$a] = $this->edgeCount++;
@@ -197,7 +202,7 @@ final class LiveNetwork
         unset($remaining[0], $later[0]);
         while ($remaining !== [] || $later !== []) {
             if ($remaining === []) {
-                $this->firstLate = \count($this->steps);
+                $firstLate = \count($this->steps);
                 [$remaining, $later] = [$later, []];
             }
             $best = array_key_first($remaining);
@@ -221,7 +226,7 @@ final class LiveNetwork
             unset($neighbours[$best]);
             $this->steps[] = ['node' => $best, 'neighbours' => $around, 'edges' => $edges, 'targets' => $targets];
         }
-        $this->firstLate ??= \count($this->steps);
+        $this->firstLate = $firstLate ?? \count($this->steps);
     }
 
     /**
@@ -231,6 +236,9 @@ final class LiveNetwork
      */
     public function factorise(array $conductances): void
     {
+        if ($this->unordered !== null) {
+            $this->prepareElimination(...$this->unordered);
+        }
         $g = $this->edgeCount > 0 ? array_fill(0, $this->edgeCount, 0.0) : [];
         foreach ($this->edgeOfBranch as $branch => $edge) {
             $g[$edge] += $conductances[$branch];
@@ -298,7 +306,7 @@ final class LiveNetwork
      */
     public function lateVolts(array $injected, bool $lateOnly): array
     {
-        return $this->substituted($this->swept($injected, $lateOnly ? (int) $this->firstLate : 0), (int) $this->firstLate);
+        return $this->substituted($this->swept($injected, $lateOnly ? $this->firstLate : 0), $this->firstLate);
     }
 
     /**

@@ -22,10 +22,16 @@ final readonly class PhasorBranch
         $this->reactance = $slots['reactance'] ?? null;
     }
 
-    /** @param list<float> $values */
+    /** @param array<int, float> $values */
     public function isOpen(array $values): bool
     {
         return $values[$this->ohms] >= CircuitSolver::OPEN_FROM_OHMS && $this->type !== ElementType::ElectronicMotor;
+    }
+
+    /** Whether there can be a voltage in it that drives a current. */
+    public function holdsVoltage(): bool
+    {
+        return $this->type === ElementType::AlternatingSource || $this->type->isOnIron();
     }
 
     /** Whether it is an impedance and nothing else: no voltage in it, and nothing of it moves. */

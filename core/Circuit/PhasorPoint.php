@@ -97,6 +97,9 @@ final readonly class PhasorPoint implements SolvedState
     private function phasorThrough(string $elementId): array
     {
         $element = $this->netlist->elements[$elementId] ?? throw CircuitError::unknownParameter($elementId);
+        if (!isset($this->shape()->isLive[$elementId])) {
+            return [0.0, 0.0];
+        }
         [$g, $s] = $this->draws[$elementId] ?? $this->linear->admittance($elementId) ?? [0.0, 0.0];
         [$re, $im] = $this->phasorBetween($element->from, $element->to);
         [$emfRe, $emfIm] = $this->emfs[$elementId] ?? [0.0, 0.0];
@@ -113,13 +116,14 @@ final readonly class PhasorPoint implements SolvedState
     /** @return array{0: float, 1: float} */
     private function phasorBetween(string $plus, string $minus): array
     {
-        if ($this->hung === null) {
-            return $this->linear->superposed($this->number($plus), $this->number($minus), $this->weights);
+        [$shape, $a, $b] = [$this->shape(), $this->number($plus), $this->number($minus)];
+        if ($shape->solves($a, $b)) {
+            return $this->linear->superposed($a, $b, $this->weights);
         }
         $re = $im = 0.0;
-        foreach ($this->hung->way($this->number($plus), $this->number($minus)) as [$branch, $sign]) {
+        foreach ($shape->way($a, $b) as [$branch, $sign]) {
             // What carries no current has only its own voltage across it.
-            [$stepRe, $stepIm] = isset($this->hung->isLive[$branch->element]) ? $this->linear->superposed($branch->from, $branch->to, $this->weights) : $this->ownVoltage($branch);
+            [$stepRe, $stepIm] = isset($shape->isLive[$branch->element]) ? $this->linear->superposed($branch->from, $branch->to, $this->weights) : $this->ownVoltage($branch);
             $re += $sign * $stepRe;
             $im += $sign * $stepIm;
         }

@@ -9,22 +9,26 @@ namespace Ispira\Core\Circuit;
  */
 final class PhasorShape
 {
+    /** Of what is live: the rest carries no current. */
     public readonly StarMesh $mesh;
 
-    /** @var list<array{0: int, 1: int, 2: int|null}> place of the admittance, and slots of resistance and reactance, of each plain impedance */
+    /** @var list<array{0: int, 1: int, 2: int|null}> place of the admittance, and slots of resistance and reactance, of each plain impedance that is live */
     public readonly array $impedances;
 
-    /** @var list<array{0: PhasorBranch, 1: int}> the others, each with the place of its admittance */
+    /** @var list<array{0: PhasorBranch, 1: int}> the others that are live, each with the place of its admittance */
     public readonly array $others;
 
     /** @var list<int> by node: one number for all that are tied together */
     public readonly array $island;
 
-    /** @var list<string> elements in a closed way that holds a source */
-    public readonly array $live;
+    /** @var array<int, int> by node that something live is tied to: one number for all that live elements tie together */
+    private readonly array $livePart;
 
-    /** @var array<string, int> the same as keys */
+    /** @var array<string, int> elements in a closed way that holds a source, as keys */
     public readonly array $isLive;
+
+    /** The same as a text. */
+    public readonly string $liveKey;
 
     /** @var array<int, array{0: int, 1: PhasorBranch}>|null the node that each hangs on, and by which element; roots are missing */
     private ?array $hangsOn = null;
@@ -32,13 +36,28 @@ final class PhasorShape
     /** @var array<string, list<array{0: PhasorBranch, 1: float}>> */
     private array $ways = [];
 
-    /** @param array<string, PhasorBranch> $conducting by element */
-    public function __construct(int $nodes, public readonly array $conducting)
+    /**
+     * @param array<string, PhasorBranch> $conducting by element
+     * @param \Closure(PhasorBranch): ?int $setOf     set of sources that a branch belongs to, if it feeds any
+     */
+    public function __construct(int $nodes, public readonly array $conducting, \Closure $setOf)
     {
-        $this->mesh = new StarMesh($nodes, array_map(static fn (PhasorBranch $branch): array => $branch->type === ElementType::ElectronicMotor ? [0, 0] : [$branch->from, $branch->to], array_values($conducting)));
-        $impedances = $others = [];
+        $parts = LiveParts::of(array_map(static fn (PhasorBranch $branch): array => ['from' => $branch->from, 'to' => $branch->to, 'drives' => $branch->holdsVoltage()], $conducting));
+        $this->isLive = array_flip($parts);
+        $this->liveKey = implode(' ', $parts).';';
+        $live = array_values(array_intersect_key($conducting, $this->isLive));
+        $fed = [];
+        foreach ($live as $branch) {
+            $set = $setOf($branch);
+            if ($set !== null) {
+                $fed[$branch->from][] = $set;
+                $fed[$branch->to][] = $set;
+            }
+        }
+        $this->mesh = new StarMesh($nodes, array_map(static fn (PhasorBranch $branch): array => $branch->type === ElementType::ElectronicMotor ? [0, 0] : [$branch->from, $branch->to], $live), $fed);
+        $impedances = $others = $livePart = [];
         $islands = new PotentialForest($nodes);
-        foreach (array_values($conducting) as $number => $branch) {
+        foreach ($live as $number => $branch) {
             $islands->join($branch->from, $branch->to, 0.0);
             if ($branch->isPlain()) {
                 $impedances[] = [$this->mesh->places[$number], $branch->ohms, $branch->reactance];
@@ -46,12 +65,22 @@ final class PhasorShape
                 $others[] = [$branch, $this->mesh->places[$number]];
             }
         }
+        foreach ($live as $branch) {
+            $livePart[$branch->from] = $livePart[$branch->to] = $islands->root($branch->from);
+        }
+        foreach ($conducting as $branch) {
+            $islands->join($branch->from, $branch->to, 0.0);
+        }
         $this->impedances = $impedances;
         $this->others = $others;
+        $this->livePart = $livePart;
         $this->island = array_map($islands->root(...), range(0, $nodes - 1));
-        $live = LiveParts::of(array_map(static fn (PhasorBranch $branch): array => ['from' => $branch->from, 'to' => $branch->to, 'drives' => $branch->type === ElementType::AlternatingSource], $conducting));
-        $this->live = $live;
-        $this->isLive = array_flip($live);
+    }
+
+    /** Whether what is live ties two nodes together: their potentials then stand in its solution. */
+    public function solves(int $a, int $b): bool
+    {
+        return isset($this->livePart[$a], $this->livePart[$b]) && $this->livePart[$a] === $this->livePart[$b];
     }
 
     /**

@@ -27,7 +27,7 @@ final class PhasorSolver implements Solver
     /** @var array<string, array<string, int>> places of an element's parameters, by their names */
     private array $slotsOf = [];
 
-    /** @var array<string, PhasorShape> by which elements are open */
+    /** @var array<array-key, PhasorShape> by which elements are open */
     private array $shapes = [];
 
     /** @var list<float> */
@@ -46,14 +46,20 @@ final class PhasorSolver implements Solver
 
     private ?PowerDraw $draw = null;
 
-    /** @var list<string> */
+    /** @var array<string, true> */
     private array $contactors = [];
 
     /** @var array<string, PhasorBranch> by element */
     private array $branches = [];
 
-    /** @var list<int> places of what decides whether an element is open */
+    /** @var array<int, true> places of what decides whether an element is open */
     private array $switching = [];
+
+    /** @var list<list<int>> the same, as many to a list as an integer has bits to spare */
+    private readonly array $inWords;
+
+    /** @var list<string> by place of a parameter */
+    private array $elementOf = [];
 
     public function __construct(private readonly Netlist $netlist)
     {
@@ -64,11 +70,12 @@ final class PhasorSolver implements Solver
             }
             foreach ($element->parameters as $name => $value) {
                 $this->slots["$element->id.$name"] = $this->slotsOf[$id][$name] = \count($this->nominal);
+                $this->elementOf[] = $id;
                 $this->nominal[] = $value;
             }
             $this->branches[$id] = new PhasorBranch($id, $element->type, $this->nodeNumbers[$element->from], $this->nodeNumbers[$element->to], $this->slotsOf[$id]);
             if ($element->type !== ElementType::ElectronicMotor) {
-                $this->switching[] = $this->slotsOf[$id]['ohms'];
+                $this->switching[$this->slotsOf[$id]['ohms']] = true;
             }
             if ($element->type->isOnIron()) {
                 $this->windings[$id] = $element;
@@ -77,7 +84,7 @@ final class PhasorSolver implements Solver
                 $this->movers[$id] = $element;
             }
             if ($element->type === ElementType::Contactor) {
-                $this->contactors[] = $id;
+                $this->contactors[$id] = true;
             }
             if ($element->type === ElementType::ElectronicMotor) {
                 if ($this->draw !== null) {
@@ -92,6 +99,7 @@ final class PhasorSolver implements Solver
                 $this->iron = new IronCore($netlist, $id, $this->nodeNumbers);
             }
         }
+        $this->inWords = array_chunk(array_keys($this->switching), 60);
     }
 
     public function netlist(): Netlist
@@ -137,19 +145,55 @@ final class PhasorSolver implements Solver
         }
     }
 
-    public function signature(array $values, array $usual, bool $potentials): string
+    public function signature(array $values, array $usual): string
     {
-        $signature = '';
-        $live = $this->shape($values)->live;
-        // An armature can be stuck in without any voltage.
-        foreach ([...$live, ...array_diff($this->contactors, $live)] as $id) {
-            $signature .= "$id ";
-            foreach ($this->slotsOf[$id] as $slot) {
-                $signature .= $values[$slot] === $usual[$slot] ? '' : "$slot=$values[$slot],";
+        $changed = [];
+        foreach ($values as $slot => $value) {
+            if ($value !== $usual[$slot]) {
+                $changed[] = $slot;
+            }
+        }
+        $shape = $this->shape($this->withoutIdleBreaks($values, $usual, $changed));
+        $signature = $shape->liveKey;
+        foreach ($changed as $slot) {
+            $element = $this->elementOf[$slot];
+            // An armature can be stuck in without any voltage.
+            if (isset($shape->isLive[$element]) || isset($this->contactors[$element])) {
+                $signature .= "$slot=$values[$slot],";
             }
         }
 
         return $signature;
+    }
+
+    /**
+     * A vector with the elements closed again that open where nothing flows anyway: that leaves alive what was, and the shape is a known one.
+     *
+     * @param list<float> $values
+     * @param list<float> $usual
+     * @param list<int>   $changed slots in which they differ
+     *
+     * @return array<int, float>
+     */
+    private function withoutIdleBreaks(array $values, array $usual, array $changed): array
+    {
+        $closed = $values;
+        $usually = null;
+        foreach ($changed as $slot) {
+            if (!isset($this->switching[$slot]) || ($values[$slot] < CircuitSolver::OPEN_FROM_OHMS) === ($usual[$slot] < CircuitSolver::OPEN_FROM_OHMS)) {
+                continue;
+            }
+            if ($usual[$slot] >= CircuitSolver::OPEN_FROM_OHMS) {
+                // What closes may bring what was idle to life.
+                return $values;
+            }
+            $usually ??= $this->shape($usual);
+            if (!isset($usually->isLive[$this->elementOf[$slot]])) {
+                $closed[$slot] = $usual[$slot];
+            }
+        }
+
+        return $closed;
     }
 
     public function rehung(SolvedState $state, array $values): SolvedState
@@ -162,21 +206,37 @@ final class PhasorSolver implements Solver
         throw CircuitError::unknownParameter($motor);
     }
 
+    /** Set of sources that a branch belongs to, see {@see LinearPhasors}; nothing where it feeds none. */
+    private function setOf(PhasorBranch $branch): ?int
+    {
+        return match ($branch->type) {
+            ElementType::AlternatingSource => 0,
+            ElementType::InductionMotor, ElementType::MainWinding => 1,
+            ElementType::AuxiliaryWinding => 2,
+            ElementType::ElectronicMotor => $this->drawn(),
+            default => null,
+        };
+    }
+
     /** Set of sources that is one ampere through a motor with electronics: after the circuit's own and those of an induction motor's two windings. */
     private function drawn(): int
     {
         return $this->iron === null ? 1 : 3;
     }
 
-    /** @param list<float> $values */
+    /** @param array<int, float> $values */
     private function shape(array $values): PhasorShape
     {
-        $open = 'open ';
-        foreach ($this->switching as $slot) {
-            $open .= $values[$slot] >= CircuitSolver::OPEN_FROM_OHMS ? '0' : '1';
+        $open = '';
+        foreach ($this->inWords as $slots) {
+            $word = 0;
+            foreach ($slots as $slot) {
+                $word = $word << 1 | ($values[$slot] < CircuitSolver::OPEN_FROM_OHMS ? 1 : 0);
+            }
+            $open .= $word.' ';
         }
 
-        return $this->shapes[$open] ??= new PhasorShape(\count($this->nodeNumbers), array_filter($this->branches, static fn (PhasorBranch $branch): bool => !$branch->isOpen($values)));
+        return $this->shapes[$open] ??= new PhasorShape(\count($this->nodeNumbers), array_filter($this->branches, static fn (PhasorBranch $branch): bool => !$branch->isOpen($values)), $this->setOf(...));
     }
 
     /** @param list<float> $values */
@@ -190,8 +250,9 @@ final class PhasorSolver implements Solver
         $sealed = $motion->sealed();
         foreach ($shape->others as [$branch, $place]) {
             $id = $branch->element;
+            $set = $this->setOf($branch);
             if ($branch->type === ElementType::ElectronicMotor) {
-                $equations->inject($branch->from, $branch->to, $this->drawn());
+                $equations->inject($branch->from, $branch->to, (int) $set);
                 continue;
             }
             $admittance = $branch->admittance($values, $sealed[$id] ?? false);
@@ -200,9 +261,9 @@ final class PhasorSolver implements Solver
                 $admittances[$id] = $admittance;
                 $emfs[$id] = [$values[$this->slotsOf[$id]['volts']], 0.0];
                 $equations->drive($branch->from, $branch->to, $admittance, $emfs[$id], 0);
-            } elseif (isset($this->windings[$id])) {
+            } elseif ($set !== null) {
                 $admittances[$id] = $admittance;
-                $equations->drive($branch->from, $branch->to, $admittance, $motion->turns($id), $branch->type === ElementType::AuxiliaryWinding ? 2 : 1);
+                $equations->drive($branch->from, $branch->to, $admittance, $motion->turns($id), $set);
             }
         }
         [$re, $im] = $equations->solutions();

@@ -24,6 +24,9 @@ final readonly class PowerDraw
     public function settled(LinearPhasors $linear, array $weights, AlternatingMotion $motion): array
     {
         $conductance = $motion->conductance($this->motor);
+        if (!isset($linear->shape->isLive[$this->motor])) {
+            return [[...$weights, [0.0, 0.0]], [$conductance, 0.0]];
+        }
         [$re, $im] = $linear->superposed($this->from, $this->to, $weights);
         [$ofOneRe, $ofOneIm] = $linear->between($this->from, $this->to, \count($weights));
         // Seen from its terminals: one ampere lowers their voltage by the impedance of the circuit.

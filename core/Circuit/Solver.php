@@ -30,12 +30,12 @@ interface Solver
     public function solve(?array $values = null): SolvedState;
 
     /**
-     * A text that is equal for two vectors only if they give the same currents and, where asked for, potentials that {@see rehung()} can tell from each other's.
+     * A text that is equal for two vectors only if they give the same currents, and potentials that {@see rehung()} can tell from each other's.
      *
      * @param list<float> $values
      * @param list<float> $usual  a vector from which both are told apart
      */
-    public function signature(array $values, array $usual, bool $potentials): string;
+    public function signature(array $values, array $usual): string;
 
     /**
      * A solved state as another vector with the same {@see signature()} has it.

@@ -11,32 +11,45 @@ namespace Ispira\Core\Circuit;
  * transformation). The node with the fewest neighbours goes first. All this depends only on which
  * nodes are joined, so it is found once for all values of the elements.
  *
- * Admittances stand in one list: first those to ground by node, then those between pairs of nodes.
+ * Admittances stand in one list: first those to ground by node, then those between pairs of nodes. Nodes without
+ * a branch are left out. It is also found here which nodes can have an admittance to ground, and a current fed in by
+ * which sets of sources, once those before them are gone.
  */
 final readonly class StarMesh
 {
     /** @var list<int> place of each branch's admittance; that of ground where both its ends are one node */
     public array $places;
 
-    /** @var list<array{node: int, neighbours: list<int>, places: list<int>, mesh: list<int>}> mesh: place for each pair of a neighbour and one before it */
+    /** @var list<array{node: int, neighbours: list<int>, places: list<int>, mesh: list<int>, grounded: bool, sets: list<int>}> mesh: place for each pair of a neighbour and one before it */
     public array $steps;
+
+    /** @var list<int> one node of each part that ground does not hold */
+    public array $floating;
 
     /** How many admittances there are. */
     public int $size;
 
     /**
-     * @param int                             $nodes    node 0 is ground
+     * @param int                         $nodes    node 0 is ground
      * @param list<array{0: int, 1: int}> $branches pairs of nodes
+     * @param array<int, list<int>>       $fed      sets of sources that feed a current into a node
      */
-    public function __construct(public int $nodes, array $branches)
+    public function __construct(public int $nodes, array $branches, array $fed)
     {
         $next = $nodes;
         /** @var array<int, array<int, int>> $joined place of a pair, both ways */
-        $joined = array_fill(0, $nodes, []);
+        $joined = [];
+        $grounded = [];
         $places = [];
         foreach ($branches as [$a, $b]) {
-            if ($a === 0 || $b === 0 || $a === $b) {
-                $places[] = $a === $b ? 0 : $a + $b;
+            if ($a === $b) {
+                $places[] = 0;
+                continue;
+            }
+            if ($a === 0 || $b === 0) {
+                $places[] = $a + $b;
+                $grounded[$a + $b] = true;
+                $joined[$a + $b] ??= [];
                 continue;
             }
             $places[] = $joined[$a][$b] ?? $next;
@@ -45,9 +58,10 @@ final readonly class StarMesh
             }
         }
         $this->places = $places;
+        $sets = array_map(static fn (array $numbers): array => array_fill_keys($numbers, true), $fed);
         $left = array_map(\count(...), $joined);
-        unset($left[0]);
         $steps = [];
+        $floating = [];
         while ($left !== []) {
             $node = (int) array_search(min($left), $left, true);
             unset($left[$node]);
@@ -63,10 +77,19 @@ final readonly class StarMesh
                 }
                 unset($joined[$i][$node]);
                 $left[$i] = \count($joined[$i]);
+                $sets[$i] = ($sets[$i] ?? []) + ($sets[$node] ?? []);
+                if (isset($grounded[$node])) {
+                    $grounded[$i] = true;
+                }
             }
-            $steps[] = ['node' => $node, 'neighbours' => $neighbours, 'places' => array_values($joined[$node]), 'mesh' => $mesh];
+            if ($neighbours === [] && !isset($grounded[$node])) {
+                $floating[] = $node;
+                $grounded[$node] = true;
+            }
+            $steps[] = ['node' => $node, 'neighbours' => $neighbours, 'places' => array_values($joined[$node]), 'mesh' => $mesh, 'grounded' => isset($grounded[$node]), 'sets' => array_keys($sets[$node] ?? [])];
         }
         $this->steps = $steps;
+        $this->floating = $floating;
         $this->size = $next;
     }
 }

@@ -219,7 +219,7 @@ final class Predictions
         $solver = $this->simulator->solverFor($probe);
         $first = $this->applied(0, $setUp, $hypothesis, $probe, $few);
         $this->usual[$place] ??= $this->applied(0, $setUp, $this->sound, $probe, $few);
-        $signature = "$place|".$solver->signature($first, $this->usual[$place], $probe->quantity->isOfPlace());
+        $signature = "$place|".$solver->signature($first, $this->usual[$place]);
         if (!isset($this->shared[$signature])) {
             foreach (array_keys($this->drawsFor($few)->vectors) as $draw) {
                 $this->shared[$signature][] = $solver->solve($this->applied($draw, $setUp, $hypothesis, $probe, $few));
