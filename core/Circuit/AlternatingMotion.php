@@ -46,7 +46,7 @@ final class AlternatingMotion
     private array $auxiliary = [];
 
     /** @var array<string, array{0: float, 1: float}> turns of each winding over those of the first section: in phase with the flux, and ahead of it by a quarter period */
-    private array $turns = [];
+    public array $turns = [];
 
     /**
      * @param array<string, Element>            $movers
@@ -93,16 +93,6 @@ final class AlternatingMotion
     public function conductance(string $motor): float
     {
         return $this->conductances[$motor];
-    }
-
-    /**
-     * Turns of a winding over those of the first section: in phase with the flux, and ahead of it by a quarter period.
-     *
-     * @return array{0: float, 1: float}
-     */
-    public function turns(string $winding): array
-    {
-        return $this->turns[$winding];
     }
 
     /** Speed over synchronous: the turning rotor induces the auxiliary winding in proportion to it. */

@@ -228,10 +228,10 @@ final class CircuitSolver implements Solver
                 $changed[] = $slot;
             }
         }
-        $network = $this->network($this->withoutIdleBreaks($values, $usual, $changed));
-        $signature = $network->liveKey.';';
+        $live = $this->live($values, $usual, $changed);
+        $signature = implode(',', array_keys($live)).';';
         foreach ($changed as $slot) {
-            if (isset($network->liveBranches[$this->branchOf[$slot]])) {
+            if (isset($live[$this->branchOf[$slot]])) {
                 $signature .= "$slot=$values[$slot],";
             }
         }
@@ -240,18 +240,18 @@ final class CircuitSolver implements Solver
     }
 
     /**
-     * A vector with the branches closed again that open where nothing flows anyway: that leaves alive what was, and the network is a known one.
+     * Branches that can carry current. Where one only opened more of them than usual, no new network is needed.
      *
      * @param list<float> $values
      * @param list<float> $usual
      * @param list<int>   $changed slots in which they differ
      *
-     * @return array<int, float>
+     * @return array<int, true>
      */
-    private function withoutIdleBreaks(array $values, array $usual, array $changed): array
+    private function live(array $values, array $usual, array $changed): array
     {
-        $closed = $values;
-        $usually = null;
+        $usually = $this->network($usual);
+        $opened = [];
         foreach ($changed as $slot) {
             $branch = $this->branchOf[$slot];
             if ($this->ohmsSlots[$branch] !== $slot || ($values[$slot] < self::OPEN_FROM_OHMS) === ($usual[$slot] < self::OPEN_FROM_OHMS)) {
@@ -259,15 +259,14 @@ final class CircuitSolver implements Solver
             }
             if ($usual[$slot] >= self::OPEN_FROM_OHMS) {
                 // What closes may bring what was idle to life.
-                return $values;
+                return $this->network($values)->liveBranches;
             }
-            $usually ??= $this->network($usual);
-            if (!isset($usually->liveBranches[$branch])) {
-                $closed[$slot] = $usual[$slot];
+            if (isset($usually->liveBranches[$branch])) {
+                $opened[] = $branch;
             }
         }
 
-        return $closed;
+        return $opened === [] ? $usually->liveBranches : $usually->liveWithout($opened);
     }
 
     /**

@@ -18,6 +18,10 @@ namespace Ispira\Core\Circuit;
 final readonly class InductionMotor
 {
     /** Torque that is left of a motor whose auxiliary winding is dead, once it turns. */
+    /** Slips over that of pull-out up to which the torque is concave, and steps of Newton's rule that are enough. */
+    private const CONCAVE_TO = 1.7320508075688772;
+    private const MOST_STEPS = 12;
+
     private const WITHOUT_AUXILIARY = 0.55;
 
     /** Share of the auxiliary current above which more of it adds nothing. */
@@ -113,6 +117,10 @@ final readonly class InductionMotor
     {
         $help = self::WITHOUT_AUXILIARY + (1.0 - self::WITHOUT_AUXILIARY) * max(0.0, min($auxiliary, self::MOST_AUXILIARY));
         $drive = 2.0 * $help * $this->pullOutTorque * $flux * $flux;
+        $share = $this->besideSynchronous($drive);
+        if ($share !== null) {
+            return $share > self::STANDS_BELOW ? $share * $this->synchronousSpeed : 0.0;
+        }
         $upper = 1.0;
         $lower = $upper - 0.02;
         while ($lower > self::STANDS_BELOW && $this->surplus($lower, $drive) < 0.0) {
@@ -138,6 +146,36 @@ final readonly class InductionMotor
         }
 
         return $lower * $this->synchronousSpeed;
+    }
+
+    /**
+     * Where the surplus first vanishes below the synchronous speed, by Newton's rule.
+     *
+     * Up to a slip of √3 times the one of pull-out the torque is concave in the slip, and with it the surplus in the
+     * speed: its tangent lies above it, so that from a speed that is too high no step passes over the zero.
+     *
+     * @return float|null over the synchronous speed; null where it lies beyond, or nowhere
+     */
+    private function besideSynchronous(float $drive): ?float
+    {
+        $concave = 1.0 - self::CONCAVE_TO * $this->pullOutSlip;
+        $scale = ($this->synchronousSpeed / $this->ratedSpeed) ** 2;
+        $share = 1.0;
+        for ($step = 0; $step < self::MOST_STEPS && $share > $concave; ++$step) {
+            $slip = 1.0 - $share;
+            $parts = $slip * $slip + $this->pullOutSlip * $this->pullOutSlip;
+            $surplus = $drive * $slip * $this->pullOutSlip / $parts - $this->frictionTorque - $this->fanTorque * $scale * $share * $share;
+            $rise = -$drive * $this->pullOutSlip * ($this->pullOutSlip * $this->pullOutSlip - $slip * $slip) / ($parts * $parts) - 2.0 * $this->fanTorque * $scale * $share;
+            if ($surplus >= -1e-9) {
+                return $share;
+            }
+            if ($rise >= 0.0) {
+                return null;
+            }
+            $share -= $surplus / $rise;
+        }
+
+        return null;
     }
 
     /**

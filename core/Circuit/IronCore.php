@@ -16,23 +16,16 @@ final readonly class IronCore
     /** @var array<string, array{0: int, 1: int}> nodes of the sections of the main winding */
     private array $sections;
 
-    /** @var array<string, int> set of sources of each winding, see {@see LinearPhasors} */
-    private array $sets;
-
     /** @param array<string, int> $nodeNumbers */
     public function __construct(Netlist $netlist, private string $motor, array $nodeNumbers)
     {
-        $sections = $sets = [];
+        $sections = [];
         foreach ($netlist->elements as $id => $element) {
-            if ($element->type->isOnIron()) {
-                $sets[$id] = $element->type === ElementType::AuxiliaryWinding ? 2 : 1;
-                if ($sets[$id] === 1) {
-                    $sections[$id] = [$nodeNumbers[$element->from], $nodeNumbers[$element->to]];
-                }
+            if ($element->type->isOnIron() && $element->type !== ElementType::AuxiliaryWinding) {
+                $sections[$id] = [$nodeNumbers[$element->from], $nodeNumbers[$element->to]];
             }
         }
         $this->sections = $sections;
-        $this->sets = $sets;
     }
 
     /**
@@ -49,7 +42,7 @@ final readonly class IronCore
                 continue;
             }
             [$g, $s] = $admittance;
-            $turns = $motion->turns($id)[0];
+            $turns = $motion->turns[$id][0];
             [$re, $im] = $linear->between($a, $b, 0);
             $driven = [$driven[0] + $turns * ($g * $re - $s * $im), $driven[1] + $turns * ($g * $im + $s * $re)];
             [$re, $im] = $linear->between($a, $b, 1);
@@ -63,13 +56,13 @@ final readonly class IronCore
     }
 
     /**
-     * Weights of the sets of sources, voltages in series with the elements, and flux in V a turn.
+     * Weights of the sets of sources, and flux in V a turn.
      *
      * @param array{driven: array{0: float, 1: float}, standing: array{0: float, 1: float}, turning: array{0: float, 1: float}} $balance
      *
-     * @return array{0: list<array{0: float, 1: float}>, 1: array<string, array{0: float, 1: float}>, 2: array{0: float, 1: float}}
+     * @return array{0: list<array{0: float, 1: float}>, 1: array{0: float, 1: float}}
      */
-    public function settled(LinearPhasors $linear, array $balance, AlternatingMotion $motion): array
+    public function settled(array $balance, AlternatingMotion $motion): array
     {
         $turning = $motion->turning($this->motor);
         [$re, $im] = $motion->rotor($this->motor);
@@ -79,23 +72,6 @@ final readonly class IronCore
         $size = $re * $re + $im * $im;
         $flux = [($drivenRe * $re + $drivenIm * $im) / $size, ($drivenIm * $re - $drivenRe * $im) / $size];
 
-        return [[[1.0, 0.0], $flux, [$turning * $flux[0], $turning * $flux[1]]], $this->emfs($linear, $motion, $flux, $turning), $flux];
-    }
-
-    /**
-     * @param array{0: float, 1: float} $flux
-     *
-     * @return array<string, array{0: float, 1: float}>
-     */
-    private function emfs(LinearPhasors $linear, AlternatingMotion $motion, array $flux, float $turning): array
-    {
-        $emfs = $linear->emfs;
-        foreach ($this->sets as $id => $set) {
-            [$turns, $ahead] = $motion->turns($id);
-            $share = $set === 2 ? $turning : 1.0;
-            $emfs[$id] = [$share * ($turns * $flux[0] - $ahead * $flux[1]), $share * ($turns * $flux[1] + $ahead * $flux[0])];
-        }
-
-        return $emfs;
+        return [[[1.0, 0.0], $flux, [$turning * $flux[0], $turning * $flux[1]]], $flux];
     }
 }

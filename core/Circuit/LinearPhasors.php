@@ -19,6 +19,7 @@ final readonly class LinearPhasors
      * @param array<string, bool>                      $sealed      by contactor
      * @param array<string, array{0: float, 1: float}> $admittances of what holds a voltage, in S
      * @param array<string, array{0: float, 1: float}> $emfs        of the sources, in V
+     * @param array<string, array{0: float, 1: float}> $turns       of the windings, in phase with the flux and ahead of it
      * @param list<array<int, float>>                  $re          real part of the potentials in V, by set and node
      * @param list<array<int, float>>                  $im          imaginary part
      */
@@ -28,6 +29,7 @@ final readonly class LinearPhasors
         private array $sealed,
         private array $admittances,
         public array $emfs,
+        public array $turns,
         private array $re,
         private array $im,
     ) {

@@ -30,9 +30,6 @@ final class LiveNetwork
     /** @var array<int, true> branches that can carry current, those across an ideal branch included */
     public readonly array $liveBranches;
 
-    /** The live branches as a text: equal in networks in which the same branches are live. */
-    public readonly string $liveKey;
-
     /** @var list<array{node: int, neighbours: list<int>, edges: list<int>, targets: list<int>}> */
     private array $steps = [];
 
@@ -44,8 +41,20 @@ final class LiveNetwork
 
     private int $edgeCount = 0;
 
-    /** @var array{0: array<int, array{0: int, 1: int}>, 1: array<int, true>}|null live branches as pairs of live nodes, and the late ones of these, until an order of elimination is asked for */
-    private ?array $unordered;
+    /** @var array<int, array{0: int, 1: int}> live branches as pairs of the nodes that they lead to, by branch number */
+    private readonly array $pairs;
+
+    /** @var array<int, true> nodes of these at zero potential: ground, and one of each island that floats */
+    private readonly array $zero;
+
+    /** Node that ground is among those of {@see $pairs}. */
+    private readonly int $ground;
+
+    /** @var array<int, list<int>>|null branches at each of these nodes, once they were asked for */
+    private ?array $at = null;
+
+    /** Whether the order of elimination is known. */
+    private bool $ordered = false;
 
     /** @var list<float> conductance of each edge after elimination */
     private array $edges = [];
@@ -60,7 +69,7 @@ final class LiveNetwork
      * @param PotentialForest                    $joined    nodes joined by ideal branches
      * @param list<int>                          $late      nodes to eliminate last, so that {@see lateVolts()} is cheap for them
      */
-    public function __construct(int $nodeCount, array $branches, array $kept, PotentialForest $joined, array $late = [])
+    public function __construct(int $nodeCount, array $branches, private readonly array $kept, PotentialForest $joined, private readonly array $late = [])
     {
         $root = range(0, $nodeCount - 1);
         if (!$joined->isTrivial()) {
@@ -68,42 +77,88 @@ final class LiveNetwork
         }
         $ground = $root[0];
         $islandOf = self::islands($root, $branches);
-        $tie = [];
-        $numbers = [];
-        $island = [];
-        foreach ($root as $node => $supernode) {
-            $islandRoot = $islandOf[$supernode];
-            if ($islandRoot === $islandOf[$ground]) {
-                $island[$node] = 0;
-            } else {
-                $island[$node] = $numbers[$islandRoot] ??= \count($numbers) + 1;
-                $tie[$islandRoot] ??= $supernode;
-            }
-        }
-        $this->island = array_values($island);
-        foreach ($root as $node => $supernode) {
-            $tied = $tie[$islandOf[$supernode]] ?? null;
-            if ($supernode === $ground || $supernode === $tied) {
-                $root[$node] = 0;
-            }
-        }
-        [$live, $hangsOn] = $this->withoutDeadEnds($root, $branches, $kept);
-        $shunted = array_filter($branches, static fn (array $ends): bool => $root[$ends[0]] === $root[$ends[1]]);
-        $this->liveBranches = array_fill_keys(array_keys($live + $shunted), true);
-        $this->liveKey = implode(',', array_keys($this->liveBranches));
-        $representative = [];
-        foreach ($root as $node => $supernode) {
+        [$this->pairs, $hangsOn] = self::withoutDeadEnds($root, $branches, $kept);
+        $zero = [$ground => true];
+        $numbers = [$islandOf[$ground] => 0];
+        $island = $representative = [];
+        foreach ($root as $supernode) {
+            $of = $islandOf[$supernode];
             while (isset($hangsOn[$supernode])) {
                 $supernode = $hangsOn[$supernode];
             }
-            $representative[$node] = $supernode;
+            if (!isset($numbers[$of])) {
+                $numbers[$of] = \count($numbers);
+                $zero[$supernode] = true;
+            }
+            $island[] = $numbers[$of];
+            $representative[] = isset($zero[$supernode]) ? 0 : $supernode;
         }
-        $this->representative = array_values($representative);
-        $atLast = [];
-        foreach ($late as $node) {
-            $atLast[$this->representative[$node]] = true;
+        $this->island = $island;
+        $this->representative = $representative;
+        $this->zero = $zero;
+        $this->ground = $ground;
+        $live = array_fill_keys(array_keys($this->pairs), true);
+        foreach ($joined->isTrivial() ? [] : $branches as $branch => [$from, $to]) {
+            if ($root[$from] === $root[$to]) {
+                // Beside an ideal branch.
+                $live[$branch] = true;
+            }
         }
-        $this->unordered = [$live, $atLast];
+        $this->liveBranches = $live;
+    }
+
+    /**
+     * Live branches once some of them are open as well.
+     *
+     * @param list<int> $opened
+     *
+     * @return array<int, true>
+     */
+    public function liveWithout(array $opened): array
+    {
+        $at = $this->at ??= $this->branchesAt();
+        $degree = array_map(\count(...), $at);
+        $live = $this->liveBranches;
+        $ends = [];
+        foreach ($opened as $branch) {
+            unset($live[$branch]);
+            foreach ($this->pairs[$branch] as $node) {
+                --$degree[$node];
+                $ends[] = $node;
+            }
+        }
+        while ($ends !== []) {
+            $node = array_pop($ends);
+            if ($node === $this->ground || $degree[$node] !== 1) {
+                continue;
+            }
+            foreach ($at[$node] as $branch) {
+                if (isset($live[$branch])) {
+                    if (!isset($this->kept[$branch])) {
+                        [$a, $b] = $this->pairs[$branch];
+                        unset($live[$branch]);
+                        --$degree[$a];
+                        --$degree[$b];
+                        $ends[] = $a === $node ? $b : $a;
+                    }
+                    break;
+                }
+            }
+        }
+
+        return $live;
+    }
+
+    /** @return array<int, list<int>> by node */
+    private function branchesAt(): array
+    {
+        $at = [];
+        foreach ($this->pairs as $branch => [$a, $b]) {
+            $at[$a][] = $branch;
+            $at[$b][] = $branch;
+        }
+
+        return $at;
     }
 
     /**
@@ -148,8 +203,9 @@ final class LiveNetwork
      *
      * @return array{array<int, array{0: int, 1: int}>, array<int, int>} live branches, and the dead ends with what they hang on
      */
-    private function withoutDeadEnds(array $root, array $branches, array $kept): array
+    private static function withoutDeadEnds(array $root, array $branches, array $kept): array
     {
+        $ground = $root[0];
         $live = [];
         $at = [];
         foreach ($branches as $branch => [$from, $to]) {
@@ -165,7 +221,7 @@ final class LiveNetwork
         $queue = array_keys($at);
         while ($queue !== []) {
             $node = array_pop($queue);
-            if ($node === 0 || \count($at[$node]) !== 1) {
+            if ($node === $ground || \count($at[$node]) !== 1) {
                 continue;
             }
             $branch = array_key_first($at[$node]);
@@ -182,20 +238,20 @@ final class LiveNetwork
         return [$live, $hangsOn];
     }
 
-    /**
-     * @param array<int, array{0: int, 1: int}> $live
-     * @param array<int, true>                  $atLast
-     */
-    private function prepareElimination(array $live, array $atLast): void
+    private function order(): void
     {
-        $this->unordered = null;
+        $this->ordered = true;
         $firstLate = null;
+        $atLast = [];
+        foreach ($this->late as $node) {
+            $atLast[$this->representative[$node]] = true;
+        }
         $neighbours = [];
         $connect = function (int $a, int $b) use (&$neighbours): int {
             return $neighbours[$a][$b] ??= $neighbours[$b][$a] = $this->edgeCount++;
         };
-        foreach ($live as $branch => [$a, $b]) {
-            $this->edgeOfBranch[$branch] = $connect($a, $b);
+        foreach ($this->pairs as $branch => [$a, $b]) {
+            $this->edgeOfBranch[$branch] = $connect(isset($this->zero[$a]) ? 0 : $a, isset($this->zero[$b]) ? 0 : $b);
         }
         $remaining = array_diff_key($neighbours, $atLast);
         $later = array_intersect_key($neighbours, $atLast);
@@ -236,8 +292,8 @@ final class LiveNetwork
      */
     public function factorise(array $conductances): void
     {
-        if ($this->unordered !== null) {
-            $this->prepareElimination(...$this->unordered);
+        if (!$this->ordered) {
+            $this->order();
         }
         $g = $this->edgeCount > 0 ? array_fill(0, $this->edgeCount, 0.0) : [];
         foreach ($this->edgeOfBranch as $branch => $edge) {

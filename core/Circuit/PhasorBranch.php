@@ -28,12 +28,6 @@ final readonly class PhasorBranch
         return $values[$this->ohms] >= CircuitSolver::OPEN_FROM_OHMS && $this->type !== ElementType::ElectronicMotor;
     }
 
-    /** Whether there can be a voltage in it that drives a current. */
-    public function holdsVoltage(): bool
-    {
-        return $this->type === ElementType::AlternatingSource || $this->type->isOnIron();
-    }
-
     /** Whether it is an impedance and nothing else: no voltage in it, and nothing of it moves. */
     public function isPlain(): bool
     {

@@ -13,7 +13,6 @@ final readonly class PhasorPoint implements SolvedState
      * @param array<string, int>                       $nodeNumbers
      * @param list<array{0: float, 1: float}>          $weights     of the solutions by set of sources
      * @param array<string, array{0: float, 1: float}> $draws       admittance in S, by motor with electronics
-     * @param array<string, array{0: float, 1: float}> $emfs        in V of the first node above the second, by element that has any
      * @param array{0: float, 1: float}                $flux        of the induction motor, in V for each turn of the first section
      * @param list<float>                              $values
      * @param array<string, int>                       $slots
@@ -26,7 +25,6 @@ final readonly class PhasorPoint implements SolvedState
         private LinearPhasors $linear,
         private array $weights,
         private array $draws,
-        private array $emfs,
         private array $flux,
         private array $values,
         private array $slots,
@@ -38,13 +36,13 @@ final readonly class PhasorPoint implements SolvedState
     /** @param array<string, float> $speeds by what moves */
     public function moving(array $speeds): self
     {
-        return new self($this->netlist, $this->nodeNumbers, $this->linear, $this->weights, $this->draws, $this->emfs, $this->flux, $this->values, $this->slots, $speeds);
+        return new self($this->netlist, $this->nodeNumbers, $this->linear, $this->weights, $this->draws, $this->flux, $this->values, $this->slots, $speeds);
     }
 
     /** The same currents in a circuit of which only dead ends hang otherwise. */
     public function hanging(PhasorShape $shape): self
     {
-        return new self($this->netlist, $this->nodeNumbers, $this->linear, $this->weights, $this->draws, $this->emfs, $this->flux, $this->values, $this->slots, $this->speeds, $shape);
+        return new self($this->netlist, $this->nodeNumbers, $this->linear, $this->weights, $this->draws, $this->flux, $this->values, $this->slots, $this->speeds, $shape);
     }
 
     public function potential(string $node): ?float
@@ -102,7 +100,7 @@ final readonly class PhasorPoint implements SolvedState
         }
         [$g, $s] = $this->draws[$elementId] ?? $this->linear->admittance($elementId) ?? [0.0, 0.0];
         [$re, $im] = $this->phasorBetween($element->from, $element->to);
-        [$emfRe, $emfIm] = $this->emfs[$elementId] ?? [0.0, 0.0];
+        [$emfRe, $emfIm] = $this->emf($elementId);
         [$re, $im] = [$re - $emfRe, $im - $emfIm];
 
         return [$g * $re - $s * $im, $g * $im + $s * $re];
@@ -131,10 +129,23 @@ final readonly class PhasorPoint implements SolvedState
         return [$re, $im];
     }
 
-    /** @return array{0: float, 1: float} in V, without a current */
+    /** @return array{0: float, 1: float} in V of the first node above the second, without a current */
     private function ownVoltage(PhasorBranch $branch): array
     {
-        return $this->emfs[$branch->element] ?? ($branch->type === ElementType::AlternatingSource ? [$this->parameter("$branch->element.volts"), 0.0] : [0.0, 0.0]);
+        return $branch->type === ElementType::AlternatingSource ? [$this->parameter("$branch->element.volts"), 0.0] : $this->emf($branch->element);
+    }
+
+    /** @return array{0: float, 1: float} voltage in V of a source, or that the flux induces in a winding */
+    private function emf(string $element): array
+    {
+        if (!isset($this->linear->turns[$element])) {
+            return $this->linear->emfs[$element] ?? [0.0, 0.0];
+        }
+        [$turns, $ahead] = $this->linear->turns[$element];
+        // The rotor's flux ahead of the main one is as strong as it turns.
+        [$re, $im] = $this->weights[2];
+
+        return [$turns * $this->flux[0] - $ahead * $im, $turns * $this->flux[1] + $ahead * $re];
     }
 
     private function shape(): PhasorShape

@@ -42,7 +42,11 @@ final class PhasorShape
      */
     public function __construct(int $nodes, public readonly array $conducting, \Closure $setOf)
     {
-        $parts = LiveParts::of(array_map(static fn (PhasorBranch $branch): array => ['from' => $branch->from, 'to' => $branch->to, 'drives' => $branch->holdsVoltage()], $conducting));
+        $parts = self::fed($conducting, static fn (PhasorBranch $branch): bool => $branch->type === ElementType::AlternatingSource);
+        if (array_filter($parts, static fn (string $id): bool => $conducting[$id]->type->isOnIron()) !== []) {
+            // A winding in which a current flows makes the iron feed the others.
+            $parts = self::fed($conducting, static fn (PhasorBranch $branch): bool => $branch->type === ElementType::AlternatingSource || $branch->type->isOnIron());
+        }
         $this->isLive = array_flip($parts);
         $this->liveKey = implode(' ', $parts).';';
         $live = array_values(array_intersect_key($conducting, $this->isLive));
@@ -75,6 +79,17 @@ final class PhasorShape
         $this->others = $others;
         $this->livePart = $livePart;
         $this->island = array_map($islands->root(...), range(0, $nodes - 1));
+    }
+
+    /**
+     * @param array<string, PhasorBranch>   $conducting
+     * @param \Closure(PhasorBranch): bool $drives
+     *
+     * @return list<string> elements in a closed way that something drives
+     */
+    private static function fed(array $conducting, \Closure $drives): array
+    {
+        return LiveParts::of(array_map(static fn (PhasorBranch $branch): array => ['from' => $branch->from, 'to' => $branch->to, 'drives' => $drives($branch)], $conducting));
     }
 
     /** Whether what is live ties two nodes together: their potentials then stand in its solution. */

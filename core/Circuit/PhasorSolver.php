@@ -129,12 +129,12 @@ final class PhasorSolver implements Solver
         $linear = $this->linear($values, $motion);
         $balance = $this->iron?->balance($linear, $motion);
         for ($pass = 1;; ++$pass) {
-            [$weights, $emfs, $flux] = $this->iron === null || $balance === null ? [[[1.0, 0.0]], $linear->emfs, [0.0, 0.0]] : $this->iron->settled($linear, $balance, $motion);
+            [$weights, $flux] = $this->iron === null || $balance === null ? [[[1.0, 0.0]], [0.0, 0.0]] : $this->iron->settled($balance, $motion);
             $draws = [];
             if ($this->draw !== null) {
                 [$weights, $draws[$this->draw->motor]] = $this->draw->settled($linear, $weights, $motion);
             }
-            $point = new PhasorPoint($this->netlist, $this->nodeNumbers, $linear, $weights, $draws, $emfs, $flux, $values, $this->slots);
+            $point = new PhasorPoint($this->netlist, $this->nodeNumbers, $linear, $weights, $draws, $flux, $values, $this->slots);
             if (!$motion->follows($point) || $pass === self::MOST_PASSES) {
                 return $point->moving($motion->speeds());
             }
@@ -263,11 +263,11 @@ final class PhasorSolver implements Solver
                 $equations->drive($branch->from, $branch->to, $admittance, $emfs[$id], 0);
             } elseif ($set !== null) {
                 $admittances[$id] = $admittance;
-                $equations->drive($branch->from, $branch->to, $admittance, $motion->turns($id), $set);
+                $equations->drive($branch->from, $branch->to, $admittance, $motion->turns[$id], $set);
             }
         }
         [$re, $im] = $equations->solutions();
 
-        return new LinearPhasors($shape, $values, $sealed, $admittances, $emfs, $re, $im);
+        return new LinearPhasors($shape, $values, $sealed, $admittances, $emfs, $motion->turns, $re, $im);
     }
 }

@@ -45,6 +45,9 @@ final class Predictions
     /** @var array<string, list<Hypothesis>> one a draw, by hypothesis */
     private array $inDegree = [];
 
+    /** @var array<string, array<int, list<float>>> by set-up and position, one a draw */
+    private array $withSetUp = [];
+
     /** @var array<string, list<float>> first draw of the sound circuit, by set-up */
     private array $usual = [];
 
@@ -140,7 +143,10 @@ final class Predictions
         if ($test->probe->quantity === Quantity::Speed && $this->circuit->setUps[$test->setUp]->atRest !== []) {
             return pack('d*', ...$this->restless($hypothesis, $test));
         }
-        $numbers = array_map(fn (SolvedState $point): float => $this->simulator->observe($test->probe, $point), $this->points($hypothesis, $test->setUp, $test->probe, $few));
+        $numbers = [];
+        foreach ($this->points($hypothesis, $test->setUp, $test->probe, $few) as $point) {
+            $numbers[] = $this->simulator->observe($test->probe, $point);
+        }
         if ($test->probe->quantity === Quantity::Speed) {
             $numbers = $hypothesis->decouples() ? array_fill(0, \count($numbers), 0.0) : $this->asHeard($test, $numbers);
         }
@@ -237,7 +243,29 @@ final class Predictions
     /** @return list<float> */
     private function applied(int $draw, SetUp $setUp, Hypothesis $hypothesis, Probe $probe, bool $few): array
     {
-        return $this->simulator->valuesAt($probe, $this->simulator->valuesFor($this->drawsFor($few)->vectors[$draw], $setUp, $this->inDegree($hypothesis, $few)[$draw]));
+        $values = $hypothesis->onlyLimits()
+            ? $this->simulator->limited($this->withSetUp($draw, $setUp, $hypothesis->acts, $few), $hypothesis)
+            : $this->simulator->valuesFor($this->drawsFor($few)->vectors[$draw], $setUp, $this->inDegree($hypothesis, $few)[$draw]);
+
+        return $this->simulator->valuesAt($probe, $values);
+    }
+
+    /**
+     * A draw with a set-up applied, and nothing wrong but where the control stands.
+     *
+     * @param array<array-key, string> $acts position → position that it really makes
+     *
+     * @return list<float>
+     */
+    private function withSetUp(int $draw, SetUp $setUp, array $acts, bool $few): array
+    {
+        $position = $acts[$setUp->position] ?? $setUp->position;
+
+        return $this->withSetUp[($few ? 'few ' : '')."$setUp->key|$position"][$draw] ??= $this->simulator->valuesFor(
+            $this->drawsFor($few)->vectors[$draw],
+            $setUp,
+            new Hypothesis('', [], [], 1.0, [], $acts),
+        );
     }
 
     /** @return list<Hypothesis> a fault as bad as each draw has it */

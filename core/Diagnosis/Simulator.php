@@ -8,7 +8,7 @@ use Ispira\Core\Circuit\Capacitor;
 use Ispira\Core\Circuit\Ohmmeter;
 use Ispira\Core\Circuit\SolvedState;
 use Ispira\Core\Circuit\Solver;
-use Ispira\Core\Family\AdjustmentKind;
+use Ispira\Core\Family\Adjustment;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\PositionKind;
 use Ispira\Core\Family\Probe;
@@ -52,24 +52,61 @@ final class Simulator
      */
     public function valuesFor(array $values, SetUp $setUp, Hypothesis $hypothesis, bool $atRest = false): array
     {
-        $position = $hypothesis->acts[$setUp->position] ?? $setUp->position;
-        $adjustments = [...$this->circuit->positions[$position]->adjustments, ...$setUp->adjustments, ...($atRest ? $setUp->atRest : []), ...$hypothesis->adjustments];
-        $late = [];
-        $changed = [];
-        foreach ($adjustments as $adjustment) {
-            if ($adjustment->kind === AdjustmentKind::AtLeast || $adjustment->kind === AdjustmentKind::AtMost) {
-                $late[] = $adjustment;
-            } else {
-                $slot = $this->solver->slot($adjustment->parameter);
-                $changed[$slot] = $adjustment->applyTo($changed[$slot] ?? $values[$slot]);
-            }
-        }
-        foreach ($late as $adjustment) {
-            $slot = $this->solver->slot($adjustment->parameter);
-            $changed[$slot] = $adjustment->applyTo($changed[$slot] ?? $values[$slot]);
+        $adjustments = $this->adjustments($setUp, $hypothesis, $atRest);
+        if ($hypothesis->onlyLimits()) {
+            return $this->limited($this->adjusted($values, $adjustments), $hypothesis);
         }
 
-        return array_values(array_replace($values, $changed));
+        return $this->adjusted($values, [...$adjustments, ...$hypothesis->adjustments]);
+    }
+
+    /**
+     * Limits that a hypothesis sets, on a vector with the set-up applied.
+     *
+     * @param list<float> $values
+     *
+     * @return list<float>
+     */
+    public function limited(array $values, Hypothesis $hypothesis): array
+    {
+        foreach ($hypothesis->adjustments as $adjustment) {
+            $slot = $this->solver->slot($adjustment->parameter);
+            $values[$slot] = $adjustment->applyTo($values[$slot]);
+        }
+
+        return array_values($values);
+    }
+
+    /**
+     * What a set-up changes, in the position that the control really makes.
+     *
+     * @return list<Adjustment>
+     */
+    private function adjustments(SetUp $setUp, Hypothesis $hypothesis, bool $atRest): array
+    {
+        $position = $hypothesis->acts[$setUp->position] ?? $setUp->position;
+
+        return [...$this->circuit->positions[$position]->adjustments, ...$setUp->adjustments, ...($atRest ? $setUp->atRest : [])];
+    }
+
+    /**
+     * @param list<float>      $values
+     * @param list<Adjustment> $adjustments limits come after the others
+     *
+     * @return list<float>
+     */
+    private function adjusted(array $values, array $adjustments): array
+    {
+        foreach ([false, true] as $limits) {
+            foreach ($adjustments as $adjustment) {
+                if ($adjustment->isLimit() === $limits) {
+                    $slot = $this->solver->slot($adjustment->parameter);
+                    $values[$slot] = $adjustment->applyTo($values[$slot]);
+                }
+            }
+        }
+
+        return array_values($values);
     }
 
     /** The circuit as the probe finds it: an ohmmeter brings its own source and needs the others dead. */

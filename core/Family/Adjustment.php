@@ -61,6 +61,12 @@ final readonly class Adjustment
         return self::atMost("$element.ohms", $ohms);
     }
 
+    /** Whether it only keeps a value from being lower or higher than its own. */
+    public function isLimit(): bool
+    {
+        return $this->kind === AdjustmentKind::AtLeast || $this->kind === AdjustmentKind::AtMost;
+    }
+
     /** Whether it comes in degrees: corrosion, drag and drift do, breaks and welds do not. */
     public function hasDegree(): bool
     {
