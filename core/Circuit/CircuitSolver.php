@@ -45,7 +45,7 @@ final class CircuitSolver implements Solver
     /** @var list<list<int>> the same, as many to a list as an integer has bits to spare */
     private readonly array $inWords;
 
-    /** @var list<int> branch numbers */
+    /** @var array<int, int> place of its voltage, by branch number */
     private array $sources = [];
 
     /** Change of a control's value under which it has settled (no ear hears a thousandth of a duty), and rounds after which it never does. */
@@ -62,6 +62,9 @@ final class CircuitSolver implements Solver
 
     /** @var list<int> branch numbers */
     private array $coils = [];
+
+    /** @var array<int, array{0: int, 1: int}> coil branch → places of its pull-in and drop-out voltage */
+    private array $thresholds = [];
 
     /** @var array<int, list<int>> coil branch → contact branches */
     private array $contacts = [];
@@ -83,7 +86,7 @@ final class CircuitSolver implements Solver
             }
             $this->ohmsSlots[] = $this->slots[$element->id.'.'.$element->type->resistanceParameter()];
             match ($element->type) {
-                ElementType::Source => $this->sources[] = $number,
+                ElementType::Source => $this->sources[$number] = $this->slots["$element->id.volts"],
                 ElementType::Coil => $this->coils[] = $number,
                 ElementType::ControlInput => $this->controls[] = $number,
                 ElementType::AlternatingSource, ElementType::Impedance, ElementType::Contactor => throw CircuitError::alternating($element->id),
@@ -93,8 +96,12 @@ final class CircuitSolver implements Solver
                 $this->driving[$number] = true;
             }
         }
+        foreach ($this->coils as $coil) {
+            $id = $this->branches[$coil]->id;
+            $this->thresholds[$coil] = [$this->slots["$id.pullInVolts"], $this->slots["$id.dropOutVolts"]];
+        }
         $this->inWords = array_chunk($this->ohmsSlots, 60);
-        $this->settlement = new EmfSettlement($this->branches, $this->branchNumbers, $this->ends, $this->slots);
+        $this->settlement = new EmfSettlement($this->branches, $this->branchNumbers, $this->ends, $this->slots, $this->ohmsSlots);
         foreach ($this->branches as $number => $element) {
             if ($element->coil !== null) {
                 $this->contacts[$this->branchNumbers[$element->coil]][] = $number;
@@ -141,23 +148,32 @@ final class CircuitSolver implements Solver
             if ($energised === [] && $this->controls === [] || $chatters || $round > self::MOST_ROUNDS) {
                 return $point;
             }
-            $seen[implode(',', array_map(intval(...), $energised))] = true;
+            $seen[self::positions($energised)] = true;
             foreach ($energised as $coil => $state) {
-                $element = $this->branches[$coil];
-                $volts = abs($point->voltageBetween($element->from, $element->to));
-                $threshold = $state ? 'dropOutVolts' : 'pullInVolts';
+                [$pullIn, $dropOut] = $this->thresholds[$coil];
                 $conducts = $values[$this->ohmsSlots[$coil]] < self::OPEN_FROM_OHMS;
-                $energised[$coil] = $conducts && $volts >= $values[$this->slots["$element->id.$threshold"]];
+                $energised[$coil] = $conducts && abs($point->between(...$this->ends[$coil])) >= $values[$state ? $dropOut : $pullIn];
             }
-            $steered = $this->steer($values, $point);
+            $steered = $this->controls !== [] && $this->steer($values, $point);
             $moves = $energised !== $point->energised;
             if (!$moves && !$steered) {
                 return $point;
             }
             // Contacts that move are other resistances. A control that steers leaves them as they are.
             $prepared = $moves ? null : $prepared;
-            $chatters = $moves && isset($seen[implode(',', array_map(intval(...), $energised))]);
+            $chatters = $moves && isset($seen[self::positions($energised)]);
         }
+    }
+
+    /** @param array<int, bool> $energised by coil */
+    private static function positions(array $energised): string
+    {
+        $positions = '';
+        foreach ($energised as $pulled) {
+            $positions .= $pulled ? '1' : '0';
+        }
+
+        return $positions;
     }
 
     /**
@@ -193,11 +209,8 @@ final class CircuitSolver implements Solver
      */
     public function electricBraking(array $values, string $motor): float
     {
-        $network = $this->network($values);
-        $conductances = $this->conductances($network, $values);
-        $network->factorise($conductances);
 
-        return $this->settlement->braking($network, $conductances, $values, $this->branchNumbers[$motor] ?? throw CircuitError::unknownParameter($motor));
+        return $this->settlement->braking(new PreparedNetwork($this->network($values), $values, $this->ohmsSlots), $values, $this->branchNumbers[$motor] ?? throw CircuitError::unknownParameter($motor));
     }
 
     /**
@@ -328,11 +341,8 @@ final class CircuitSolver implements Solver
                 }
             }
         }
-        $network = $joined === null ? $this->network($values) : $this->buildNetwork($values, $joined);
-        $conductances = $this->conductances($network, $values);
-        $network->factorise($conductances);
 
-        return new PreparedNetwork($network, $conductances, $joined);
+        return new PreparedNetwork($joined === null ? $this->network($values) : $this->buildNetwork($values, $joined), $values, $this->ohmsSlots, $joined);
     }
 
     /**
@@ -342,66 +352,48 @@ final class CircuitSolver implements Solver
     private function solveUnmoved(array $values, array $energised, bool $chatters, PreparedNetwork $prepared): OperatingPoint
     {
         $network = $prepared->network;
-        $conductances = $prepared->conductances;
         $joined = $prepared->joined;
+        $representative = $network->representative;
         $emf = [];
-        foreach ($this->sources as $number) {
+        $injected = $joined === null ? $prepared->noCurrent() : $this->fromJoined($prepared, $joined, $values);
+        foreach ($this->sources as $number => $slot) {
             if (isset($network->liveBranches[$number])) {
-                $emf[$number] = $values[$this->slots[$this->branches[$number]->id.'.volts']];
+                $emf[$number] = $values[$slot];
+                [$from, $to] = $this->ends[$number];
+                $current = $values[$slot] / $values[$this->ohmsSlots[$number]];
+                $injected[$representative[$from]] += $current;
+                $injected[$representative[$to]] -= $current;
             }
         }
-        $injected = $this->injected($network, $conductances, $emf, $joined);
         $moved = [];
         $speeds = $this->settlement->standing;
         if ($this->settlement->ports !== []) {
-            [$moved, $speeds] = $this->settlement->settle($prepared, $values, $network->lateVolts($injected, false));
+            [$moved, $speeds] = $this->settlement->settle($prepared, $values, $prepared->lateVolts($injected, false));
             foreach ($moved as $port => $volts) {
                 [$from, $to] = $this->ends[$port];
-                LiveNetwork::inject($injected, $network->representative[$from], $network->representative[$to], $conductances[$port] * $volts);
+                $current = $volts / $values[$this->ohmsSlots[$port]];
+                $injected[$representative[$from]] += $current;
+                $injected[$representative[$to]] -= $current;
             }
         }
-        $volts = $network->potentials($injected);
 
-        return new OperatingPoint($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $volts, $values, $this->ohmsSlots, $emf + $moved, $speeds, $energised, $chatters, $joined);
+        return new OperatingPoint($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $prepared->potentials($injected), $values, $this->ohmsSlots, $emf + $moved, $speeds, $energised, $chatters, $joined);
     }
 
     /**
      * @param array<int, float> $values
      *
-     * @return array<int, float> by live branch
+     * @return array<int, float> currents that the voltages of ideal branches drive, by live node
      */
-    private function conductances(LiveNetwork $network, array $values): array
+    private function fromJoined(PreparedNetwork $prepared, PotentialForest $joined, array $values): array
     {
-        $conductances = [];
-        foreach ($network->liveBranches as $number => $_) {
-            $conductances[$number] = 1.0 / $values[$this->ohmsSlots[$number]];
-        }
-
-        return $conductances;
-    }
-
-    /**
-     * @param array<int, float> $conductances
-     * @param array<int, float> $emf          volts of `from` above `to`, by branch
-     *
-     * @return array<int, float> currents fed in by the sources, by live node
-     */
-    private function injected(LiveNetwork $network, array $conductances, array $emf, ?PotentialForest $joined): array
-    {
-        $injected = [];
-        $representative = $network->representative;
-        foreach ($emf as $number => $volts) {
+        $injected = $prepared->noCurrent();
+        $representative = $prepared->network->representative;
+        foreach ($prepared->network->liveBranches as $number => $_) {
             [$from, $to] = $this->ends[$number];
-            LiveNetwork::inject($injected, $representative[$from], $representative[$to], $conductances[$number] * $volts);
-        }
-        if ($joined !== null) {
-            foreach ($conductances as $number => $conductance) {
-                [$from, $to] = $this->ends[$number];
-                $offset = $joined->offset($to) - $joined->offset($from);
-                if ($offset !== 0.0) {
-                    LiveNetwork::inject($injected, $representative[$from], $representative[$to], $conductance * $offset);
-                }
-            }
+            $current = ($joined->offset($to) - $joined->offset($from)) / $values[$this->ohmsSlots[$number]];
+            $injected[$representative[$from]] += $current;
+            $injected[$representative[$to]] -= $current;
         }
 
         return $injected;

@@ -20,7 +20,11 @@ final class EmfSettlement
     private const MOST_ROUNDS = 2000;
 
     /** Change of an EMF in V under which a round counts as the last. */
-    private const SETTLED = 1e-12;
+    private const SETTLED = 1e-10;
+
+    /** Rounds after which the settling leaps ahead, and the share of its last step but one that its last one may be for that. */
+    private const LEAP_EVERY = 3;
+    private const MOST_OF_FIRST = 0.98;
 
     /** Conductance in S under which a port carries no current whatever its EMF. */
     private const NO_PATH = 1e-13;
@@ -54,8 +58,9 @@ final class EmfSettlement
      * @param array<string, int>               $numbers  branch by element id
      * @param list<array{0: int, 1: int}>      $ends
      * @param array<string, int>               $slots    by "element.parameter"
+     * @param list<int>                        $ohmsSlots place of each branch's resistance
      */
-    public function __construct(private readonly array $branches, array $numbers, private readonly array $ends, private readonly array $slots)
+    public function __construct(private readonly array $branches, array $numbers, private readonly array $ends, private readonly array $slots, private readonly array $ohmsSlots)
     {
         $ports = [];
         $standing = [];
@@ -103,7 +108,6 @@ final class EmfSettlement
     public function settle(PreparedNetwork $prepared, array $values, array $volts): array
     {
         $network = $prepared->network;
-        $conductances = $prepared->conductances;
         $joined = $prepared->joined;
         $live = $network->liveBranches;
         $stalled = [];
@@ -111,14 +115,14 @@ final class EmfSettlement
             if (isset($live[$port])) {
                 [$from, $to] = $this->ends[$port];
                 $offset = $joined === null ? 0.0 : $joined->offset($from) - $joined->offset($to);
-                $stalled[$port] = ($this->across($network, $volts, $port) + $offset) * $conductances[$port];
+                $stalled[$port] = ($this->across($network, $volts, $port) + $offset) / $values[$this->ohmsSlots[$port]];
             }
         }
         $modules = $this->modules === [] ? [] : array_intersect_key($this->modules, $live);
         if ($modules === [] && $this->allStand($stalled, $values)) {
             return [[], $this->standing];
         }
-        $coupling = $prepared->coupling ??= $this->couple($network, $conductances, $stalled);
+        $coupling = $prepared->coupling ??= $this->couple($prepared, $values, $stalled);
         $eliminated = [];
         foreach ($modules as $output => $input) {
             $eliminated += $this->eliminate($output, $input, $stalled, $coupling, $values);
@@ -137,12 +141,11 @@ final class EmfSettlement
     /**
      * Torque for each rad/s by which the currents of a shaft's own EMFs brake it, in N·m·s.
      *
-     * @param array<int, float> $conductances
      * @param array<int, float> $values
      */
-    public function braking(LiveNetwork $network, array $conductances, array $values, int $motor): float
+    public function braking(PreparedNetwork $prepared, array $values, int $motor): float
     {
-        $coupling = $this->couple($network, $conductances, array_intersect_key($this->shafts[$motor] ?? [], $network->liveBranches));
+        $coupling = $this->couple($prepared, $values, array_intersect_key($this->shafts[$motor] ?? [], $prepared->network->liveBranches));
 
         return $this->fall($motor, $coupling, $values);
     }
@@ -173,26 +176,30 @@ final class EmfSettlement
     }
 
     /**
-     * @param array<int, float> $conductances
+     * @param array<int, float> $values
      * @param array<int, float|int> $ports live ones, as keys
      *
      * @return array<int, array<int, float>> fall of each port's current for a volt of each port's EMF, in S
      */
-    private function couple(LiveNetwork $network, array $conductances, array $ports): array
+    private function couple(PreparedNetwork $prepared, array $values, array $ports): array
     {
+        $network = $prepared->network;
         $response = [];
         $coupling = [];
         foreach ($ports as $port => $_) {
             if ($this->ports[$port]) {
                 [$from, $to] = $this->ends[$port];
-                $injected = [];
-                LiveNetwork::inject($injected, $network->representative[$from], $network->representative[$to], $conductances[$port]);
-                $response[$port] = $network->lateVolts($injected, true);
+                $conductance = 1.0 / $values[$this->ohmsSlots[$port]];
+                $injected = $prepared->noCurrent();
+                $injected[$network->representative[$from]] += $conductance;
+                $injected[$network->representative[$to]] -= $conductance;
+                $response[$port] = $prepared->lateVolts($injected, true);
             }
         }
         foreach ($ports as $port => $_) {
+            $conductance = 1.0 / $values[$this->ohmsSlots[$port]];
             foreach ($response as $other => $volts) {
-                $coupling[$port][$other] = (($port === $other ? 1.0 : 0.0) - $this->across($network, $volts, $port)) * $conductances[$port];
+                $coupling[$port][$other] = (($port === $other ? 1.0 : 0.0) - $this->across($network, $volts, $port)) * $conductance;
             }
         }
 
@@ -341,19 +348,22 @@ final class EmfSettlement
      */
     private function turn(array $stalled, array $coupling, array $values): array
     {
-        $emf = [];
-        $speeds = [];
+        $emf = $speeds = $falls = $windingsOf = [];
+        foreach ($this->shafts as $motor => $windings) {
+            $windingsOf[$motor] = array_intersect_key($windings, $stalled);
+            $falls[$motor] = $this->fall($motor, $coupling, $values);
+        }
         $several = \count($this->shafts) + \count($this->compounds) > 1;
-        for ($round = 0; $round < self::MOST_ROUNDS; ++$round) {
+        $before = $earlier = [];
+        for ($round = 1; $round <= self::MOST_ROUNDS; ++$round) {
             $largest = 0.0;
-            foreach ($this->shafts as $motor => $windings) {
-                $live = array_intersect_key($windings, $stalled);
+            foreach ($windingsOf as $motor => $live) {
                 $torque = 0.0;
                 foreach ($live as $port => $slot) {
-                    $torque += $values[$slot] * self::withOthers($port, $live, $stalled, $coupling, $emf);
+                    $torque += $values[$slot] * ($emf === [] ? $stalled[$port] : self::withOthers($port, $live, $stalled, $coupling, $emf));
                 }
                 [$friction, $fan, $braking] = $this->loads[$motor];
-                $speeds[$motor] = BrushedMotor::settledSpeed($torque, $this->fall($motor, $coupling, $values), 1.0, $values[$friction], $values[$fan], $values[$braking]);
+                $speeds[$motor] = BrushedMotor::settledSpeed($torque, $falls[$motor], 1.0, $values[$friction], $values[$fan], $values[$braking]);
                 foreach ($live as $port => $slot) {
                     $volts = $values[$slot] * $speeds[$motor];
                     $largest = max($largest, abs($volts - ($emf[$port] ?? 0.0)));
@@ -373,9 +383,35 @@ final class EmfSettlement
             if (!$several || $largest < self::SETTLED) {
                 break;
             }
+            if ($round % self::LEAP_EVERY === 0) {
+                $emf = self::leapt($earlier, $before, $emf);
+            }
+            [$earlier, $before] = [$before, $emf];
         }
 
         return [$emf, $speeds];
+    }
+
+    /**
+     * Where three rounds in a row seem to lead: Aitken's rule. The rounds after it settle what it misses.
+     *
+     * @param array<int, float> $earlier EMF by port, after the first of the rounds
+     * @param array<int, float> $before
+     * @param array<int, float> $emf
+     *
+     * @return array<int, float>
+     */
+    private static function leapt(array $earlier, array $before, array $emf): array
+    {
+        foreach ($emf as $port => $volts) {
+            $first = ($before[$port] ?? 0.0) - ($earlier[$port] ?? 0.0);
+            $second = $volts - ($before[$port] ?? 0.0);
+            if (abs($second) < self::MOST_OF_FIRST * abs($first)) {
+                $emf[$port] = $volts + $second * $second / ($first - $second);
+            }
+        }
+
+        return $emf;
     }
 
     /**

@@ -61,7 +61,13 @@ final readonly class OperatingPoint implements SolvedState
         $a = $this->nodeNumbers[$plus] ?? throw CircuitError::unknownNode($plus);
         $b = $this->nodeNumbers[$minus] ?? throw CircuitError::unknownNode($minus);
 
-        return $this->network->island[$a] === $this->network->island[$b] ? $this->atNode($a) - $this->atNode($b) : 0.0;
+        return $this->between($a, $b);
+    }
+
+    /** The same between two nodes by their numbers. */
+    public function between(int $plus, int $minus): float
+    {
+        return $this->network->island[$plus] === $this->network->island[$minus] ? $this->atNode($plus) - $this->atNode($minus) : 0.0;
     }
 
     /** Current through an element from its first node to its second, in A. */
