@@ -110,8 +110,9 @@ final class ComplexEquations
     public function solutions(): array
     {
         [$g, $s, $fedRe, $fedIm] = [$this->g, $this->s, $this->fedRe, $this->fedIm];
-        $inverses = [];
-        foreach ($this->mesh->steps as ['node' => $node, 'neighbours' => $neighbours, 'places' => $places, 'mesh' => $mesh, 'grounded' => $grounded, 'sets' => $sets]) {
+        $inversesG = $inversesS = [];
+        foreach ($this->mesh->order as $step => $node) {
+            $places = $this->mesh->toNeighbours[$step];
             $sumG = $g[$node];
             $sumS = $s[$node];
             foreach ($places as $place) {
@@ -121,9 +122,13 @@ final class ComplexEquations
             $size = $sumG * $sumG + $sumS * $sumS;
             $inverseG = $sumG / $size;
             $inverseS = -$sumS / $size;
-            $inverses[] = [$inverseG, $inverseS];
+            $inversesG[] = $inverseG;
+            $inversesS[] = $inverseS;
+            $grounded = $this->mesh->grounded[$step];
+            $sets = $this->mesh->sets[$step];
+            $mesh = $this->mesh->mesh[$step];
             $pair = 0;
-            foreach ($neighbours as $number => $i) {
+            foreach ($this->mesh->neighbours[$step] as $number => $i) {
                 // Share of this neighbour: y/Σy.
                 $a = $g[$places[$number]];
                 $b = $s[$places[$number]];
@@ -149,13 +154,14 @@ final class ComplexEquations
             }
         }
 
-        return $this->substituted($inverses, $g, $s, $fedRe, $fedIm);
+        return $this->substituted($inversesG, $inversesS, $g, $s, $fedRe, $fedIm);
     }
 
     /**
      * Potentials, in the reverse order of elimination.
      *
-     * @param list<array{0: float, 1: float}> $inverses 1/Σy of each step's node when it was eliminated
+     * @param list<float>                   $inversesG 1/Σy of each step's node when it was eliminated: real part
+     * @param list<float>                   $inversesS imaginary part
      * @param array<int, float>             $g
      * @param array<int, float>             $s
      * @param array<int, array<int, float>> $fedRe
@@ -163,24 +169,25 @@ final class ComplexEquations
      *
      * @return array{0: list<array<int, float>>, 1: list<array<int, float>>}
      */
-    private function substituted(array $inverses, array $g, array $s, array $fedRe, array $fedIm): array
+    private function substituted(array $inversesG, array $inversesS, array $g, array $s, array $fedRe, array $fedIm): array
     {
         $solvedRe = $solvedIm = [];
-        $steps = $this->mesh->steps;
+        $order = $this->mesh->order;
+        $zeros = array_fill(0, $this->mesh->nodes, 0.0);
         foreach ($fedRe as $set => $fed) {
-            $voltsRe = $voltsIm = [0.0];
-            for ($number = \count($steps) - 1; $number >= 0; --$number) {
-                ['node' => $node, 'neighbours' => $neighbours, 'places' => $places] = $steps[$number];
+            $voltsRe = $voltsIm = $zeros;
+            for ($step = \count($order) - 1; $step >= 0; --$step) {
+                $node = $order[$step];
+                $places = $this->mesh->toNeighbours[$step];
                 $re = $fed[$node];
                 $im = $fedIm[$set][$node];
-                foreach ($neighbours as $position => $i) {
+                foreach ($this->mesh->neighbours[$step] as $position => $i) {
                     $place = $places[$position];
                     $re += $g[$place] * $voltsRe[$i] - $s[$place] * $voltsIm[$i];
                     $im += $g[$place] * $voltsIm[$i] + $s[$place] * $voltsRe[$i];
                 }
-                [$inverseG, $inverseS] = $inverses[$number];
-                $voltsRe[$node] = $re * $inverseG - $im * $inverseS;
-                $voltsIm[$node] = $re * $inverseS + $im * $inverseG;
+                $voltsRe[$node] = $re * $inversesG[$step] - $im * $inversesS[$step];
+                $voltsIm[$node] = $re * $inversesS[$step] + $im * $inversesG[$step];
             }
             $solvedRe[] = $voltsRe;
             $solvedIm[] = $voltsIm;

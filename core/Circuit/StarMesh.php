@@ -20,8 +20,23 @@ final readonly class StarMesh
     /** @var list<int> place of each branch's admittance; that of ground where both its ends are one node */
     public array $places;
 
-    /** @var list<array{node: int, neighbours: list<int>, places: list<int>, mesh: list<int>, grounded: bool, sets: list<int>}> mesh: place for each pair of a neighbour and one before it */
-    public array $steps;
+    /** @var list<int> node eliminated by each step */
+    public array $order;
+
+    /** @var list<list<int>> its neighbours then */
+    public array $neighbours;
+
+    /** @var list<list<int>> places of the admittances to these */
+    public array $toNeighbours;
+
+    /** @var list<list<int>> place for each pair of a neighbour and one before it */
+    public array $mesh;
+
+    /** @var list<bool> whether there can be an admittance from it to ground */
+    public array $grounded;
+
+    /** @var list<list<int>> sets of sources that can feed a current into it */
+    public array $sets;
 
     /** @var list<int> one node of each part that ground does not hold */
     public array $floating;
@@ -60,8 +75,7 @@ final readonly class StarMesh
         $this->places = $places;
         $sets = array_map(static fn (array $numbers): array => array_fill_keys($numbers, true), $fed);
         $left = array_map(\count(...), $joined);
-        $steps = [];
-        $floating = [];
+        $order = $around = $toNeighbours = $meshes = $groundedSteps = $setsOf = $floating = [];
         while ($left !== []) {
             $node = (int) array_search(min($left), $left, true);
             unset($left[$node]);
@@ -86,9 +100,19 @@ final readonly class StarMesh
                 $floating[] = $node;
                 $grounded[$node] = true;
             }
-            $steps[] = ['node' => $node, 'neighbours' => $neighbours, 'places' => array_values($joined[$node]), 'mesh' => $mesh, 'grounded' => isset($grounded[$node]), 'sets' => array_keys($sets[$node] ?? [])];
+            $order[] = $node;
+            $around[] = $neighbours;
+            $toNeighbours[] = array_values($joined[$node]);
+            $meshes[] = $mesh;
+            $groundedSteps[] = isset($grounded[$node]);
+            $setsOf[] = array_keys($sets[$node] ?? []);
         }
-        $this->steps = $steps;
+        $this->order = $order;
+        $this->neighbours = $around;
+        $this->toNeighbours = $toNeighbours;
+        $this->mesh = $meshes;
+        $this->grounded = $groundedSteps;
+        $this->sets = $setsOf;
         $this->floating = $floating;
         $this->size = $next;
     }
