@@ -108,7 +108,7 @@ final readonly class PhasorPoint implements SolvedState
 
     private function connected(string $a, string $b): bool
     {
-        return $this->shape()->island[$this->number($a)] === $this->shape()->island[$this->number($b)];
+        return $this->shape()->ties($this->number($a), $this->number($b));
     }
 
     /** @return array{0: float, 1: float} */

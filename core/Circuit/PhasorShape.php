@@ -18,9 +18,6 @@ final class PhasorShape
     /** @var list<array{0: PhasorBranch, 1: int}> the others that are live, each with the place of its admittance */
     public readonly array $others;
 
-    /** @var list<int> by node: one number for all that are tied together */
-    public readonly array $island;
-
     /** @var array<int, int> by node that something live is tied to: one number for all that live elements tie together */
     private readonly array $livePart;
 
@@ -42,27 +39,27 @@ final class PhasorShape
      */
     public function __construct(int $nodes, public readonly array $conducting, \Closure $setOf)
     {
-        $parts = self::fed($conducting, static fn (PhasorBranch $branch): bool => $branch->type === ElementType::AlternatingSource);
-        if (array_filter($parts, static fn (string $id): bool => $conducting[$id]->type->isOnIron()) !== []) {
+        $fed = self::fed($conducting, static fn (PhasorBranch $branch): bool => $branch->type === ElementType::AlternatingSource);
+        if (array_filter($fed, static fn (string $id): bool => $conducting[$id]->type->isOnIron()) !== []) {
             // A winding in which a current flows makes the iron feed the others.
-            $parts = self::fed($conducting, static fn (PhasorBranch $branch): bool => $branch->type === ElementType::AlternatingSource || $branch->type->isOnIron());
+            $fed = self::fed($conducting, static fn (PhasorBranch $branch): bool => $branch->type === ElementType::AlternatingSource || $branch->type->isOnIron());
         }
-        $this->isLive = array_flip($parts);
-        $this->liveKey = implode(' ', $parts).';';
+        $this->isLive = array_flip($fed);
+        $this->liveKey = implode(' ', $fed).';';
         $live = array_values(array_intersect_key($conducting, $this->isLive));
-        $fed = [];
+        $sets = [];
         foreach ($live as $branch) {
             $set = $setOf($branch);
             if ($set !== null) {
-                $fed[$branch->from][] = $set;
-                $fed[$branch->to][] = $set;
+                $sets[$branch->from][] = $set;
+                $sets[$branch->to][] = $set;
             }
         }
-        $this->mesh = new StarMesh($nodes, array_map(static fn (PhasorBranch $branch): array => $branch->type === ElementType::ElectronicMotor ? [0, 0] : [$branch->from, $branch->to], $live), $fed);
+        $this->mesh = new StarMesh($nodes, array_map(static fn (PhasorBranch $branch): array => $branch->type === ElementType::ElectronicMotor ? [0, 0] : [$branch->from, $branch->to], $live), $sets);
         $impedances = $others = $livePart = [];
-        $islands = new PotentialForest($nodes);
+        $parts = new PotentialForest($nodes);
         foreach ($live as $number => $branch) {
-            $islands->join($branch->from, $branch->to, 0.0);
+            $parts->join($branch->from, $branch->to, 0.0);
             if ($branch->isPlain()) {
                 $impedances[] = [$this->mesh->places[$number], $branch->ohms, $branch->reactance];
             } else {
@@ -70,15 +67,11 @@ final class PhasorShape
             }
         }
         foreach ($live as $branch) {
-            $livePart[$branch->from] = $livePart[$branch->to] = $islands->root($branch->from);
-        }
-        foreach ($conducting as $branch) {
-            $islands->join($branch->from, $branch->to, 0.0);
+            $livePart[$branch->from] = $livePart[$branch->to] = $parts->root($branch->from);
         }
         $this->impedances = $impedances;
         $this->others = $others;
         $this->livePart = $livePart;
-        $this->island = array_map($islands->root(...), range(0, $nodes - 1));
     }
 
     /**
@@ -98,6 +91,12 @@ final class PhasorShape
         return isset($this->livePart[$a], $this->livePart[$b]) && $this->livePart[$a] === $this->livePart[$b];
     }
 
+    /** Whether anything that conducts ties two nodes together. */
+    public function ties(int $a, int $b): bool
+    {
+        return $a === $b || $this->solves($a, $b) || $this->way($a, $b) !== [];
+    }
+
     /**
      * Elements from one node to another that conduct, in one of the ways there are, each with +1 where it is passed from its second node to its first.
      *
@@ -112,7 +111,7 @@ final class PhasorShape
     private function found(int $to, int $from): array
     {
         $this->hangsOn ??= $this->spanned();
-        $ups = [];
+        $ups = $roots = [];
         foreach ([$to, $from] as $side => $node) {
             $ups[$side] = [];
             while (isset($this->hangsOn[$node])) {
@@ -121,9 +120,10 @@ final class PhasorShape
                 $ups[$side][] = [$branch, ($branch->from === $node ? 1.0 : -1.0) * ($side === 0 ? 1.0 : -1.0)];
                 $node = $parent;
             }
+            $roots[$side] = $node;
         }
 
-        return [...$ups[0], ...$ups[1]];
+        return $roots[0] === $roots[1] ? [...$ups[0], ...$ups[1]] : [];
     }
 
     /** @return array<int, array{0: int, 1: PhasorBranch}> */
@@ -136,7 +136,7 @@ final class PhasorShape
         }
         $hangsOn = [];
         $seen = [];
-        foreach (array_keys($this->island) as $root) {
+        foreach (array_keys($at) as $root) {
             if (isset($seen[$root])) {
                 continue;
             }
