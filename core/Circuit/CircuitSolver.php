@@ -209,7 +209,6 @@ final class CircuitSolver implements Solver
      */
     public function electricBraking(array $values, string $motor): float
     {
-
         return $this->settlement->braking(new PreparedNetwork($this->network($values), $values, $this->ohmsSlots), $values, $this->branchNumbers[$motor] ?? throw CircuitError::unknownParameter($motor));
     }
 
@@ -255,9 +254,9 @@ final class CircuitSolver implements Solver
     /**
      * Branches that can carry current. Where one only opened more of them than usual, no new network is needed.
      *
-     * @param list<float> $values
-     * @param list<float> $usual
-     * @param list<int>   $changed slots in which they differ
+     * @param array<int, float> $values
+     * @param array<int, float> $usual
+     * @param list<int>         $changed slots in which they differ
      *
      * @return array<int, true>
      */

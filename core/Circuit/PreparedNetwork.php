@@ -14,7 +14,7 @@ final class PreparedNetwork
 
     private readonly Elimination $elimination;
 
-    /** @var list<float> conductance of each edge when the first of its nodes was eliminated */
+    /** @var array<int, float> conductance of each edge when the first of its nodes was eliminated */
     private readonly array $edges;
 
     /** @var list<float> reciprocal of the sum of the conductances at each step's node */
