@@ -36,6 +36,9 @@ final class AlternatingMotion
     /** @var array<string, float> in rad/s, 1 or 0 for a contactor, NAN where it chatters or cuts out */
     private array $speeds = [];
 
+    /** @var array<string, bool> whether hardly anything drives it, by what may move */
+    private array $still = [];
+
     /** @var array<string, InductionMotor> */
     private array $induction = [];
 
@@ -107,6 +110,12 @@ final class AlternatingMotion
         return $this->speeds;
     }
 
+    /** @return array<string, bool> whether hardly anything drives it, by what may move */
+    public function still(): array
+    {
+        return $this->still;
+    }
+
     /** Moves what a solution sets in motion; false when that leaves the circuit as it is. */
     public function follows(PhasorPoint $point): bool
     {
@@ -130,6 +139,7 @@ final class AlternatingMotion
             return false;
         }
         $volts = $point->voltageBetween($element->from, $element->to);
+        $this->still[$id] = $volts < SolvedState::HARDLY * $this->values[$this->slots[$id]['dropOutVolts']];
         if ($point->isOpen($id) || $volts < $this->values[$this->slots[$id]['dropOutVolts']]) {
             $this->speeds[$id] = 0.0;
 
@@ -147,7 +157,9 @@ final class AlternatingMotion
         $flux = $point->flux() / $motor->ratedEmf;
         $auxiliary = $motor->auxiliarySiemens > 0.0 && isset($this->auxiliary[$id]) ? $point->inQuadrature($this->auxiliary[$id]) / $motor->auxiliarySiemens : 1.0;
         $speed = 0.0;
-        if ($this->slips[$id] < 1.0 || $motor->starts($flux, $auxiliary)) {
+        $push = $motor->push($flux, $auxiliary);
+        $this->still[$id] = $push < SolvedState::HARDLY;
+        if ($this->slips[$id] < 1.0 || $push > 1.0) {
             $speed = $motor->speed($flux, $auxiliary);
         }
         $before = $this->slips[$id];
@@ -184,6 +196,7 @@ final class AlternatingMotion
                 }
             }
         }
+        $this->still[$id] = $torque === 0.0;
         $speed = $motor->speed($torque);
         $this->speeds[$id] = $speed > 0.0 && $motor->answer < 1.0 ? \NAN : $speed;
         $before = $this->conductances[$id];

@@ -366,8 +366,9 @@ final class CircuitSolver implements Solver
         }
         $moved = [];
         $speeds = $this->settlement->standing;
+        $push = 0.0;
         if ($this->settlement->ports !== []) {
-            [$moved, $speeds] = $this->settlement->settle($prepared, $values, $prepared->lateVolts($injected, false));
+            [$moved, $speeds, $push] = $this->settlement->settle($prepared, $values, $prepared->lateVolts($injected, false));
             foreach ($moved as $port => $volts) {
                 [$from, $to] = $this->ends[$port];
                 $current = $volts / $values[$this->ohmsSlots[$port]];
@@ -376,7 +377,7 @@ final class CircuitSolver implements Solver
             }
         }
 
-        return new OperatingPoint($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $prepared->potentials($injected), $values, $this->ohmsSlots, $emf + $moved, $speeds, $energised, $chatters, $joined);
+        return new OperatingPoint($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $prepared->potentials($injected), $values, $this->ohmsSlots, $emf + $moved, $speeds, $energised, $chatters, $push, $joined);
     }
 
     /**

@@ -103,7 +103,7 @@ final class EmfSettlement
      * @param array<int, float> $values
      * @param array<int, float> $volts  by node of a port, with all EMFs at zero
      *
-     * @return array{0: array<int, float>, 1: array<int, float>} EMF in V by port, and speed in rad/s by motor branch
+     * @return array{0: array<int, float>, 1: array<int, float>, 2: float} EMF in V by port, speed in rad/s by motor branch, and the largest torque at rest over what holds a shaft there
      */
     public function settle(PreparedNetwork $prepared, array $values, array $volts): array
     {
@@ -119,14 +119,16 @@ final class EmfSettlement
             }
         }
         $modules = $this->modules === [] ? [] : array_intersect_key($this->modules, $live);
-        if ($modules === [] && $this->allStand($stalled, $values)) {
-            return [[], $this->standing];
+        $push = $modules === [] ? $this->push($stalled, $values) : null;
+        if ($push !== null && $push <= 1.0) {
+            return [[], $this->standing, $push];
         }
         $coupling = $prepared->coupling ??= $this->couple($prepared, $values, $stalled);
         $eliminated = [];
         foreach ($modules as $output => $input) {
             $eliminated += $this->eliminate($output, $input, $stalled, $coupling, $values);
         }
+        $push ??= $this->push($stalled, $values);
         [$emf, $turning] = $this->turn($stalled, $coupling, $values);
         foreach (array_reverse($eliminated, true) as $port => [$fixed, $following]) {
             foreach ($following as $other => $share) {
@@ -135,7 +137,7 @@ final class EmfSettlement
             $emf[$port] = $fixed;
         }
 
-        return [$emf, $turning + $this->standing];
+        return [$emf, $turning + $this->standing, $push];
     }
 
     /**
@@ -151,28 +153,33 @@ final class EmfSettlement
     }
 
     /**
+     * Largest torque on a shaft at rest over the friction that holds it: none turns while it is not above 1.
+     *
      * @param array<int, float> $stalled
      * @param array<int, float> $values
      */
-    private function allStand(array $stalled, array $values): bool
+    private function push(array $stalled, array $values): float
     {
+        $push = 0.0;
         foreach ($this->shafts as $motor => $windings) {
             $torque = 0.0;
             foreach ($windings as $port => $slot) {
                 $torque += $values[$slot] * ($stalled[$port] ?? 0.0);
             }
-            if (abs($torque) > $values[$this->loads[$motor][0]]) {
-                return false;
-            }
+            $push = max($push, self::overFriction(abs($torque), $values[$this->loads[$motor][0]]));
         }
         foreach ($this->compounds as $armature => $shunt) {
             $motor = $this->compoundAt($armature, $values);
-            if (($motor['seriesConstant'] * ($stalled[$armature] ?? 0.0) + $motor['fieldConstant'] * ($stalled[$shunt] ?? 0.0)) * ($stalled[$armature] ?? 0.0) > $motor['frictionTorque']) {
-                return false;
-            }
+            $torque = ($motor['seriesConstant'] * ($stalled[$armature] ?? 0.0) + $motor['fieldConstant'] * ($stalled[$shunt] ?? 0.0)) * ($stalled[$armature] ?? 0.0);
+            $push = max($push, self::overFriction($torque, $motor['frictionTorque']));
         }
 
-        return true;
+        return $push;
+    }
+
+    private static function overFriction(float $torque, float $friction): float
+    {
+        return $torque <= 0.0 ? 0.0 : ($friction > 0.0 ? $torque / $friction : \INF);
     }
 
     /**

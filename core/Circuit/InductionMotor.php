@@ -99,10 +99,15 @@ final readonly class InductionMotor
         return [$resistive / $size, -$this->rotorReactance / $size - 1.0 / $this->magnetising];
     }
 
-    /** Whether it starts from rest. @param float $auxiliary share of the right auxiliary current in quadrature */
-    public function starts(float $flux, float $auxiliary): bool
+    /**
+     * Torque at rest over the friction that holds it: it starts above 1.
+     *
+     * @param float $flux      over rated
+     * @param float $auxiliary share of the right auxiliary current in quadrature
+     */
+    public function push(float $flux, float $auxiliary): float
     {
-        return $this->startTorque * max($this->pushed, min($auxiliary, self::MOST_AUXILIARY)) * $flux * $flux > $this->frictionTorque;
+        return $this->startTorque * max($this->pushed, min($auxiliary, self::MOST_AUXILIARY)) * $flux * $flux / $this->frictionTorque;
     }
 
     /**

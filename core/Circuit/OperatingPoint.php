@@ -19,6 +19,7 @@ final readonly class OperatingPoint implements SolvedState
      * @param array<int, float>  $speeds        rad/s by motor branch
      * @param array<int, bool>   $energised     by coil branch
      * @param bool               $chatters      true when no relay position is stable
+     * @param float              $push          largest torque on a shaft at rest over what holds it there; above 1 where any turns
      */
     public function __construct(
         private Netlist $netlist,
@@ -32,6 +33,7 @@ final readonly class OperatingPoint implements SolvedState
         private array $speeds,
         public array $energised,
         public bool $chatters,
+        private float $push,
         private ?PotentialForest $joined,
     ) {
     }
@@ -39,7 +41,7 @@ final readonly class OperatingPoint implements SolvedState
     /** The same potentials in a network with the same live branches. */
     public function within(LiveNetwork $network): self
     {
-        return $network === $this->network ? $this : new self($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $this->volts, $this->values, $this->ohmsSlots, $this->emf, $this->speeds, $this->energised, $this->chatters, $this->joined);
+        return $network === $this->network ? $this : new self($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $this->volts, $this->values, $this->ohmsSlots, $this->emf, $this->speeds, $this->energised, $this->chatters, $this->push, $this->joined);
     }
 
     /** Potential of a node above ground in V; null when the node floats. */
@@ -100,6 +102,11 @@ final readonly class OperatingPoint implements SolvedState
         $branch = $this->branchNumbers[$moverId] ?? throw CircuitError::unknownParameter($moverId);
 
         return $this->chatters ? \NAN : $this->speeds[$branch] ?? (float) $this->energised[$branch];
+    }
+
+    public function standsSurely(string $elementId): bool
+    {
+        return $this->push < self::HARDLY && !$this->chatters && isset($this->speeds[$this->branchNumbers[$elementId] ?? -1]);
     }
 
     public function parameter(string $name): float

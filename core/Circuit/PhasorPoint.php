@@ -17,6 +17,7 @@ final readonly class PhasorPoint implements SolvedState
      * @param list<float>                              $values
      * @param array<string, int>                       $slots
      * @param array<string, float>                     $speeds      by what moves
+     * @param array<string, bool>                      $still       whether hardly anything drives it, by what may move
      * @param PhasorShape|null                         $hung        what conducts where dead ends hang otherwise than in the circuit that was solved
      */
     public function __construct(
@@ -29,20 +30,24 @@ final readonly class PhasorPoint implements SolvedState
         private array $values,
         private array $slots,
         private array $speeds = [],
+        private array $still = [],
         private ?PhasorShape $hung = null,
     ) {
     }
 
-    /** @param array<string, float> $speeds by what moves */
-    public function moving(array $speeds): self
+    /**
+     * @param array<string, float> $speeds by what moves
+     * @param array<string, bool>  $still  by what may move
+     */
+    public function moving(array $speeds, array $still): self
     {
-        return new self($this->netlist, $this->nodeNumbers, $this->linear, $this->weights, $this->draws, $this->flux, $this->values, $this->slots, $speeds);
+        return new self($this->netlist, $this->nodeNumbers, $this->linear, $this->weights, $this->draws, $this->flux, $this->values, $this->slots, $speeds, $still);
     }
 
     /** The same currents in a circuit of which only dead ends hang otherwise. */
     public function hanging(PhasorShape $shape): self
     {
-        return new self($this->netlist, $this->nodeNumbers, $this->linear, $this->weights, $this->draws, $this->flux, $this->values, $this->slots, $this->speeds, $shape);
+        return new self($this->netlist, $this->nodeNumbers, $this->linear, $this->weights, $this->draws, $this->flux, $this->values, $this->slots, $this->speeds, $this->still, $shape);
     }
 
     public function potential(string $node): ?float
@@ -68,6 +73,11 @@ final readonly class PhasorPoint implements SolvedState
     public function speed(string $elementId): float
     {
         return $this->speeds[$elementId] ?? throw CircuitError::unknownParameter($elementId);
+    }
+
+    public function standsSurely(string $elementId): bool
+    {
+        return ($this->still[$elementId] ?? false) && $this->speeds[$elementId] === 0.0;
     }
 
     public function parameter(string $name): float

@@ -136,7 +136,7 @@ final class PhasorSolver implements Solver
             }
             $point = new PhasorPoint($this->netlist, $this->nodeNumbers, $linear, $weights, $draws, $flux, $values, $this->slots);
             if (!$motion->follows($point) || $pass === self::MOST_PASSES) {
-                return $point->moving($motion->speeds());
+                return $point->moving($motion->speeds(), $motion->still());
             }
             if ($motion->rewired) {
                 $linear = $this->linear($values, $motion);

@@ -24,6 +24,12 @@ interface SolvedState
     /** What a moving part does: rad/s of a shaft; 1 for a sealed contactor, 0 for a silent one, NAN for one that chatters. */
     public function speed(string $elementId): float;
 
+    /** Whether a moving part stands, and so little drives it that slightly other values of the parts leave it standing. */
+    public function standsSurely(string $elementId): bool;
+
+    /** Share of what starts a moving part under which it stands surely. */
+    public const HARDLY = 0.2;
+
     /**
      * A parameter that was solved for, as "element.parameter".
      *

@@ -20,6 +20,9 @@ final readonly class DrawnValues
     /** First rows of the designs for up to 7, 11, 15, 19 and 23 unknowns. */
     private const FIRST_ROWS = ['+++-+--', '++-+++---+-', '++++-+-++--+---', '++--++++-+-+----++-', '+++++-+-++--++--+-+----'];
 
+    /** Draws for judging that are one row and its mirror image. */
+    public const A_PAIR = 2;
+
     /** Rows of the design that are drawn for judging, each with its mirror image. */
     private const MIRRORED = 3;
 

@@ -49,18 +49,6 @@ final readonly class Hypothesis
         return false;
     }
 
-    /** Whether its faults break, weld and bridge, and do nothing else: they can then be put on a set-up that was applied before. */
-    public function onlyLimits(): bool
-    {
-        foreach ($this->adjustments as $adjustment) {
-            if (!$adjustment->isLimit()) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
     /**
      * The same, each of its faults a little more or less.
      *

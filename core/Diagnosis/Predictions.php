@@ -143,6 +143,9 @@ final class Predictions
         if ($test->probe->quantity === Quantity::Speed && $this->circuit->setUps[$test->setUp]->atRest !== []) {
             return pack('d*', ...$this->restless($hypothesis, $test));
         }
+        if ($test->probe->quantity === Quantity::Speed && $few && $this->standsSurely($hypothesis, $test)) {
+            return pack('d*', ...$this->asHeard($test, array_fill(0, \count($this->drawsFor(true)->vectors), 0.0)));
+        }
         $numbers = [];
         foreach ($this->points($hypothesis, $test->setUp, $test->probe, $few) as $point) {
             $numbers[] = $this->simulator->observe($test->probe, $point);
@@ -152,6 +155,18 @@ final class Predictions
         }
 
         return pack('d*', ...$numbers);
+    }
+
+    /** Whether what should turn stands in a draw and in its mirror image, so that it does in the others too. */
+    private function standsSurely(Hypothesis $hypothesis, Test $test): bool
+    {
+        foreach ($this->points($hypothesis, $test->setUp, $test->probe, true, DrawnValues::A_PAIR) as $point) {
+            if (!$point->standsSurely($test->probe->at)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** @return list<float> */
@@ -210,15 +225,16 @@ final class Predictions
     }
 
     /**
-     * The circuit's state in every draw. Hypotheses that differ only where no current flows share it.
+     * The circuit's state in every draw, or in the first few of them. Hypotheses that differ only where no current flows share it.
      *
      * @return list<SolvedState>
      */
-    private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe, bool $few): array
+    private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe, bool $few, int $most = \PHP_INT_MAX): array
     {
         $place = ($few ? 'few ' : '').$setUpKey.($probe->quantity === Quantity::Ohms ? '|'.$probe->key() : '');
         $key = "$hypothesis->key|$place".($probe->quantity->isOfPlace() ? '|volts' : '');
-        if (isset($this->points[$key])) {
+        $draws = min($most, \count($this->drawsFor($few)->vectors));
+        if (\count($this->points[$key] ?? []) >= $draws) {
             return $this->points[$key];
         }
         $setUp = $this->circuit->setUps[$setUpKey];
@@ -226,26 +242,26 @@ final class Predictions
         $first = $this->applied(0, $setUp, $hypothesis, $probe, $few);
         $this->usual[$place] ??= $this->applied(0, $setUp, $this->sound, $probe, $few);
         $signature = "$place|".$solver->signature($first, $this->usual[$place]);
-        if (!isset($this->shared[$signature])) {
-            foreach (array_keys($this->drawsFor($few)->vectors) as $draw) {
-                $this->shared[$signature][] = $solver->solve($this->applied($draw, $setUp, $hypothesis, $probe, $few));
-            }
-
-            return $this->points[$key] = $this->shared[$signature];
+        $shared = isset($this->shared[$signature]);
+        $states = $this->shared[$signature] ?? [];
+        for ($draw = \count($states); $draw < $draws; ++$draw) {
+            $states[] = $solver->solve($this->applied($draw, $setUp, $hypothesis, $probe, $few));
         }
+        $this->shared[$signature] = $states;
 
         // Only potentials of dead ends differ between hypotheses that share their currents.
-        return $this->points[$key] = !$probe->quantity->isOfPlace()
-            ? $this->shared[$signature]
-            : array_map(static fn (SolvedState $point): SolvedState => $solver->rehung($point, $first), $this->shared[$signature]);
+        return $this->points[$key] = !$shared || !$probe->quantity->isOfPlace()
+            ? $states
+            : array_map(static fn (SolvedState $point): SolvedState => $solver->rehung($point, $first), $states);
     }
 
     /** @return list<float> */
     private function applied(int $draw, SetUp $setUp, Hypothesis $hypothesis, Probe $probe, bool $few): array
     {
-        $values = $hypothesis->onlyLimits()
-            ? $this->simulator->limited($this->withSetUp($draw, $setUp, $hypothesis->acts, $few), $hypothesis)
-            : $this->simulator->valuesFor($this->drawsFor($few)->vectors[$draw], $setUp, $this->inDegree($hypothesis, $few)[$draw]);
+        $state = $this->inDegree($hypothesis, $few)[$draw];
+        $values = $this->simulator->canBePutOn($setUp, $hypothesis)
+            ? $this->simulator->putOn($this->withSetUp($draw, $setUp, $hypothesis->acts, $few), $state)
+            : $this->simulator->valuesFor($this->drawsFor($few)->vectors[$draw], $setUp, $state);
 
         return $this->simulator->valuesAt($probe, $values);
     }

@@ -25,6 +25,9 @@ final class Simulator
     /** @var array<string, Ohmmeter> by probe */
     private array $ohmmeters = [];
 
+    /** @var array<string, array<string, true>> parameters that a set-up limits, by set-up and position that is really made */
+    private array $limits = [];
+
     /** Speed in rad/s under which a shaft counts as standing, for the choice of what to compare with. */
     private const STANDS_BELOW = 1e-6;
 
@@ -52,29 +55,47 @@ final class Simulator
      */
     public function valuesFor(array $values, SetUp $setUp, Hypothesis $hypothesis, bool $atRest = false): array
     {
-        $adjustments = $this->adjustments($setUp, $hypothesis, $atRest);
-        if ($hypothesis->onlyLimits()) {
-            return $this->limited($this->adjusted($values, $adjustments), $hypothesis);
-        }
-
-        return $this->adjusted($values, [...$adjustments, ...$hypothesis->adjustments]);
+        return $this->adjusted($values, [...$this->adjustments($setUp, $hypothesis, $atRest), ...$hypothesis->adjustments]);
     }
 
     /**
-     * Limits that a hypothesis sets, on a vector with the set-up applied.
+     * Whether a hypothesis can be put on a set-up that was applied before: unless it assigns what the set-up limits.
+     */
+    public function canBePutOn(SetUp $setUp, Hypothesis $hypothesis): bool
+    {
+        $limits = $this->limits["$setUp->key|".($hypothesis->acts[$setUp->position] ?? '')] ??= $this->limitsOf($setUp, $hypothesis);
+        foreach ($hypothesis->adjustments as $adjustment) {
+            if (isset($limits[$adjustment->parameter]) && !$adjustment->isLimit()) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return array<string, true> parameters that a set-up keeps from being lower or higher than a value */
+    private function limitsOf(SetUp $setUp, Hypothesis $hypothesis): array
+    {
+        $limits = [];
+        foreach ($this->adjustments($setUp, $hypothesis, false) as $adjustment) {
+            if ($adjustment->isLimit()) {
+                $limits[$adjustment->parameter] = true;
+            }
+        }
+
+        return $limits;
+    }
+
+    /**
+     * A hypothesis put on a vector with a set-up applied, see {@see canBePutOn()}.
      *
      * @param list<float> $values
      *
      * @return list<float>
      */
-    public function limited(array $values, Hypothesis $hypothesis): array
+    public function putOn(array $values, Hypothesis $hypothesis): array
     {
-        foreach ($hypothesis->adjustments as $adjustment) {
-            $slot = $this->solver->slot($adjustment->parameter);
-            $values[$slot] = $adjustment->applyTo($values[$slot]);
-        }
-
-        return array_values($values);
+        return $this->adjusted($values, $hypothesis->adjustments);
     }
 
     /**
@@ -97,13 +118,18 @@ final class Simulator
      */
     private function adjusted(array $values, array $adjustments): array
     {
-        foreach ([false, true] as $limits) {
-            foreach ($adjustments as $adjustment) {
-                if ($adjustment->isLimit() === $limits) {
-                    $slot = $this->solver->slot($adjustment->parameter);
-                    $values[$slot] = $adjustment->applyTo($values[$slot]);
-                }
+        $limits = [];
+        foreach ($adjustments as $adjustment) {
+            if ($adjustment->isLimit()) {
+                $limits[] = $adjustment;
+                continue;
             }
+            $slot = $this->solver->slot($adjustment->parameter);
+            $values[$slot] = $adjustment->applyTo($values[$slot]);
+        }
+        foreach ($limits as $adjustment) {
+            $slot = $this->solver->slot($adjustment->parameter);
+            $values[$slot] = $adjustment->applyTo($values[$slot]);
         }
 
         return array_values($values);
