@@ -26,7 +26,7 @@ final class Belief
     private const DOUBTED_FROM = 0.5;
 
     /** Hypotheses that fall below this share of the best are not followed further within an episode. */
-    private const NEGLIGIBLE = 1e-7;
+    private const NEGLIGIBLE = 1e-6;
 
     /** @var array<string, float> by hypothesis, adding up to 1 */
     public array $weights = [];

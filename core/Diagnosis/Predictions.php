@@ -48,6 +48,9 @@ final class Predictions
     /** @var array<string, array<int, list<float>>> by set-up and position, one a draw */
     private array $withSetUp = [];
 
+    /** @var array<string, string> what decides its currents, by hypothesis and set-up */
+    private array $signatures = [];
+
     /** @var array<string, list<float>> first draw of the sound circuit, by set-up */
     private array $usual = [];
 
@@ -143,18 +146,41 @@ final class Predictions
         if ($test->probe->quantity === Quantity::Speed && $this->circuit->setUps[$test->setUp]->atRest !== []) {
             return pack('d*', ...$this->restless($hypothesis, $test));
         }
-        if ($test->probe->quantity === Quantity::Speed && $few && $this->standsSurely($hypothesis, $test)) {
-            return pack('d*', ...$this->asHeard($test, array_fill(0, \count($this->drawsFor(true)->vectors), 0.0)));
+        if ($test->probe->quantity === Quantity::Speed) {
+            return pack('d*', ...$this->heard($hypothesis, $test));
         }
+
+        return pack('d*', ...$this->observed($hypothesis, $test, $few));
+    }
+
+    /** @return list<float> */
+    private function observed(Hypothesis $hypothesis, Test $test, bool $few): array
+    {
         $numbers = [];
         foreach ($this->points($hypothesis, $test->setUp, $test->probe, $few) as $point) {
             $numbers[] = $this->simulator->observe($test->probe, $point);
         }
-        if ($test->probe->quantity === Quantity::Speed) {
-            $numbers = $hypothesis->decouples() ? array_fill(0, \count($numbers), 0.0) : $this->asHeard($test, $numbers);
+
+        return $numbers;
+    }
+
+    /**
+     * Speeds as they are heard, over the few draws. What stands in a draw and in its mirror image, so that nothing
+     * near starts it, stands in the others too: they are not solved for it.
+     *
+     * @return list<float>
+     */
+    private function heard(Hypothesis $hypothesis, Test $test): array
+    {
+        $draws = \count($this->drawsFor(true)->vectors);
+        if ($hypothesis->decouples()) {
+            return array_fill(0, $draws, 0.0);
+        }
+        if ($this->standsSurely($hypothesis, $test)) {
+            return $this->asHeard($test, array_fill(0, $draws, 0.0));
         }
 
-        return pack('d*', ...$numbers);
+        return $this->asHeard($test, $this->observed($hypothesis, $test, true));
     }
 
     /** Whether what should turn stands in a draw and in its mirror image, so that it does in the others too. */
@@ -183,19 +209,27 @@ final class Predictions
     }
 
     /**
-     * @param list<float> $speeds
+     * @param list<float> $speeds one a draw
      *
      * @return list<float>
      */
     private function asHeard(Test $test, array $speeds): array
     {
         $mover = $this->circuit->fullSpeedMover($test);
-        $speedsOf = fn (string $setUp, string $of): array => $this->soundSpeeds["$setUp|$of"] ??= array_map(
-            fn (SolvedState $point): float => $point->speed($of),
-            $this->points($this->sound, $setUp, $test->probe, true),
-        );
+        $sound = $this->soundSpeeds($test->setUp, $test->probe->at, $test->probe);
+        $full = $this->soundSpeeds($this->circuit->fullSpeedSetUp($mover)->key, $mover, $test->probe);
+        $heard = [];
+        foreach ($speeds as $draw => $speed) {
+            $heard[] = Simulator::heard($speed, $sound[$draw], $full[$draw]);
+        }
 
-        return array_map(Simulator::heard(...), $speeds, $speedsOf($test->setUp, $test->probe->at), $speedsOf($this->circuit->fullSpeedSetUp($mover)->key, $mover));
+        return $heard;
+    }
+
+    /** @return list<float> */
+    private function soundSpeeds(string $setUp, string $mover, Probe $probe): array
+    {
+        return $this->soundSpeeds["$setUp|$mover"] ??= array_map(static fn (SolvedState $point): float => $point->speed($mover), $this->points($this->sound, $setUp, $probe, true));
     }
 
     /** @return list<float> */
@@ -241,7 +275,7 @@ final class Predictions
         $solver = $this->simulator->solverFor($probe);
         $first = $this->applied(0, $setUp, $hypothesis, $probe, $few);
         $this->usual[$place] ??= $this->applied(0, $setUp, $this->sound, $probe, $few);
-        $signature = "$place|".$solver->signature($first, $this->usual[$place]);
+        $signature = $this->signatures["$hypothesis->key|$place"] ??= "$place|".$solver->signature($first, $this->usual[$place]);
         $shared = isset($this->shared[$signature]);
         $states = $this->shared[$signature] ?? [];
         for ($draw = \count($states); $draw < $draws; ++$draw) {
