@@ -132,9 +132,12 @@ final class CapturesTest extends TestCase
 
     private function file(string $test): UploadedFile
     {
-        $path = tempnam(sys_get_temp_dir(), 'scope').'.csv';
+        // The simulated scope goes by the ending; what is uploaded is a copy that goes with the test.
+        $path = sys_get_temp_dir().'/scope-'.bin2hex(random_bytes(6)).'.csv';
         self::assertSame(0, Artisan::call('ispira:scope-sim', ['test' => $test, 'file' => $path, '--seconds' => '0.2']));
+        $table = (string) file_get_contents($path);
+        unlink($path);
 
-        return new UploadedFile($path, 'scope.csv', 'text/csv', null, true);
+        return UploadedFile::fake()->createWithContent('scope.csv', $table);
     }
 }

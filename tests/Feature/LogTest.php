@@ -101,7 +101,7 @@ final class LogTest extends TestCase
     public function testOtherFilesAreNoPhotos(): void
     {
         $job = $this->jobOnBench($this->person());
-        foreach ([UploadedFile::fake()->createWithContent('photo.jpg', 'no picture'), UploadedFile::fake()->createWithContent('page.png', '<script>alert(1)</script>'), UploadedFile::fake()->createWithContent('cut.jpg', substr((string) file_get_contents($this->jpegWithPlace(200, 100)->getPathname()), 0, 60))] as $file) {
+        foreach ([UploadedFile::fake()->createWithContent('photo.jpg', 'no picture'), UploadedFile::fake()->createWithContent('page.png', '<script>alert(1)</script>'), UploadedFile::fake()->createWithContent('cut.jpg', substr((string) $this->jpegWithPlace(200, 100)->getContent(), 0, 60))] as $file) {
             $this->post("/jobs/$job->id/photos", ['id' => $this->ulid(), 'photo' => $file])->assertSessionHasErrors('photo');
         }
         $this->post("/jobs/$job->id/photos", ['id' => $this->ulid()])->assertSessionHasErrors('photo');
@@ -160,13 +160,12 @@ final class LogTest extends TestCase
     private function jpegWithPlace(int $width, int $height): UploadedFile
     {
         $picture = imagecreatetruecolor(max(1, $width), max(1, $height));
-        $path = tempnam(sys_get_temp_dir(), 'photo').'.jpg';
-        imagejpeg($picture, $path);
+        ob_start();
+        imagejpeg($picture);
+        $jpeg = (string) ob_get_clean();
         // One entry of the camera's own notes: orientation (tag 0x0112) is 6.
         $notes = "Exif\0\0MM\0*\0\0\0\x08\0\x01\x01\x12\0\x03\0\0\0\x01\0\x06\0\0\0\0\0\0".'secret place';
-        $jpeg = (string) file_get_contents($path);
-        file_put_contents($path, substr($jpeg, 0, 2)."\xff\xe1".pack('n', \strlen($notes) + 2).$notes.substr($jpeg, 2));
 
-        return new UploadedFile($path, 'photo.jpg', 'image/jpeg', null, true);
+        return UploadedFile::fake()->createWithContent('photo.jpg', substr($jpeg, 0, 2)."\xff\xe1".pack('n', \strlen($notes) + 2).$notes.substr($jpeg, 2));
     }
 }

@@ -62,10 +62,28 @@ final class InductionMotorTest extends TestCase
     public function testWithoutItsAuxiliaryWindingItDoesNotStartButRunsOnceItTurns(): void
     {
         $motor = self::motor(0.03, 0.97);
-        self::assertFalse($motor->starts(1.0, 0.0));
-        self::assertTrue($motor->starts(1.0, 1.0));
-        self::assertFalse(self::motor(0.6)->starts(1.0, 1.0), 'drag above the torque at rest');
+        self::assertSame(0.0, $motor->push(1.0, 0.0));
+        self::assertGreaterThan(1.0, $motor->push(1.0, 1.0));
+        self::assertLessThan(1.0, self::motor(0.6)->push(1.0, 1.0), 'drag above the torque at rest');
         self::assertEqualsWithDelta(954.0, self::motor()->speed(1.0, 0.0) * 30.0 / \M_PI, 2.0);
+    }
+
+    /** A search in steps of a thousandth, from the synchronous speed down, for the first speed that torque and load hold. */
+    public function testNoFasterSpeedHolds(): void
+    {
+        mt_srand(41);
+        for ($n = 0; $n < 150; ++$n) {
+            [$flux, $friction, $fan, $auxiliary] = [0.3 + 0.9 * mt_rand() / mt_getrandmax(), 0.4 * mt_rand() / mt_getrandmax(), mt_rand() / mt_getrandmax(), mt_rand() / mt_getrandmax()];
+            $motor = self::motor($friction, $fan);
+            $drive = 2.0 * (0.55 + 0.45 * $auxiliary) * 1.5 * $flux * $flux;
+            $held = 0.0;
+            for ($share = 0.9999; $share > 0.02 && $held === 0.0; $share -= 0.001) {
+                $slip = 1.0 - $share;
+                $torque = $drive / ($slip / 0.28 + 0.28 / $slip) - $friction - $fan * ($share * $motor->synchronousSpeed / $motor->ratedSpeed) ** 2;
+                $held = $torque >= 0.0 ? $share : 0.0;
+            }
+            self::assertEqualsWithDelta($held, $motor->speed($flux, $auxiliary) / $motor->synchronousSpeed, 0.0011, "flux $flux, friction $friction, fan $fan, auxiliary $auxiliary");
+        }
     }
 
     public function testALoadThatItCannotCarryStopsIt(): void

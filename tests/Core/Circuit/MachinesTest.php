@@ -200,4 +200,31 @@ final class MachinesTest extends TestCase
         $open[$solver->slot('brake.ohms')] = 1e10;
         self::assertSame(0.0, $solver->electricBraking(array_values($open), 'motor'));
     }
+
+    /** However many motors share their feeds: each turns where its torque meets its load, or stands while friction holds it. */
+    public function testSeveralMotorsAreEachInBalance(): void
+    {
+        mt_srand(53);
+        for ($round = 0; $round < 150; ++$round) {
+            $motors = mt_rand(2, 4);
+            $elements = [Element::source('battery', 'n0', '0', 13.2, self::random(0.01, 0.3))];
+            $fans = [];
+            for ($number = 1; $number <= $motors; ++$number) {
+                $fans["m$number"] = new BrushedMotor(self::random(0.1, 0.6), self::random(0.02, 0.06), self::random(0.0, 0.2), self::random(2e-6, 2e-5), self::random(0.0, 1e-4));
+                $elements[] = Element::resistor("r$number", 'n'.($number - 1), "n$number", self::random(0.02, 0.6));
+                $elements[] = Element::motor("m$number", "n$number", mt_rand(0, 2) === 0 && $number > 1 ? 'n'.($number - 2) : '0', $fans["m$number"]);
+            }
+            $point = (new CircuitSolver(new Netlist($elements)))->solve();
+            foreach ($fans as $id => $fan) {
+                $speed = $point->speed($id);
+                $torque = $fan->emfConstant * $point->current($id);
+                if ($speed === 0.0) {
+                    self::assertLessThanOrEqual($fan->frictionTorque + 1e-9, abs($torque), "round $round, $id");
+                } else {
+                    $turns = $speed < 0.0 ? -1.0 : 1.0;
+                    self::assertEqualsWithDelta($fan->frictionTorque + $fan->brakingConstant * abs($speed) + $fan->fanConstant * $speed * $speed, $turns * $torque, 1e-7, "round $round, $id");
+                }
+            }
+        }
+    }
 }

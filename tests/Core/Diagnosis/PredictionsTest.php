@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
+use Ispira\Core\Circuit\SolvedState;
 use Ispira\Core\Diagnosis\DrawnValues;
 use Ispira\Core\Diagnosis\Hypothesis;
 use Ispira\Core\Diagnosis\MemoryStore;
 use Ispira\Core\Diagnosis\Predictions;
 use Ispira\Core\Diagnosis\Simulator;
+use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\PositionKind;
 use Ispira\Core\Family\Quantity;
+use Ispira\Core\Family\Test;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -55,6 +58,60 @@ final class PredictionsTest extends TestCase
             }
         }
         self::assertGreaterThan(1000, $compared);
+    }
+
+    /** @return iterable<string, array{0: string}> */
+    public static function families(): iterable
+    {
+        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
+            yield $key => [$key];
+        }
+    }
+
+    /** What stands surely in one draw and in its mirror image is not solved in the others: it stands there too. */
+    #[DataProvider('families')]
+    public function testWhatSurelyStandsInAPairStandsInEveryDraw(string $key): void
+    {
+        $bench = new Bench([], false, $key);
+        $simulator = new Simulator($bench->circuit);
+        $drawn = DrawnValues::forJudging($bench->circuit, $simulator->solver);
+        $standing = 0;
+        foreach ($bench->circuit->positions as $position => $_) {
+            $test = array_values(array_filter($bench->circuit->tests, static fn (Test $test): bool => $test->probe->quantity === Quantity::Speed && $bench->circuit->setUps[$test->setUp]->position === (string) $position))[0] ?? null;
+            if ($test === null) {
+                continue;
+            }
+            foreach ($bench->hypotheses as $hypothesis) {
+                $points = array_map(fn (array $vector, array $degrees): SolvedState => $simulator->solver->solve($simulator->valuesFor($vector, $bench->circuit->setUps[$test->setUp], $hypothesis->inDegree(...$degrees))), $drawn->vectors, $drawn->degrees);
+                if ($points[0]->standsSurely($test->probe->at) && $points[1]->standsSurely($test->probe->at)) {
+                    ++$standing;
+                    foreach ($points as $point) {
+                        self::assertSame(0.0, abs($point->speed($test->probe->at)), "$test->key, $hypothesis->key");
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(0, $standing);
+    }
+
+    /** A fault put on a set-up that was applied before gives what both give when they are applied together. */
+    #[DataProvider('families')]
+    public function testAFaultCanBePutOnASetUp(string $key): void
+    {
+        $bench = new Bench([], false, $key);
+        $simulator = new Simulator($bench->circuit);
+        $nominal = $simulator->solver->nominalValues();
+        $put = 0;
+        foreach ($bench->circuit->setUps as $setUp) {
+            foreach ($bench->hypotheses as $hypothesis) {
+                if ($simulator->canBePutOn($setUp, $hypothesis)) {
+                    ++$put;
+                    $alone = $simulator->valuesFor($nominal, $setUp, new Hypothesis('', [], [], 1.0, [], $hypothesis->acts));
+                    self::assertSame($simulator->valuesFor($nominal, $setUp, $hypothesis), $simulator->putOn($alone, $hypothesis), "$setUp->key, $hypothesis->key");
+                }
+            }
+        }
+        self::assertGreaterThan(0, $put);
     }
 
     public function testTheSoundCircuitIsHeardRightEverywhere(): void
