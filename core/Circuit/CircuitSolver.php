@@ -42,8 +42,7 @@ final class CircuitSolver implements Solver
     /** @var list<int> branch → slot of its resistance */
     private array $ohmsSlots = [];
 
-    /** @var list<list<int>> the same, as many to a list as an integer has bits to spare */
-    private readonly array $inWords;
+    private readonly SwitchingSlots $switching;
 
     /** @var array<int, int> place of its voltage, by branch number */
     private array $sources = [];
@@ -69,7 +68,7 @@ final class CircuitSolver implements Solver
     /** @var array<int, list<int>> coil branch → contact branches */
     private array $contacts = [];
 
-    /** @var array<array-key, LiveNetwork> by which branches are open */
+    /** @var array<string, LiveNetwork> by which branches are open */
     private array $networks = [];
 
     public function __construct(public readonly Netlist $netlist)
@@ -100,7 +99,7 @@ final class CircuitSolver implements Solver
             $id = $this->branches[$coil]->id;
             $this->thresholds[$coil] = [$this->slots["$id.pullInVolts"], $this->slots["$id.dropOutVolts"]];
         }
-        $this->inWords = array_chunk($this->ohmsSlots, 60);
+        $this->switching = new SwitchingSlots($this->ohmsSlots);
         $this->settlement = new EmfSettlement($this->branches, $this->branchNumbers, $this->ends, $this->slots, $this->ohmsSlots);
         foreach ($this->branches as $number => $element) {
             if ($element->coil !== null) {
@@ -234,12 +233,7 @@ final class CircuitSolver implements Solver
                 $values[$this->ohmsSlots[$contact]] = $usual[$this->ohmsSlots[$contact]] = 1.0;
             }
         }
-        $changed = [];
-        foreach ($values as $slot => $value) {
-            if ($value !== $usual[$slot]) {
-                $changed[] = $slot;
-            }
-        }
+        $changed = SwitchingSlots::changed($values, $usual);
         $live = $this->live($values, $usual, $changed);
         $signature = implode(',', array_keys($live)).';';
         foreach ($changed as $slot) {
@@ -262,19 +256,15 @@ final class CircuitSolver implements Solver
      */
     private function live(array $values, array $usual, array $changed): array
     {
+        $slots = $this->switching->opened($values, $usual, $changed);
+        if ($slots === null) {
+            return $this->network($values)->liveBranches;
+        }
         $usually = $this->network($usual);
         $opened = [];
-        foreach ($changed as $slot) {
-            $branch = $this->branchOf[$slot];
-            if ($this->ohmsSlots[$branch] !== $slot || ($values[$slot] < self::OPEN_FROM_OHMS) === ($usual[$slot] < self::OPEN_FROM_OHMS)) {
-                continue;
-            }
-            if ($usual[$slot] >= self::OPEN_FROM_OHMS) {
-                // What closes may bring what was idle to life.
-                return $this->network($values)->liveBranches;
-            }
-            if (isset($usually->liveBranches[$branch])) {
-                $opened[] = $branch;
+        foreach ($slots as $slot) {
+            if (isset($usually->liveBranches[$this->branchOf[$slot]])) {
+                $opened[] = $this->branchOf[$slot];
             }
         }
 
@@ -402,16 +392,7 @@ final class CircuitSolver implements Solver
     /** @param array<int, float> $values */
     private function network(array $values): LiveNetwork
     {
-        $shape = '';
-        foreach ($this->inWords as $slots) {
-            $word = 0;
-            foreach ($slots as $slot) {
-                $word = $word << 1 | ($values[$slot] < self::OPEN_FROM_OHMS ? 1 : 0);
-            }
-            $shape .= $word.' ';
-        }
-
-        return $this->networks[$shape] ??= $this->buildNetwork($values, new PotentialForest(\count($this->nodeNumbers)));
+        return $this->networks[$this->switching->pattern($values)] ??= $this->buildNetwork($values, new PotentialForest(\count($this->nodeNumbers)));
     }
 
     /** @param array<int, float> $values */

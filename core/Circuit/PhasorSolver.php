@@ -27,7 +27,7 @@ final class PhasorSolver implements Solver
     /** @var array<string, array<string, int>> places of an element's parameters, by their names */
     private array $slotsOf = [];
 
-    /** @var array<array-key, PhasorShape> by which elements are open */
+    /** @var array<string, PhasorShape> by which elements are open */
     private array $shapes = [];
 
     /** @var list<float> */
@@ -52,11 +52,7 @@ final class PhasorSolver implements Solver
     /** @var array<string, PhasorBranch> by element */
     private array $branches = [];
 
-    /** @var array<int, true> places of what decides whether an element is open */
-    private array $switching = [];
-
-    /** @var list<list<int>> the same, as many to a list as an integer has bits to spare */
-    private readonly array $inWords;
+    private readonly SwitchingSlots $switching;
 
     /** @var list<string> by place of a parameter */
     private array $elementOf = [];
@@ -64,6 +60,7 @@ final class PhasorSolver implements Solver
     public function __construct(private readonly Netlist $netlist)
     {
         $this->nodeNumbers = array_flip($netlist->nodes);
+        $switching = [];
         foreach ($netlist->elements as $id => $element) {
             if (!\in_array($element->type, self::ALTERNATING, true)) {
                 throw CircuitError::notAlternating($element->id);
@@ -75,7 +72,7 @@ final class PhasorSolver implements Solver
             }
             $this->branches[$id] = new PhasorBranch($id, $element->type, $this->nodeNumbers[$element->from], $this->nodeNumbers[$element->to], $this->slotsOf[$id]);
             if ($element->type !== ElementType::ElectronicMotor) {
-                $this->switching[$this->slotsOf[$id]['ohms']] = true;
+                $switching[] = $this->slotsOf[$id]['ohms'];
             }
             if ($element->type->isOnIron()) {
                 $this->windings[$id] = $element;
@@ -99,7 +96,7 @@ final class PhasorSolver implements Solver
                 $this->iron = new IronCore($netlist, $id, $this->nodeNumbers);
             }
         }
-        $this->inWords = array_chunk(array_keys($this->switching), 60);
+        $this->switching = new SwitchingSlots($switching);
     }
 
     public function netlist(): Netlist
@@ -147,12 +144,7 @@ final class PhasorSolver implements Solver
 
     public function signature(array $values, array $usual): string
     {
-        $changed = [];
-        foreach ($values as $slot => $value) {
-            if ($value !== $usual[$slot]) {
-                $changed[] = $slot;
-            }
-        }
+        $changed = SwitchingSlots::changed($values, $usual);
         $shape = $this->shape($this->withoutIdleBreaks($values, $usual, $changed));
         $signature = $shape->liveKey;
         foreach ($changed as $slot) {
@@ -177,23 +169,14 @@ final class PhasorSolver implements Solver
      */
     private function withoutIdleBreaks(array $values, array $usual, array $changed): array
     {
-        $closed = $values;
-        $usually = null;
-        foreach ($changed as $slot) {
-            if (!isset($this->switching[$slot]) || ($values[$slot] < CircuitSolver::OPEN_FROM_OHMS) === ($usual[$slot] < CircuitSolver::OPEN_FROM_OHMS)) {
-                continue;
-            }
-            if ($usual[$slot] >= CircuitSolver::OPEN_FROM_OHMS) {
-                // What closes may bring what was idle to life.
-                return $values;
-            }
+        foreach ($this->switching->opened($values, $usual, $changed) ?? [] as $slot) {
             $usually ??= $this->shape($usual);
             if (!isset($usually->isLive[$this->elementOf[$slot]])) {
-                $closed[$slot] = $usual[$slot];
+                $values[$slot] = $usual[$slot];
             }
         }
 
-        return $closed;
+        return $values;
     }
 
     public function rehung(SolvedState $state, array $values): SolvedState
@@ -227,16 +210,7 @@ final class PhasorSolver implements Solver
     /** @param array<int, float> $values */
     private function shape(array $values): PhasorShape
     {
-        $open = '';
-        foreach ($this->inWords as $slots) {
-            $word = 0;
-            foreach ($slots as $slot) {
-                $word = $word << 1 | ($values[$slot] < CircuitSolver::OPEN_FROM_OHMS ? 1 : 0);
-            }
-            $open .= $word.' ';
-        }
-
-        return $this->shapes[$open] ??= new PhasorShape(\count($this->nodeNumbers), array_filter($this->branches, static fn (PhasorBranch $branch): bool => !$branch->isOpen($values)), $this->setOf(...));
+        return $this->shapes[$this->switching->pattern($values)] ??= new PhasorShape(\count($this->nodeNumbers), array_filter($this->branches, static fn (PhasorBranch $branch): bool => !$branch->isOpen($values)), $this->setOf(...));
     }
 
     /** @param list<float> $values */
