@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Diagnosis;
+
+use Ispira\Core\Circuit\SolvedState;
+use Ispira\Core\Diagnosis\CaseFile;
+use Ispira\Core\Diagnosis\DrawnValues;
+use Ispira\Core\Diagnosis\Hypothesis;
+use Ispira\Core\Diagnosis\Judged;
+use Ispira\Core\Diagnosis\Likelihood;
+use Ispira\Core\Diagnosis\Misbehaviour;
+use Ispira\Core\Diagnosis\Reading;
+use Ispira\Core\Diagnosis\Simulator;
+use Ispira\Core\Diagnosis\SpeedState;
+use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
+use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Family\Quantity;
+use Ispira\Core\Family\Test;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * The engine against Bayes' rule written down once more in the plainest way: every hypothesis solved in every draw
+ * for every reading, nothing shared, kept, skipped or left off.
+ */
+final class ReferenceDiagnosisTest extends TestCase
+{
+    /** @return iterable<string, array{0: string}> */
+    public static function families(): iterable
+    {
+        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
+            yield $key => [$key];
+        }
+    }
+
+    #[DataProvider('families')]
+    public function testTheEngineIsBayesRuleOverTheSimulatedCircuits(string $family): void
+    {
+        $bench = new Bench([], false, $family);
+        $simulator = new Simulator($bench->circuit);
+        $faulty = array_values(array_filter($bench->hypotheses, static fn (Hypothesis $h): bool => \count($h->parts) === 1 && !$h->comesAndGoes));
+        foreach (range(0, 3) as $seed) {
+            $number = intdiv($seed * \count($faulty), 4);
+            $unit = new SimulatedUnit($bench->circuit, $faulty[$number], new Chance($seed + 5), 0.02);
+            $readings = array_values(array_filter($unit->map(), static fn (Reading $r): bool => $bench->circuit->setUps[$bench->circuit->tests[$r->test]->setUp]->atRest === []));
+            $last = $readings === [] ? '' : $bench->circuit->tests[$readings[\count($readings) - 1]->test]->setUp;
+            // A visit of its own: what comes and goes shows in it or not, whatever it did before.
+            $volts = array_values(array_filter($bench->circuit->tests, static fn (Test $t): bool => $t->probe->quantity === Quantity::Volts && $t->setUp !== $last))[$number % 3] ?? null;
+            if ($volts !== null) {
+                $readings[] = $unit->read('volts', $volts, 0);
+            }
+            $expected = self::byRemedy($bench, $simulator, $readings);
+            $stated = [];
+            foreach ($bench->diagnose(new CaseFile($readings))->suspects as $suspect) {
+                $stated[$suspect->remedy] = $suspect->probability;
+            }
+            foreach ($expected as $remedy => $chance) {
+                self::assertEqualsWithDelta($chance, $stated[$remedy], 2e-4, "{$faulty[$number]->key}: $remedy");
+            }
+        }
+    }
+
+    /**
+     * @param list<Reading> $readings
+     *
+     * @return array<string, float> probability by remedy
+     */
+    private static function byRemedy(Bench $bench, Simulator $simulator, array $readings): array
+    {
+        $weights = [];
+        foreach ($bench->hypotheses as $hypothesis) {
+            $weight = $hypothesis->prior;
+            foreach ($readings as $reading) {
+                $test = $bench->circuit->tests[$reading->test];
+                $present = self::likelihood($bench, $simulator, $hypothesis, $hypothesis, $test, $reading);
+                // What comes and goes shows in 45 of 100 visits to a set-up.
+                $weight *= $hypothesis->comesAndGoes ? 0.45 * $present + 0.55 * self::likelihood($bench, $simulator, $hypothesis, $bench->hypotheses['none'], $test, $reading) : $present;
+            }
+            $weights[$hypothesis->remedy()] = ($weights[$hypothesis->remedy()] ?? 0.0) + $weight;
+        }
+        $total = array_sum($weights);
+
+        return array_map(static fn (float $weight): float => $weight / $total, $weights);
+    }
+
+    /** @param Hypothesis $state the hypothesis, or the sound circuit while its fault is away */
+    private static function likelihood(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, Hypothesis $state, Test $test, Reading $reading): float
+    {
+        if ($test->probe->quantity->isNumber()) {
+            return self::ofNumber($bench, $simulator, $hypothesis, $state, $test, $reading);
+        }
+        $one = self::ofChoice($bench, $simulator, $state, $test, (string) $reading->value);
+        if ($state->comesAndGoes && Misbehaviour::differs(self::heard($bench, $simulator, $state, $test)[0], self::heard($bench, $simulator, $bench->hypotheses['none'], $test)[0])) {
+            // It changes while one listens in 60 of 100 cases, and is then noted as cutting out.
+            return 0.6 * ($reading->value === SpeedState::CutsOut->value ? 0.95 : 0.01) + 0.4 * $one;
+        }
+
+        return $one;
+    }
+
+    private static function ofNumber(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, Hypothesis $state, Test $test, Reading $reading): float
+    {
+        $numbers = array_map(static fn (SolvedState $solved): float => $simulator->observe($test->probe, $solved), self::states($bench, $simulator, $state, $test->setUp, DrawnValues::of($bench->circuit, $simulator->solver)));
+        $mean = array_sum($numbers) / \count($numbers);
+        $variance = array_sum(array_map(static fn (float $number): float => ($number - $mean) ** 2, $numbers)) / \count($numbers) + (0.03 + 0.01 * abs($mean)) ** 2;
+        self::assertIsFloat($reading->value);
+        $supply = array_sum(array_map(static fn (array $vector): float => $vector[$simulator->solver->slot($bench->circuit->supply)], \array_slice(DrawnValues::of($bench->circuit, $simulator->solver)->vectors, 0, 1)));
+        $density = exp(-0.5 * ($reading->value - $mean) ** 2 / $variance) / sqrt(2.0 * \M_PI * $variance);
+        // A slip may show anything up to 24 V for each 13 of supply; a steady reading is a little likelier without a bad joint, which is left out here.
+        $steady = Likelihood::ofSteadiness($reading->steady, $hypothesis->isLoose() && self::changes($bench, $simulator, $hypothesis, $test));
+
+        return $steady * (0.98 * $density + 0.02 / (24.0 * $supply / 13.0));
+    }
+
+    private static function changes(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, Test $test): bool
+    {
+        $first = static fn (Hypothesis $one): float => $simulator->observe($test->probe, self::states($bench, $simulator, $one, $test->setUp, DrawnValues::of($bench->circuit, $simulator->solver))[0]);
+        $without = $first($bench->hypotheses['none']);
+
+        return abs($first($hypothesis) - $without) > 0.03 + 0.01 * abs($without);
+    }
+
+    private static function ofChoice(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, Test $test, string $answer): float
+    {
+        $sum = 0.0;
+        $heard = self::heard($bench, $simulator, $hypothesis, $test);
+        foreach ($heard as $ratio) {
+            $chances = Judged::chances($bench->circuit, $test, $ratio);
+            $sum += 0.98 * ($chances[$answer] ?? 0.0) + 0.02 / \count($chances);
+        }
+
+        return $sum / \count($heard);
+    }
+
+    /** @return list<float> speed over the right one, or over full speed where none is right, one a draw */
+    private static function heard(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, Test $test): array
+    {
+        $draws = DrawnValues::forJudging($bench->circuit, $simulator->solver);
+        $mover = $bench->circuit->fullSpeedMover($test);
+        $right = self::speeds($bench, $simulator, $bench->hypotheses['none'], $test->setUp, $test->probe->at, $draws);
+        $full = self::speeds($bench, $simulator, $bench->hypotheses['none'], $bench->circuit->fullSpeedSetUp($mover)->key, $mover, $draws);
+
+        return array_map(
+            static fn (float $speed, float $right, float $full): float => $hypothesis->decouples() ? 0.0 : $speed / (abs($right) > 1e-6 ? $right : max(abs($full), 1e-6)),
+            self::speeds($bench, $simulator, $hypothesis, $test->setUp, $test->probe->at, $draws),
+            $right,
+            $full,
+        );
+    }
+
+    /** @return list<float> one a draw */
+    private static function speeds(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, string $setUp, string $mover, DrawnValues $draws): array
+    {
+        return array_map(static fn (SolvedState $state): float => $state->speed($mover), self::states($bench, $simulator, $hypothesis, $setUp, $draws));
+    }
+
+    /** @return list<SolvedState> one a draw */
+    private static function states(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, string $setUp, DrawnValues $draws): array
+    {
+        return array_map(static fn (array $vector, array $degrees): SolvedState => $simulator->solver->solve($simulator->valuesFor($vector, $bench->circuit->setUps[$setUp], $hypothesis->inDegree(...$degrees))), $draws->vectors, $draws->degrees);
+    }
+}
