@@ -5,7 +5,7 @@ cd "$root"
 mkdir -p var
 
 # JIT and a compiled-code cache make the diagnosis several times faster.
-php_fast=(-d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=128M -d opcache.jit_max_root_traces=8192 -d opcache.jit_max_side_traces=8192 -d opcache.jit_max_exit_counters=65536 -d opcache.memory_consumption=192)
+php_fast=(-d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=128M -d opcache.jit_max_root_traces=8192 -d opcache.jit_max_side_traces=8192 -d opcache.jit_max_exit_counters=65536 -d opcache.jit_hot_loop=16 -d opcache.jit_hot_func=32 -d opcache.jit_hot_return=4 -d opcache.jit_hot_side_exit=4 -d opcache.memory_consumption=192)
 
 say() { printf '%s\n' "$*"; }
 fail() { printf '%s\n' "$*" >&2; exit 1; }
