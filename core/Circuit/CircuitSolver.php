@@ -147,7 +147,6 @@ final class CircuitSolver implements Solver
             if ($energised === [] && $this->controls === [] || $chatters || $round > self::MOST_ROUNDS) {
                 return $point;
             }
-            $seen[self::positions($energised)] = true;
             foreach ($energised as $coil => $state) {
                 [$pullIn, $dropOut] = $this->thresholds[$coil];
                 $conducts = $values[$this->ohmsSlots[$coil]] < self::OPEN_FROM_OHMS;
@@ -159,8 +158,11 @@ final class CircuitSolver implements Solver
                 return $point;
             }
             // Contacts that move are other resistances. A control that steers leaves them as they are.
-            $prepared = $moves ? null : $prepared;
-            $chatters = $moves && isset($seen[self::positions($energised)]);
+            if ($moves) {
+                $prepared = null;
+                $seen[self::positions($point->energised)] = true;
+                $chatters = isset($seen[self::positions($energised)]);
+            }
         }
     }
 

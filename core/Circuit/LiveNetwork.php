@@ -33,8 +33,8 @@ final class LiveNetwork
     /** Node that ground is among those of {@see $pairs}. */
     private readonly int $ground;
 
-    /** @var array<int, list<int>>|null branches at each of these nodes, once they were asked for */
-    private ?array $at = null;
+    /** @var array{0: array<int, int>, 1: array<int, int>}|null what meets at each of these nodes, once it was asked for */
+    private ?array $meetings = null;
 
     private ?Elimination $elimination = null;
 
@@ -53,7 +53,15 @@ final class LiveNetwork
         }
         $ground = $root[0];
         $islandOf = self::islands($root, $branches);
-        [$this->pairs, $hangsOn] = self::withoutDeadEnds($root, $branches, $kept);
+        $pairs = [];
+        foreach ($branches as $branch => [$from, $to]) {
+            if ($root[$from] !== $root[$to]) {
+                $pairs[$branch] = [$root[$from], $root[$to]];
+            }
+        }
+        [$degree, $branchAt] = self::meetings($pairs, $nodeCount);
+        [$gone, $hangsOn] = self::deadEnds($pairs, $kept, $ground, $degree, $branchAt, $root);
+        $this->pairs = array_diff_key($pairs, $gone);
         $zero = [$ground => true];
         $numbers = [$islandOf[$ground] => 0];
         $island = $representative = [];
@@ -92,49 +100,72 @@ final class LiveNetwork
      */
     public function liveWithout(array $opened): array
     {
-        $at = $this->at ??= $this->branchesAt();
-        $degree = array_map(\count(...), $at);
-        $live = $this->liveBranches;
+        [$degree, $branchAt] = $this->meetings ??= self::meetings($this->pairs, \count($this->representative));
+        $gone = [];
         $ends = [];
         foreach ($opened as $branch) {
-            unset($live[$branch]);
+            $gone[$branch] = true;
             foreach ($this->pairs[$branch] as $node) {
                 --$degree[$node];
+                $branchAt[$node] ^= $branch;
                 $ends[] = $node;
             }
         }
-        while ($ends !== []) {
-            $node = array_pop($ends);
-            if ($node === $this->ground || $degree[$node] !== 1) {
-                continue;
-            }
-            foreach ($at[$node] as $branch) {
-                if (isset($live[$branch])) {
-                    if (!isset($this->kept[$branch])) {
-                        [$a, $b] = $this->pairs[$branch];
-                        unset($live[$branch]);
-                        --$degree[$a];
-                        --$degree[$b];
-                        $ends[] = $a === $node ? $b : $a;
-                    }
-                    break;
-                }
-            }
-        }
 
-        return $live;
+        return array_diff_key($this->liveBranches, $gone, self::deadEnds($this->pairs, $this->kept, $this->ground, $degree, $branchAt, $ends)[0]);
     }
 
-    /** @return array<int, list<int>> by node */
-    private function branchesAt(): array
+    /**
+     * How many branches meet at each node, and the exclusive or of their numbers: where one is left, that is its number.
+     *
+     * @param array<int, array{0: int, 1: int}> $pairs
+     *
+     * @return array{0: array<int, int>, 1: array<int, int>}
+     */
+    private static function meetings(array $pairs, int $nodeCount): array
     {
-        $at = [];
-        foreach ($this->pairs as $branch => [$a, $b]) {
-            $at[$a][] = $branch;
-            $at[$b][] = $branch;
+        $degree = $branchAt = array_fill(0, $nodeCount, 0);
+        foreach ($pairs as $branch => [$a, $b]) {
+            ++$degree[$a];
+            ++$degree[$b];
+            $branchAt[$a] ^= $branch;
+            $branchAt[$b] ^= $branch;
         }
 
-        return $at;
+        return [$degree, $branchAt];
+    }
+
+    /**
+     * Takes off what leads nowhere, one branch after the other.
+     *
+     * @param array<int, array{0: int, 1: int}> $pairs
+     * @param array<int, true>                  $kept
+     * @param array<int, int>                   $degree   how many branches meet at each node
+     * @param array<int, int>                   $branchAt and the exclusive or of their numbers
+     * @param list<int>                         $ends     nodes at which a branch may be the last
+     *
+     * @return array{array<int, true>, array<int, int>} the branches, and nodes with what they hang on
+     */
+    private static function deadEnds(array $pairs, array $kept, int $ground, array $degree, array $branchAt, array $ends): array
+    {
+        $gone = $hangsOn = [];
+        while ($ends !== []) {
+            $node = array_pop($ends);
+            $branch = $branchAt[$node];
+            if ($degree[$node] !== 1 || $node === $ground || isset($kept[$branch])) {
+                continue;
+            }
+            [$a, $b] = $pairs[$branch];
+            $other = $a === $node ? $b : $a;
+            $gone[$branch] = true;
+            $hangsOn[$node] = $other;
+            $degree[$node] = 0;
+            --$degree[$other];
+            $branchAt[$other] ^= $branch;
+            $ends[] = $other;
+        }
+
+        return [$gone, $hangsOn];
     }
 
     /**
@@ -147,71 +178,28 @@ final class LiveNetwork
      */
     private static function islands(array $root, array $branches): array
     {
-        $next = [];
+        $parent = range(0, \count($root) - 1);
         foreach ($branches as [$from, $to]) {
-            $next[$root[$from]][] = $root[$to];
-            $next[$root[$to]][] = $root[$from];
+            $a = $root[$from];
+            $b = $root[$to];
+            while ($parent[$a] !== $a) {
+                $a = $parent[$a] = $parent[$parent[$a]];
+            }
+            while ($parent[$b] !== $b) {
+                $b = $parent[$b] = $parent[$parent[$b]];
+            }
+            $parent[$a] = $b;
         }
         $islandOf = [];
-        foreach ($root as $start) {
-            if (isset($islandOf[$start])) {
-                continue;
+        foreach ($root as $supernode) {
+            $of = $supernode;
+            while ($parent[$of] !== $of) {
+                $of = $parent[$of];
             }
-            $islandOf[$start] = $start;
-            $queue = [$start];
-            while ($queue !== []) {
-                foreach ($next[array_pop($queue)] ?? [] as $node) {
-                    if (!isset($islandOf[$node])) {
-                        $islandOf[$node] = $start;
-                        $queue[] = $node;
-                    }
-                }
-            }
+            $islandOf[$supernode] = $of;
         }
 
         return $islandOf;
-    }
-
-    /**
-     * @param list<int>                         $root
-     * @param array<int, array{0: int, 1: int}> $branches
-     * @param array<int, true>                  $kept
-     *
-     * @return array{array<int, array{0: int, 1: int}>, array<int, int>} live branches, and the dead ends with what they hang on
-     */
-    private static function withoutDeadEnds(array $root, array $branches, array $kept): array
-    {
-        $ground = $root[0];
-        $live = [];
-        $at = [];
-        foreach ($branches as $branch => [$from, $to]) {
-            $a = $root[$from];
-            $b = $root[$to];
-            if ($a !== $b) {
-                $live[$branch] = [$a, $b];
-                $at[$a][$branch] = true;
-                $at[$b][$branch] = true;
-            }
-        }
-        $hangsOn = [];
-        $queue = array_keys($at);
-        while ($queue !== []) {
-            $node = array_pop($queue);
-            if ($node === $ground || \count($at[$node]) !== 1) {
-                continue;
-            }
-            $branch = array_key_first($at[$node]);
-            if (isset($kept[$branch])) {
-                continue;
-            }
-            [$a, $b] = $live[$branch];
-            $other = $a === $node ? $b : $a;
-            $hangsOn[$node] = $other;
-            unset($live[$branch], $at[$node][$branch], $at[$other][$branch]);
-            $queue[] = $other;
-        }
-
-        return [$live, $hangsOn];
     }
 
     public function elimination(): Elimination
