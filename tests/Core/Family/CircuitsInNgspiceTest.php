@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Family;
+
+use Ispira\Core\Circuit\CircuitSolver;
+use Ispira\Core\Circuit\ElementType;
+use Ispira\Core\Circuit\Netlist;
+use Ispira\Core\Circuit\OperatingPoint;
+use Ispira\Core\Diagnosis\Hypothesis;
+use Ispira\Core\Diagnosis\Simulator;
+use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Family\Quantity;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Diagnosis\Bench;
+use Tests\Core\Ngspice;
+
+/**
+ * The circuits of the families, sound and with faults, against an independent circuit simulator: it gets the resistances
+ * with relays and controls where they came to rest, and what turns as a voltage.
+ */
+final class CircuitsInNgspiceTest extends TestCase
+{
+    /** One of so many faults is tried in each set-up. */
+    private const OF_FAULTS = 17;
+
+    /** @return iterable<string, array{0: string}> */
+    public static function onDirectCurrent(): iterable
+    {
+        foreach (FamilyRegistry::shipped()->all() as $key => $family) {
+            if ($family->circuit($family->parameters()->read([]))->netlist->solver() instanceof CircuitSolver) {
+                yield $key => [$key];
+            }
+        }
+    }
+
+    /** @return iterable<string, array{0: string}> */
+    public static function all(): iterable
+    {
+        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
+            yield $key => [$key];
+        }
+    }
+
+    #[DataProvider('onDirectCurrent')]
+    public function testEveryLeadFindsWhatTheSimulatorFinds(string $family): void
+    {
+        $bench = new Bench([], false, $family);
+        $simulator = new Simulator($bench->circuit);
+        $deck = $own = [];
+        foreach (array_values($bench->circuit->setUps) as $number => $setUp) {
+            foreach (self::some($bench->hypotheses, $number) as $hypothesis) {
+                $point = $simulator->solver->solve($simulator->valuesFor($simulator->solver->nominalValues(), $setUp, $hypothesis));
+                self::assertInstanceOf(OperatingPoint::class, $point);
+                if (!$point->chatters) {
+                    self::add($deck, $own, $bench->circuit->netlist, $point, "$setUp->key, $hypothesis->key");
+                }
+            }
+        }
+        $this->compare($deck, $own, 1e-5);
+    }
+
+    #[DataProvider('all')]
+    public function testAnOhmmeterShowsWhatTheSimulatorFinds(string $family): void
+    {
+        $bench = new Bench([], false, $family);
+        $simulator = new Simulator($bench->circuit);
+        $deck = $own = [];
+        foreach (array_values($bench->circuit->tests) as $number => $test) {
+            foreach ($test->probe->quantity === Quantity::Ohms ? self::some($bench->hypotheses, $number) : [] as $hypothesis) {
+                $solver = $simulator->solverFor($test->probe);
+                $point = $solver->solve($simulator->valuesAt($test->probe, $simulator->valuesFor($simulator->solver->nominalValues(), $bench->circuit->setUps[$test->setUp], $hypothesis)));
+                self::assertInstanceOf(OperatingPoint::class, $point);
+                self::add($deck, $own, $solver->netlist(), $point, "$test->key, $hypothesis->key");
+            }
+        }
+        $this->compare($deck, $own, 1e-5);
+    }
+
+    /**
+     * @param array<string, Hypothesis> $hypotheses
+     *
+     * @return list<Hypothesis> nothing wrong, and others by turns
+     */
+    private static function some(array $hypotheses, int $turn): array
+    {
+        $some = [];
+        foreach (array_values($hypotheses) as $number => $hypothesis) {
+            if ($number === 0 || $number % self::OF_FAULTS === $turn % self::OF_FAULTS) {
+                $some[] = $hypothesis;
+            }
+        }
+
+        return $some;
+    }
+
+    /**
+     * @param list<string>                                   $deck
+     * @param array<string, array{0: float, 1: string}> $own potential by the simulator's name of a node, and where it is
+     */
+    private static function add(array &$deck, array &$own, Netlist $netlist, OperatingPoint $point, string $where): void
+    {
+        $circuit = \count($deck);
+        $numbers = array_flip($netlist->nodes);
+        $at = static fn (string $node): string => $node === $netlist->ground ? '0' : "x{$circuit}_$numbers[$node]";
+        foreach ($netlist->nodes as $node) {
+            if ($node !== $netlist->ground) {
+                $deck[] = "Rl{$circuit}_$numbers[$node] {$at($node)} 0 1e13";
+                $potential = $point->potential($node);
+                if ($potential !== null) {
+                    $own[$at($node)] = [$potential, "$where, $node"];
+                }
+            }
+        }
+        foreach (array_values($netlist->elements) as $number => $element) {
+            $ohms = $point->parameter("$element->id.".$element->type->resistanceParameter());
+            if ($ohms >= CircuitSolver::OPEN_FROM_OHMS) {
+                continue;
+            }
+            $id = "{$circuit}_$number";
+            $volts = $element->type === ElementType::Source ? $point->parameter("$element->id.volts") : $point->voltageBetween($element->from, $element->to) - $point->current($element->id) * $ohms;
+            $deck[] = sprintf('R%s %s e%s %.15g', $id, $at($element->from), $id, $ohms);
+            $deck[] = sprintf('V%s e%s %s %.15g', $id, $id, $at($element->to), $element->type === ElementType::Source || $element->type->hasEmf() ? $volts : 0.0);
+        }
+    }
+
+    /**
+     * @param list<string>                                   $deck
+     * @param array<string, array{0: float, 1: string}> $own
+     */
+    private function compare(array $deck, array $own, float $tolerance): void
+    {
+        self::assertNotSame([], $own);
+        $output = Ngspice::output(['* circuits of a family', '.options reltol=1e-9 abstol=1e-14 vntol=1e-11 gmin=1e-16', ...$deck, '.control', 'set numdgt=14', 'op', ...array_map(static fn (string $node): string => "print v($node)", array_keys($own)), '.endc', '.end', '']);
+        preg_match_all('/v\((x\d+_\d+)\) = (\S+)/', $output, $found, \PREG_SET_ORDER);
+        self::assertCount(\count($own), $found, 'The simulator did not answer for every node: '.substr($output, 0, 300));
+        foreach ($found as [, $node, $value]) {
+            [$potential, $where] = $own[$node];
+            self::assertEqualsWithDelta((float) $value, $potential, $tolerance * (1.0 + abs((float) $value)), $where);
+        }
+    }
+}
