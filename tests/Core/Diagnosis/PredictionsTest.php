@@ -10,12 +10,13 @@ use Ispira\Core\Diagnosis\Hypothesis;
 use Ispira\Core\Diagnosis\MemoryStore;
 use Ispira\Core\Diagnosis\Predictions;
 use Ispira\Core\Diagnosis\Simulator;
-use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\PositionKind;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Families;
 
 /**
  * The shared and kept predictions against solving every case on its own.
@@ -60,16 +61,8 @@ final class PredictionsTest extends TestCase
         self::assertGreaterThan(1000, $compared);
     }
 
-    /** @return iterable<string, array{0: string}> */
-    public static function families(): iterable
-    {
-        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
-            yield $key => [$key];
-        }
-    }
-
     /** What stands surely in one draw and in its mirror image is not solved in the others: it stands there too. */
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testWhatSurelyStandsInAPairStandsInEveryDraw(string $key): void
     {
         $bench = new Bench([], false, $key);
@@ -95,7 +88,7 @@ final class PredictionsTest extends TestCase
     }
 
     /** A fault put on a set-up that was applied before gives what both give when they are applied together. */
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testAFaultCanBePutOnASetUp(string $key): void
     {
         $bench = new Bench([], false, $key);

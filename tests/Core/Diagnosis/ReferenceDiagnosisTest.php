@@ -16,11 +16,11 @@ use Ispira\Core\Diagnosis\Simulator;
 use Ispira\Core\Diagnosis\SpeedState;
 use Ispira\Core\Diagnosis\Trial\Chance;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
-use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
-use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Families;
 
 /**
  * The engine against Bayes' rule written down once more in the plainest way: every hypothesis solved in every draw
@@ -28,15 +28,7 @@ use PHPUnit\Framework\TestCase;
  */
 final class ReferenceDiagnosisTest extends TestCase
 {
-    /** @return iterable<string, array{0: string}> */
-    public static function families(): iterable
-    {
-        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
-            yield $key => [$key];
-        }
-    }
-
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testTheEngineIsBayesRuleOverTheSimulatedCircuits(string $family): void
     {
         $bench = new Bench([], false, $family);

@@ -12,23 +12,16 @@ use Ispira\Core\Diagnosis\Simulator;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\Quantity;
 use Ispira\Core\Family\Test;
-use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Families;
 
 /**
  * Hypotheses whose circuits have one signature share a solved state: it has to be the state of each.
  */
 final class SharedStatesTest extends TestCase
 {
-    /** @return iterable<string, array{0: string}> */
-    public static function families(): iterable
-    {
-        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
-            yield $key => [$key];
-        }
-    }
-
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testOneSignatureMeansTheSameCurrentsAndSpeeds(string $key): void
     {
         $family = FamilyRegistry::shipped()->get($key);
@@ -66,7 +59,7 @@ final class SharedStatesTest extends TestCase
     }
 
     /** A state that is shared, hung as a hypothesis has it, shows the voltages of that hypothesis solved alone. */
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testASharedStateShowsTheVoltagesOfEach(string $key): void
     {
         $bench = new Bench([], false, $key);
@@ -94,7 +87,7 @@ final class SharedStatesTest extends TestCase
     }
 
     /** States are shared between questions of speed and of voltage too: no question may answer for another. */
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testWhatWasAskedBeforeChangesNoPrediction(string $key): void
     {
         $alone = new Bench([], false, $key);

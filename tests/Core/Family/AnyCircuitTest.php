@@ -17,8 +17,9 @@ use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
 use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\ParameterError;
-use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Families;
 use Tests\Core\RandomFields;
 
 /**
@@ -29,15 +30,7 @@ final class AnyCircuitTest extends TestCase
 {
     private const TIMES = 8;
 
-    /** @return iterable<string, array{0: string}> */
-    public static function families(): iterable
-    {
-        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
-            yield $key => [$key];
-        }
-    }
-
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testEverySheetGetsACircuitOrAReason(string $key): void
     {
         mt_srand(67);

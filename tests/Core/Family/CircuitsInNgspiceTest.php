@@ -13,8 +13,10 @@ use Ispira\Core\Diagnosis\Simulator;
 use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Family\Quantity;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Diagnosis\Bench;
+use Tests\Core\Families;
 use Tests\Core\Ngspice;
 
 /**
@@ -36,14 +38,6 @@ final class CircuitsInNgspiceTest extends TestCase
         }
     }
 
-    /** @return iterable<string, array{0: string}> */
-    public static function all(): iterable
-    {
-        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
-            yield $key => [$key];
-        }
-    }
-
     #[DataProvider('onDirectCurrent')]
     public function testEveryLeadFindsWhatTheSimulatorFinds(string $family): void
     {
@@ -62,7 +56,7 @@ final class CircuitsInNgspiceTest extends TestCase
         $this->compare($deck, $own, 1e-5);
     }
 
-    #[DataProvider('all')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testAnOhmmeterShowsWhatTheSimulatorFinds(string $family): void
     {
         $bench = new Bench([], false, $family);
