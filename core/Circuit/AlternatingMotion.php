@@ -49,7 +49,7 @@ final class AlternatingMotion
     private array $auxiliary = [];
 
     /** @var array<string, array{0: float, 1: float}> turns of each winding over those of the first section: in phase with the flux, and ahead of it by a quarter period */
-    public array $turns = [];
+    public readonly array $turns;
 
     /**
      * @param array<string, Element>            $movers
@@ -71,14 +71,16 @@ final class AlternatingMotion
                 $this->sealed[$id] = false;
             }
         }
+        $turns = [];
         foreach ($windings as $id => $element) {
             if ($element->type === ElementType::AuxiliaryWinding) {
                 $this->auxiliary[$element->partner ?? ''] = $id;
-                $this->turns[$id] = [0.0, $values[$slots[$id]['turns']]];
+                $turns[$id] = [0.0, $values[$slots[$id]['turns']]];
             } else {
-                $this->turns[$id] = [$element->type === ElementType::MainWinding ? $values[$slots[$id]['turns']] : 1.0, 0.0];
+                $turns[$id] = [$element->type === ElementType::MainWinding ? $values[$slots[$id]['turns']] : 1.0, 0.0];
             }
         }
+        $this->turns = $turns;
     }
 
     /** @return array<string, bool> whether its armature is in, by contactor */

@@ -344,29 +344,20 @@ final class CircuitSolver implements Solver
     {
         $network = $prepared->network;
         $joined = $prepared->joined;
-        $representative = $network->representative;
         $emf = [];
-        $injected = $joined === null ? $prepared->noCurrent() : $this->fromJoined($prepared, $joined, $values);
         foreach ($this->sources as $number => $slot) {
             if (isset($network->liveBranches[$number])) {
                 $emf[$number] = $values[$slot];
-                [$from, $to] = $this->ends[$number];
-                $current = $values[$slot] / $values[$this->ohmsSlots[$number]];
-                $injected[$representative[$from]] += $current;
-                $injected[$representative[$to]] -= $current;
             }
         }
+        $injected = $joined === null ? $prepared->noCurrent() : $this->driven($prepared, $values, $this->offsets($network, $joined), $prepared->noCurrent());
+        $injected = $this->driven($prepared, $values, $emf, $injected);
         $moved = [];
         $speeds = $this->settlement->standing;
         $push = 0.0;
         if ($this->settlement->ports !== []) {
             [$moved, $speeds, $push] = $this->settlement->settle($prepared, $values, $prepared->lateVolts($injected, false));
-            foreach ($moved as $port => $volts) {
-                [$from, $to] = $this->ends[$port];
-                $current = $volts / $values[$this->ohmsSlots[$port]];
-                $injected[$representative[$from]] += $current;
-                $injected[$representative[$to]] -= $current;
-            }
+            $injected = $this->driven($prepared, $values, $moved, $injected);
         }
 
         return new OperatingPoint($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $prepared->potentials($injected), $values, $this->ohmsSlots, $emf + $moved, $speeds, $energised, $chatters, $push, $joined);
@@ -374,21 +365,34 @@ final class CircuitSolver implements Solver
 
     /**
      * @param array<int, float> $values
+     * @param array<int, float> $volts    of `from` above `to`, by live branch
+     * @param array<int, float> $injected
      *
-     * @return array<int, float> currents that the voltages of ideal branches drive, by live node
+     * @return array<int, float> currents by live node, with those that these voltages drive
      */
-    private function fromJoined(PreparedNetwork $prepared, PotentialForest $joined, array $values): array
+    private function driven(PreparedNetwork $prepared, array $values, array $volts, array $injected): array
     {
-        $injected = $prepared->noCurrent();
         $representative = $prepared->network->representative;
-        foreach ($prepared->network->liveBranches as $number => $_) {
+        foreach ($volts as $number => $own) {
             [$from, $to] = $this->ends[$number];
-            $current = ($joined->offset($to) - $joined->offset($from)) / $values[$this->ohmsSlots[$number]];
+            $current = $own / $values[$this->ohmsSlots[$number]];
             $injected[$representative[$from]] += $current;
             $injected[$representative[$to]] -= $current;
         }
 
         return $injected;
+    }
+
+    /** @return array<int, float> voltage that ideal branches put across each live branch, in V */
+    private function offsets(LiveNetwork $network, PotentialForest $joined): array
+    {
+        $offsets = [];
+        foreach ($network->liveBranches as $number => $_) {
+            [$from, $to] = $this->ends[$number];
+            $offsets[$number] = $joined->offset($to) - $joined->offset($from);
+        }
+
+        return $offsets;
     }
 
     /** @param array<int, float> $values */

@@ -367,7 +367,7 @@ final class EmfSettlement
             foreach ($windingsOf as $motor => $live) {
                 $torque = 0.0;
                 foreach ($live as $port => $slot) {
-                    $torque += $values[$slot] * ($emf === [] ? $stalled[$port] : self::withOthers($port, $live, $stalled, $coupling, $emf));
+                    $torque += $values[$slot] * self::withOthers($port, $live, $stalled, $coupling, $emf);
                 }
                 [$friction, $fan, $braking] = $this->loads[$motor];
                 $speeds[$motor] = BrushedMotor::settledSpeed($torque, $falls[$motor], 1.0, $values[$friction], $values[$fan], $values[$braking]);

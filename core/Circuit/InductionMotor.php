@@ -17,11 +17,11 @@ namespace Ispira\Core\Circuit;
  */
 final readonly class InductionMotor
 {
-    /** Torque that is left of a motor whose auxiliary winding is dead, once it turns. */
     /** Slips over that of pull-out up to which the torque is concave, and steps of Newton's rule that are enough. */
     private const CONCAVE_TO = 1.7320508075688772;
     private const MOST_STEPS = 12;
 
+    /** Torque that is left of a motor whose auxiliary winding is dead, once it turns. */
     private const WITHOUT_AUXILIARY = 0.55;
 
     /** Share of the auxiliary current above which more of it adds nothing. */

@@ -33,8 +33,11 @@ final class LiveNetwork
     /** Node that ground is among those of {@see $pairs}. */
     private readonly int $ground;
 
-    /** @var array{0: array<int, int>, 1: array<int, int>}|null what meets at each of these nodes, once it was asked for */
-    private ?array $meetings = null;
+    /** @var array<int, int> how many of these meet at each node */
+    private readonly array $degree;
+
+    /** @var array<int, int> and the exclusive or of their numbers: where one is left, that is its number */
+    private readonly array $branchAt;
 
     private ?Elimination $elimination = null;
 
@@ -60,7 +63,7 @@ final class LiveNetwork
             }
         }
         [$degree, $branchAt] = self::meetings($pairs, $nodeCount);
-        [$gone, $hangsOn] = self::deadEnds($pairs, $kept, $ground, $degree, $branchAt, $root);
+        [$gone, $hangsOn, $this->degree, $this->branchAt] = self::deadEnds($pairs, $kept, $ground, $degree, $branchAt, $root);
         $this->pairs = array_diff_key($pairs, $gone);
         $zero = [$ground => true];
         $numbers = [$islandOf[$ground] => 0];
@@ -100,7 +103,7 @@ final class LiveNetwork
      */
     public function liveWithout(array $opened): array
     {
-        [$degree, $branchAt] = $this->meetings ??= self::meetings($this->pairs, \count($this->representative));
+        [$degree, $branchAt] = [$this->degree, $this->branchAt];
         $gone = [];
         $ends = [];
         foreach ($opened as $branch) {
@@ -116,7 +119,7 @@ final class LiveNetwork
     }
 
     /**
-     * How many branches meet at each node, and the exclusive or of their numbers: where one is left, that is its number.
+     * How many branches meet at each node, and the exclusive or of their numbers.
      *
      * @param array<int, array{0: int, 1: int}> $pairs
      *
@@ -144,7 +147,7 @@ final class LiveNetwork
      * @param array<int, int>                   $branchAt and the exclusive or of their numbers
      * @param list<int>                         $ends     nodes at which a branch may be the last
      *
-     * @return array{array<int, true>, array<int, int>} the branches, and nodes with what they hang on
+     * @return array{array<int, true>, array<int, int>, array<int, int>, array<int, int>} the branches, nodes with what they hang on, and what then meets at each node
      */
     private static function deadEnds(array $pairs, array $kept, int $ground, array $degree, array $branchAt, array $ends): array
     {
@@ -165,7 +168,7 @@ final class LiveNetwork
             $ends[] = $other;
         }
 
-        return [$gone, $hangsOn];
+        return [$gone, $hangsOn, $degree, $branchAt];
     }
 
     /**

@@ -294,28 +294,18 @@ final class Predictions
     {
         $state = $this->inDegree($hypothesis, $few)[$draw];
         $values = $this->simulator->canBePutOn($setUp, $hypothesis)
-            ? $this->simulator->putOn($this->withSetUp($draw, $setUp, $hypothesis->acts, $few), $state)
+            ? $this->simulator->putOn($this->withSetUp($draw, $setUp, $hypothesis, $few), $state)
             : $this->simulator->valuesFor($this->drawsFor($few)->vectors[$draw], $setUp, $state);
 
         return $this->simulator->valuesAt($probe, $values);
     }
 
-    /**
-     * A draw with a set-up applied, and nothing wrong but where the control stands.
-     *
-     * @param array<array-key, string> $acts position → position that it really makes
-     *
-     * @return list<float>
-     */
-    private function withSetUp(int $draw, SetUp $setUp, array $acts, bool $few): array
+    /** @return list<float> a draw with a set-up applied, and nothing wrong but where the control stands */
+    private function withSetUp(int $draw, SetUp $setUp, Hypothesis $hypothesis, bool $few): array
     {
-        $position = $acts[$setUp->position] ?? $setUp->position;
+        $position = $hypothesis->acts[$setUp->position] ?? $setUp->position;
 
-        return $this->withSetUp[($few ? 'few ' : '')."$setUp->key|$position"][$draw] ??= $this->simulator->valuesFor(
-            $this->drawsFor($few)->vectors[$draw],
-            $setUp,
-            new Hypothesis('', [], [], 1.0, [], $acts),
-        );
+        return $this->withSetUp[($few ? 'few ' : '')."$setUp->key|$position"][$draw] ??= $this->simulator->withSetUp($this->drawsFor($few)->vectors[$draw], $setUp, $hypothesis);
     }
 
     /** @return list<Hypothesis> a fault as bad as each draw has it */

@@ -87,6 +87,18 @@ final class Simulator
     }
 
     /**
+     * The vector with a set-up applied and nothing wrong, but in the position that the control makes under a hypothesis.
+     *
+     * @param list<float> $values
+     *
+     * @return list<float>
+     */
+    public function withSetUp(array $values, SetUp $setUp, Hypothesis $hypothesis): array
+    {
+        return $this->adjusted($values, $this->adjustments($setUp, $hypothesis, false));
+    }
+
+    /**
      * A hypothesis put on a vector with a set-up applied, see {@see canBePutOn()}.
      *
      * @param list<float> $values

@@ -99,7 +99,7 @@ final class PredictionsTest extends TestCase
             foreach ($bench->hypotheses as $hypothesis) {
                 if ($simulator->canBePutOn($setUp, $hypothesis)) {
                     ++$put;
-                    $alone = $simulator->valuesFor($nominal, $setUp, new Hypothesis('', [], [], 1.0, [], $hypothesis->acts));
+                    $alone = $simulator->withSetUp($nominal, $setUp, $hypothesis);
                     self::assertSame($simulator->valuesFor($nominal, $setUp, $hypothesis), $simulator->putOn($alone, $hypothesis), "$setUp->key, $hypothesis->key");
                 }
             }
