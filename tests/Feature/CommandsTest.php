@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Diagnosis\DiagnosisStream;
 use App\Diagnosis\FilePredictionStore;
 use Illuminate\Support\Facades\Artisan;
 use Tests\TestCase;
@@ -35,6 +36,23 @@ final class CommandsTest extends TestCase
         $printed = Artisan::output();
         self::assertStringContainsString('Listen to position 1: dead', $printed);
         self::assertMatchesRegularExpression('/^Ohms .*: over range$/m', $printed);
+    }
+
+    public function testAStreamOfJobFilesIsAnsweredLineByLineAndABadLineDoesNotEndIt(): void
+    {
+        $good = '{"format":"ispira-job","version":1,"circuit":{"family":"stepped-blower"},"readings":[{"test":"speed@1","value":"dead"},{"test":"common-ohms","value":"over-range"}]}';
+        $input = fopen('php://memory', 'r+') ?: throw new \LogicException();
+        $output = fopen('php://memory', 'r+') ?: throw new \LogicException();
+        fwrite($input, "$good\n{half a\n\n".str_replace('common-ohms', 'moon', $good)."\n$good");
+        rewind($input);
+        app(DiagnosisStream::class)->run($input, $output);
+        rewind($output);
+        $lines = explode("\n", trim((string) stream_get_contents($output)));
+        self::assertCount(4, $lines);
+        self::assertSame('pack', json_decode($lines[0], true, 32, \JSON_THROW_ON_ERROR)['suspects'][0]['remedy']);
+        self::assertSame(2, json_decode($lines[1], true, 32, \JSON_THROW_ON_ERROR)['line']);
+        self::assertStringContainsString('no test "moon"', json_decode($lines[2], true, 32, \JSON_THROW_ON_ERROR)['error']);
+        self::assertSame($lines[0], $lines[3]);
     }
 
     public function testTheEngineIsComparedWithTheBestOfAllCourses(): void

@@ -4,41 +4,51 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Diagnosis\DiagnosisStream;
 use Illuminate\Console\Command;
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\DiagnosisFormat;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\LoosePart;
-use Ispira\Core\Family\FamilyRegistry;
 use Ispira\Core\Job\FileError;
-use Ispira\Core\Job\JobFileFormat;
 
 final class DiagnoseCommand extends Command
 {
     use ReadsInput;
 
-    protected $signature = 'ispira:diagnose {file : a job file, or - for standard input}';
+    protected $signature = 'ispira:diagnose
+        {file=- : a job file, or - for standard input}
+        {--stream : read job files one a line from standard input and print one diagnosis a line}';
 
     protected $description = 'Diagnose a job file and print suspects, next test, verdict and misfit as JSON; needs no database';
 
-    public function handle(FamilyRegistry $families, JobFileFormat $format): int
+    public function handle(DiagnosisStream $diagnoses): int
     {
+        if ($this->option('stream') === true) {
+            return $this->stream($diagnoses);
+        }
         $json = $this->readInput();
         if ($json === null) {
             return self::FAILURE;
         }
         try {
-            $file = $format->read($json);
+            $diagnosis = $diagnoses->of($json);
         } catch (FileError $error) {
             $this->complain($error->getMessage());
 
             return self::FAILURE;
         }
-        $circuit = $families->get($file->family)->circuit($file->parameters);
-        $circuit = $file->job['part'] === null ? $circuit : LoosePart::of($circuit, $file->job['part']);
-        $case = $file->caseFile();
-        $diagnosis = (new Engine())->diagnose($circuit, $case, new DecisionSettings());
-        $this->output->writeln((string) json_encode((new DiagnosisFormat($circuit, $case, $diagnosis))->toArray(), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION));
+        $this->output->writeln((string) json_encode($diagnosis, DiagnosisStream::JSON | \JSON_PRETTY_PRINT));
+
+        return self::SUCCESS;
+    }
+
+    private function stream(DiagnosisStream $diagnoses): int
+    {
+        $input = fopen('php://stdin', 'r');
+        $output = fopen('php://stdout', 'w');
+        if ($input === false || $output === false) {
+            $this->complain('Standard input or output is closed.');
+
+            return self::FAILURE;
+        }
+        $diagnoses->run($input, $output);
 
         return self::SUCCESS;
     }
