@@ -10,8 +10,8 @@ use Inertia\Inertia;
 use Ispira\Core\Repair\Ledger\EntryRefused;
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php')
-    ->withCommands([__DIR__.'/../app/Console/Commands'])
+    ->withRouting(web: __DIR__ . '/../routes/web.php')
+    ->withCommands([__DIR__ . '/../app/Console/Commands'])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->web(append: [HandleInertiaRequests::class]);
         $middleware->redirectGuestsTo('/sign-in');
@@ -19,16 +19,27 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // What a ledger refuses is a message at its field, like any other field of a form.
-        $exceptions->map(EntryRefused::class, static fn (EntryRefused $refused): ValidationException => ValidationException::withMessages([$refused->field => $refused->getMessage()]));
+        $exceptions->map(
+            EntryRefused::class,
+            static fn(EntryRefused $refused): ValidationException => ValidationException::withMessages([
+                $refused->field => $refused->getMessage(),
+            ]),
+        );
         $exceptions->respond(function ($response, Throwable $error, Request $request) {
             $status = $response->getStatusCode();
             if ($status === 419) {
                 return back()->with('notice', 'The page had been open too long. Nothing was lost: send it again.');
             }
-            if (in_array($status, [403, 404, 405, 413, 429, 500, 503], true) && (!config('app.debug') || $status < 500)) {
-                return Inertia::render('Problem', ['status' => $status])->toResponse($request)->setStatusCode($status);
+            if (
+                in_array($status, [403, 404, 405, 413, 429, 500, 503], true) &&
+                (!config('app.debug') || $status < 500)
+            ) {
+                return Inertia::render('Problem', ['status' => $status])
+                    ->toResponse($request)
+                    ->setStatusCode($status);
             }
 
             return $response;
         });
-    })->create();
+    })
+    ->create();

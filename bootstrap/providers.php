@@ -1,5 +1,3 @@
 <?php
 
-return [
-    App\Providers\AppServiceProvider::class,
-];
+return [App\Providers\AppServiceProvider::class];

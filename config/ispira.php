@@ -11,5 +11,6 @@ return [
     'predictions' => storage_path('framework/cache/predictions'),
 
     // Folder of the samples of captures.
-    'captures' => env('ISPIRA_CAPTURES') === null ? storage_path('app/captures') : base_path((string) env('ISPIRA_CAPTURES')),
+    'captures' =>
+        env('ISPIRA_CAPTURES') === null ? storage_path('app/captures') : base_path((string) env('ISPIRA_CAPTURES')),
 ];

@@ -33,7 +33,7 @@ Route::middleware('guest')->group(function (): void {
 
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy']);
-    Route::get('/ping', fn () => response()->noContent());
+    Route::get('/ping', fn() => response()->noContent());
 
     Route::get('/', [JobController::class, 'index']);
     Route::get('/jobs/new', [JobController::class, 'create']);
@@ -60,7 +60,10 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/jobs/{job}/captures', [CaptureController::class, 'index']);
     Route::post('/jobs/{job}/captures', [CaptureController::class, 'store']);
     Route::get('/jobs/{job}/captures/{capture}/trace', [CaptureController::class, 'trace']);
-    Route::get('/jobs/{job}/captures/{capture}/file.{format}', [CaptureController::class, 'export'])->whereIn('format', ['csv', 'vcd']);
+    Route::get('/jobs/{job}/captures/{capture}/file.{format}', [CaptureController::class, 'export'])->whereIn(
+        'format',
+        ['csv', 'vcd'],
+    );
     Route::post('/jobs/{job}/captures/{capture}/reading', [CaptureController::class, 'reading']);
     Route::delete('/jobs/{job}/captures/{capture}', [CaptureController::class, 'destroy']);
     Route::get('/jobs/{job}/live/{meter}', [LiveController::class, 'show']);

@@ -20,12 +20,26 @@ abstract class TestCase extends Base
 
     private static bool $migrated = false;
 
-    public const ONLY_HIGH = ['key-off' => 'right', 'off' => 'right', '1' => 'dead', '2' => 'dead', '3' => 'dead', '4' => 'right'];
-    public const ALL_RIGHT = ['key-off' => 'right', 'off' => 'right', '1' => 'right', '2' => 'right', '3' => 'right', '4' => 'right'];
+    public const ONLY_HIGH = [
+        'key-off' => 'right',
+        'off' => 'right',
+        '1' => 'dead',
+        '2' => 'dead',
+        '3' => 'dead',
+        '4' => 'right',
+    ];
+    public const ALL_RIGHT = [
+        'key-off' => 'right',
+        'off' => 'right',
+        '1' => 'right',
+        '2' => 'right',
+        '3' => 'right',
+        '4' => 'right',
+    ];
 
     public function createApplication(): Application
     {
-        $app = require __DIR__.'/../bootstrap/app.php';
+        $app = require __DIR__ . '/../bootstrap/app.php';
         \assert($app instanceof Application);
         $app->make(Kernel::class)->bootstrap();
         $database = $app->make('config')->get('database.connections.mariadb.database');
@@ -50,7 +64,12 @@ abstract class TestCase extends Base
     {
         $workshop ??= Workshop::query()->create(['name' => 'Test workshop']);
 
-        return $workshop->users()->create(['name' => 'Tess', 'email' => Str::random(12).'@workshop.test', 'password' => 'a long password', 'role' => $role]);
+        return $workshop->users()->create([
+            'name' => 'Tess',
+            'email' => Str::random(12) . '@workshop.test',
+            'password' => 'a long password',
+            'role' => $role,
+        ]);
     }
 
     /**
@@ -78,11 +97,19 @@ abstract class TestCase extends Base
      * @param array<string, mixed>     $parameters
      * @param array<array-key, string> $states
      */
-    protected function jobOnBench(User $user, string $family = 'stepped-blower', array $parameters = ['positions' => '4'], array $states = self::ONLY_HIGH): Job
-    {
+    protected function jobOnBench(
+        User $user,
+        string $family = 'stepped-blower',
+        array $parameters = ['positions' => '4'],
+        array $states = self::ONLY_HIGH,
+    ): Job {
         $data = $this->newJob(['family' => $family, 'parameters' => $parameters], $states);
-        $this->actingAs($user)->post('/jobs', $data)->assertRedirect("/jobs/{$data['id']}/circuit");
-        $this->put("/jobs/{$data['id']}/circuit", ['values' => $parameters])->assertRedirect("/jobs/{$data['id']}/bench");
+        $this->actingAs($user)
+            ->post('/jobs', $data)
+            ->assertRedirect("/jobs/{$data['id']}/circuit");
+        $this->put("/jobs/{$data['id']}/circuit", ['values' => $parameters])->assertRedirect(
+            "/jobs/{$data['id']}/bench",
+        );
         $job = $this->jobOf($data);
         self::assertSame(JobStage::Bench, $job->stage);
 
@@ -98,7 +125,12 @@ abstract class TestCase extends Base
     protected function proveAndClose(Job $job, array $states = self::ALL_RIGHT, array $with = []): void
     {
         $this->post("/jobs/$job->id/proof", ['id' => $this->ulid(), 'states' => $states])->assertSessionHasNoErrors();
-        $this->post("/jobs/$job->id/close", $with + ['id' => $this->ulid(), 'outcome' => 'repaired', 'reason' => 'no clamp at hand'])->assertSessionHasNoErrors()->assertRedirect("/jobs/$job->id/proof");
+        $this->post(
+            "/jobs/$job->id/close",
+            $with + ['id' => $this->ulid(), 'outcome' => 'repaired', 'reason' => 'no clamp at hand'],
+        )
+            ->assertSessionHasNoErrors()
+            ->assertRedirect("/jobs/$job->id/proof");
         self::assertSame(JobStage::Closed, $job->refresh()->stage);
     }
 

@@ -21,9 +21,7 @@ use Ispira\Core\Repair\Ledger\EntryRefused;
  */
 final readonly class CloseJob
 {
-    public function __construct(private RecordEntry $record)
-    {
-    }
+    public function __construct(private RecordEntry $record) {}
 
     /**
      * @param list<string> $unread checks of the repair that were not read: their being left out needs a reason
@@ -43,22 +41,53 @@ final readonly class CloseJob
                 throw new EntryRefused('outcome', 'A job of this kind does not end like that.');
             }
             if ($locked->kind->provesBeforeIt($outcome)) {
-                self::isProved($locked) || throw new EntryRefused('outcome', 'First run every position again and record what it does: only then can it close like that.');
-                $unread === [] || $closing->text('reason') !== '' || throw new EntryRefused('reason', 'Not measured: '.implode('; ', $unread).'. Measure it, or say why it is left out.');
+                self::isProved($locked) ||
+                    throw new EntryRefused(
+                        'outcome',
+                        'First run every position again and record what it does: only then can it close like that.',
+                    );
+                $unread === [] ||
+                    $closing->text('reason') !== '' ||
+                    throw new EntryRefused(
+                        'reason',
+                        'Not measured: ' . implode('; ', $unread) . '. Measure it, or say why it is left out.',
+                    );
             }
             $last = $locked->replacements()->reorder('sequence', 'desc')->first();
-            if ($outcome === Outcome::Repaired && ($last?->temporary_until !== null || $ledger->latest(EntryKind::Choice)?->text('kind') === 'temporary')) {
-                throw new EntryRefused('outcome', 'The part is only bridged: close it as temporary, with the day on which it is due.');
+            if (
+                $outcome === Outcome::Repaired &&
+                ($last?->temporary_until !== null || $ledger->latest(EntryKind::Choice)?->text('kind') === 'temporary')
+            ) {
+                throw new EntryRefused(
+                    'outcome',
+                    'The part is only bridged: close it as temporary, with the day on which it is due.',
+                );
             }
             if ($outcome === Outcome::Adjusted && $ledger->latest(EntryKind::Adjusted) === null) {
                 throw new EntryRefused('outcome', 'Note what was adjusted, from what to what, first.');
             }
             ($this->record)($user, $locked, $closing);
             if ($last !== null && in_array($outcome, [Outcome::Repaired, Outcome::Temporary], true)) {
-                ($this->record)($user, $locked, Entry::read(strtolower((string) Str::ulid()), EntryKind::Held, ['replacement' => $last->id, 'held' => true]));
+                ($this->record)(
+                    $user,
+                    $locked,
+                    Entry::read(strtolower((string) Str::ulid()), EntryKind::Held, [
+                        'replacement' => $last->id,
+                        'held' => true,
+                    ]),
+                );
             }
-            $due = $closing->text('dueOn') !== '' ? $closing->text('dueOn') : ($ledger->latest(EntryKind::Adjusted)?->text('undoOn') ?: null);
-            $locked->update(['stage' => JobStage::Closed, 'closed_at' => now(), 'outcome' => $outcome, 'due_on' => $due]);
+            $due =
+                $closing->text('dueOn') !== ''
+                    ? $closing->text('dueOn')
+                    : ($ledger->latest(EntryKind::Adjusted)?->text('undoOn') ?:
+                    null);
+            $locked->update([
+                'stage' => JobStage::Closed,
+                'closed_at' => now(),
+                'outcome' => $outcome,
+                'due_on' => $due,
+            ]);
         });
     }
 
@@ -66,12 +95,23 @@ final readonly class CloseJob
     public static function isProved(Job $job): bool
     {
         $episode = $job->replacements()->count();
-        $map = $job->maps()->where('kind', MapKind::After)->where('episode', $episode)->reorder('taken_at', 'desc')->first();
+        $map = $job
+            ->maps()
+            ->where('kind', MapKind::After)
+            ->where('episode', $episode)
+            ->reorder('taken_at', 'desc')
+            ->first();
         if ($map === null) {
             return false;
         }
-        $states = $job->readings()->with('strike')->where('speed_map_id', $map->id)->get()->filter(static fn ($reading): bool => $reading->strike === null);
+        $states = $job
+            ->readings()
+            ->with('strike')
+            ->where('speed_map_id', $map->id)
+            ->get()
+            ->filter(static fn($reading): bool => $reading->strike === null);
 
-        return $states->isNotEmpty() && $states->every(static fn ($reading): bool => $reading->choice === SpeedState::Right->value);
+        return $states->isNotEmpty() &&
+            $states->every(static fn($reading): bool => $reading->choice === SpeedState::Right->value);
     }
 }

@@ -23,24 +23,38 @@ final readonly class ImportCapture
      *
      * @throws CaptureError
      */
-    public function __invoke(User $user, Job $job, string $id, string $path, string $name, ?string $position, ImportSettings $settings): Capture
-    {
+    public function __invoke(
+        User $user,
+        Job $job,
+        string $id,
+        string $path,
+        string $name,
+        ?string $position,
+        ImportSettings $settings,
+    ): Capture {
         $existing = Capture::query()->find($id);
         if ($existing instanceof Capture) {
-            return $existing->job_id === $job->id ? $existing : throw new CaptureError('This file was not taken. Reload the page and choose it again.');
+            return $existing->job_id === $job->id
+                ? $existing
+                : throw new CaptureError('This file was not taken. Reload the page and choose it again.');
         }
         $capture = new Capture(['id' => $id]);
         try {
             $head = Importer::import($path, $capture->store(), $settings);
-            $capture->fill([
-                'job_id' => $job->id,
-                'user_id' => $user->id,
-                'name' => $name,
-                'position' => $position,
-                'head' => $head->toArray(),
-                'pulses' => array_map(static fn (int $channel): array => Pulses::of($capture->store(), $channel)->toArray(), array_keys($head->channels)),
-                'taken_at' => now(),
-            ])->save();
+            $capture
+                ->fill([
+                    'job_id' => $job->id,
+                    'user_id' => $user->id,
+                    'name' => $name,
+                    'position' => $position,
+                    'head' => $head->toArray(),
+                    'pulses' => array_map(
+                        static fn(int $channel): array => Pulses::of($capture->store(), $channel)->toArray(),
+                        array_keys($head->channels),
+                    ),
+                    'taken_at' => now(),
+                ])
+                ->save();
         } catch (\Throwable $error) {
             File::deleteDirectory(Capture::folder($id));
             throw $error;

@@ -18,9 +18,7 @@ use Ispira\Core\Job\MapKind;
  */
 final readonly class OpenJob
 {
-    public function __construct(private RecordMap $recordMap, private RecordReading $recordReading)
-    {
-    }
+    public function __construct(private RecordMap $recordMap, private RecordReading $recordReading) {}
 
     /**
      * @param array<string, mixed>  $data   validated
@@ -28,8 +26,14 @@ final readonly class OpenJob
      * @param array<string, string> $states by position
      * @param array<string, string> $answers to what is asked with the complaint, by test
      */
-    public function __invoke(User $user, array $data, string $family, array $parameters, array $states, array $answers = []): Job
-    {
+    public function __invoke(
+        User $user,
+        array $data,
+        string $family,
+        array $parameters,
+        array $states,
+        array $answers = [],
+    ): Job {
         return DB::transaction(function () use ($user, $data, $family, $parameters, $states, $answers): Job {
             $workshop = $user->workshop;
             $number = $workshop->takeJobNumber();
@@ -40,7 +44,11 @@ final readonly class OpenJob
             }
             $unit = isset($data['unitId'])
                 ? $workshop->units()->findOrFail($data['unitId'])
-                : $workshop->units()->create(['name' => $data['unitName'], 'place' => $data['unitPlace'] ?? null, 'model' => $data['unitModel'] ?? null]);
+                : $workshop->units()->create([
+                    'name' => $data['unitName'],
+                    'place' => $data['unitPlace'] ?? null,
+                    'model' => $data['unitModel'] ?? null,
+                ]);
             $kind = JobKind::tryFrom(is_string($data['kind'] ?? null) ? $data['kind'] : '') ?? JobKind::Fault;
             $job = new Job([
                 'workshop_id' => $workshop->id,

@@ -7,6 +7,4 @@ namespace App\Actions;
 /**
  * A reading that cannot be taken in; the message is for the user.
  */
-final class ReadingRefused extends \RuntimeException
-{
-}
+final class ReadingRefused extends \RuntimeException {}

@@ -29,13 +29,22 @@ final readonly class RecordEntry
             $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
             $existing = RepairEntry::query()->where('id', $entry->id)->first();
             if ($existing instanceof RepairEntry) {
-                return $existing->job_id === $job->id ? $existing : throw new EntryRefused('id', 'This was not taken. Reload the page and note it again.');
+                return $existing->job_id === $job->id
+                    ? $existing
+                    : throw new EntryRefused('id', 'This was not taken. Reload the page and note it again.');
             }
             if ($locked->stage === JobStage::Closed && !in_array($entry->kind, self::AFTER_CLOSING, true)) {
                 throw new EntryRefused('stage', 'This job is closed: nothing more is noted in it.');
             }
             (new Acceptance($locked->ledger()))->check($entry);
-            $stored = RepairEntry::query()->create(['id' => $entry->id, 'job_id' => $job->id, 'user_id' => $user->id, 'kind' => $entry->kind, 'data' => $entry->data, 'noted_at' => now()]);
+            $stored = RepairEntry::query()->create([
+                'id' => $entry->id,
+                'job_id' => $job->id,
+                'user_id' => $user->id,
+                'kind' => $entry->kind,
+                'data' => $entry->data,
+                'noted_at' => now(),
+            ]);
             $locked->touch();
 
             return $stored;

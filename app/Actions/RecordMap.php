@@ -18,8 +18,14 @@ use Ispira\Core\Job\MapKind;
 final readonly class RecordMap
 {
     /** @param array<string, string> $states by position; positions that were not tried are left out */
-    public function __invoke(User $user, Job $job, string $id, MapKind $kind, ?string $notedFor, array $states): SpeedMap
-    {
+    public function __invoke(
+        User $user,
+        Job $job,
+        string $id,
+        MapKind $kind,
+        ?string $notedFor,
+        array $states,
+    ): SpeedMap {
         return DB::transaction(function () use ($user, $job, $id, $kind, $notedFor, $states): SpeedMap {
             $existing = SpeedMap::query()->whereKey($id)->where('job_id', $job->id)->lockForUpdate()->first();
             if ($existing instanceof SpeedMap) {
@@ -27,7 +33,13 @@ final readonly class RecordMap
             }
             $now = now();
             $episode = $kind === MapKind::Remembered ? 0 : $job->replacements()->count();
-            $map = new SpeedMap(['job_id' => $job->id, 'kind' => $kind, 'noted_for' => $notedFor, 'episode' => $episode, 'taken_at' => $now]);
+            $map = new SpeedMap([
+                'job_id' => $job->id,
+                'kind' => $kind,
+                'noted_for' => $notedFor,
+                'episode' => $episode,
+                'taken_at' => $now,
+            ]);
             $map->id = $id;
             $map->save();
             foreach ($states as $position => $state) {

@@ -19,9 +19,7 @@ use Ispira\Core\Quality\QualityCheck;
  */
 final readonly class RecordReading
 {
-    public function __construct(private PredictionStore $store)
-    {
-    }
+    public function __construct(private PredictionStore $store) {}
 
     /** @throws ReadingRefused when the id belongs to another job's reading */
     public function __invoke(User $user, Job $job, CoreReading $reading, ?Carbon $takenAt = null): Reading
@@ -30,18 +28,28 @@ final readonly class RecordReading
             $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
             $existing = Reading::query()->where('id', $reading->id)->first();
             if ($existing instanceof Reading) {
-                return $existing->job_id === $job->id ? $existing : throw new ReadingRefused('This reading was not accepted. Reload the page and take it again.');
+                return $existing->job_id === $job->id
+                    ? $existing
+                    : throw new ReadingRefused('This reading was not accepted. Reload the page and take it again.');
             }
             $episode = $job->replacements()->count();
             // What is chosen from a list is not measured: nothing to look up for it.
-            $doubts = is_string($reading->value) ? [] : (new QualityCheck($this->store))->of($locked->circuit(), $locked->caseFile(), $reading->inEpisode($episode), $user->displayUnits());
+            $doubts = is_string($reading->value)
+                ? []
+                : (new QualityCheck($this->store))->of(
+                    $locked->circuit(),
+                    $locked->caseFile(),
+                    $reading->inEpisode($episode),
+                    $user->displayUnits(),
+                );
             $stored = Reading::query()->create([
                 'id' => $reading->id,
                 'job_id' => $job->id,
                 'user_id' => $user->id,
                 ...Reading::columns($reading),
                 'episode' => $episode,
-                'doubts' => $doubts === [] ? null : array_map(static fn (Doubt $doubt): array => $doubt->toArray(), $doubts),
+                'doubts' =>
+                    $doubts === [] ? null : array_map(static fn(Doubt $doubt): array => $doubt->toArray(), $doubts),
                 'taken_at' => $takenAt ?? now(),
             ]);
             $locked->touch();

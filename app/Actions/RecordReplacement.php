@@ -16,9 +16,26 @@ use Ispira\Core\Job\JobStage;
 final readonly class RecordReplacement
 {
     /** @param array<string, mixed>|null $verdict as it stood when the part was chosen */
-    public function __invoke(User $user, Job $job, string $id, string $remedy, ?string $partNumber, ?string $note, ?array $verdict, ?string $temporaryUntil = null): Replacement
-    {
-        return DB::transaction(function () use ($user, $job, $id, $remedy, $partNumber, $note, $verdict, $temporaryUntil): Replacement {
+    public function __invoke(
+        User $user,
+        Job $job,
+        string $id,
+        string $remedy,
+        ?string $partNumber,
+        ?string $note,
+        ?array $verdict,
+        ?string $temporaryUntil = null,
+    ): Replacement {
+        return DB::transaction(function () use (
+            $user,
+            $job,
+            $id,
+            $remedy,
+            $partNumber,
+            $note,
+            $verdict,
+            $temporaryUntil,
+        ): Replacement {
             $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
             $existing = Replacement::query()->where('id', $id)->where('job_id', $job->id)->first();
             if ($existing instanceof Replacement) {

@@ -26,20 +26,35 @@ final class CaptureView
             'id' => $capture->id,
             'name' => $capture->name,
             'position' => $capture->position,
-            'positionLabel' => $capture->position === null ? null : ($circuit->positions[$capture->position] ?? null)?->label,
+            'positionLabel' =>
+                $capture->position === null ? null : ($circuit->positions[$capture->position] ?? null)?->label,
             'takenAt' => $capture->taken_at->toIso8601String(),
             'count' => $head->count,
             'interval' => $head->interval,
             'start' => $head->start,
             'repairs' => $head->repairs,
-            'channels' => array_map(static function (string $name, string $unit, int $channel) use ($capture, $circuit, $words): array {
-                $readings = [];
-                foreach (self::readings($capture, $circuit, $channel) as $test => $value) {
-                    $readings[] = ['test' => (string) $test, 'title' => $words->test($circuit->tests[$test]), 'value' => $words->number($value, $circuit->tests[$test]->probe->quantity)];
-                }
+            'channels' => array_map(
+                static function (string $name, string $unit, int $channel) use ($capture, $circuit, $words): array {
+                    $readings = [];
+                    foreach (self::readings($capture, $circuit, $channel) as $test => $value) {
+                        $readings[] = [
+                            'test' => (string) $test,
+                            'title' => $words->test($circuit->tests[$test]),
+                            'value' => $words->number($value, $circuit->tests[$test]->probe->quantity),
+                        ];
+                    }
 
-                return ['name' => $name, 'unit' => $unit, 'pulses' => $capture->pulses[$channel] ?? null, 'readings' => $readings];
-            }, $head->channels, $head->units, array_keys($head->channels)),
+                    return [
+                        'name' => $name,
+                        'unit' => $unit,
+                        'pulses' => $capture->pulses[$channel] ?? null,
+                        'readings' => $readings,
+                    ];
+                },
+                $head->channels,
+                $head->units,
+                array_keys($head->channels),
+            ),
         ];
     }
 
@@ -56,7 +71,11 @@ final class CaptureView
         }
         $readings = [];
         foreach ($circuit->tests as $test) {
-            if (!$test->offered || $capture->position === null || (string) $circuit->setUps[$test->setUp]->position !== $capture->position) {
+            if (
+                !$test->offered ||
+                $capture->position === null ||
+                (string) $circuit->setUps[$test->setUp]->position !== $capture->position
+            ) {
                 continue;
             }
             $value = match ($test->probe->quantity) {
@@ -65,13 +84,21 @@ final class CaptureView
                 Quantity::Volts => $circuit->netlist->alternates() ? null : $pulses->mean,
                 default => null,
             };
-            if ($value !== null && ($capture->shape()->units[$channel] !== '' || $test->probe->quantity !== Quantity::Volts)) {
+            if (
+                $value !== null &&
+                ($capture->shape()->units[$channel] !== '' || $test->probe->quantity !== Quantity::Volts)
+            ) {
                 $readings[$test->key] = $value;
             }
         }
 
         // What only a capture shows well comes first.
-        uksort($readings, static fn (string $a, string $b): int => ($circuit->tests[$a]->probe->quantity === Quantity::Volts ? 1 : 0) <=> ($circuit->tests[$b]->probe->quantity === Quantity::Volts ? 1 : 0));
+        uksort(
+            $readings,
+            static fn(string $a, string $b): int => ($circuit->tests[$a]->probe->quantity === Quantity::Volts
+                ? 1
+                : 0) <=> ($circuit->tests[$b]->probe->quantity === Quantity::Volts ? 1 : 0),
+        );
 
         return $readings;
     }
@@ -98,7 +125,18 @@ final class CaptureView
         $duties = $table->duties();
 
         return [
-            'rows' => array_map(static fn (int|string $label): array => ['position' => (string) $label, 'duty' => $duties[$label], 'pulsed' => $byPosition[$label]->isPulsed(), 'frequency' => $byPosition[$label]->frequency, 'low' => $byPosition[$label]->low, 'high' => $byPosition[$label]->high, 'missing' => $byPosition[$label]->missing], array_keys($byPosition)),
+            'rows' => array_map(
+                static fn(int|string $label): array => [
+                    'position' => (string) $label,
+                    'duty' => $duties[$label],
+                    'pulsed' => $byPosition[$label]->isPulsed(),
+                    'frequency' => $byPosition[$label]->frequency,
+                    'low' => $byPosition[$label]->low,
+                    'high' => $byPosition[$label]->high,
+                    'missing' => $byPosition[$label]->missing,
+                ],
+                array_keys($byPosition),
+            ),
             'findings' => $table->findings(),
         ];
     }

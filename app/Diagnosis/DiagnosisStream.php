@@ -21,7 +21,11 @@ use Ispira\Core\Job\JobFileFormat;
 final class DiagnosisStream
 {
     /** How a diagnosis is written. */
-    public const JSON = \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION | \JSON_PARTIAL_OUTPUT_ON_ERROR;
+    public const JSON =
+        \JSON_UNESCAPED_UNICODE |
+        \JSON_UNESCAPED_SLASHES |
+        \JSON_PRESERVE_ZERO_FRACTION |
+        \JSON_PARTIAL_OUTPUT_ON_ERROR;
 
     /** Circuits whose predictions are kept, so that a long stream of different ones stays small. */
     private const KEPT_CIRCUITS = 20;
@@ -47,11 +51,16 @@ final class DiagnosisStream
         $circuit = $this->circuit($file);
         $case = $file->caseFile();
 
-        return (new DiagnosisFormat($circuit, $case, $this->engine->diagnose($circuit, $case, new DecisionSettings())))->toArray();
+        return (new DiagnosisFormat(
+            $circuit,
+            $case,
+            $this->engine->diagnose($circuit, $case, new DecisionSettings()),
+        ))->toArray();
     }
 
     /**
-     * Answers each line, a job file, with a line: the diagnosis, or an object with `error` and `line`. Empty lines are passed over.
+     * Answers each line, a job file, with a line: the diagnosis, or an object with `error` and `line`. Empty lines are
+     * passed over.
      *
      * @param resource $input
      * @param resource $output
@@ -67,7 +76,7 @@ final class DiagnosisStream
             } catch (FileError $error) {
                 $answer = ['error' => $error->getMessage(), 'line' => $number];
             }
-            fwrite($output, json_encode($answer, self::JSON)."\n");
+            fwrite($output, json_encode($answer, self::JSON) . "\n");
             fflush($output);
         }
     }
@@ -81,7 +90,8 @@ final class DiagnosisStream
                 $this->engine = new Engine(new MemoryStore());
             }
             $circuit = $this->families->get($file->family)->circuit($file->parameters);
-            $this->circuits[$key] = $file->job['part'] === null ? $circuit : LoosePart::of($circuit, $file->job['part']);
+            $this->circuits[$key] =
+                $file->job['part'] === null ? $circuit : LoosePart::of($circuit, $file->job['part']);
         }
 
         return $this->circuits[$key];

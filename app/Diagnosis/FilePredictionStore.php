@@ -11,9 +11,7 @@ use Ispira\Core\Diagnosis\PredictionStore;
  */
 final readonly class FilePredictionStore implements PredictionStore
 {
-    public function __construct(private string $folder)
-    {
-    }
+    public function __construct(private string $folder) {}
 
     public function load(string $hash): array
     {

@@ -24,14 +24,16 @@ final readonly class JobDiagnosis
     /** Bits under which a test says nothing. */
     private const SAYS_NOTHING = 1e-4;
 
-    public function __construct(private PredictionStore $store)
-    {
-    }
+    public function __construct(private PredictionStore $store) {}
 
     /** What buying on the speed map alone would have wasted on average. */
     public function priceOfGuessing(Job $job, CircuitModel $circuit): float
     {
-        return (new Engine($this->store))->diagnose($circuit, $job->caseFile()->mapOnly($circuit), $job->workshop->decisionSettings())->guessing;
+        return (new Engine($this->store))->diagnose(
+            $circuit,
+            $job->caseFile()->mapOnly($circuit),
+            $job->workshop->decisionSettings(),
+        )->guessing;
     }
 
     /**
@@ -40,15 +42,38 @@ final readonly class JobDiagnosis
      *
      * @return array{diagnosis: array<string, mixed>, series: list<array<string, mixed>>, sheet: array<string, mixed>}
      */
-    public function of(Job $job, CircuitModel $circuit, array $missingTools = [], ?string $chosen = null, ?WhatIf $whatIf = null): array
-    {
+    public function of(
+        Job $job,
+        CircuitModel $circuit,
+        array $missingTools = [],
+        ?string $chosen = null,
+        ?WhatIf $whatIf = null,
+    ): array {
         $case = $whatIf === null ? $job->caseFile() : $whatIf->applyTo($job->caseFile());
-        $diagnosis = (new Engine($this->store))->diagnose($circuit, $case, $job->workshop->decisionSettings($missingTools));
+        $diagnosis = (new Engine($this->store))->diagnose(
+            $circuit,
+            $case,
+            $job->workshop->decisionSettings($missingTools),
+        );
 
         if ($job->part !== null) {
             // What says nothing of the part on the bench is not offered for it.
-            $telling = array_values(array_filter($diagnosis->others, static fn (TestChoice $one): bool => $one->information > self::SAYS_NOTHING));
-            $diagnosis = new Diagnosis($diagnosis->suspects, $diagnosis->next, $telling, $diagnosis->verdict, $diagnosis->misfit, $diagnosis->guessing, $diagnosis->evidence, $diagnosis->beyond);
+            $telling = array_values(
+                array_filter(
+                    $diagnosis->others,
+                    static fn(TestChoice $one): bool => $one->information > self::SAYS_NOTHING,
+                ),
+            );
+            $diagnosis = new Diagnosis(
+                $diagnosis->suspects,
+                $diagnosis->next,
+                $telling,
+                $diagnosis->verdict,
+                $diagnosis->misfit,
+                $diagnosis->guessing,
+                $diagnosis->evidence,
+                $diagnosis->beyond,
+            );
         }
 
         return $this->shown($circuit, $case, $diagnosis, $chosen);
@@ -57,12 +82,18 @@ final readonly class JobDiagnosis
     /** @return array{diagnosis: array<string, mixed>, series: list<array<string, mixed>>, sheet: array<string, mixed>} */
     public function shown(CircuitModel $circuit, CaseFile $case, Diagnosis $diagnosis, ?string $chosen = null): array
     {
-        $shown = $chosen !== null && isset($circuit->tests[$chosen]) ? $circuit->tests[$chosen] : $diagnosis->next?->test;
+        $shown =
+            $chosen !== null && isset($circuit->tests[$chosen]) ? $circuit->tests[$chosen] : $diagnosis->next?->test;
         $top = (string) array_key_last($circuit->positions);
 
         return [
-            'diagnosis' => (new DiagnosisFormat($circuit, $case, $diagnosis, app(DisplayUnits::class)))->toArray($chosen),
-            'series' => $shown === null ? [] : (new Series($circuit, $case))->of($shown, $diagnosis->evidence, app(DisplayUnits::class)),
+            'diagnosis' => (new DiagnosisFormat($circuit, $case, $diagnosis, app(DisplayUnits::class)))->toArray(
+                $chosen,
+            ),
+            'series' =>
+                $shown === null
+                    ? []
+                    : (new Series($circuit, $case))->of($shown, $diagnosis->evidence, app(DisplayUnits::class)),
             'sheet' => (new SoundCircuit($circuit))->sheet($circuit->setUps[$shown->setUp ?? $top]),
         ];
     }

@@ -41,16 +41,19 @@ final class JobView
             'kind' => $job->kind->value,
             'outcome' => $job->outcome?->value,
             'dueOn' => $job->due_on?->toDateString(),
-            'flow' => array_map(static fn ($stage): string => $stage->value, $job->kind->flow()),
+            'flow' => array_map(static fn($stage): string => $stage->value, $job->kind->flow()),
             'openedAt' => $job->created_at->toIso8601String(),
             'closedAt' => $job->closed_at?->toIso8601String(),
-            'temporaryUntil' => $job->outcome === Outcome::Temporary ? $job->due_on?->toDateString() : $job->replacements->last()?->temporary_until?->toDateString(),
+            'temporaryUntil' =>
+                $job->outcome === Outcome::Temporary
+                    ? $job->due_on?->toDateString()
+                    : $job->replacements->last()?->temporary_until?->toDateString(),
         ];
     }
 
     public static function number(Job $job): string
     {
-        return 'J-'.str_pad((string) $job->number, 4, '0', \STR_PAD_LEFT);
+        return 'J-' . str_pad((string) $job->number, 4, '0', \STR_PAD_LEFT);
     }
 
     /**
@@ -62,12 +65,21 @@ final class JobView
     {
         $words = new Words($circuit);
 
-        return array_map(static fn (Position $p): array => [
-            'key' => $p->key,
-            'label' => $p->label,
-            'runs' => $p->runs(),
-            'states' => array_map(static fn (SpeedState $s): array => ['value' => $s->value, 'label' => $words->state($s->value, $p->kind)], SpeedState::possible($p->kind)),
-        ], array_values($circuit->positions));
+        return array_map(
+            static fn(Position $p): array => [
+                'key' => $p->key,
+                'label' => $p->label,
+                'runs' => $p->runs(),
+                'states' => array_map(
+                    static fn(SpeedState $s): array => [
+                        'value' => $s->value,
+                        'label' => $words->state($s->value, $p->kind),
+                    ],
+                    SpeedState::possible($p->kind),
+                ),
+            ],
+            array_values($circuit->positions),
+        );
     }
 
     /**
@@ -81,7 +93,17 @@ final class JobView
         $questions = [];
         foreach ($circuit->tests as $test) {
             if ($test->asked) {
-                $questions[] = ['test' => $test->key, 'title' => $words->test($test), 'choices' => array_map(static fn (string $value): array => ['value' => $value, 'label' => $words->choice($test, $value)], Judged::answers($circuit, $test))];
+                $questions[] = [
+                    'test' => $test->key,
+                    'title' => $words->test($test),
+                    'choices' => array_map(
+                        static fn(string $value): array => [
+                            'value' => $value,
+                            'label' => $words->choice($test, $value),
+                        ],
+                        Judged::answers($circuit, $test),
+                    ),
+                ];
             }
         }
 
@@ -96,7 +118,10 @@ final class JobView
     public static function strip(Job $job, CircuitModel $circuit): array
     {
         $speeds = (new SoundCircuit($circuit))->speeds();
-        $cells = array_map(static fn (array $cell): array => $cell + ['expected' => $speeds[$cell['key']]], self::cells($circuit));
+        $cells = array_map(
+            static fn(array $cell): array => $cell + ['expected' => $speeds[$cell['key']]],
+            self::cells($circuit),
+        );
 
         return ['cells' => $cells, 'maps' => self::maps($job)];
     }
@@ -105,25 +130,38 @@ final class JobView
     public static function maps(Job $job): array
     {
         $byMap = $job->readings->groupBy('speed_map_id');
-        $maps = $job->maps->map(static fn (SpeedMap $map): array => [
-            'id' => $map->id,
-            'kind' => $map->kind->value,
-            'notedFor' => $map->noted_for,
-            'episode' => $map->episode,
-            'states' => ($byMap[$map->id] ?? collect())->filter(static fn (Reading $r): bool => $r->strike === null)->mapWithKeys(static fn (Reading $r): array => [substr($r->test, 6) => (string) $r->choice])->all(),
-        ]);
+        $maps = $job->maps->map(
+            static fn(SpeedMap $map): array => [
+                'id' => $map->id,
+                'kind' => $map->kind->value,
+                'notedFor' => $map->noted_for,
+                'episode' => $map->episode,
+                'states' => ($byMap[$map->id] ?? collect())
+                    ->filter(static fn(Reading $r): bool => $r->strike === null)
+                    ->mapWithKeys(static fn(Reading $r): array => [substr($r->test, 6) => (string) $r->choice])
+                    ->all(),
+            ],
+        );
         // A cell that was listened to again stands in the map it corrects.
-        $single = $job->readings->filter(static fn (Reading $r): bool => $r->speed_map_id === null && $r->strike === null && str_starts_with($r->test, 'speed@'));
+        $single = $job->readings->filter(
+            static fn(Reading $r): bool => $r->speed_map_id === null &&
+                $r->strike === null &&
+                str_starts_with($r->test, 'speed@'),
+        );
 
-        return array_values($maps->map(static function (array $map) use ($single): array {
-            foreach ($single as $reading) {
-                if ($reading->episode === $map['episode'] && $map['kind'] !== MapKind::Remembered->value) {
-                    $map['states'][substr($reading->test, 6)] ??= (string) $reading->choice;
-                }
-            }
+        return array_values(
+            $maps
+                ->map(static function (array $map) use ($single): array {
+                    foreach ($single as $reading) {
+                        if ($reading->episode === $map['episode'] && $map['kind'] !== MapKind::Remembered->value) {
+                            $map['states'][substr($reading->test, 6)] ??= (string) $reading->choice;
+                        }
+                    }
 
-            return $map;
-        })->all());
+                    return $map;
+                })
+                ->all(),
+        );
     }
 
     /** @return list<array<string, mixed>> newest first, without the cells of maps */
@@ -131,25 +169,31 @@ final class JobView
     {
         $words = new Words($circuit, app(DisplayUnits::class));
 
-        return array_values($job->readings
-            ->map(static fn (Reading $reading): array => [
-                'id' => $reading->id,
-                'test' => $reading->test,
-                'title' => $words->test($circuit->tests[$reading->test]),
-                'value' => $words->reading($reading->toCore()),
-                'steady' => $reading->steady,
-                'misbehaved' => $reading->misbehaved,
-                'instrument' => $reading->instrument,
-                'leads' => $reading->lead_ohms > 0.0 ? $words->number($reading->lead_ohms, Quantity::Ohms) : null,
-                'doubts' => array_column($reading->doubts ?? [], 'sentence'),
-                'kept' => $reading->kept !== null,
-                'episode' => $reading->episode,
-                'map' => $reading->speed_map_id,
-                'struck' => $reading->strike !== null,
-                'struckBecause' => $reading->strike?->reason,
-                'takenAt' => $reading->taken_at->toIso8601String(),
-            ])
-            ->reverse()->all());
+        return array_values(
+            $job->readings
+                ->map(
+                    static fn(Reading $reading): array => [
+                        'id' => $reading->id,
+                        'test' => $reading->test,
+                        'title' => $words->test($circuit->tests[$reading->test]),
+                        'value' => $words->reading($reading->toCore()),
+                        'steady' => $reading->steady,
+                        'misbehaved' => $reading->misbehaved,
+                        'instrument' => $reading->instrument,
+                        'leads' =>
+                            $reading->lead_ohms > 0.0 ? $words->number($reading->lead_ohms, Quantity::Ohms) : null,
+                        'doubts' => array_column($reading->doubts ?? [], 'sentence'),
+                        'kept' => $reading->kept !== null,
+                        'episode' => $reading->episode,
+                        'map' => $reading->speed_map_id,
+                        'struck' => $reading->strike !== null,
+                        'struckBecause' => $reading->strike?->reason,
+                        'takenAt' => $reading->taken_at->toIso8601String(),
+                    ],
+                )
+                ->reverse()
+                ->all(),
+        );
     }
 
     /** @return list<array{id: string, remedy: string, label: string, partNumber: string|null, note: string|null, temporaryUntil: string|null, at: string, verdict: array<string, mixed>|null}> */
@@ -157,15 +201,21 @@ final class JobView
     {
         $words = new Words($circuit);
 
-        return array_values($job->replacements->map(static fn (Replacement $r): array => [
-            'id' => $r->id,
-            'remedy' => $r->remedy,
-            'label' => $words->remedy($r->remedy),
-            'partNumber' => $r->part_number,
-            'note' => $r->note,
-            'temporaryUntil' => $r->temporary_until?->toDateString(),
-            'at' => $r->replaced_at->toIso8601String(),
-            'verdict' => $r->verdict,
-        ])->all());
+        return array_values(
+            $job->replacements
+                ->map(
+                    static fn(Replacement $r): array => [
+                        'id' => $r->id,
+                        'remedy' => $r->remedy,
+                        'label' => $words->remedy($r->remedy),
+                        'partNumber' => $r->part_number,
+                        'note' => $r->note,
+                        'temporaryUntil' => $r->temporary_until?->toDateString(),
+                        'at' => $r->replaced_at->toIso8601String(),
+                        'verdict' => $r->verdict,
+                    ],
+                )
+                ->all(),
+        );
     }
 }

@@ -54,12 +54,81 @@ final class StoredJobFile
             ['name' => $job->unit->name, 'place' => $job->unit->place, 'model' => $job->unit->model, 'notes' => null],
             $job->family,
             $job->parameters,
-            array_values($job->maps->map(static fn (SpeedMap $map): array => ['id' => $map->id, 'kind' => $map->kind, 'notedFor' => $map->noted_for, 'episode' => $map->episode])->all()),
-            array_values($job->readings->map(static fn (Reading $reading): FiledReading => new FiledReading($reading->toCore(), $reading->speed_map_id, self::text($reading->taken_at), self::text($reading->strike?->struck_at), $reading->strike?->reason, array_map(static fn (array $doubt): Doubt => new Doubt($doubt['rule'], $doubt['sentence']), $reading->doubts ?? []), self::text($reading->kept?->kept_at)))->all()),
-            array_values($job->replacements->map(static fn (Replacement $r): array => ['id' => $r->id, 'remedy' => $r->remedy, 'partNumber' => $r->part_number, 'note' => $r->note, 'temporaryUntil' => $r->temporary_until?->toDateString(), 'at' => self::text($r->replaced_at)])->all()),
-            array_values($job->entries()->get()->map(static fn (RepairEntry $entry): Entry => $entry->toCore())->all()),
-            array_values($job->runs()->with('marks')->get()->map(static fn (ProcedureRun $run): array => ['procedure' => $run->procedure(), 'startedAt' => (string) self::text($run->started_at), 'marks' => $run->run()->marks])->all()),
-            array_values($job->photos()->get()->filter(static fn (Photo $photo): bool => Storage::exists($photo->path()))->map(static fn (Photo $photo): array => ['id' => $photo->id, 'reading' => $job->readings->firstWhere('sequence', $photo->reading_sequence)?->id, 'caption' => $photo->caption, 'takenAt' => self::text($photo->taken_at), 'jpeg' => (string) Storage::get($photo->path())])->all()),
+            array_values(
+                $job->maps
+                    ->map(
+                        static fn(SpeedMap $map): array => [
+                            'id' => $map->id,
+                            'kind' => $map->kind,
+                            'notedFor' => $map->noted_for,
+                            'episode' => $map->episode,
+                        ],
+                    )
+                    ->all(),
+            ),
+            array_values(
+                $job->readings
+                    ->map(
+                        static fn(Reading $reading): FiledReading => new FiledReading(
+                            $reading->toCore(),
+                            $reading->speed_map_id,
+                            self::text($reading->taken_at),
+                            self::text($reading->strike?->struck_at),
+                            $reading->strike?->reason,
+                            array_map(
+                                static fn(array $doubt): Doubt => new Doubt($doubt['rule'], $doubt['sentence']),
+                                $reading->doubts ?? [],
+                            ),
+                            self::text($reading->kept?->kept_at),
+                        ),
+                    )
+                    ->all(),
+            ),
+            array_values(
+                $job->replacements
+                    ->map(
+                        static fn(Replacement $r): array => [
+                            'id' => $r->id,
+                            'remedy' => $r->remedy,
+                            'partNumber' => $r->part_number,
+                            'note' => $r->note,
+                            'temporaryUntil' => $r->temporary_until?->toDateString(),
+                            'at' => self::text($r->replaced_at),
+                        ],
+                    )
+                    ->all(),
+            ),
+            array_values($job->entries()->get()->map(static fn(RepairEntry $entry): Entry => $entry->toCore())->all()),
+            array_values(
+                $job
+                    ->runs()
+                    ->with('marks')
+                    ->get()
+                    ->map(
+                        static fn(ProcedureRun $run): array => [
+                            'procedure' => $run->procedure(),
+                            'startedAt' => (string) self::text($run->started_at),
+                            'marks' => $run->run()->marks,
+                        ],
+                    )
+                    ->all(),
+            ),
+            array_values(
+                $job
+                    ->photos()
+                    ->get()
+                    ->filter(static fn(Photo $photo): bool => Storage::exists($photo->path()))
+                    ->map(
+                        static fn(Photo $photo): array => [
+                            'id' => $photo->id,
+                            'reading' => $job->readings->firstWhere('sequence', $photo->reading_sequence)?->id,
+                            'caption' => $photo->caption,
+                            'takenAt' => self::text($photo->taken_at),
+                            'jpeg' => (string) Storage::get($photo->path()),
+                        ],
+                    )
+                    ->all(),
+            ),
         );
     }
 
@@ -69,8 +138,17 @@ final class StoredJobFile
         return DB::transaction(static function () use ($user, $file): Job {
             $workshop = $user->workshop;
             $name = $file->unit['name'] ?? 'Imported unit';
-            $unit = $workshop->units()->where('name', $name)->where('model', $file->unit['model'] ?? null)->first()
-                ?? $workshop->units()->create(['name' => Str::limit($name, 117), 'place' => $file->unit['place'] ?? null, 'model' => $file->unit['model'] ?? null]);
+            $unit =
+                $workshop
+                    ->units()
+                    ->where('name', $name)
+                    ->where('model', $file->unit['model'] ?? null)
+                    ->first() ??
+                $workshop->units()->create([
+                    'name' => Str::limit($name, 117),
+                    'place' => $file->unit['place'] ?? null,
+                    'model' => $file->unit['model'] ?? null,
+                ]);
             $opened = self::moment($file->job['openedAt']);
             $job = new Job([
                 'workshop_id' => $workshop->id,
@@ -94,7 +172,13 @@ final class StoredJobFile
             $job->save();
             $maps = [];
             foreach ($file->maps as $map) {
-                $stored = SpeedMap::query()->create(['job_id' => $job->id, 'kind' => $map['kind'], 'noted_for' => $map['notedFor'], 'episode' => $map['episode'], 'taken_at' => $opened]);
+                $stored = SpeedMap::query()->create([
+                    'job_id' => $job->id,
+                    'kind' => $map['kind'],
+                    'noted_for' => $map['notedFor'],
+                    'episode' => $map['episode'],
+                    'taken_at' => $opened,
+                ]);
                 $maps[$map['id']] = $stored->id;
             }
             $readings = [];
@@ -105,7 +189,16 @@ final class StoredJobFile
             foreach ($file->replacements as $replacement) {
                 $id = (string) Str::ulid();
                 $ids[(string) $replacement['id']] = $id;
-                Replacement::query()->create(['id' => $id, 'job_id' => $job->id, 'user_id' => $user->id, 'remedy' => $replacement['remedy'], 'part_number' => $replacement['partNumber'], 'note' => $replacement['note'], 'temporary_until' => $replacement['temporaryUntil'], 'replaced_at' => self::moment($replacement['at'])]);
+                Replacement::query()->create([
+                    'id' => $id,
+                    'job_id' => $job->id,
+                    'user_id' => $user->id,
+                    'remedy' => $replacement['remedy'],
+                    'part_number' => $replacement['partNumber'],
+                    'note' => $replacement['note'],
+                    'temporary_until' => $replacement['temporaryUntil'],
+                    'replaced_at' => self::moment($replacement['at']),
+                ]);
             }
             $ids += self::importPhotos($user, $job, $file, $readings);
             foreach ($file->entries as $entry) {
@@ -117,12 +210,33 @@ final class StoredJobFile
                         $data[$field] = $ids[$data[$field]] ?? null;
                     }
                 }
-                RepairEntry::query()->create(['id' => $id, 'job_id' => $job->id, 'user_id' => $user->id, 'kind' => $entry->kind, 'data' => $data, 'noted_at' => self::moment($entry->at)]);
+                RepairEntry::query()->create([
+                    'id' => $id,
+                    'job_id' => $job->id,
+                    'user_id' => $user->id,
+                    'kind' => $entry->kind,
+                    'data' => $data,
+                    'noted_at' => self::moment($entry->at),
+                ]);
             }
             foreach ($file->runs as $run) {
-                $stored = ProcedureRun::query()->create(['id' => strtolower((string) Str::ulid()), 'workshop_id' => $workshop->id, 'job_id' => $job->id, 'user_id' => $user->id, 'key' => $run['procedure']->key, 'text' => ProcedureFormat::toArray($run['procedure']), 'started_at' => self::moment($run['startedAt'])]);
+                $stored = ProcedureRun::query()->create([
+                    'id' => strtolower((string) Str::ulid()),
+                    'workshop_id' => $workshop->id,
+                    'job_id' => $job->id,
+                    'user_id' => $user->id,
+                    'key' => $run['procedure']->key,
+                    'text' => ProcedureFormat::toArray($run['procedure']),
+                    'started_at' => self::moment($run['startedAt']),
+                ]);
                 foreach ($run['marks'] as $mark) {
-                    $stored->marks()->create(['user_id' => $user->id, 'kind' => $mark->kind, 'step' => $mark->step, 'note' => $mark->note, 'marked_at' => Carbon::createFromTimestamp($mark->at)->utc()]);
+                    $stored->marks()->create([
+                        'user_id' => $user->id,
+                        'kind' => $mark->kind,
+                        'step' => $mark->step,
+                        'note' => $mark->note,
+                        'marked_at' => Carbon::createFromTimestamp($mark->at)->utc(),
+                    ]);
                 }
             }
 
@@ -141,14 +255,26 @@ final class StoredJobFile
             'user_id' => $user->id,
             ...Reading::columns($reading),
             'episode' => $reading->episode,
-            'doubts' => $filed->doubts === [] ? null : array_map(static fn (Doubt $doubt): array => $doubt->toArray(), $filed->doubts),
+            'doubts' =>
+                $filed->doubts === []
+                    ? null
+                    : array_map(static fn(Doubt $doubt): array => $doubt->toArray(), $filed->doubts),
             'taken_at' => $filed->takenAt === null ? $opened : self::moment($filed->takenAt),
         ]);
         if ($filed->keptAt !== null) {
-            KeptReading::query()->create(['reading_sequence' => $stored->sequence, 'user_id' => $user->id, 'kept_at' => self::moment($filed->keptAt)]);
+            KeptReading::query()->create([
+                'reading_sequence' => $stored->sequence,
+                'user_id' => $user->id,
+                'kept_at' => self::moment($filed->keptAt),
+            ]);
         }
         if ($reading->struck) {
-            Strike::query()->create(['reading_sequence' => $stored->sequence, 'user_id' => $user->id, 'reason' => $filed->struckBecause, 'struck_at' => self::moment($filed->struckAt)]);
+            Strike::query()->create([
+                'reading_sequence' => $stored->sequence,
+                'user_id' => $user->id,
+                'reason' => $filed->struckBecause,
+                'struck_at' => self::moment($filed->struckAt),
+            ]);
         }
 
         return $stored->sequence;
@@ -173,8 +299,18 @@ final class StoredJobFile
             } finally {
                 unlink($path);
             }
-            $photo = Photo::query()->create(['id' => strtolower((string) Str::ulid()), 'job_id' => $job->id, 'user_id' => $user->id, 'reading_sequence' => $one['reading'] === null ? null : $readings[$one['reading']], 'caption' => $one['caption'], 'width' => $picture->width, 'height' => $picture->height, 'taken_at' => self::moment($one['takenAt'])]);
-            Storage::put($photo->path(), $picture->jpeg) || throw new \RuntimeException('The photo could not be stored.');
+            $photo = Photo::query()->create([
+                'id' => strtolower((string) Str::ulid()),
+                'job_id' => $job->id,
+                'user_id' => $user->id,
+                'reading_sequence' => $one['reading'] === null ? null : $readings[$one['reading']],
+                'caption' => $one['caption'],
+                'width' => $picture->width,
+                'height' => $picture->height,
+                'taken_at' => self::moment($one['takenAt']),
+            ]);
+            Storage::put($photo->path(), $picture->jpeg) ||
+                throw new \RuntimeException('The photo could not be stored.');
             $ids[$one['id']] = $photo->id;
         }
 

@@ -15,19 +15,26 @@ use Ispira\Core\Measurement\NumberReader;
 use Ispira\Core\Measurement\UnreadableNumber;
 
 /**
- * A question to the diagnosis that changes nothing of the job: suppose a suspect, leave a reading out, or let it have shown something else.
+ * A question to the diagnosis that changes nothing of the job: suppose a suspect, leave a reading out, or let it have
+ * shown something else.
  */
 final readonly class WhatIf
 {
-    private function __construct(private ?string $supposed, private ?Reading $reading, private float|string|null $value, private bool $without)
-    {
-    }
+    private function __construct(
+        private ?string $supposed,
+        private ?Reading $reading,
+        private float|string|null $value,
+        private bool $without,
+    ) {}
 
     /** What the request asks; what it asks wrongly is left out. */
     public static function from(Request $request, CaseFile $case, CircuitModel $circuit): self
     {
         $supposed = $request->string('suppose')->limit(120, '')->toString();
-        $remedies = array_map(static fn ($hypothesis): string => $hypothesis->remedy(), HypothesisList::of($circuit, $case->intermittent));
+        $remedies = array_map(
+            static fn($hypothesis): string => $hypothesis->remedy(),
+            HypothesisList::of($circuit, $case->intermittent),
+        );
         $id = $request->string('reading')->limit(40, '')->toString();
         $reading = null;
         foreach ($case->standing() as $one) {
@@ -43,7 +50,13 @@ final readonly class WhatIf
     {
         $quantity = $circuit->tests[$reading->test]->probe->quantity;
         try {
-            return $quantity->isNumber() ? NumberReader::read($shown, $quantity->unit(), app(DisplayUnits::class)->unit($quantity->unit())->symbol) : null;
+            return $quantity->isNumber()
+                ? NumberReader::read(
+                    $shown,
+                    $quantity->unit(),
+                    app(DisplayUnits::class)->unit($quantity->unit())->symbol,
+                )
+                : null;
         } catch (UnreadableNumber) {
             return null;
         }
@@ -52,7 +65,9 @@ final readonly class WhatIf
     public function applyTo(CaseFile $case): CaseFile
     {
         if ($this->reading !== null) {
-            $case = $this->without ? $case->without($this->reading->id) : $case->hadItShown($this->reading->id, $this->value);
+            $case = $this->without
+                ? $case->without($this->reading->id)
+                : $case->hadItShown($this->reading->id, $this->value);
         }
 
         return $this->supposed === null ? $case : $case->supposing($this->supposed);
@@ -65,10 +80,12 @@ final readonly class WhatIf
         $parts = [];
         if ($this->reading !== null) {
             $test = $words->test($circuit->tests[$this->reading->test]);
-            $parts[] = $this->without ? "without \"$test\"" : "had \"$test\" shown ".$words->reading($this->reading->showing($this->value));
+            $parts[] = $this->without
+                ? "without \"$test\""
+                : "had \"$test\" shown " . $words->reading($this->reading->showing($this->value));
         }
         if ($this->supposed !== null) {
-            $parts[] = 'supposing it is: '.$words->remedy($this->supposed);
+            $parts[] = 'supposing it is: ' . $words->remedy($this->supposed);
         }
 
         return $parts === [] ? null : implode(', ', $parts);

@@ -15,7 +15,8 @@ use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Instrument\MeterFunction;
 
 /**
- * The simulated unit behind a job: hides a fault until its part is replaced, and shows what the test on the bench would.
+ * The simulated unit behind a job: hides a fault until its part is replaced, and shows what the test on the bench
+ * would.
  */
 final class BenchUnderTest
 {
@@ -32,15 +33,17 @@ final class BenchUnderTest
     /** @var array<string, Reading> by test */
     private array $shown = [];
 
-    public function __construct(private readonly string $job, private readonly Hypothesis $hidden, private readonly Chance $chance)
-    {
-    }
+    public function __construct(
+        private readonly string $job,
+        private readonly Hypothesis $hidden,
+        private readonly Chance $chance,
+    ) {}
 
     /** In SI units; null for over-range. */
     public function measure(MeterFunction $function): ?float
     {
         $job = Job::query()->with('replacements')->find($this->job);
-        if (!$job instanceof Job) {
+        if (!($job instanceof Job)) {
             return 0.0;
         }
         $circuit = $this->circuit ??= $job->circuit();
@@ -53,7 +56,9 @@ final class BenchUnderTest
         if (!is_float($reading->value)) {
             return null;
         }
-        $noise = ($reading->steady ? self::NOISE : self::NOISE_WHEN_WANDERING) * Likelihood::instrumentSpread($test->probe->quantity, $reading->value);
+        $noise =
+            ($reading->steady ? self::NOISE : self::NOISE_WHEN_WANDERING) *
+            Likelihood::instrumentSpread($test->probe->quantity, $reading->value);
 
         return ($reading->value + $noise * $this->chance->normal()) / $function->toBase();
     }
@@ -69,7 +74,12 @@ final class BenchUnderTest
             $this->episode = $job->replacements->count();
             $this->shown = [];
             $cured = array_diff($this->hidden->parts, $replaced) === [];
-            $this->unit = new SimulatedUnit($circuit, $cured ? HypothesisList::of($circuit, false)[HypothesisList::NOTHING_WRONG] : $this->hidden, $this->chance, 0.0);
+            $this->unit = new SimulatedUnit(
+                $circuit,
+                $cured ? HypothesisList::of($circuit, false)[HypothesisList::NOTHING_WRONG] : $this->hidden,
+                $this->chance,
+                0.0,
+            );
         }
 
         return $this->unit;

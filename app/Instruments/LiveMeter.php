@@ -28,9 +28,7 @@ final readonly class LiveMeter
     private const KEPT_SAMPLES = 30;
     private const STALE_SECONDS = 20;
 
-    public function __construct(private PredictionStore $store)
-    {
-    }
+    public function __construct(private PredictionStore $store) {}
 
     /**
      * Looks at the meter once.
@@ -41,20 +39,36 @@ final readonly class LiveMeter
      */
     public function look(User $user, Job $job, CircuitModel $circuit, Test $test, MeterAddress $address): array
     {
-        $function = MeterFunction::for($test, $circuit) ?? throw new MeterTrouble('A bench meter cannot read this: type it.');
+        $function =
+            MeterFunction::for($test, $circuit) ?? throw new MeterTrouble('A bench meter cannot read this: type it.');
         if ($job->test_on_bench !== $test->key) {
-            Job::query()->whereKey($job->id)->toBase()->update(['test_on_bench' => $test->key]);
+            Job::query()
+                ->whereKey($job->id)
+                ->toBase()
+                ->update(['test_on_bench' => $test->key]);
         }
         $place = self::place($user, $job, $test, $address->id);
         $kept = Cache::get($place);
-        $range = is_array($kept) && is_float($kept['range'] ?? null) ? $kept['range'] : $this->range($circuit, $test, $function);
+        $range =
+            is_array($kept) && is_float($kept['range'] ?? null)
+                ? $kept['range']
+                : $this->range($circuit, $test, $function);
         $samples = $address->meter()->read($function, $range, self::SAMPLES_A_LOOK);
         $before = is_array($kept) && is_array($kept['samples'] ?? null) ? $kept['samples'] : [];
         /** @var non-empty-list<float|null> $all */
         $all = array_slice([...array_values($before), ...$samples], -self::KEPT_SAMPLES);
         $now = Steadiness::of($all, $test->probe->quantity);
         $held = Hold::after(self::holdIn($kept), $now, $test->probe->quantity);
-        Cache::put($place, ['range' => $range, 'samples' => $all, 'held' => $held === null ? null : ['value' => $held->value, 'wandered' => $held->wandered], 'now' => ['value' => $now->value, 'wandered' => $now->wanders]], self::STALE_SECONDS);
+        Cache::put(
+            $place,
+            [
+                'range' => $range,
+                'samples' => $all,
+                'held' => $held === null ? null : ['value' => $held->value, 'wandered' => $held->wandered],
+                'now' => ['value' => $now->value, 'wandered' => $now->wanders],
+            ],
+            self::STALE_SECONDS,
+        );
 
         return ['now' => $now, 'held' => $held];
     }

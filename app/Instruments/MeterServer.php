@@ -76,7 +76,7 @@ final class MeterServer
 
             return;
         }
-        $lines = explode("\n", $this->begun[$id].$heard);
+        $lines = explode("\n", $this->begun[$id] . $heard);
         $this->begun[$id] = (string) array_pop($lines);
         foreach ($lines as $line) {
             $answer = $this->meter->answer(rtrim($line, "\r"));

@@ -21,9 +21,7 @@ final class ScpiMeter implements Meter
     /** @var resource|null */
     private $stream;
 
-    public function __construct(private readonly string $host, private readonly int $port)
-    {
-    }
+    public function __construct(private readonly string $host, private readonly int $port) {}
 
     public function __destruct()
     {
@@ -38,11 +36,16 @@ final class ScpiMeter implements Meter
     public function read(MeterFunction $function, float $range, int $times): array
     {
         $this->tell('*CLS');
-        $this->tell("CONF:$function->value".($range > 0.0 ? ' '.$range : ''));
+        $this->tell("CONF:$function->value" . ($range > 0.0 ? ' ' . $range : ''));
         $error = ScpiReply::error($this->ask('SYST:ERR?'));
         $stands = MeterFunction::named($this->ask('FUNC?'));
         if ($stands !== $function) {
-            throw new MeterTrouble('The meter stands on '.($stands?->label() ?? 'another function')." and this test needs {$function->label()}: turn its dial.".($error === null ? '' : " It says: $error."));
+            throw new MeterTrouble(
+                'The meter stands on ' .
+                    ($stands?->label() ?? 'another function') .
+                    " and this test needs {$function->label()}: turn its dial." .
+                    ($error === null ? '' : " It says: $error."),
+            );
         }
         if ($error !== null) {
             throw new MeterTrouble("The meter refused {$function->label()}: $error.");
@@ -72,7 +75,11 @@ final class ScpiMeter implements Meter
         if ($answer === false || !str_ends_with($answer, "\n")) {
             $silent = stream_get_meta_data($stream)['timed_out'];
             $this->close();
-            throw new MeterTrouble($silent ? $this->at('is connected but does not answer: is it busy, or locked to its front panel?') : $this->at('broke the connection off.'));
+            throw new MeterTrouble(
+                $silent
+                    ? $this->at('is connected but does not answer: is it busy, or locked to its front panel?')
+                    : $this->at('broke the connection off.'),
+            );
         }
 
         return $answer;

@@ -14,9 +14,7 @@ final readonly class PhotoFile
     private const MOST_PIXELS = 40_000_000;
     private const QUALITY = 85;
 
-    private function __construct(public string $jpeg, public int $width, public int $height)
-    {
-    }
+    private function __construct(public string $jpeg, public int $width, public int $height) {}
 
     /** @throws PhotoRefused */
     public static function of(string $path): self
@@ -38,7 +36,10 @@ final readonly class PhotoFile
         }
         $upright = $size[2] === \IMAGETYPE_JPEG ? self::upright($picture, $path) : $picture;
         $scale = min(1.0, self::LONGEST_SIDE / max(imagesx($upright), imagesy($upright)));
-        [$width, $height] = [max(1, (int) round(imagesx($upright) * $scale)), max(1, (int) round(imagesy($upright) * $scale))];
+        [$width, $height] = [
+            max(1, (int) round(imagesx($upright) * $scale)),
+            max(1, (int) round(imagesy($upright) * $scale)),
+        ];
         $drawn = imagecreatetruecolor($width, $height);
         imagefill($drawn, 0, 0, (int) imagecolorallocate($drawn, 255, 255, 255));
         imagecopyresampled($drawn, $upright, 0, 0, 0, 0, $width, $height, imagesx($upright), imagesy($upright));
@@ -49,7 +50,8 @@ final readonly class PhotoFile
     }
 
     /**
-     * The same for a picture that was drawn here before: its bytes stay as they are, if nothing stands beside the picture.
+     * The same for a picture that was drawn here before: its bytes stay as they are, if nothing stands beside the
+     * picture.
      *
      * @throws PhotoRefused
      */
@@ -59,18 +61,23 @@ final readonly class PhotoFile
         $bytes = (string) file_get_contents($path);
         $size = getimagesize($path);
 
-        return $size !== false && $size[0] === $drawn->width && $size[1] === $drawn->height && !self::saysMore($bytes) ? new self($bytes, $drawn->width, $drawn->height) : $drawn;
+        return $size !== false && $size[0] === $drawn->width && $size[1] === $drawn->height && !self::saysMore($bytes)
+            ? new self($bytes, $drawn->width, $drawn->height)
+            : $drawn;
     }
 
-    /** Whether a JPEG has other segments before its picture than a plain one: those of a camera (APP1 to APP15) among them. */
+    /**
+     * Whether a JPEG has other segments before its picture than a plain one: those of a camera (APP1 to APP15) among
+     * them.
+     */
     private static function saysMore(string $bytes): bool
     {
-        for ($at = 2; $at + 4 <= strlen($bytes); $at += 2 + (ord($bytes[$at + 2]) << 8 | ord($bytes[$at + 3]))) {
+        for ($at = 2; $at + 4 <= strlen($bytes); $at += 2 + ((ord($bytes[$at + 2]) << 8) | ord($bytes[$at + 3]))) {
             $marker = ord($bytes[$at + 1]);
-            if ($bytes[$at] !== "\xFF" || ($marker >= 0xE1 && $marker <= 0xEF)) {
+            if ($bytes[$at] !== "\xFF" || ($marker >= 0xe1 && $marker <= 0xef)) {
                 return true;
             }
-            if ($marker === 0xDA) {
+            if ($marker === 0xda) {
                 return false;
             }
         }

@@ -7,6 +7,4 @@ namespace App\Measuring;
 /**
  * A file that cannot be kept as a photo; the message says why.
  */
-final class PhotoRefused extends \RuntimeException
-{
-}
+final class PhotoRefused extends \RuntimeException {}

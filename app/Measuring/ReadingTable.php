@@ -17,12 +17,25 @@ use Ispira\Core\Measurement\UnreadableNumber;
 /**
  * The readings of a job as a table of comma-separated values (RFC 4180), out and in.
  *
- * In: a row of names, of which "test" and "value" must be there, and "time", "unit", "steady" and "supply" may. Values are
+ * In: a row of names, of which "test" and "value" must be there, and "time", "unit", "steady" and "supply" may. Values
+ * are
  * understood as they are in the dock. The same row taken in again is the same reading.
  */
 final class ReadingTable
 {
-    public const COLUMNS = ['time', 'test', 'title', 'set-up', 'value', 'unit', 'steady', 'supply', 'instrument', 'doubts', 'struck'];
+    public const COLUMNS = [
+        'time',
+        'test',
+        'title',
+        'set-up',
+        'value',
+        'unit',
+        'steady',
+        'supply',
+        'instrument',
+        'doubts',
+        'struck',
+    ];
     private const MOST_ROWS = 2000;
 
     /** @return \Generator<int, list<string>> */
@@ -61,9 +74,13 @@ final class ReadingTable
         }
         $first = (string) fgets($file);
         $delimiter = substr_count($first, ';') > substr_count($first, ',') ? ';' : ',';
-        $names = array_map(static fn (?string $name): string => strtolower(trim((string) $name, " \t\u{FEFF}")), str_getcsv(trim($first), $delimiter, '"', ''));
+        $names = array_map(
+            static fn(?string $name): string => strtolower(trim((string) $name, " \t\u{FEFF}")),
+            str_getcsv(trim($first), $delimiter, '"', ''),
+        );
         foreach (['test', 'value'] as $needed) {
-            in_array($needed, $names, true) || throw new UnreadableNumber("The first line must name the columns, and \"$needed\" among them.");
+            in_array($needed, $names, true) ||
+                throw new UnreadableNumber("The first line must name the columns, and \"$needed\" among them.");
         }
         $readings = [];
         for ($line = 2; ($cells = fgetcsv($file, 4096, $delimiter, '"', '')) !== false; ++$line) {
@@ -71,11 +88,15 @@ final class ReadingTable
                 continue;
             }
             if (count($readings) >= self::MOST_ROWS) {
-                throw new UnreadableNumber('The table has more than '.self::MOST_ROWS.' rows.');
+                throw new UnreadableNumber('The table has more than ' . self::MOST_ROWS . ' rows.');
             }
             $row = array_combine($names, array_slice(array_pad($cells, count($names), ''), 0, count($names)));
             try {
-                $readings[] = self::reading($job, $circuit, array_map(static fn (?string $cell): string => mb_scrub(trim((string) $cell)), $row));
+                $readings[] = self::reading(
+                    $job,
+                    $circuit,
+                    array_map(static fn(?string $cell): string => mb_scrub(trim((string) $cell)), $row),
+                );
             } catch (UnreadableNumber $error) {
                 throw new UnreadableNumber("Line $line: {$error->getMessage()}");
             }
@@ -94,18 +115,40 @@ final class ReadingTable
      */
     private static function reading(Job $job, CircuitModel $circuit, array $row): array
     {
-        $test = $circuit->tests[$row['test']] ?? throw new UnreadableNumber("This circuit has no test \"{$row['test']}\".");
+        $test =
+            $circuit->tests[$row['test']] ?? throw new UnreadableNumber("This circuit has no test \"{$row['test']}\".");
         $takenAt = self::moment($row['time'] ?? '');
-        $id = substr(strtoupper(hash('sha256', implode('|', [$job->id, $takenAt?->format('U.u') ?? '', $row['test'], $row['value']]))), 0, 25);
+        $id = substr(
+            strtoupper(
+                hash('sha256', implode('|', [$job->id, $takenAt?->format('U.u') ?? '', $row['test'], $row['value']])),
+            ),
+            0,
+            25,
+        );
         $value = $row['value'];
         if ($test->probe->quantity->isNumber()) {
-            $value = MeasureReader::read(trim($value.' '.($row['unit'] ?? '')), $test->probe->quantity->unit())->inBase();
+            $value = MeasureReader::read(
+                trim($value . ' ' . ($row['unit'] ?? '')),
+                $test->probe->quantity->unit(),
+            )->inBase();
         } elseif (!in_array($value, Judged::answers($circuit, $test), true)) {
-            throw new UnreadableNumber('The value must be one of: '.implode(', ', Judged::answers($circuit, $test)).'.');
+            throw new UnreadableNumber(
+                'The value must be one of: ' . implode(', ', Judged::answers($circuit, $test)) . '.',
+            );
         }
         $supply = ($row['supply'] ?? '') === '' ? null : MeasureReader::read($row['supply'], 'V')->inBase();
 
-        return ['reading' => new CoreReading("0$id", $test->key, $value, !in_array(strtolower($row['steady'] ?? ''), ['no', 'false', '0'], true), supplyVolts: $supply, instrument: 'table'), 'takenAt' => $takenAt ?? now()];
+        return [
+            'reading' => new CoreReading(
+                "0$id",
+                $test->key,
+                $value,
+                !in_array(strtolower($row['steady'] ?? ''), ['no', 'false', '0'], true),
+                supplyVolts: $supply,
+                instrument: 'table',
+            ),
+            'takenAt' => $takenAt ?? now(),
+        ];
     }
 
     /** @throws UnreadableNumber */
@@ -120,6 +163,8 @@ final class ReadingTable
             throw new UnreadableNumber("\"$text\" is no time: write it as 2026-11-25T14:05:00Z.");
         }
 
-        return $moment->year < 2000 || $moment->isAfter(now()->addDay()) ? throw new UnreadableNumber("\"$text\" lies outside of what can be.") : $moment;
+        return $moment->year < 2000 || $moment->isAfter(now()->addDay())
+            ? throw new UnreadableNumber("\"$text\" lies outside of what can be.")
+            : $moment;
     }
 }

@@ -37,7 +37,18 @@ final class BenchRun extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.u';
 
-    protected $casts = ['points' => 'array', 'against' => 'array', 'steady' => 'boolean', 'smooth' => 'boolean', 'loaded' => 'boolean', 'compared' => 'boolean', 'pulses' => 'float', 'starts_at' => 'float', 'amps' => 'float', 'ran_at' => 'datetime'];
+    protected $casts = [
+        'points' => 'array',
+        'against' => 'array',
+        'steady' => 'boolean',
+        'smooth' => 'boolean',
+        'loaded' => 'boolean',
+        'compared' => 'boolean',
+        'pulses' => 'float',
+        'starts_at' => 'float',
+        'amps' => 'float',
+        'ran_at' => 'datetime',
+    ];
 
     public function run(): Run
     {

@@ -36,7 +36,7 @@ final class Capture extends Model
 
     public static function folder(string $id): string
     {
-        return config()->string('ispira.captures')."/$id";
+        return config()->string('ispira.captures') . "/$id";
     }
 
     public function store(): SampleStore

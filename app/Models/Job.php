@@ -139,14 +139,22 @@ final class Job extends Model
     /** What was noted between verdict and closed job. */
     public function ledger(): Ledger
     {
-        return Ledger::of(array_values(($this->relationLoaded('entries') ? $this->entries : $this->entries()->get())->map(static fn (RepairEntry $entry): Entry => $entry->toCore())->all()));
+        return Ledger::of(
+            array_values(
+                ($this->relationLoaded('entries') ? $this->entries : $this->entries()->get())
+                    ->map(static fn(RepairEntry $entry): Entry => $entry->toCore())
+                    ->all(),
+            ),
+        );
     }
 
     public function caseFile(): CaseFile
     {
         return new CaseFile(
-            array_values($this->readings->map(static fn (Reading $reading) => $reading->toCore())->all()),
-            array_values($this->replacements->map(static fn (Replacement $replacement): string => $replacement->remedy)->all()),
+            array_values($this->readings->map(static fn(Reading $reading) => $reading->toCore())->all()),
+            array_values(
+                $this->replacements->map(static fn(Replacement $replacement): string => $replacement->remedy)->all(),
+            ),
             $this->intermittent,
             ReplacedBefore::count($this->replaced_before),
         );

@@ -29,7 +29,12 @@ final class Photo extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.u';
 
-    protected $casts = ['reading_sequence' => 'integer', 'width' => 'integer', 'height' => 'integer', 'taken_at' => 'datetime'];
+    protected $casts = [
+        'reading_sequence' => 'integer',
+        'width' => 'integer',
+        'height' => 'integer',
+        'taken_at' => 'datetime',
+    ];
 
     public function path(): string
     {

@@ -57,6 +57,10 @@ final class ProcedureRun extends Model
 
     public function run(): Run
     {
-        return Run::of($this->procedure(), $this->started_at->getPreciseTimestamp() / 1e6, array_values($this->marks->map(static fn (ProcedureMark $mark): Marked => $mark->toCore())->all()));
+        return Run::of(
+            $this->procedure(),
+            $this->started_at->getPreciseTimestamp() / 1e6,
+            array_values($this->marks->map(static fn(ProcedureMark $mark): Marked => $mark->toCore())->all()),
+        );
     }
 }

@@ -19,7 +19,12 @@ final class PlanView
     /** @return array{key: string, name: string, summary: string, measures: bool} */
     public static function head(Planner $planner): array
     {
-        return ['key' => $planner->key(), 'name' => $planner->texts()->get('name'), 'summary' => $planner->texts()->get('summary'), 'measures' => $planner instanceof Worksheet];
+        return [
+            'key' => $planner->key(),
+            'name' => $planner->texts()->get('name'),
+            'summary' => $planner->texts()->get('summary'),
+            'measures' => $planner instanceof Worksheet,
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -34,7 +39,10 @@ final class PlanView
             'tables' => array_map(get_object_vars(...), $plan->tables),
             'charts' => array_map(get_object_vars(...), $plan->charts),
             'sheet' => self::sheet($plan),
-            'worked' => array_map(static fn (Worked $worked): array => ['label' => $worked->label, 'quantity' => $worked->quantity->value], $plan->worked),
+            'worked' => array_map(
+                static fn(Worked $worked): array => ['label' => $worked->label, 'quantity' => $worked->quantity->value],
+                $plan->worked,
+            ),
         ];
     }
 

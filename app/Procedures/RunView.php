@@ -19,9 +19,15 @@ final class RunView
     /** @return array{key: string, title: string, summary: string, minutes: int, steps: int} */
     public static function head(Procedure $procedure): array
     {
-        $seconds = array_sum(array_map(static fn ($step): int => $step->wait->least ?? 0, $procedure->steps));
+        $seconds = array_sum(array_map(static fn($step): int => $step->wait->least ?? 0, $procedure->steps));
 
-        return ['key' => $procedure->key, 'title' => $procedure->title, 'summary' => $procedure->summary, 'minutes' => (int) ceil($seconds / 60), 'steps' => count($procedure->steps)];
+        return [
+            'key' => $procedure->key,
+            'title' => $procedure->title,
+            'summary' => $procedure->summary,
+            'minutes' => (int) ceil($seconds / 60),
+            'steps' => count($procedure->steps),
+        ];
     }
 
     /** @return array{id: string, title: string, job: string|null, at: string, state: string} */
@@ -32,7 +38,7 @@ final class RunView
         return [
             'id' => $stored->id,
             'title' => $run->procedure->title,
-            'job' => $stored->job === null ? null : JobView::number($stored->job).' '.$stored->job->unit->name,
+            'job' => $stored->job === null ? null : JobView::number($stored->job) . ' ' . $stored->job->unit->name,
             'at' => $stored->started_at->toIso8601String(),
             'state' => match (true) {
                 $run->aborted !== null => 'broken off',

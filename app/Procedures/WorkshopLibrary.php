@@ -15,9 +15,7 @@ use Ispira\Core\Procedure\ProcedureLibrary;
  */
 final readonly class WorkshopLibrary
 {
-    public function __construct(private ProcedureLibrary $shipped)
-    {
-    }
+    public function __construct(private ProcedureLibrary $shipped) {}
 
     /** @return array<string, Procedure> by key, by title */
     public function of(Workshop $workshop): array
@@ -26,7 +24,7 @@ final readonly class WorkshopLibrary
         foreach ($workshop->procedures()->get() as $own) {
             $all[$own->key] = self::read($own);
         }
-        uasort($all, static fn (Procedure $a, Procedure $b): int => $a->title <=> $b->title);
+        uasort($all, static fn(Procedure $a, Procedure $b): int => $a->title <=> $b->title);
 
         return $all;
     }
@@ -34,7 +32,9 @@ final readonly class WorkshopLibrary
     /** @return list<string> keys of those that the workshop has changed or made */
     public function own(Workshop $workshop): array
     {
-        return array_values($workshop->procedures()->get()->map(static fn (WorkshopProcedure $own): string => $own->key)->all());
+        return array_values(
+            $workshop->procedures()->get()->map(static fn(WorkshopProcedure $own): string => $own->key)->all(),
+        );
     }
 
     public function isShipped(string $key): bool

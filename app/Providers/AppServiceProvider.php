@@ -19,27 +19,36 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(FamilyRegistry::class, static fn (): FamilyRegistry => FamilyRegistry::shipped());
+        $this->app->singleton(FamilyRegistry::class, static fn(): FamilyRegistry => FamilyRegistry::shipped());
         $this->app->singleton(PlannerRegistry::class);
         $this->app->bind(DisplayUnits::class, static function (): DisplayUnits {
             $user = Auth::user();
 
             return $user instanceof User ? $user->displayUnits() : new DisplayUnits();
         });
-        $this->app->singleton(PredictionStore::class, static fn (): PredictionStore => new FilePredictionStore(config()->string('ispira.predictions')));
+        $this->app->singleton(
+            PredictionStore::class,
+            static fn(): PredictionStore => new FilePredictionStore(config()->string('ispira.predictions')),
+        );
     }
 
     public function boot(): void
     {
         // Tests wipe their database: never one that is not theirs, whatever configuration was kept.
-        DB::prohibitDestructiveCommands($this->app->environment('testing') && !str_ends_with(config()->string('database.connections.mariadb.database'), '_test'));
+        DB::prohibitDestructiveCommands(
+            $this->app->environment('testing') &&
+                !str_ends_with(config()->string('database.connections.mariadb.database'), '_test'),
+        );
 
         // Every job is looked up inside the user's own workshop: another's is not found.
         Route::bind('job', static function (string $id) {
             $user = Auth::user();
             abort_unless($user instanceof User, 404);
 
-            return $user->workshop->jobs()->with(['unit', 'readings', 'maps', 'replacements'])->findOrFail($id);
+            return $user->workshop
+                ->jobs()
+                ->with(['unit', 'readings', 'maps', 'replacements'])
+                ->findOrFail($id);
         });
     }
 }

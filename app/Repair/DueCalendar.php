@@ -12,9 +12,7 @@ use Sabre\VObject\Component\VCalendar;
  */
 final class DueCalendar
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @param list<array{id: string, number: string, unit: string, place: string|null, what: string, outcome: string, dueOn: string, overdue: bool}> $jobs
@@ -24,18 +22,43 @@ final class DueCalendar
     {
         $calendar = new VCalendar(['PRODID' => '-//Ispira//Due list//EN', 'X-WR-CALNAME' => "$workshop->name: due"]);
         foreach ($jobs as $job) {
-            self::add($calendar, "job-{$job['id']}", $job['dueOn'], ($job['outcome'] === 'adjusted' ? 'Undo: ' : 'Due: ')."{$job['unit']}, {$job['number']}", $job['what'], $job['place']);
+            self::add(
+                $calendar,
+                "job-{$job['id']}",
+                $job['dueOn'],
+                ($job['outcome'] === 'adjusted' ? 'Undo: ' : 'Due: ') . "{$job['unit']}, {$job['number']}",
+                $job['what'],
+                $job['place'],
+            );
         }
         foreach ($loans as $loan) {
-            self::add($calendar, "loan-{$loan['id']}", $loan['dueOn'], "Back: {$loan['what']}", "Lent to {$loan['to']} with {$loan['job']}, {$loan['unit']}.", null);
+            self::add(
+                $calendar,
+                "loan-{$loan['id']}",
+                $loan['dueOn'],
+                "Back: {$loan['what']}",
+                "Lent to {$loan['to']} with {$loan['job']}, {$loan['unit']}.",
+                null,
+            );
         }
 
         return $calendar->serialize();
     }
 
-    private static function add(VCalendar $calendar, string $id, string $day, string $summary, string $description, ?string $place): void
-    {
-        $event = $calendar->createComponent('VEVENT', ['UID' => "$id@ispira", 'DTSTAMP' => now()->utc()->toDateTimeImmutable(), 'SUMMARY' => $summary, 'DESCRIPTION' => $description]);
+    private static function add(
+        VCalendar $calendar,
+        string $id,
+        string $day,
+        string $summary,
+        string $description,
+        ?string $place,
+    ): void {
+        $event = $calendar->createComponent('VEVENT', [
+            'UID' => "$id@ispira",
+            'DTSTAMP' => now()->utc()->toDateTimeImmutable(),
+            'SUMMARY' => $summary,
+            'DESCRIPTION' => $description,
+        ]);
         $event->add('DTSTART', str_replace('-', '', $day), ['VALUE' => 'DATE']);
         if ($place !== null) {
             $event->add('LOCATION', $place);

@@ -28,9 +28,7 @@ use Ispira\Core\Repair\Work\WireTransfer;
  */
 final readonly class JobSheet
 {
-    public function __construct(private RemedyView $remedies)
-    {
-    }
+    public function __construct(private RemedyView $remedies) {}
 
     /** @return array<string, mixed> */
     public function of(Job $job, bool $forTheFile): array
@@ -41,7 +39,7 @@ final readonly class JobSheet
         $strip = JobView::strip($job, $circuit);
         $sheet = [
             'number' => JobView::number($job),
-            'foot' => $job->workshop->name.', '.JobView::number($job),
+            'foot' => $job->workshop->name . ', ' . JobView::number($job),
             'job' => $job,
             'workshop' => $job->workshop->name,
             'currency' => $job->workshop->currency,
@@ -49,9 +47,33 @@ final readonly class JobSheet
             'map' => self::map($strip),
             'found' => $this->found($job),
             'done' => JobView::replacements($job, $circuit),
-            'choices' => array_map(static fn (Entry $one): array => ['label' => $one->text('label'), 'partNumber' => $one->text('partNumber'), 'reason' => $one->text('reason'), 'warranty' => $one->count('warrantyMonths'), 'purchase' => $one->number('purchase') ?? 0.0, 'selling' => $one->number('selling'), 'minutes' => $one->number('minutes') ?? 0.0, 'expected' => $one->number('expected') ?? 0.0], $ledger->all(EntryKind::Choice)),
-            'adjusted' => array_map(static fn (Entry $one): array => ['what' => $one->text('what'), 'before' => $one->text('before'), 'after' => $one->text('after'), 'undoOn' => $one->text('undoOn')], $ledger->all(EntryKind::Adjusted)),
-            'asFound' => array_map(static fn (Entry $one): string => "{$one->text('what')}: {$one->text('condition')}".($one->count('count') > 0 ? ", {$one->count('count')}" : ''), $ledger->all(EntryKind::Found)),
+            'choices' => array_map(
+                static fn(Entry $one): array => [
+                    'label' => $one->text('label'),
+                    'partNumber' => $one->text('partNumber'),
+                    'reason' => $one->text('reason'),
+                    'warranty' => $one->count('warrantyMonths'),
+                    'purchase' => $one->number('purchase') ?? 0.0,
+                    'selling' => $one->number('selling'),
+                    'minutes' => $one->number('minutes') ?? 0.0,
+                    'expected' => $one->number('expected') ?? 0.0,
+                ],
+                $ledger->all(EntryKind::Choice),
+            ),
+            'adjusted' => array_map(
+                static fn(Entry $one): array => [
+                    'what' => $one->text('what'),
+                    'before' => $one->text('before'),
+                    'after' => $one->text('after'),
+                    'undoOn' => $one->text('undoOn'),
+                ],
+                $ledger->all(EntryKind::Adjusted),
+            ),
+            'asFound' => array_map(
+                static fn(Entry $one): string => "{$one->text('what')}: {$one->text('condition')}" .
+                    ($one->count('count') > 0 ? ", {$one->count('count')}" : ''),
+                $ledger->all(EntryKind::Found),
+            ),
             'ending' => self::ending($job, $ledger),
             'advice' => self::advice($job, $ledger),
             'proved' => CloseJob::isProved($job),
@@ -63,28 +85,72 @@ final readonly class JobSheet
     /** @return array<string, mixed> */
     private function file(Job $job, CircuitModel $circuit, Words $words, Ledger $ledger): array
     {
-        $readings = array_reverse(array_values(array_filter(JobView::readings($job, $circuit), static fn (array $one): bool => $one['map'] === null)));
+        $readings = array_reverse(
+            array_values(
+                array_filter(JobView::readings($job, $circuit), static fn(array $one): bool => $one['map'] === null),
+            ),
+        );
         $strip = new StripDown($ledger);
         $wires = new WireTransfer($ledger);
         $case = $job->caseFile();
         $diagnosis = $this->remedies->diagnosis($job, $circuit);
-        $times = $job->readings->map(static fn ($reading): Carbon => $reading->taken_at);
+        $times = $job->readings->map(static fn($reading): Carbon => $reading->taken_at);
         $first = $times->min();
         $replaced = $job->replacements->first()?->replaced_at;
 
         return [
             'readings' => $readings,
-            'odds' => array_map(static fn (array $one): array => ['label' => $one['label'], 'verdict' => $one['verdict']], JobView::replacements($job, $circuit)),
-            'now' => array_map(static fn ($suspect): array => ['label' => $words->remedy($suspect->remedy), 'probability' => $suspect->probability], array_slice($diagnosis->suspects, 0, 6)),
+            'odds' => array_map(
+                static fn(array $one): array => ['label' => $one['label'], 'verdict' => $one['verdict']],
+                JobView::replacements($job, $circuit),
+            ),
+            'now' => array_map(
+                static fn($suspect): array => [
+                    'label' => $words->remedy($suspect->remedy),
+                    'probability' => $suspect->probability,
+                ],
+                array_slice($diagnosis->suspects, 0, 6),
+            ),
             'series' => $this->series($job, $circuit, new Series($circuit, $case), $diagnosis->evidence),
-            'checks' => array_map(static fn (ProofCheck $one): array => ['title' => $words->test($one->test), 'expected' => $one->expected, 'read' => $one->read, 'right' => $one->right], (new ProofChecks($circuit, $job->repairSheet(), $diagnosis->evidence, app(DisplayUnits::class)))->of($case)),
+            'checks' => array_map(
+                static fn(ProofCheck $one): array => [
+                    'title' => $words->test($one->test),
+                    'expected' => $one->expected,
+                    'read' => $one->read,
+                    'right' => $one->right,
+                ],
+                (new ProofChecks($circuit, $job->repairSheet(), $diagnosis->evidence, app(DisplayUnits::class)))->of(
+                    $case,
+                ),
+            ),
             'steps' => $strip->steps(),
             'leftOver' => $strip->leftOver(),
-            'kit' => array_map(static fn (array $kit): string => (is_string($kit['what']) ? $kit['what'] : '').($kit['substitute'] === '' ? '' : " ({$kit['substitute']})"), RepairView::kit($ledger)),
+            'kit' => array_map(
+                static fn(array $kit): string => (is_string($kit['what']) ? $kit['what'] : '') .
+                    ($kit['substitute'] === '' ? '' : " ({$kit['substitute']})"),
+                RepairView::kit($ledger),
+            ),
             'wires' => $wires->rows(),
             'switches' => $wires->switches(),
-            'measured' => array_map(static fn (Entry $one): array => ['title' => isset($circuit->tests[$one->text('test')]) ? $words->test($circuit->tests[$one->text('test')]) : $one->text('test'), 'expected' => $one->text('expected'), 'right' => $one->flag('right'), 'reason' => $one->text('reason')], $ledger->all(EntryKind::Measured)),
-            'runs' => array_values($job->runs()->with(['job.unit', 'marks'])->get()->map(static fn (ProcedureRun $run): array => RunView::listed($run))->all()),
+            'measured' => array_map(
+                static fn(Entry $one): array => [
+                    'title' => isset($circuit->tests[$one->text('test')])
+                        ? $words->test($circuit->tests[$one->text('test')])
+                        : $one->text('test'),
+                    'expected' => $one->text('expected'),
+                    'right' => $one->flag('right'),
+                    'reason' => $one->text('reason'),
+                ],
+                $ledger->all(EntryKind::Measured),
+            ),
+            'runs' => array_values(
+                $job
+                    ->runs()
+                    ->with(['job.unit', 'marks'])
+                    ->get()
+                    ->map(static fn(ProcedureRun $run): array => RunView::listed($run))
+                    ->all(),
+            ),
             'minutes' => [
                 'to the verdict' => $first !== null && $replaced !== null ? $first->diffInMinutes($replaced) : null,
                 'taking apart' => $strip->minutes(),
@@ -98,18 +164,40 @@ final readonly class JobSheet
      *
      * @return list<array{title: string, steps: list<array{position: string, expected: float|null, read: float|null, text: string|null}>, most: float}>
      */
-    private function series(Job $job, CircuitModel $circuit, Series $series, \Ispira\Core\Diagnosis\Evidence $evidence): array
-    {
+    private function series(
+        Job $job,
+        CircuitModel $circuit,
+        Series $series,
+        \Ispira\Core\Diagnosis\Evidence $evidence,
+    ): array {
         $plots = [];
         foreach ($job->readings->pluck('test')->unique() as $key) {
             $test = $circuit->tests[$key];
             $steps = $series->of($test, $evidence, app(DisplayUnits::class));
-            $read = array_filter($steps, static fn (array $step): bool => $step['read'] !== null);
+            $read = array_filter($steps, static fn(array $step): bool => $step['read'] !== null);
             if (count($read) < 2 || isset($plots[$test->text])) {
                 continue;
             }
             $title = explode(',', (new Words($circuit))->test($test))[0];
-            $plots[$test->text] = ['title' => $title, 'steps' => array_map(static fn (array $step): array => ['position' => $step['position'], 'expected' => $step['expected'], 'read' => $step['read'], 'text' => $step['text']], $steps), 'most' => max(1e-9, ...array_map(static fn (array $step): float => max(abs($step['expected'] ?? 0.0), abs($step['read'] ?? 0.0)), $steps))];
+            $plots[$test->text] = [
+                'title' => $title,
+                'steps' => array_map(
+                    static fn(array $step): array => [
+                        'position' => $step['position'],
+                        'expected' => $step['expected'],
+                        'read' => $step['read'],
+                        'text' => $step['text'],
+                    ],
+                    $steps,
+                ),
+                'most' => max(
+                    1e-9,
+                    ...array_map(
+                        static fn(array $step): float => max(abs($step['expected'] ?? 0.0), abs($step['read'] ?? 0.0)),
+                        $steps,
+                    ),
+                ),
+            ];
         }
 
         return array_values($plots);
@@ -132,7 +220,14 @@ final readonly class JobSheet
             $word = array_column($cell['states'], 'label', 'value');
             [$was, $is] = [$before[$cell['key']] ?? null, $after[$cell['key']] ?? null];
 
-            return ['label' => $cell['label'], 'expected' => $cell['expected'], 'before' => $was === null ? null : $word[$was] ?? $was, 'beforeRight' => $was === 'right', 'after' => $is === null ? null : $word[$is] ?? $is, 'afterRight' => $is === 'right'];
+            return [
+                'label' => $cell['label'],
+                'expected' => $cell['expected'],
+                'before' => $was === null ? null : $word[$was] ?? $was,
+                'beforeRight' => $was === 'right',
+                'after' => $is === null ? null : $word[$is] ?? $is,
+                'afterRight' => $is === 'right',
+            ];
         }, $strip['cells']);
     }
 
@@ -143,7 +238,14 @@ final readonly class JobSheet
         foreach ($job->replacements as $replacement) {
             $suspects = is_array($replacement->verdict['suspects'] ?? null) ? $replacement->verdict['suspects'] : [];
             foreach ($suspects as $suspect) {
-                if (is_array($suspect) && ($suspect['remedy'] ?? '') === $replacement->remedy && is_string($suspect['label'] ?? null) && is_array($suspect['faults'] ?? null) && is_array($suspect['faults'][0] ?? null) && is_string($suspect['faults'][0]['label'] ?? null)) {
+                if (
+                    is_array($suspect) &&
+                    ($suspect['remedy'] ?? '') === $replacement->remedy &&
+                    is_string($suspect['label'] ?? null) &&
+                    is_array($suspect['faults'] ?? null) &&
+                    is_array($suspect['faults'][0] ?? null) &&
+                    is_string($suspect['faults'][0]['label'] ?? null)
+                ) {
                     $found[] = "{$suspect['label']}: {$suspect['faults'][0]['label']}.";
                 }
             }
@@ -158,11 +260,14 @@ final readonly class JobSheet
         $day = $job->due_on?->format('j F Y');
 
         return match ($job->outcome) {
-            Outcome::Repaired => 'Repaired. '.($reason === '' ? '' : "Note: $reason"),
+            Outcome::Repaired => 'Repaired. ' . ($reason === '' ? '' : "Note: $reason"),
             Outcome::Temporary => "Temporary: it runs for now, and is due on $day. $reason",
             Outcome::NotRepaired => "Not repaired: $reason",
-            Outcome::ProvenGood => 'Nothing had to be replaced: proven good, and back in service. '.$reason,
-            Outcome::Adjusted => 'Adjusted as agreed.'.($day === null ? '' : " To be undone on $day.").' '.$reason,
+            Outcome::ProvenGood => 'Nothing had to be replaced: proven good, and back in service. ' . $reason,
+            Outcome::Adjusted => 'Adjusted as agreed.' .
+                ($day === null ? '' : " To be undone on $day.") .
+                ' ' .
+                $reason,
             Outcome::Advised => "Advised: $reason",
             null => 'Work is still going on.',
         };
@@ -173,7 +278,7 @@ final readonly class JobSheet
     {
         $advice = [];
         if ($job->due_on !== null) {
-            $advice[] = 'Come back on '.$job->due_on->format('j F Y').', or before when anything changes.';
+            $advice[] = 'Come back on ' . $job->due_on->format('j F Y') . ', or before when anything changes.';
         }
         foreach ($ledger->all(EntryKind::Loan) as $loan) {
             $advice[] = "Lent: {$loan->text('what')}, to be brought back on {$loan->text('dueOn')}.";

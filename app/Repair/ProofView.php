@@ -17,9 +17,7 @@ use Ispira\Core\Repair\Proof\ProofChecks;
  */
 final readonly class ProofView
 {
-    public function __construct(private RemedyView $remedies)
-    {
-    }
+    public function __construct(private RemedyView $remedies) {}
 
     /** @return list<ProofCheck> */
     public function checks(Job $job, CircuitModel $circuit): array
@@ -33,7 +31,12 @@ final readonly class ProofView
         $circuit = $job->circuit();
         $words = new Words($circuit);
 
-        return array_values(array_map(static fn (ProofCheck $one): string => $words->test($one->test), array_filter($this->checks($job, $circuit), static fn (ProofCheck $one): bool => $one->right === null)));
+        return array_values(
+            array_map(
+                static fn(ProofCheck $one): string => $words->test($one->test),
+                array_filter($this->checks($job, $circuit), static fn(ProofCheck $one): bool => $one->right === null),
+            ),
+        );
     }
 
     /** @return list<array<string, mixed>> */
@@ -41,21 +44,39 @@ final readonly class ProofView
     {
         $words = new Words($circuit, app(DisplayUnits::class));
 
-        return array_map(static fn (ProofCheck $one): array => [
-            'test' => $one->test->key,
-            'title' => $words->test($one->test),
-            'setUp' => $words->setUp($one->test),
-            'unit' => $words->unit($one->test->probe->quantity)->symbol,
-            'choices' => array_map(static fn (string $value): array => ['value' => $value, 'label' => $words->choice($one->test, $value)], Judged::answers($circuit, $one->test)),
-            'cautions' => array_map(static fn (string $key): string => $circuit->texts->find("cautions.$key") ?? Words::general("cautions.$key"), $one->test->cautions),
-            'expected' => $one->expected,
-            'read' => $one->read,
-            'right' => $one->right,
-        ], $this->checks($job, $circuit));
+        return array_map(
+            static fn(ProofCheck $one): array => [
+                'test' => $one->test->key,
+                'title' => $words->test($one->test),
+                'setUp' => $words->setUp($one->test),
+                'unit' => $words->unit($one->test->probe->quantity)->symbol,
+                'choices' => array_map(
+                    static fn(string $value): array => [
+                        'value' => $value,
+                        'label' => $words->choice($one->test, $value),
+                    ],
+                    Judged::answers($circuit, $one->test),
+                ),
+                'cautions' => array_map(
+                    static fn(string $key): string => $circuit->texts->find("cautions.$key") ??
+                        Words::general("cautions.$key"),
+                    $one->test->cautions,
+                ),
+                'expected' => $one->expected,
+                'read' => $one->read,
+                'right' => $one->right,
+            ],
+            $this->checks($job, $circuit),
+        );
     }
 
     public function of(Job $job, CircuitModel $circuit): ProofChecks
     {
-        return new ProofChecks($circuit, $job->repairSheet(), $this->remedies->diagnosis($job, $circuit)->evidence, app(DisplayUnits::class));
+        return new ProofChecks(
+            $circuit,
+            $job->repairSheet(),
+            $this->remedies->diagnosis($job, $circuit)->evidence,
+            app(DisplayUnits::class),
+        );
     }
 }

@@ -23,9 +23,7 @@ use Ispira\Core\Repair\Remedy\Remedies;
  */
 final readonly class RemedyView
 {
-    public function __construct(private PredictionStore $store)
-    {
-    }
+    public function __construct(private PredictionStore $store) {}
 
     public function diagnosis(Job $job, CircuitModel $circuit): Diagnosis
     {
@@ -33,18 +31,31 @@ final readonly class RemedyView
     }
 
     /** @return array{options: list<Shown>, attempts: list<array{remedy: string, label: string, money: float, reached: float, fixes: float}>, money: float, test: array{title: string, costs: float, saves: float}|null} */
-    public function outlook(Job $job, CircuitModel $circuit, Diagnosis $diagnosis, float $standing = 0.0, bool $potted = false): array
-    {
+    public function outlook(
+        Job $job,
+        CircuitModel $circuit,
+        Diagnosis $diagnosis,
+        float $standing = 0.0,
+        bool $potted = false,
+    ): array {
         return (new Outlook($circuit, $this->remedies($job, $circuit, $standing, $potted)))->shown($diagnosis);
     }
 
     private function remedies(Job $job, CircuitModel $circuit, float $standing, bool $potted): Remedies
     {
-        return new Remedies($circuit, $job->repairSheet(), $job->workshop->decisionSettings(), $this->own($job, $circuit), $standing, $potted);
+        return new Remedies(
+            $circuit,
+            $job->repairSheet(),
+            $job->workshop->decisionSettings(),
+            $this->own($job, $circuit),
+            $standing,
+            $potted,
+        );
     }
 
     /**
-     * What each tool that some test needs saves on a complaint like this one: how much more the best first test is worth with it.
+     * What each tool that some test needs saves on a complaint like this one: how much more the best first test is
+     * worth with it.
      *
      * @return list<array{key: string, label: string, saving: float}>
      */
@@ -62,8 +73,15 @@ final readonly class RemedyView
         }
         $shown = [];
         foreach (array_keys($tools) as $tool) {
-            $without = $with->next !== null && in_array($tool, $with->next->test->tools, true) ? $engine->diagnose($circuit, $case, $job->workshop->decisionSettings([$tool])) : $with;
-            $shown[] = ['key' => $tool, 'label' => $words->tool($tool), 'saving' => max(0.0, ($with->next?->gain() ?? 0.0) - ($without->next?->gain() ?? 0.0))];
+            $without =
+                $with->next !== null && in_array($tool, $with->next->test->tools, true)
+                    ? $engine->diagnose($circuit, $case, $job->workshop->decisionSettings([$tool]))
+                    : $with;
+            $shown[] = [
+                'key' => $tool,
+                'label' => $words->tool($tool),
+                'saving' => max(0.0, ($with->next?->gain() ?? 0.0) - ($without->next?->gain() ?? 0.0)),
+            ];
         }
 
         return $shown;
@@ -72,7 +90,7 @@ final readonly class RemedyView
     /** @return list<OfferedRemedy> of the workshop's catalogue */
     private function own(Job $job, CircuitModel $circuit): array
     {
-        $minutes = array_map(static fn (Part $part): float => $part->minutes, $circuit->parts);
+        $minutes = array_map(static fn(Part $part): float => $part->minutes, $circuit->parts);
         $offers = [];
         foreach ($job->workshop->parts()->get() as $entry) {
             /** @var CatalogueEntry $entry */

@@ -21,14 +21,20 @@ final class RepairView
 {
     private const PAST_JOBS = 20;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /** @return list<array<string, mixed>> */
     public static function entries(Ledger $ledger, EntryKind ...$kinds): array
     {
-        return array_map(static fn (Entry $entry): array => ['id' => $entry->id, 'kind' => $entry->kind->value, 'at' => $entry->at, ...$entry->data], $ledger->all(...$kinds));
+        return array_map(
+            static fn(Entry $entry): array => [
+                'id' => $entry->id,
+                'kind' => $entry->kind->value,
+                'at' => $entry->at,
+                ...$entry->data,
+            ],
+            $ledger->all(...$kinds),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -57,7 +63,13 @@ final class RepairView
             $ready[$entry->text('of')] = $entry->text('note');
         }
 
-        return array_map(static fn (array $kit): array => $kit + ['ready' => isset($ready[$kit['id']]), 'substitute' => $ready[$kit['id']] ?? ''], self::entries($ledger, EntryKind::Kit));
+        return array_map(
+            static fn(array $kit): array => $kit + [
+                'ready' => isset($ready[$kit['id']]),
+                'substitute' => $ready[$kit['id']] ?? '',
+            ],
+            self::entries($ledger, EntryKind::Kit),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -79,7 +91,13 @@ final class RepairView
     /** @return list<array{id: string, caption: string|null}> */
     public static function photos(Job $job): array
     {
-        return array_values($job->photos()->get()->map(static fn (Photo $photo): array => ['id' => $photo->id, 'caption' => $photo->caption])->all());
+        return array_values(
+            $job
+                ->photos()
+                ->get()
+                ->map(static fn(Photo $photo): array => ['id' => $photo->id, 'caption' => $photo->caption])
+                ->all(),
+        );
     }
 
     /**
@@ -92,16 +110,27 @@ final class RepairView
         if ($job->unit->model === null || $job->unit->model === '') {
             return null;
         }
-        $past = Job::query()->where('workshop_id', $job->workshop_id)->whereKeyNot($job->id)->where('family', $job->family)->whereNotNull('closed_at')
-            ->whereHas('unit', static fn ($unit) => $unit->where('model', $job->unit->model))
-            ->whereHas('entries', static fn ($entries) => $entries->where('kind', EntryKind::Down))
-            ->latest('closed_at')->limit(self::PAST_JOBS)->get();
+        $past = Job::query()
+            ->where('workshop_id', $job->workshop_id)
+            ->whereKeyNot($job->id)
+            ->where('family', $job->family)
+            ->whereNotNull('closed_at')
+            ->whereHas('unit', static fn($unit) => $unit->where('model', $job->unit->model))
+            ->whereHas('entries', static fn($entries) => $entries->where('kind', EntryKind::Down))
+            ->latest('closed_at')
+            ->limit(self::PAST_JOBS)
+            ->get();
         $last = $past->first();
         if ($last === null) {
             return null;
         }
         $ledger = $last->ledger();
-        $minutes = array_values(array_filter($past->map(static fn (Job $one): ?float => (new StripDown($one->ledger()))->minutes())->all(), is_float(...)));
+        $minutes = array_values(
+            array_filter(
+                $past->map(static fn(Job $one): ?float => (new StripDown($one->ledger()))->minutes())->all(),
+                is_float(...),
+            ),
+        );
 
         return [
             'job' => JobView::number($last),
@@ -117,16 +146,33 @@ final class RepairView
     /** @return list<array{id: string, job: string, jobId: string, unit: string, what: string, to: string, dueOn: string, overdue: bool}> lent out by a workshop and not back */
     public static function loans(int $workshop): array
     {
-        $entries = RepairEntry::query()->whereIn('kind', [EntryKind::Loan, EntryKind::Returned, EntryKind::Removed])->whereHas('job', static fn ($jobs) => $jobs->where('workshop_id', $workshop))->with('job.unit')->orderBy('sequence')->get();
-        $back = $entries->filter(static fn (RepairEntry $entry): bool => $entry->kind !== EntryKind::Loan)->map(static fn (RepairEntry $entry): string => $entry->toCore()->text('of'))->all();
+        $entries = RepairEntry::query()
+            ->whereIn('kind', [EntryKind::Loan, EntryKind::Returned, EntryKind::Removed])
+            ->whereHas('job', static fn($jobs) => $jobs->where('workshop_id', $workshop))
+            ->with('job.unit')
+            ->orderBy('sequence')
+            ->get();
+        $back = $entries
+            ->filter(static fn(RepairEntry $entry): bool => $entry->kind !== EntryKind::Loan)
+            ->map(static fn(RepairEntry $entry): string => $entry->toCore()->text('of'))
+            ->all();
         $loans = [];
         foreach ($entries as $entry) {
             if ($entry->kind === EntryKind::Loan && !in_array($entry->id, $back, true)) {
                 $core = $entry->toCore();
-                $loans[] = ['id' => $entry->id, 'job' => JobView::number($entry->job), 'jobId' => $entry->job_id, 'unit' => $entry->job->unit->name, 'what' => $core->text('what'), 'to' => $core->text('to'), 'dueOn' => $core->text('dueOn'), 'overdue' => $core->text('dueOn') < now()->toDateString()];
+                $loans[] = [
+                    'id' => $entry->id,
+                    'job' => JobView::number($entry->job),
+                    'jobId' => $entry->job_id,
+                    'unit' => $entry->job->unit->name,
+                    'what' => $core->text('what'),
+                    'to' => $core->text('to'),
+                    'dueOn' => $core->text('dueOn'),
+                    'overdue' => $core->text('dueOn') < now()->toDateString(),
+                ];
             }
         }
-        usort($loans, static fn (array $a, array $b): int => $a['dueOn'] <=> $b['dueOn']);
+        usort($loans, static fn(array $a, array $b): int => $a['dueOn'] <=> $b['dueOn']);
 
         return $loans;
     }

@@ -13,9 +13,7 @@ use Illuminate\Support\Facades\View;
  */
 final class SheetPrinter
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @param view-string          $template
@@ -25,7 +23,16 @@ final class SheetPrinter
     {
         $folder = storage_path('framework/cache/pdf');
         is_dir($folder) || mkdir($folder, 0o775, true);
-        $options = new Options(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false, 'defaultFont' => 'DejaVu Sans', 'fontDir' => $folder, 'fontCache' => $folder, 'tempDir' => $folder, 'chroot' => [$folder]]);
+        $options = new Options([
+            'isRemoteEnabled' => false,
+            'isPhpEnabled' => false,
+            'isJavascriptEnabled' => false,
+            'defaultFont' => 'DejaVu Sans',
+            'fontDir' => $folder,
+            'fontCache' => $folder,
+            'tempDir' => $folder,
+            'chroot' => [$folder],
+        ]);
         $pdf = new Dompdf($options);
         $pdf->setPaper('A4');
         $pdf->loadHtml(View::make($template, $data)->render(), 'UTF-8');
@@ -33,7 +40,13 @@ final class SheetPrinter
         $canvas = $pdf->getCanvas();
         $font = $pdf->getFontMetrics()->getFont('DejaVu Sans');
         if ($font !== null && is_string($data['foot'] ?? null)) {
-            $canvas->page_text(40, $canvas->get_height() - 30, $data['foot'].', page {PAGE_NUM} of {PAGE_COUNT}', $font, 7.5);
+            $canvas->page_text(
+                40,
+                $canvas->get_height() - 30,
+                $data['foot'] . ', page {PAGE_NUM} of {PAGE_COUNT}',
+                $font,
+                7.5,
+            );
         }
 
         return (string) $pdf->output();

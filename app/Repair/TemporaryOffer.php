@@ -16,9 +16,7 @@ use Ispira\Core\Family\FamilyRegistry;
  */
 final class TemporaryOffer
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * Checks a temporary repair against what its family allows.
@@ -32,7 +30,8 @@ final class TemporaryOffer
         }
         $offer = self::of($job, $circuit);
         $problem = match (true) {
-            $offer === null || $parts !== [$offer['part']] => 'Only the part that this unit allows may be bridged, and nothing else with it.',
+            $offer === null || $parts !== [$offer['part']]
+                => 'Only the part that this unit allows may be bridged, and nothing else with it.',
             $offer['objection'] !== null => $offer['objection'],
             $until > $offer['latest'] => "It may stand until {$offer['latest']} at most.",
             default => null,
@@ -45,7 +44,7 @@ final class TemporaryOffer
     public static function of(Job $job, CircuitModel $circuit): ?array
     {
         $family = app(FamilyRegistry::class)->get($job->family);
-        if (!$family instanceof Bridged) {
+        if (!($family instanceof Bridged)) {
             return null;
         }
         $repair = $family->temporaryRepair();
@@ -63,7 +62,13 @@ final class TemporaryOffer
             'name' => $texts->get('temporary.name'),
             'days' => $texts->get('temporary.days', ['days' => (string) $repair->days]),
             'latest' => now()->addDays($repair->days)->toDateString(),
-            'objection' => $kind === null ? null : $texts->get("temporary.$kind", ['test' => $words->test($tests[$test]), 'answer' => $kind === 'refused' ? $words->choice($tests[$test], $answers[$test]) : '']),
+            'objection' =>
+                $kind === null
+                    ? null
+                    : $texts->get("temporary.$kind", [
+                        'test' => $words->test($tests[$test]),
+                        'answer' => $kind === 'refused' ? $words->choice($tests[$test], $answers[$test]) : '',
+                    ]),
             'cautions' => $texts->list('temporary.cautions'),
             'steps' => $texts->list('temporary.steps'),
         ];

@@ -19,9 +19,7 @@ final readonly class Edges
     private const MOST = 2_000_000;
 
     /** @param list<float> $times in s from the first sample; edges up and down by turns */
-    private function __construct(public array $times, public bool $startsUp)
-    {
-    }
+    private function __construct(public array $times, public bool $startsUp) {}
 
     /** @throws CaptureError */
     public static function of(SampleStore $store, int $channel, Levels $levels): self
@@ -48,7 +46,7 @@ final readonly class Edges
                     $wasAbove = $above;
                 }
                 $before = $value;
-                if ($value > $up ? $isHigh !== true : ($value < $down && $isHigh !== false)) {
+                if ($value > $up ? $isHigh !== true : $value < $down && $isHigh !== false) {
                     if ($isHigh !== null) {
                         $startsUp = $times === [] ? !$isHigh : $startsUp;
                         $times[] = $crossed * $head->interval;
@@ -57,7 +55,11 @@ final readonly class Edges
                 }
             }
             if (\count($times) > self::MOST) {
-                throw new CaptureError('The signal crosses its middle more than '.number_format(self::MOST).' times: that is noise, or a capture that is far too long. Cut it.');
+                throw new CaptureError(
+                    'The signal crosses its middle more than ' .
+                        number_format(self::MOST) .
+                        ' times: that is noise, or a capture that is far too long. Cut it.',
+                );
             }
         }
 

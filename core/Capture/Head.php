@@ -27,14 +27,17 @@ final readonly class Head
         public float $start,
         public int $count,
         public array $repairs = [],
-    ) {
-    }
+    ) {}
 
     /** @throws CaptureError when a channel has more samples than can be kept */
     public static function within(int $count): void
     {
         if ($count > self::MOST_SAMPLES) {
-            throw new CaptureError('The capture is longer than '.number_format(self::MOST_SAMPLES).' samples. Cut it, or capture at a lower rate.');
+            throw new CaptureError(
+                'The capture is longer than ' .
+                    number_format(self::MOST_SAMPLES) .
+                    ' samples. Cut it, or capture at a lower rate.',
+            );
         }
     }
 
@@ -47,17 +50,41 @@ final readonly class Head
     /** @return array{channels: non-empty-list<string>, units: list<string>, interval: float, start: float, count: int, repairs: list<string>} */
     public function toArray(): array
     {
-        return ['channels' => $this->channels, 'units' => $this->units, 'interval' => $this->interval, 'start' => $this->start, 'count' => $this->count, 'repairs' => $this->repairs];
+        return [
+            'channels' => $this->channels,
+            'units' => $this->units,
+            'interval' => $this->interval,
+            'start' => $this->start,
+            'count' => $this->count,
+            'repairs' => $this->repairs,
+        ];
     }
 
     /** @throws CaptureError when it was not written by {@see toArray()} */
     public static function fromArray(mixed $data): self
     {
-        if (!\is_array($data) || !\is_array($data['channels'] ?? null) || $data['channels'] === [] || !\is_array($data['units'] ?? null) || !is_numeric($data['interval'] ?? null) || !is_numeric($data['start'] ?? null) || !\is_int($data['count'] ?? null)) {
+        if (
+            !\is_array($data) ||
+            !\is_array($data['channels'] ?? null) ||
+            $data['channels'] === [] ||
+            !\is_array($data['units'] ?? null) ||
+            !is_numeric($data['interval'] ?? null) ||
+            !is_numeric($data['start'] ?? null) ||
+            !\is_int($data['count'] ?? null)
+        ) {
             throw new CaptureError('The capture is damaged: import it again.');
         }
-        $texts = static fn (mixed $list): array => array_values(array_map(static fn (mixed $one): string => \is_string($one) ? $one : '', \is_array($list) ? $list : []));
+        $texts = static fn(mixed $list): array => array_values(
+            array_map(static fn(mixed $one): string => \is_string($one) ? $one : '', \is_array($list) ? $list : []),
+        );
 
-        return new self(array_values(array_map(static fn (mixed $one): string => \is_string($one) ? $one : '', $data['channels'])), $texts($data['units']), (float) $data['interval'], (float) $data['start'], $data['count'], $texts($data['repairs'] ?? []));
+        return new self(
+            array_values(array_map(static fn(mixed $one): string => \is_string($one) ? $one : '', $data['channels'])),
+            $texts($data['units']),
+            (float) $data['interval'],
+            (float) $data['start'],
+            $data['count'],
+            $texts($data['repairs'] ?? []),
+        );
     }
 }

@@ -14,7 +14,5 @@ final readonly class ImportSettings
      * @param float      $volts at full scale of a sound file
      * @param float      $probe factor of the probe that was not set on the scope, such as 10
      */
-    public function __construct(public ?float $rate = null, public float $volts = 1.0, public float $probe = 1.0)
-    {
-    }
+    public function __construct(public ?float $rate = null, public float $volts = 1.0, public float $probe = 1.0) {}
 }

@@ -20,9 +20,13 @@ final readonly class Levels
     /** Share of the whole span that two levels must lie apart. */
     private const APART = 0.3;
 
-    private function __construct(public float $low, public float $high, public float $mean, public float $least, public float $most)
-    {
-    }
+    private function __construct(
+        public float $low,
+        public float $high,
+        public float $mean,
+        public float $least,
+        public float $most,
+    ) {}
 
     /** @throws CaptureError */
     public static function of(SampleStore $store, int $channel): self

@@ -22,7 +22,8 @@ final readonly class Pulses
      * @param int        $periods   whole ones that were measured
      * @param int        $missing   pulses that should have come in the gaps
      * @param int        $bounces   edges that belong to the contact and not to the signal
-     * @param bool|null  $activeHigh whether it is high that does something, told by where it rests; null where that cannot be told
+     * @param bool|null  $activeHigh whether it is high that does something, told by where it rests; null where that
+     *     cannot be told
      * @param float|null $longest   longest time between an edge up and the next, in s
      */
     private function __construct(
@@ -37,8 +38,7 @@ final readonly class Pulses
         public int $bounces = 0,
         public ?bool $activeHigh = null,
         public ?float $longest = null,
-    ) {
-    }
+    ) {}
 
     /** @throws CaptureError */
     public static function of(SampleStore $store, int $channel): self
@@ -96,8 +96,8 @@ final readonly class Pulses
             $levels->high,
             $levels->mean,
             1.0 / $mean,
-            100.0 * $highSum / $sum,
-            100.0 * sqrt(max(0.0, $squares / $count - $mean * $mean)) / $mean,
+            (100.0 * $highSum) / $sum,
+            (100.0 * sqrt(max(0.0, $squares / $count - $mean * $mean))) / $mean,
             $count,
             $missing,
             $bounces,
@@ -114,10 +114,24 @@ final readonly class Pulses
     /** @param array<string, float|int|bool|null> $data as of {@see toArray()} */
     public static function fromArray(array $data): self
     {
-        $number = static fn (string $key): ?float => \is_int($data[$key] ?? null) || \is_float($data[$key] ?? null) ? (float) $data[$key] : null;
+        $number = static fn(string $key): ?float => \is_int($data[$key] ?? null) || \is_float($data[$key] ?? null)
+            ? (float) $data[$key]
+            : null;
         $high = $data['activeHigh'] ?? null;
 
-        return new self($number('low') ?? 0.0, $number('high') ?? 0.0, $number('mean') ?? 0.0, $number('frequency'), $number('duty'), $number('jitter'), (int) $number('periods'), (int) $number('missing'), (int) $number('bounces'), \is_bool($high) ? $high : null, $number('longest'));
+        return new self(
+            $number('low') ?? 0.0,
+            $number('high') ?? 0.0,
+            $number('mean') ?? 0.0,
+            $number('frequency'),
+            $number('duty'),
+            $number('jitter'),
+            (int) $number('periods'),
+            (int) $number('missing'),
+            (int) $number('bounces'),
+            \is_bool($high) ? $high : null,
+            $number('longest'),
+        );
     }
 
     /** @return array<string, float|int|bool|null> */
@@ -159,7 +173,8 @@ final readonly class Pulses
     }
 
     /**
-     * Whether every other spacing, from the first and from the second on, is usually narrower than a width: then so is the signal.
+     * Whether every other spacing, from the first and from the second on, is usually narrower than a width: then so is
+     * the signal.
      *
      * @param list<float> $times
      *

@@ -25,9 +25,7 @@ final class SampleStore
     /** @var array<int, list<float>> samples of the block that is not full yet, by channel */
     private array $begun = [];
 
-    public function __construct(private readonly string $folder)
-    {
-    }
+    public function __construct(private readonly string $folder) {}
 
     /**
      * Adds samples to a channel.
@@ -72,7 +70,10 @@ final class SampleStore
             }
         }
         $this->restart();
-        file_put_contents("$this->folder/head.json", json_encode($head->toArray(), \JSON_PRESERVE_ZERO_FRACTION | \JSON_THROW_ON_ERROR));
+        file_put_contents(
+            "$this->folder/head.json",
+            json_encode($head->toArray(), \JSON_PRESERVE_ZERO_FRACTION | \JSON_THROW_ON_ERROR),
+        );
     }
 
     /** @throws CaptureError */
@@ -124,7 +125,12 @@ final class SampleStore
         } else {
             foreach ($this->parts($channel, $from, $to) as $first => $values) {
                 foreach ($values as $offset => $value) {
-                    self::widen($envelope, min((int) (($first + $offset - $from) / $each), $columns - 1), $value, $value);
+                    self::widen(
+                        $envelope,
+                        min((int) (($first + $offset - $from) / $each), $columns - 1),
+                        $value,
+                        $value,
+                    );
                 }
             }
         }
@@ -135,7 +141,9 @@ final class SampleStore
     /** @param array<int, array{0: float, 1: float}> $envelope */
     private static function widen(array &$envelope, int $column, float $least, float $most): void
     {
-        $envelope[$column] = isset($envelope[$column]) ? [min($envelope[$column][0], $least), max($envelope[$column][1], $most)] : [$least, $most];
+        $envelope[$column] = isset($envelope[$column])
+            ? [min($envelope[$column][0], $least), max($envelope[$column][1], $most)]
+            : [$least, $most];
     }
 
     /** @return \Generator<int, non-empty-list<float>> */
@@ -176,6 +184,7 @@ final class SampleStore
             @mkdir($this->folder, 0o775, true);
         }
 
-        return @fopen("$this->folder/$name", $mode) ?: throw new CaptureError('The capture could not be stored: the folder cannot be written.');
+        return @fopen("$this->folder/$name", $mode) ?:
+            throw new CaptureError('The capture could not be stored: the folder cannot be written.');
     }
 }

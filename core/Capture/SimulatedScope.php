@@ -35,8 +35,7 @@ final readonly class SimulatedScope
         private int $skips = 0,
         private float $phase = 0.3,
         private Chance $chance = new Chance(1),
-    ) {
-    }
+    ) {}
 
     /**
      * The samples, some thousand at a time.
@@ -95,7 +94,7 @@ final readonly class SimulatedScope
         if ($this->frequency <= 0.0) {
             return [\INF, \INF];
         }
-        $shake = fn (): float => $this->jitter > 0.0 ? $this->jitter * $this->chance->normal() : 0.0;
+        $shake = fn(): float => $this->jitter > 0.0 ? $this->jitter * $this->chance->normal() : 0.0;
         $width = $this->duty / 100.0;
         $begin = $pulse + 0.5 * (1.0 - $width);
 

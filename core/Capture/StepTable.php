@@ -36,8 +36,8 @@ final readonly class StepTable
      */
     public function duties(): array
     {
-        $highest = max([0.0, ...array_map(static fn (Pulses $p): float => $p->high, array_values($this->steps))]);
-        $lowest = min([$highest, ...array_map(static fn (Pulses $p): float => $p->low, array_values($this->steps))]);
+        $highest = max([0.0, ...array_map(static fn(Pulses $p): float => $p->high, array_values($this->steps))]);
+        $lowest = min([$highest, ...array_map(static fn(Pulses $p): float => $p->low, array_values($this->steps))]);
 
         return array_map(static function (Pulses $pulses) use ($highest, $lowest): ?float {
             if ($pulses->duty !== null || $highest - $lowest <= 0.0) {
@@ -56,18 +56,18 @@ final readonly class StepTable
             return [];
         }
         $findings = [];
-        $still = array_keys(array_filter($this->steps, static fn (Pulses $p): bool => !$p->isPulsed()));
+        $still = array_keys(array_filter($this->steps, static fn(Pulses $p): bool => !$p->isPulsed()));
         if ($still !== []) {
             $findings[] = Words::general('pulses.missing', ['positions' => self::listed($still)]);
         }
-        $duties = array_filter($this->duties(), static fn (?float $duty): bool => $duty !== null);
+        $duties = array_filter($this->duties(), static fn(?float $duty): bool => $duty !== null);
         $positions = array_map(strval(...), array_keys($duties));
         $values = array_values($duties);
         $equal = $changes = [];
         for ($n = 1; $n < \count($values); ++$n) {
             $changes[] = $values[$n] - $values[$n - 1];
             if (abs($values[$n] - $values[$n - 1]) < self::EQUAL_WITHIN) {
-                $equal[] = $positions[$n - 1].' and '.$positions[$n];
+                $equal[] = $positions[$n - 1] . ' and ' . $positions[$n];
             }
         }
         if ($equal !== []) {
@@ -80,9 +80,18 @@ final readonly class StepTable
                 $findings[] = $even;
             }
         }
-        $frequencies = array_filter(array_map(static fn (Pulses $p): ?float => $p->frequency, array_values($this->steps)));
-        if (\count($frequencies) >= 2 && max($frequencies) - min($frequencies) > self::SAME_FREQUENCY * array_sum($frequencies) / \count($frequencies)) {
-            $findings[] = Words::general('pulses.frequency', ['from' => number_format(min($frequencies), 1), 'to' => number_format(max($frequencies), 1)]);
+        $frequencies = array_filter(
+            array_map(static fn(Pulses $p): ?float => $p->frequency, array_values($this->steps)),
+        );
+        if (
+            \count($frequencies) >= 2 &&
+            max($frequencies) - min($frequencies) >
+                (self::SAME_FREQUENCY * array_sum($frequencies)) / \count($frequencies)
+        ) {
+            $findings[] = Words::general('pulses.frequency', [
+                'from' => number_format(min($frequencies), 1),
+                'to' => number_format(max($frequencies), 1),
+            ]);
         }
 
         return $findings;
@@ -94,12 +103,14 @@ final readonly class StepTable
         $rises = max($changes) >= self::EQUAL_WITHIN;
         $falls = min($changes) <= -self::EQUAL_WITHIN;
 
-        return Words::general(match (true) {
-            $rises && $falls => 'pulses.turns',
-            $rises => 'pulses.rises',
-            $falls => 'pulses.falls',
-            default => 'pulses.flat',
-        });
+        return Words::general(
+            match (true) {
+                $rises && $falls => 'pulses.turns',
+                $rises => 'pulses.rises',
+                $falls => 'pulses.falls',
+                default => 'pulses.flat',
+            },
+        );
     }
 
     /**
@@ -118,7 +129,12 @@ final readonly class StepTable
             return Words::general('pulses.even');
         }
 
-        return Words::general('pulses.uneven', ['from' => $positions[$most], 'to' => $positions[$most + 1], 'step' => number_format($sizes[$most], 0), 'mean' => number_format($mean, 0)]);
+        return Words::general('pulses.uneven', [
+            'from' => $positions[$most],
+            'to' => $positions[$most + 1],
+            'step' => number_format($sizes[$most], 0),
+            'mean' => number_format($mean, 0),
+        ]);
     }
 
     /** @param list<array-key> $positions */

@@ -57,8 +57,13 @@ final class AlternatingMotion
      * @param list<float>                       $values
      * @param array<string, array<string, int>> $slots    places among the values, by element and name of the parameter
      */
-    public function __construct(private readonly Netlist $netlist, private readonly array $movers, array $windings, private readonly array $values, private readonly array $slots)
-    {
+    public function __construct(
+        private readonly Netlist $netlist,
+        private readonly array $movers,
+        array $windings,
+        private readonly array $values,
+        private readonly array $slots,
+    ) {
         foreach ($movers as $id => $element) {
             $this->speeds[$id] = 0.0;
             if ($element->type === ElementType::InductionMotor) {
@@ -66,7 +71,8 @@ final class AlternatingMotion
                 $this->slips[$id] = 1.0;
             } elseif ($element->type === ElementType::ElectronicMotor) {
                 $this->electronic[$id] = ElectronicMotor::from($values, $slots[$id]);
-                $this->conductances[$id] = $this->electronic[$id]->standbyWatts / $this->electronic[$id]->leastVolts ** 2;
+                $this->conductances[$id] =
+                    $this->electronic[$id]->standbyWatts / $this->electronic[$id]->leastVolts ** 2;
             } else {
                 $this->sealed[$id] = false;
             }
@@ -129,7 +135,7 @@ final class AlternatingMotion
                 default => $this->seals($id, $element, $point),
             };
             $moved = $moves || $moved;
-            $this->rewired = $this->rewired || $moves && $element->type === ElementType::Contactor;
+            $this->rewired = $this->rewired || ($moves && $element->type === ElementType::Contactor);
         }
 
         return $moved;
@@ -157,7 +163,10 @@ final class AlternatingMotion
     {
         $motor = $this->induction[$id];
         $flux = $point->flux() / $motor->ratedEmf;
-        $auxiliary = $motor->auxiliarySiemens > 0.0 && isset($this->auxiliary[$id]) ? $point->inQuadrature($this->auxiliary[$id]) / $motor->auxiliarySiemens : 1.0;
+        $auxiliary =
+            $motor->auxiliarySiemens > 0.0 && isset($this->auxiliary[$id])
+                ? $point->inQuadrature($this->auxiliary[$id]) / $motor->auxiliarySiemens
+                : 1.0;
         $speed = 0.0;
         $push = $motor->push($flux, $auxiliary);
         $this->still[$id] = $push < SolvedState::HARDLY;
@@ -167,7 +176,8 @@ final class AlternatingMotion
         $before = $this->slips[$id];
         $slip = 1.0 - $speed / $motor->synchronousSpeed;
         // Half steps where flux and slip chase each other.
-        $this->slips[$id] = ++$this->passes > self::CHASING_FROM && $before < 1.0 && $slip < 1.0 ? 0.5 * ($before + $slip) : $slip;
+        $this->slips[$id] =
+            ++$this->passes > self::CHASING_FROM && $before < 1.0 && $slip < 1.0 ? 0.5 * ($before + $slip) : $slip;
         $changed = abs($slip - $before) > self::SLIP_CHANGE;
         $this->speeds[$id] = !$changed && $speed > 0.0 && $this->trips($motor, $point) ? \NAN : $speed;
 
@@ -193,7 +203,10 @@ final class AlternatingMotion
         if ($line >= $motor->leastVolts) {
             foreach ($element->inputs as $input => $programmed) {
                 $signal = $this->netlist->elements[$input];
-                if (!$point->isOpen($input) && $point->voltageBetween($signal->from, $signal->to) >= $motor->inputVolts) {
+                if (
+                    !$point->isOpen($input) &&
+                    $point->voltageBetween($signal->from, $signal->to) >= $motor->inputVolts
+                ) {
                     $torque = max($torque, $programmed);
                 }
             }

@@ -70,7 +70,7 @@ final readonly class BrushedMotor
         }
         $linear = $brakingConstant + $emfConstant * $emfConstant * $conductance;
         // The form with the sum in the denominator keeps its digits when the fan constant is tiny or zero.
-        $speed = 2.0 * $drive / ($linear + sqrt($linear * $linear + 4.0 * $fanConstant * $drive));
+        $speed = (2.0 * $drive) / ($linear + sqrt($linear * $linear + 4.0 * $fanConstant * $drive));
 
         return $stalledCurrent < 0.0 ? -$speed : $speed;
     }

@@ -12,9 +12,7 @@ final readonly class Capacitor
     /** Leak in Ω under which a capacitance meter shows a short instead of a value. */
     private const SHORTED_BELOW = 1e4;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @param float $hertz line frequency

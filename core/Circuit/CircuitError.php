@@ -31,12 +31,16 @@ final class CircuitError extends \InvalidArgumentException
 
     public static function noGround(string $ground): self
     {
-        return new self("No element is connected to the ground node \"$ground\": connect one, or name another node as ground.");
+        return new self(
+            "No element is connected to the ground node \"$ground\": connect one, or name another node as ground.",
+        );
     }
 
     public static function idealLoop(string $element): self
     {
-        return new self("Element \"$element\" closes a loop of ideal sources and closed switches: give one of them a resistance above 0 Ω.");
+        return new self(
+            "Element \"$element\" closes a loop of ideal sources and closed switches: give one of them a resistance above 0 Ω.",
+        );
     }
 
     public static function unknownCoil(string $contact, string $coil): self

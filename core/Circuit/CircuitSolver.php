@@ -47,7 +47,10 @@ final class CircuitSolver implements Solver
     /** @var array<int, int> place of its voltage, by branch number */
     private array $sources = [];
 
-    /** Change of a control's value under which it has settled (no ear hears a thousandth of a duty), and rounds after which it never does. */
+    /**
+     * Change of a control's value under which it has settled (no ear hears a thousandth of a duty), and rounds after
+     * which it never does.
+     */
     private const CONTROL_SETTLED = 1e-3;
     private const MOST_ROUNDS = 40;
 
@@ -83,12 +86,15 @@ final class CircuitSolver implements Solver
                 $this->branchOf[] = $number;
                 $this->nominal[] = $value;
             }
-            $this->ohmsSlots[] = $this->slots[$element->id.'.'.$element->type->resistanceParameter()];
+            $this->ohmsSlots[] = $this->slots[$element->id . '.' . $element->type->resistanceParameter()];
             match ($element->type) {
-                ElementType::Source => $this->sources[$number] = $this->slots["$element->id.volts"],
-                ElementType::Coil => $this->coils[] = $number,
-                ElementType::ControlInput => $this->controls[] = $number,
-                ElementType::AlternatingSource, ElementType::Impedance, ElementType::Contactor => throw CircuitError::alternating($element->id),
+                ElementType::Source => ($this->sources[$number] = $this->slots["$element->id.volts"]),
+                ElementType::Coil => ($this->coils[] = $number),
+                ElementType::ControlInput => ($this->controls[] = $number),
+                ElementType::AlternatingSource,
+                ElementType::Impedance,
+                ElementType::Contactor
+                    => throw CircuitError::alternating($element->id),
                 default => null,
             };
             if ($element->type->drives()) {
@@ -100,7 +106,13 @@ final class CircuitSolver implements Solver
             $this->thresholds[$coil] = [$this->slots["$id.pullInVolts"], $this->slots["$id.dropOutVolts"]];
         }
         $this->switching = new SwitchingSlots($this->ohmsSlots);
-        $this->settlement = new EmfSettlement($this->branches, $this->branchNumbers, $this->ends, $this->slots, $this->ohmsSlots);
+        $this->settlement = new EmfSettlement(
+            $this->branches,
+            $this->branchNumbers,
+            $this->ends,
+            $this->slots,
+            $this->ohmsSlots,
+        );
         foreach ($this->branches as $number => $element) {
             if ($element->coil !== null) {
                 $this->contacts[$this->branchNumbers[$element->coil]][] = $number;
@@ -138,19 +150,20 @@ final class CircuitSolver implements Solver
         $seen = [];
         $chatters = false;
         $prepared = null;
-        for ($round = 0;; ++$round) {
+        for ($round = 0; ; ++$round) {
             foreach ($energised as $coil => $state) {
                 $this->moveContacts($values, $coil, $state);
             }
             $prepared ??= $this->prepared($values);
             $point = $this->solveUnmoved($values, $energised, $chatters, $prepared);
-            if ($energised === [] && $this->controls === [] || $chatters || $round > self::MOST_ROUNDS) {
+            if (($energised === [] && $this->controls === []) || $chatters || $round > self::MOST_ROUNDS) {
                 return $point;
             }
             foreach ($energised as $coil => $state) {
                 [$pullIn, $dropOut] = $this->thresholds[$coil];
                 $conducts = $values[$this->ohmsSlots[$coil]] < self::OPEN_FROM_OHMS;
-                $energised[$coil] = $conducts && abs($point->between(...$this->ends[$coil])) >= $values[$state ? $dropOut : $pullIn];
+                $energised[$coil] =
+                    $conducts && abs($point->between(...$this->ends[$coil])) >= $values[$state ? $dropOut : $pullIn];
             }
             $steered = $this->controls !== [] && $this->steer($values, $point);
             $moves = $energised !== $point->energised;
@@ -192,7 +205,10 @@ final class CircuitSolver implements Solver
         foreach ($this->controls as $input) {
             $element = $this->branches[$input];
             $control = $element->control ?? throw CircuitError::malformed("\"$element->id\" has no table.");
-            $reference = $control->reference === null ? $control->volts : $point->voltageBetween($control->reference[0], $control->reference[1]);
+            $reference =
+                $control->reference === null
+                    ? $control->volts
+                    : $point->voltageBetween($control->reference[0], $control->reference[1]);
             $sees = $values[$this->ohmsSlots[$input]] < self::OPEN_FROM_OHMS && $reference > $control->worksFrom;
             $value = $control->value($sees ? $point->voltageBetween($element->from, $element->to) / $reference : 0.0);
             $slot = $this->slot($control->target);
@@ -204,13 +220,18 @@ final class CircuitSolver implements Solver
     }
 
     /**
-     * Braking torque in N·m for each rad/s that the circuit puts on a motor's shaft by the currents that its EMF drives.
+     * Braking torque in N·m for each rad/s that the circuit puts on a motor's shaft by the currents that its EMF
+     * drives.
      *
      * @param list<float> $values
      */
     public function electricBraking(array $values, string $motor): float
     {
-        return $this->settlement->braking(new PreparedNetwork($this->network($values), $values, $this->ohmsSlots), $values, $this->branchNumbers[$motor] ?? throw CircuitError::unknownParameter($motor));
+        return $this->settlement->braking(
+            new PreparedNetwork($this->network($values), $values, $this->ohmsSlots),
+            $values,
+            $this->branchNumbers[$motor] ?? throw CircuitError::unknownParameter($motor),
+        );
     }
 
     /**
@@ -228,7 +249,7 @@ final class CircuitSolver implements Solver
     {
         if ($this->hasIdealBranch($values)) {
             // What an ideal branch ties together cannot hang elsewhere: such circuits share only what is equal.
-            return 'ideal '.serialize(array_diff_assoc($values, $usual));
+            return 'ideal ' . serialize(array_diff_assoc($values, $usual));
         }
         foreach ($this->contacts as $contacts) {
             foreach ($contacts as $contact) {
@@ -237,7 +258,7 @@ final class CircuitSolver implements Solver
         }
         $changed = SwitchingSlots::changed($values, $usual);
         $live = $this->live($values, $usual, $changed);
-        $signature = implode(',', array_keys($live)).';';
+        $signature = implode(',', array_keys($live)) . ';';
         foreach ($changed as $slot) {
             if (isset($live[$this->branchOf[$slot]])) {
                 $signature .= "$slot=$values[$slot],";
@@ -280,7 +301,7 @@ final class CircuitSolver implements Solver
      */
     public function rehung(SolvedState $state, array $values): SolvedState
     {
-        if (!$state instanceof OperatingPoint || $this->hasIdealBranch($values)) {
+        if (!($state instanceof OperatingPoint) || $this->hasIdealBranch($values)) {
             return $state;
         }
         foreach ($state->energised as $coil => $pulled) {
@@ -310,7 +331,9 @@ final class CircuitSolver implements Solver
     private function moveContacts(array &$values, int $coil, bool $energised): void
     {
         foreach ($this->contacts[$coil] ?? [] as $contact) {
-            $values[$this->ohmsSlots[$contact]] = $energised ? $this->branches[$contact]->workOhms : $this->branches[$contact]->restOhms;
+            $values[$this->ohmsSlots[$contact]] = $energised
+                ? $this->branches[$contact]->workOhms
+                : $this->branches[$contact]->restOhms;
         }
     }
 
@@ -333,15 +356,24 @@ final class CircuitSolver implements Solver
             }
         }
 
-        return new PreparedNetwork($joined === null ? $this->network($values) : $this->buildNetwork($values, $joined), $values, $this->ohmsSlots, $joined);
+        return new PreparedNetwork(
+            $joined === null ? $this->network($values) : $this->buildNetwork($values, $joined),
+            $values,
+            $this->ohmsSlots,
+            $joined,
+        );
     }
 
     /**
      * @param array<int, float> $values
      * @param array<int, bool>  $energised
      */
-    private function solveUnmoved(array $values, array $energised, bool $chatters, PreparedNetwork $prepared): OperatingPoint
-    {
+    private function solveUnmoved(
+        array $values,
+        array $energised,
+        bool $chatters,
+        PreparedNetwork $prepared,
+    ): OperatingPoint {
         $network = $prepared->network;
         $joined = $prepared->joined;
         $emf = [];
@@ -350,17 +382,38 @@ final class CircuitSolver implements Solver
                 $emf[$number] = $values[$slot];
             }
         }
-        $injected = $joined === null ? $prepared->noCurrent() : $this->driven($prepared, $values, $this->offsets($network, $joined), $prepared->noCurrent());
+        $injected =
+            $joined === null
+                ? $prepared->noCurrent()
+                : $this->driven($prepared, $values, $this->offsets($network, $joined), $prepared->noCurrent());
         $injected = $this->driven($prepared, $values, $emf, $injected);
         $moved = [];
         $speeds = $this->settlement->standing;
         $push = 0.0;
         if ($this->settlement->ports !== []) {
-            [$moved, $speeds, $push] = $this->settlement->settle($prepared, $values, $prepared->lateVolts($injected, false));
+            [$moved, $speeds, $push] = $this->settlement->settle(
+                $prepared,
+                $values,
+                $prepared->lateVolts($injected, false),
+            );
             $injected = $this->driven($prepared, $values, $moved, $injected);
         }
 
-        return new OperatingPoint($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $prepared->potentials($injected), $values, $this->ohmsSlots, $emf + $moved, $speeds, $energised, $chatters, $push, $joined);
+        return new OperatingPoint(
+            $this->netlist,
+            $this->nodeNumbers,
+            $this->branchNumbers,
+            $network,
+            $prepared->potentials($injected),
+            $values,
+            $this->ohmsSlots,
+            $emf + $moved,
+            $speeds,
+            $energised,
+            $chatters,
+            $push,
+            $joined,
+        );
     }
 
     /**
@@ -398,7 +451,10 @@ final class CircuitSolver implements Solver
     /** @param array<int, float> $values */
     private function network(array $values): LiveNetwork
     {
-        return $this->networks[$this->switching->pattern($values)] ??= $this->buildNetwork($values, new PotentialForest(\count($this->nodeNumbers)));
+        return $this->networks[$this->switching->pattern($values)] ??= $this->buildNetwork(
+            $values,
+            new PotentialForest(\count($this->nodeNumbers)),
+        );
     }
 
     /** @param array<int, float> $values */
@@ -411,7 +467,8 @@ final class CircuitSolver implements Solver
             }
         }
 
-        // With joined nodes a dead end would have to remember at which of them it hangs; it is solved with the rest instead.
+        // With joined nodes a dead end would have to remember at which of them it hangs; it is solved with the rest
+        // instead.
         $kept = $joined->isTrivial() ? $this->driving : array_fill_keys(array_keys($conductive), true);
 
         return new LiveNetwork(\count($this->nodeNumbers), $conductive, $kept, $joined, $this->settlement->nodes);

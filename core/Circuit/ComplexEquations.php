@@ -169,8 +169,14 @@ final class ComplexEquations
      *
      * @return array{0: list<array<int, float>>, 1: list<array<int, float>>}
      */
-    private function substituted(array $inversesG, array $inversesS, array $g, array $s, array $fedRe, array $fedIm): array
-    {
+    private function substituted(
+        array $inversesG,
+        array $inversesS,
+        array $g,
+        array $s,
+        array $fedRe,
+        array $fedIm,
+    ): array {
         $solvedRe = $solvedIm = [];
         $order = $this->mesh->order;
         $zeros = array_fill(0, $this->mesh->nodes, 0.0);

@@ -66,15 +66,23 @@ final readonly class CompoundMotor
      *
      * @return array{0: float, 1: float}
      */
-    public static function settled(float $armature, float $armatureFall, float $shunt, float $shuntFall, array $motor): array
-    {
+    public static function settled(
+        float $armature,
+        float $armatureFall,
+        float $shunt,
+        float $shuntFall,
+        array $motor,
+    ): array {
         $flux = $motor['seriesConstant'] * $armature + $motor['fieldConstant'] * $shunt;
         $fall = $motor['seriesConstant'] * $armatureFall + $motor['fieldConstant'] * $shuntFall;
-        $emf = static fn (float $speed): float => $speed * $flux / (1.0 + $speed * $fall);
+        $emf = static fn(float $speed): float => ($speed * $flux) / (1.0 + $speed * $fall);
         $left = static function (float $speed) use ($emf, $flux, $fall, $armature, $armatureFall, $motor): float {
-            $torque = $flux / (1.0 + $speed * $fall) * ($armature - $armatureFall * $emf($speed));
+            $torque = ($flux / (1.0 + $speed * $fall)) * ($armature - $armatureFall * $emf($speed));
 
-            return $torque - $motor['frictionTorque'] - $motor['brakingConstant'] * $speed - $motor['fanConstant'] * $speed * $speed;
+            return $torque -
+                $motor['frictionTorque'] -
+                $motor['brakingConstant'] * $speed -
+                $motor['fanConstant'] * $speed * $speed;
         };
         if ($left(0.0) <= 0.0) {
             return [0.0, 0.0];

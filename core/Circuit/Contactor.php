@@ -36,11 +36,26 @@ final readonly class Contactor
     /**
      * From impedances in Ω and their power factors.
      */
-    public static function of(float $ohms, float $unsealed, float $unsealedFactor, float $sealed, float $sealedFactor, float $pullInVolts, float $dropOutVolts): self
-    {
-        $reactive = static fn (float $factor): float => sqrt(1.0 - $factor * $factor);
+    public static function of(
+        float $ohms,
+        float $unsealed,
+        float $unsealedFactor,
+        float $sealed,
+        float $sealedFactor,
+        float $pullInVolts,
+        float $dropOutVolts,
+    ): self {
+        $reactive = static fn(float $factor): float => sqrt(1.0 - $factor * $factor);
 
-        return new self($ohms, $unsealed * $unsealedFactor, $unsealed * $reactive($unsealedFactor), $sealed * $sealedFactor, $sealed * $reactive($sealedFactor), $pullInVolts, $dropOutVolts);
+        return new self(
+            $ohms,
+            $unsealed * $unsealedFactor,
+            $unsealed * $reactive($unsealedFactor),
+            $sealed * $sealedFactor,
+            $sealed * $reactive($sealedFactor),
+            $pullInVolts,
+            $dropOutVolts,
+        );
     }
 
     /** @return array<string, float> */

@@ -13,7 +13,8 @@ namespace Ispira\Core\Circuit;
 final readonly class Control
 {
     /**
-     * @param string                               $target    parameter that it sets, as "element.parameter"; never a resistance
+     * @param string                               $target    parameter that it sets, as "element.parameter"; never a
+     *     resistance
      * @param list<array{0: float, 1: float}>      $table     signal as a share of the reference, and the value; by rising signal, at least one
      * @param float                                $volts     the reference, where it is a fixed voltage
      * @param array{0: string, 1: string}|null     $reference nodes between which the reference stands, where it is the supply
@@ -37,7 +38,9 @@ final readonly class Control
         $before = null;
         foreach ($this->table as [$at, $value]) {
             if ($signal <= $at) {
-                return $before === null || $at === $before[0] ? $value : $before[1] + ($value - $before[1]) * ($signal - $before[0]) / ($at - $before[0]);
+                return $before === null || $at === $before[0]
+                    ? $value
+                    : $before[1] + (($value - $before[1]) * ($signal - $before[0])) / ($at - $before[0]);
             }
             $before = [$at, $value];
         }

@@ -37,8 +37,7 @@ final readonly class ElectronicMotor
         public float $air = 1.0,
         public float $ratedSpeed = 125.0,
         public float $answer = 1.0,
-    ) {
-    }
+    ) {}
 
     /** @return array<string, float> */
     public function parameters(): array
@@ -55,7 +54,19 @@ final readonly class ElectronicMotor
      */
     public static function from(array $values, array $slots): self
     {
-        return new self($values[$slots['ohms']], $values[$slots['leastVolts']], $values[$slots['inputVolts']], $values[$slots['standbyWatts']], $values[$slots['ratedWatts']], $values[$slots['drive']], $values[$slots['frictionTorque']], $values[$slots['fanTorque']], $values[$slots['air']], $values[$slots['ratedSpeed']], $values[$slots['answer']]);
+        return new self(
+            $values[$slots['ohms']],
+            $values[$slots['leastVolts']],
+            $values[$slots['inputVolts']],
+            $values[$slots['standbyWatts']],
+            $values[$slots['ratedWatts']],
+            $values[$slots['drive']],
+            $values[$slots['frictionTorque']],
+            $values[$slots['fanTorque']],
+            $values[$slots['air']],
+            $values[$slots['ratedSpeed']],
+            $values[$slots['answer']],
+        );
     }
 
     /** @param float $torque programmed, relative to rated. @return float rad/s */
@@ -69,6 +80,6 @@ final readonly class ElectronicMotor
     /** Power it takes from the line, in W. */
     public function watts(float $torque, float $speed): float
     {
-        return $this->standbyWatts + $this->ratedWatts * $torque * $speed / $this->ratedSpeed;
+        return $this->standbyWatts + ($this->ratedWatts * $torque * $speed) / $this->ratedSpeed;
     }
 }

@@ -20,8 +20,10 @@ final readonly class Element
      * @param string|null          $coil       for a relay contact: the id of the coil that moves it
      * @param float                $restOhms   relay contact resistance while its coil is not energised
      * @param float                $workOhms   relay contact resistance while its coil is energised
-     * @param string|null          $partner    the element it works with: a winding's motor, a compound motor's shunt, a module output's input
-     * @param array<string, float> $inputs  for a motor with electronics: the programmed torque over rated, by the id of its input
+     * @param string|null          $partner    the element it works with: a winding's motor, a compound motor's shunt, a
+     *     module output's input
+     * @param array<string, float> $inputs  for a motor with electronics: the programmed torque over rated, by the id of
+     *     its input
      * @param Control|null         $control    for a control input: what it does with the signal
      */
     private function __construct(
@@ -74,26 +76,54 @@ final readonly class Element
     /** A relay contact that closes when the coil named `$coil` pulls in. */
     public static function workContact(string $id, string $from, string $to, string $coil, float $closedOhms): self
     {
-        return new self($id, ElementType::Switch, $from, $to, ['ohms' => self::OPEN_OHMS], $coil, self::OPEN_OHMS, $closedOhms);
+        return new self(
+            $id,
+            ElementType::Switch,
+            $from,
+            $to,
+            ['ohms' => self::OPEN_OHMS],
+            $coil,
+            self::OPEN_OHMS,
+            $closedOhms,
+        );
     }
 
     /** A relay contact that opens when the coil named `$coil` pulls in. */
     public static function restContact(string $id, string $from, string $to, string $coil, float $closedOhms): self
     {
-        return new self($id, ElementType::Switch, $from, $to, ['ohms' => $closedOhms], $coil, $closedOhms, self::OPEN_OHMS);
+        return new self(
+            $id,
+            ElementType::Switch,
+            $from,
+            $to,
+            ['ohms' => $closedOhms],
+            $coil,
+            $closedOhms,
+            self::OPEN_OHMS,
+        );
     }
 
     /**
      * @param float $pullInVolts  voltage at which the resting relay moves
      * @param float $dropOutVolts voltage under which the working relay falls back, not above `$pullInVolts`
      */
-    public static function coil(string $id, string $from, string $to, float $ohms, float $pullInVolts, float $dropOutVolts): self
-    {
+    public static function coil(
+        string $id,
+        string $from,
+        string $to,
+        float $ohms,
+        float $pullInVolts,
+        float $dropOutVolts,
+    ): self {
         if ($dropOutVolts > $pullInVolts) {
             throw CircuitError::badValue($id, 'dropOutVolts', 'no more than pullInVolts');
         }
 
-        return new self($id, ElementType::Coil, $from, $to, ['ohms' => $ohms, 'pullInVolts' => $pullInVolts, 'dropOutVolts' => $dropOutVolts]);
+        return new self($id, ElementType::Coil, $from, $to, [
+            'ohms' => $ohms,
+            'pullInVolts' => $pullInVolts,
+            'dropOutVolts' => $dropOutVolts,
+        ]);
     }
 
     public static function motor(string $id, string $plus, string $minus, BrushedMotor $motor): self
@@ -106,14 +136,32 @@ final readonly class Element
      *
      * @param float $emfConstant in V·s/rad, as the motor's own
      */
-    public static function winding(string $id, string $plus, string $minus, float $ohms, float $emfConstant, string $motor): self
-    {
-        return new self($id, ElementType::Winding, $plus, $minus, ['ohms' => $ohms, 'emfConstant' => $emfConstant], partner: $motor);
+    public static function winding(
+        string $id,
+        string $plus,
+        string $minus,
+        float $ohms,
+        float $emfConstant,
+        string $motor,
+    ): self {
+        return new self(
+            $id,
+            ElementType::Winding,
+            $plus,
+            $minus,
+            ['ohms' => $ohms, 'emfConstant' => $emfConstant],
+            partner: $motor,
+        );
     }
 
     /** @param string $shunt id of the element whose current makes the other part of the field */
-    public static function compoundMotor(string $id, string $plus, string $minus, CompoundMotor $motor, string $shunt): self
-    {
+    public static function compoundMotor(
+        string $id,
+        string $plus,
+        string $minus,
+        CompoundMotor $motor,
+        string $shunt,
+    ): self {
         return new self($id, ElementType::CompoundMotor, $plus, $minus, $motor->parameters(), partner: $shunt);
     }
 
@@ -124,8 +172,13 @@ final readonly class Element
     }
 
     /** @param string $input id of its supply side */
-    public static function moduleOutput(string $id, string $plus, string $minus, SpeedModule $module, string $input): self
-    {
+    public static function moduleOutput(
+        string $id,
+        string $plus,
+        string $minus,
+        SpeedModule $module,
+        string $input,
+    ): self {
         return new self($id, ElementType::ModuleOutput, $plus, $minus, $module->parameters(), partner: $input);
     }
 
@@ -160,9 +213,21 @@ final readonly class Element
      * @param float $ohms     in series with it: lead, plug
      * @param float $leakOhms across it
      */
-    public static function capacitor(string $id, string $from, string $to, float $microfarads, float $hertz, float $ohms = 0.1, float $leakOhms = self::OPEN_OHMS): self
-    {
-        return new self($id, ElementType::Capacitor, $from, $to, ['ohms' => $ohms, 'microfarads' => $microfarads, 'leakOhms' => $leakOhms, 'hertz' => $hertz]);
+    public static function capacitor(
+        string $id,
+        string $from,
+        string $to,
+        float $microfarads,
+        float $hertz,
+        float $ohms = 0.1,
+        float $leakOhms = self::OPEN_OHMS,
+    ): self {
+        return new self($id, ElementType::Capacitor, $from, $to, [
+            'ohms' => $ohms,
+            'microfarads' => $microfarads,
+            'leakOhms' => $leakOhms,
+            'hertz' => $hertz,
+        ]);
     }
 
     public static function inductionMotor(string $id, string $from, string $to, InductionMotor $motor): self
@@ -171,20 +236,53 @@ final readonly class Element
     }
 
     /** @param float $turns over those of the motor's first section */
-    public static function mainWinding(string $id, string $from, string $to, float $ohms, float $reactance, float $turns, string $motor): self
-    {
-        return new self($id, ElementType::MainWinding, $from, $to, ['ohms' => $ohms, 'reactance' => $reactance, 'turns' => $turns], partner: $motor);
+    public static function mainWinding(
+        string $id,
+        string $from,
+        string $to,
+        float $ohms,
+        float $reactance,
+        float $turns,
+        string $motor,
+    ): self {
+        return new self(
+            $id,
+            ElementType::MainWinding,
+            $from,
+            $to,
+            ['ohms' => $ohms, 'reactance' => $reactance, 'turns' => $turns],
+            partner: $motor,
+        );
     }
 
     /** @param float $turns over those of the motor's first section */
-    public static function auxiliaryWinding(string $id, string $from, string $to, float $ohms, float $reactance, float $turns, string $motor): self
-    {
-        return new self($id, ElementType::AuxiliaryWinding, $from, $to, ['ohms' => $ohms, 'reactance' => $reactance, 'turns' => $turns], partner: $motor);
+    public static function auxiliaryWinding(
+        string $id,
+        string $from,
+        string $to,
+        float $ohms,
+        float $reactance,
+        float $turns,
+        string $motor,
+    ): self {
+        return new self(
+            $id,
+            ElementType::AuxiliaryWinding,
+            $from,
+            $to,
+            ['ohms' => $ohms, 'reactance' => $reactance, 'turns' => $turns],
+            partner: $motor,
+        );
     }
 
     /** @param array<string, float> $inputs programmed torque over rated, by the id of the input */
-    public static function electronicMotor(string $id, string $line, string $neutral, ElectronicMotor $motor, array $inputs): self
-    {
+    public static function electronicMotor(
+        string $id,
+        string $line,
+        string $neutral,
+        ElectronicMotor $motor,
+        array $inputs,
+    ): self {
         return new self($id, ElementType::ElectronicMotor, $line, $neutral, $motor->parameters(), inputs: $inputs);
     }
 }

@@ -27,7 +27,10 @@ enum ElementType: string
     /** One more winding on a motor's shaft; parameters `ohms`, `emfConstant`. */
     case Winding = 'winding';
 
-    /** Armature of a motor whose field comes from its own current and from a shunt winding; parameters as in {@see CompoundMotor}. */
+    /**
+     * Armature of a motor whose field comes from its own current and from a shunt winding; parameters as in {@see
+     * CompoundMotor}.
+     */
     case CompoundMotor = 'compound-motor';
 
     /** Supply side of a speed module; parameter `ohms`. */

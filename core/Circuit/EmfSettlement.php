@@ -22,7 +22,10 @@ final class EmfSettlement
     /** Change of an EMF in V under which a round counts as the last. */
     private const SETTLED = 1e-10;
 
-    /** Rounds after which the settling leaps ahead, and the share of its last step but one that its last one may be for that. */
+    /**
+     * Rounds after which the settling leaps ahead, and the share of its last step but one that its last one may be for
+     * that.
+     */
     private const LEAP_EVERY = 3;
     private const MOST_OF_FIRST = 0.98;
 
@@ -60,16 +63,22 @@ final class EmfSettlement
      * @param array<string, int>               $slots    by "element.parameter"
      * @param list<int>                        $ohmsSlots place of each branch's resistance
      */
-    public function __construct(private readonly array $branches, array $numbers, private readonly array $ends, private readonly array $slots, private readonly array $ohmsSlots)
-    {
+    public function __construct(
+        private readonly array $branches,
+        array $numbers,
+        private readonly array $ends,
+        private readonly array $slots,
+        private readonly array $ohmsSlots,
+    ) {
         $ports = [];
         $standing = [];
         foreach ($branches as $number => $element) {
             match ($element->type) {
-                ElementType::Motor => $this->shafts[$number][$number] = $slots["$element->id.emfConstant"],
-                ElementType::Winding => $this->shafts[$numbers[$element->partner] ?? 0][$number] = $slots["$element->id.emfConstant"],
-                ElementType::CompoundMotor => $this->compounds[$number] = $numbers[$element->partner] ?? 0,
-                ElementType::ModuleOutput => $this->modules[$number] = $numbers[$element->partner] ?? 0,
+                ElementType::Motor => ($this->shafts[$number][$number] = $slots["$element->id.emfConstant"]),
+                ElementType::Winding => ($this->shafts[$numbers[$element->partner] ?? 0][$number] =
+                    $slots["$element->id.emfConstant"]),
+                ElementType::CompoundMotor => ($this->compounds[$number] = $numbers[$element->partner] ?? 0),
+                ElementType::ModuleOutput => ($this->modules[$number] = $numbers[$element->partner] ?? 0),
                 default => null,
             };
         }
@@ -77,7 +86,11 @@ final class EmfSettlement
             $standing[$motor] = 0.0;
             $ports += array_fill_keys(array_keys($windings), true);
             $id = $branches[$motor]->id;
-            $this->loads[$motor] = [$slots["$id.frictionTorque"], $slots["$id.fanConstant"], $slots["$id.brakingConstant"]];
+            $this->loads[$motor] = [
+                $slots["$id.frictionTorque"],
+                $slots["$id.fanConstant"],
+                $slots["$id.brakingConstant"],
+            ];
         }
         foreach ($this->compounds as $armature => $shunt) {
             $standing[$armature] = 0.0;
@@ -86,7 +99,14 @@ final class EmfSettlement
         foreach ($this->modules as $output => $input) {
             $ports += [$output => true, $input => true];
             $id = $branches[$output]->id;
-            $this->stages[$output] = [$slots["$id.duty"], $slots["$id.leastDuty"], $slots["$id.mostDuty"], $slots["$id.linear"], $slots["$id.diodeVolts"], $slots[$branches[$input]->id.'.ohms']];
+            $this->stages[$output] = [
+                $slots["$id.duty"],
+                $slots["$id.leastDuty"],
+                $slots["$id.mostDuty"],
+                $slots["$id.linear"],
+                $slots["$id.diodeVolts"],
+                $slots[$branches[$input]->id . '.ohms'],
+            ];
         }
         $this->ports = $ports;
         $this->standing = $standing;
@@ -147,7 +167,11 @@ final class EmfSettlement
      */
     public function braking(PreparedNetwork $prepared, array $values, int $motor): float
     {
-        $coupling = $this->couple($prepared, $values, array_intersect_key($this->shafts[$motor] ?? [], $prepared->network->liveBranches));
+        $coupling = $this->couple(
+            $prepared,
+            $values,
+            array_intersect_key($this->shafts[$motor] ?? [], $prepared->network->liveBranches),
+        );
 
         return $this->fall($motor, $coupling, $values);
     }
@@ -170,7 +194,10 @@ final class EmfSettlement
         }
         foreach ($this->compounds as $armature => $shunt) {
             $motor = $this->compoundAt($armature, $values);
-            $torque = ($motor['seriesConstant'] * ($stalled[$armature] ?? 0.0) + $motor['fieldConstant'] * ($stalled[$shunt] ?? 0.0)) * ($stalled[$armature] ?? 0.0);
+            $torque =
+                ($motor['seriesConstant'] * ($stalled[$armature] ?? 0.0) +
+                    $motor['fieldConstant'] * ($stalled[$shunt] ?? 0.0)) *
+                ($stalled[$armature] ?? 0.0);
             $push = max($push, self::overFriction($torque, $motor['frictionTorque']));
         }
 
@@ -206,7 +233,8 @@ final class EmfSettlement
         foreach ($ports as $port => $_) {
             $conductance = 1.0 / $values[$this->ohmsSlots[$port]];
             foreach ($response as $other => $volts) {
-                $coupling[$port][$other] = (($port === $other ? 1.0 : 0.0) - $this->across($network, $volts, $port)) * $conductance;
+                $coupling[$port][$other] =
+                    (($port === $other ? 1.0 : 0.0) - $this->across($network, $volts, $port)) * $conductance;
             }
         }
 
@@ -243,8 +271,16 @@ final class EmfSettlement
         // Supply side: i_in + share·i_out = 0. Motor side: e_out − D·(R_in·i_in + e_in) = −(1 − D)·Vd.
         $share = $linear ? 1.0 : $duty;
         $drop = $duty * $values[$inner];
-        $supply = [$in[$input] + $share * $out[$input], $in[$output] + $share * $out[$output], $stalled[$input] + $share * $stalled[$output]];
-        $motor = [$drop * $in[$input] - $duty, $drop * $in[$output] + 1.0, $drop * $stalled[$input] - (1.0 - $duty) * ($linear ? 0.0 : $values[$diode])];
+        $supply = [
+            $in[$input] + $share * $out[$input],
+            $in[$output] + $share * $out[$output],
+            $stalled[$input] + $share * $stalled[$output],
+        ];
+        $motor = [
+            $drop * $in[$input] - $duty,
+            $drop * $in[$output] + 1.0,
+            $drop * $stalled[$input] - (1.0 - $duty) * ($linear ? 0.0 : $values[$diode]),
+        ];
         $determinant = $motor[0] * $supply[1] - $motor[1] * $supply[0];
         if (abs($determinant) < self::NO_PATH) {
             // No current can flow on either side: any EMF at the supply will do.
@@ -370,7 +406,14 @@ final class EmfSettlement
                     $torque += $values[$slot] * self::withOthers($port, $live, $stalled, $coupling, $emf);
                 }
                 [$friction, $fan, $braking] = $this->loads[$motor];
-                $speeds[$motor] = BrushedMotor::settledSpeed($torque, $falls[$motor], 1.0, $values[$friction], $values[$fan], $values[$braking]);
+                $speeds[$motor] = BrushedMotor::settledSpeed(
+                    $torque,
+                    $falls[$motor],
+                    1.0,
+                    $values[$friction],
+                    $values[$fan],
+                    $values[$braking],
+                );
                 foreach ($live as $port => $slot) {
                     $volts = $values[$slot] * $speeds[$motor];
                     $largest = max($largest, abs($volts - ($emf[$port] ?? 0.0)));
@@ -382,8 +425,16 @@ final class EmfSettlement
                     continue;
                 }
                 $own = [$armature => true];
-                $shuntCurrent = isset($stalled[$shunt]) ? self::withOthers($shunt, $own, $stalled, $coupling, $emf) : 0.0;
-                [$speeds[$armature], $volts] = CompoundMotor::settled(self::withOthers($armature, $own, $stalled, $coupling, $emf), $coupling[$armature][$armature], $shuntCurrent, $coupling[$shunt][$armature] ?? 0.0, $this->compoundAt($armature, $values));
+                $shuntCurrent = isset($stalled[$shunt])
+                    ? self::withOthers($shunt, $own, $stalled, $coupling, $emf)
+                    : 0.0;
+                [$speeds[$armature], $volts] = CompoundMotor::settled(
+                    self::withOthers($armature, $own, $stalled, $coupling, $emf),
+                    $coupling[$armature][$armature],
+                    $shuntCurrent,
+                    $coupling[$shunt][$armature] ?? 0.0,
+                    $this->compoundAt($armature, $values),
+                );
                 $largest = max($largest, abs($volts - ($emf[$armature] ?? 0.0)));
                 $emf[$armature] = $volts;
             }
@@ -414,7 +465,7 @@ final class EmfSettlement
             $first = ($before[$port] ?? 0.0) - ($earlier[$port] ?? 0.0);
             $second = $volts - ($before[$port] ?? 0.0);
             if (abs($second) < self::MOST_OF_FIRST * abs($first)) {
-                $emf[$port] = $volts + $second * $second / ($first - $second);
+                $emf[$port] = $volts + ($second * $second) / ($first - $second);
             }
         }
 

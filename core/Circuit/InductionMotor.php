@@ -36,7 +36,8 @@ final readonly class InductionMotor
      * @param float $magnetising        reactance of the magnetising branch, in Ω
      * @param float $rotorReactance     of the rotor branch, in Ω
      * @param float $ratedEmf           V across the first section's flux at the rated point
-     * @param float $auxiliarySiemens   auxiliary current in quadrature with that voltage over it, when nothing is wrong; 0 for a motor that needs none (shaded poles)
+     * @param float $auxiliarySiemens   auxiliary current in quadrature with that voltage over it, when nothing is
+     *     wrong; 0 for a motor that needs none (shaded poles)
      * @param float $startTorque        relative to rated, at standstill with full flux
      * @param float $frictionTorque     relative to rated
      * @param float $fanTorque          relative to rated, at rated speed
@@ -65,8 +66,7 @@ final readonly class InductionMotor
         public float $pullOutTorque = 1.5,
         public float $tripAmps = 1e6,
         public float $pushed = 0.0,
-    ) {
-    }
+    ) {}
 
     /** @return array<string, float> */
     public function parameters(): array
@@ -83,7 +83,24 @@ final readonly class InductionMotor
      */
     public static function from(array $values, array $slots): self
     {
-        return new self($values[$slots['ohms']], $values[$slots['reactance']], $values[$slots['magnetising']], $values[$slots['rotorReactance']], $values[$slots['ratedEmf']], $values[$slots['auxiliarySiemens']], $values[$slots['startTorque']], $values[$slots['frictionTorque']], $values[$slots['fanTorque']], $values[$slots['air']], $values[$slots['synchronousSpeed']], $values[$slots['ratedSpeed']], $values[$slots['pullOutSlip']], $values[$slots['pullOutTorque']], $values[$slots['tripAmps']], $values[$slots['pushed']]);
+        return new self(
+            $values[$slots['ohms']],
+            $values[$slots['reactance']],
+            $values[$slots['magnetising']],
+            $values[$slots['rotorReactance']],
+            $values[$slots['ratedEmf']],
+            $values[$slots['auxiliarySiemens']],
+            $values[$slots['startTorque']],
+            $values[$slots['frictionTorque']],
+            $values[$slots['fanTorque']],
+            $values[$slots['air']],
+            $values[$slots['synchronousSpeed']],
+            $values[$slots['ratedSpeed']],
+            $values[$slots['pullOutSlip']],
+            $values[$slots['pullOutTorque']],
+            $values[$slots['tripAmps']],
+            $values[$slots['pushed']],
+        );
     }
 
     /**
@@ -93,7 +110,7 @@ final readonly class InductionMotor
      */
     public function admittance(float $slip): array
     {
-        $resistive = $this->rotorReactance * $this->pullOutSlip / max($slip, 1e-6);
+        $resistive = ($this->rotorReactance * $this->pullOutSlip) / max($slip, 1e-6);
         $size = $resistive * $resistive + $this->rotorReactance * $this->rotorReactance;
 
         return [$resistive / $size, -$this->rotorReactance / $size - 1.0 / $this->magnetising];
@@ -107,7 +124,8 @@ final readonly class InductionMotor
      */
     public function push(float $flux, float $auxiliary): float
     {
-        return $this->startTorque * max($this->pushed, min($auxiliary, self::MOST_AUXILIARY)) * $flux * $flux / $this->frictionTorque;
+        return ($this->startTorque * max($this->pushed, min($auxiliary, self::MOST_AUXILIARY)) * $flux * $flux) /
+            $this->frictionTorque;
     }
 
     /**
@@ -120,7 +138,8 @@ final readonly class InductionMotor
      */
     public function speed(float $flux, float $auxiliary): float
     {
-        $help = self::WITHOUT_AUXILIARY + (1.0 - self::WITHOUT_AUXILIARY) * max(0.0, min($auxiliary, self::MOST_AUXILIARY));
+        $help =
+            self::WITHOUT_AUXILIARY + (1.0 - self::WITHOUT_AUXILIARY) * max(0.0, min($auxiliary, self::MOST_AUXILIARY));
         $drive = 2.0 * $help * $this->pullOutTorque * $flux * $flux;
         $share = $this->besideSynchronous($drive);
         if ($share !== null) {
@@ -135,7 +154,8 @@ final readonly class InductionMotor
         if ($lower <= self::STANDS_BELOW) {
             return 0.0;
         }
-        // Between two points the surplus is nearly straight: the rule of false position, with the stale end halved (Illinois).
+        // Between two points the surplus is nearly straight: the rule of false position, with the stale end halved
+        // (Illinois).
         [$above, $below] = [$this->surplus($lower, $drive), $this->surplus($upper, $drive)];
         for ($step = 0; $step < 12 && $upper - $lower > 1e-7; ++$step) {
             $middle = ($lower * $below - $upper * $above) / ($below - $above);
@@ -169,8 +189,14 @@ final readonly class InductionMotor
         for ($step = 0; $step < self::MOST_STEPS && $share > $concave; ++$step) {
             $slip = 1.0 - $share;
             $parts = $slip * $slip + $this->pullOutSlip * $this->pullOutSlip;
-            $surplus = $drive * $slip * $this->pullOutSlip / $parts - $this->frictionTorque - $this->fanTorque * $scale * $share * $share;
-            $rise = -$drive * $this->pullOutSlip * ($this->pullOutSlip * $this->pullOutSlip - $slip * $slip) / ($parts * $parts) - 2.0 * $this->fanTorque * $scale * $share;
+            $surplus =
+                ($drive * $slip * $this->pullOutSlip) / $parts -
+                $this->frictionTorque -
+                $this->fanTorque * $scale * $share * $share;
+            $rise =
+                (-$drive * $this->pullOutSlip * ($this->pullOutSlip * $this->pullOutSlip - $slip * $slip)) /
+                    ($parts * $parts) -
+                2.0 * $this->fanTorque * $scale * $share;
             if ($surplus >= -1e-9) {
                 return $share;
             }
@@ -193,7 +219,7 @@ final readonly class InductionMotor
     {
         $slip = 1.0 - $share;
         $torque = $slip <= 0.0 ? 0.0 : $drive / ($slip / $this->pullOutSlip + $this->pullOutSlip / $slip);
-        $speed = $share * $this->synchronousSpeed / $this->ratedSpeed;
+        $speed = ($share * $this->synchronousSpeed) / $this->ratedSpeed;
 
         return $torque - $this->frictionTorque - $this->fanTorque * $speed * $speed;
     }

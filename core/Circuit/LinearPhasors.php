@@ -32,13 +32,13 @@ final readonly class LinearPhasors
         public array $turns,
         private array $re,
         private array $im,
-    ) {
-    }
+    ) {}
 
     /** @return array{0: float, 1: float}|null in S; nothing where it is open */
     public function admittance(string $element): ?array
     {
-        return $this->admittances[$element] ?? ($this->shape->conducting[$element] ?? null)?->admittance($this->values, $this->sealed[$element] ?? false);
+        return $this->admittances[$element] ??
+            ($this->shape->conducting[$element] ?? null)?->admittance($this->values, $this->sealed[$element] ?? false);
     }
 
     /** @return array{0: float, 1: float} voltage in V of one set alone */

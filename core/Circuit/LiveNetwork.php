@@ -46,10 +46,16 @@ final class LiveNetwork
      * @param array<int, array{0: int, 1: int}>  $branches  conductive branches as node pairs, by branch number
      * @param array<int, true>                   $kept      branches whose nodes never count as dead ends: sources
      * @param PotentialForest                    $joined    nodes joined by ideal branches
-     * @param list<int>                          $late      nodes to eliminate last, so that {@see PreparedNetwork::lateVolts()} is cheap for them
+     * @param list<int>                          $late      nodes to eliminate last, so that {@see
+     *     PreparedNetwork::lateVolts()} is cheap for them
      */
-    public function __construct(int $nodeCount, array $branches, private readonly array $kept, PotentialForest $joined, private readonly array $late = [])
-    {
+    public function __construct(
+        int $nodeCount,
+        array $branches,
+        private readonly array $kept,
+        PotentialForest $joined,
+        private readonly array $late = [],
+    ) {
         $root = range(0, $nodeCount - 1);
         if (!$joined->isTrivial()) {
             $root = array_map($joined->root(...), $root);
@@ -63,7 +69,14 @@ final class LiveNetwork
             }
         }
         [$degree, $branchAt] = self::meetings($pairs, $nodeCount);
-        [$gone, $hangsOn, $this->degree, $this->branchAt] = self::deadEnds($pairs, $kept, $ground, $degree, $branchAt, $root);
+        [$gone, $hangsOn, $this->degree, $this->branchAt] = self::deadEnds(
+            $pairs,
+            $kept,
+            $ground,
+            $degree,
+            $branchAt,
+            $root,
+        );
         $this->pairs = array_diff_key($pairs, $gone);
         $zero = [$ground => true];
         $numbers = [$islandOf[$ground] => 0];
@@ -115,7 +128,11 @@ final class LiveNetwork
             }
         }
 
-        return array_diff_key($this->liveBranches, $gone, self::deadEnds($this->pairs, $this->kept, $this->ground, $degree, $branchAt, $ends)[0]);
+        return array_diff_key(
+            $this->liveBranches,
+            $gone,
+            self::deadEnds($this->pairs, $this->kept, $this->ground, $degree, $branchAt, $ends)[0],
+        );
     }
 
     /**
@@ -149,8 +166,14 @@ final class LiveNetwork
      *
      * @return array{array<int, true>, array<int, int>, array<int, int>, array<int, int>} the branches, nodes with what they hang on, and what then meets at each node
      */
-    private static function deadEnds(array $pairs, array $kept, int $ground, array $degree, array $branchAt, array $ends): array
-    {
+    private static function deadEnds(
+        array $pairs,
+        array $kept,
+        int $ground,
+        array $degree,
+        array $branchAt,
+        array $ends,
+    ): array {
         $gone = $hangsOn = [];
         while ($ends !== []) {
             $node = array_pop($ends);
@@ -208,8 +231,14 @@ final class LiveNetwork
     public function elimination(): Elimination
     {
         return $this->elimination ??= new Elimination(
-            array_map(fn (array $ends): array => [isset($this->zero[$ends[0]]) ? 0 : $ends[0], isset($this->zero[$ends[1]]) ? 0 : $ends[1]], $this->pairs),
-            array_map(fn (int $node): int => $this->representative[$node], $this->late),
+            array_map(
+                fn(array $ends): array => [
+                    isset($this->zero[$ends[0]]) ? 0 : $ends[0],
+                    isset($this->zero[$ends[1]]) ? 0 : $ends[1],
+                ],
+                $this->pairs,
+            ),
+            array_map(fn(int $node): int => $this->representative[$node], $this->late),
         );
     }
 }

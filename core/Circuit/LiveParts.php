@@ -9,9 +9,7 @@ namespace Ispira\Core\Circuit;
  */
 final readonly class LiveParts
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @param array<string, array{from: int, to: int, drives: bool}> $branches that conduct; node 0 is ground

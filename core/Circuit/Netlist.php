@@ -52,12 +52,14 @@ final readonly class Netlist
 
     private static function works(ElementType $type, ?Element $partner): bool
     {
-        return $partner !== null && match ($type) {
-            ElementType::MainWinding, ElementType::AuxiliaryWinding => $partner->type === ElementType::InductionMotor,
-            ElementType::Winding => $partner->type === ElementType::Motor,
-            ElementType::ModuleOutput => $partner->type === ElementType::ModuleInput,
-            default => true,
-        };
+        return $partner !== null &&
+            match ($type) {
+                ElementType::MainWinding, ElementType::AuxiliaryWinding => $partner->type ===
+                    ElementType::InductionMotor,
+                ElementType::Winding => $partner->type === ElementType::Motor,
+                ElementType::ModuleOutput => $partner->type === ElementType::ModuleInput,
+                default => true,
+            };
     }
 
     /** Whether it is fed with alternating current. */

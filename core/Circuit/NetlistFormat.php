@@ -18,7 +18,15 @@ final class NetlistFormat
         'resistor' => ['from' => true, 'to' => true, 'ohms' => true],
         'source' => ['plus' => true, 'minus' => true, 'volts' => true, 'ohms' => false],
         'switch' => ['from' => true, 'to' => true, 'closed' => true, 'ohms' => false],
-        'motor' => ['plus' => true, 'minus' => true, 'armatureOhms' => true, 'emfConstant' => true, 'frictionTorque' => true, 'fanConstant' => true, 'brakingConstant' => false],
+        'motor' => [
+            'plus' => true,
+            'minus' => true,
+            'armatureOhms' => true,
+            'emfConstant' => true,
+            'frictionTorque' => true,
+            'fanConstant' => true,
+            'brakingConstant' => false,
+        ],
         'coil' => ['from' => true, 'to' => true, 'ohms' => true, 'pullInVolts' => true, 'dropOutVolts' => true],
         'work-contact' => ['from' => true, 'to' => true, 'coil' => true, 'ohms' => false],
         'rest-contact' => ['from' => true, 'to' => true, 'coil' => true, 'ohms' => false],
@@ -32,25 +40,27 @@ final class NetlistFormat
         try {
             $data = json_decode($json, true, 16, \JSON_THROW_ON_ERROR);
         } catch (\JsonException $error) {
-            throw CircuitError::malformed('This is not complete JSON: '.$error->getMessage().'.');
+            throw CircuitError::malformed('This is not complete JSON: ' . $error->getMessage() . '.');
         }
         if (!\is_array($data) || ($data['format'] ?? null) !== self::NAME) {
-            throw CircuitError::malformed('The file is not a netlist: "format" must be "'.self::NAME.'".');
+            throw CircuitError::malformed('The file is not a netlist: "format" must be "' . self::NAME . '".');
         }
         if (($data['version'] ?? null) !== self::VERSION) {
-            throw CircuitError::malformed('Only version '.self::VERSION.' of the netlist format can be read.');
+            throw CircuitError::malformed('Only version ' . self::VERSION . ' of the netlist format can be read.');
         }
         $unknown = array_diff(array_map(strval(...), array_keys($data)), ['format', 'version', 'ground', 'elements']);
         if ($unknown !== []) {
-            throw CircuitError::malformed('Unknown field "'.reset($unknown).'" in the netlist.');
+            throw CircuitError::malformed('Unknown field "' . reset($unknown) . '" in the netlist.');
         }
         $elements = $data['elements'] ?? null;
         $ground = $data['ground'] ?? '0';
         if (!\is_array($elements) || !array_is_list($elements) || $elements === [] || !\is_string($ground)) {
-            throw CircuitError::malformed('"elements" must be a list of at least one element, and "ground" a node name.');
+            throw CircuitError::malformed(
+                '"elements" must be a list of at least one element, and "ground" a node name.',
+            );
         }
         if (\count($elements) > self::MOST_ELEMENTS) {
-            throw CircuitError::malformed('A netlist may have at most '.self::MOST_ELEMENTS.' elements.');
+            throw CircuitError::malformed('A netlist may have at most ' . self::MOST_ELEMENTS . ' elements.');
         }
 
         return new Netlist(array_map(self::element(...), $elements), $ground);
@@ -86,7 +96,11 @@ final class NetlistFormat
             throw CircuitError::malformed('Every element must be an object with an "id" and a "type".');
         }
         $id = $data['id'];
-        $keys = self::KEYS[$data['type']] ?? throw CircuitError::malformed("Element \"$id\": the type must be one of ".implode(', ', array_keys(self::KEYS)).'.');
+        $keys =
+            self::KEYS[$data['type']] ??
+            throw CircuitError::malformed(
+                "Element \"$id\": the type must be one of " . implode(', ', array_keys(self::KEYS)) . '.',
+            );
         $numbers = [];
         $texts = array_fill_keys(self::TEXTS, '');
         $closed = false;
@@ -102,7 +116,10 @@ final class NetlistFormat
             } elseif ($key === 'closed') {
                 $closed = \is_bool($value) ? $value : throw CircuitError::badValue($id, $key, 'true or false');
             } else {
-                $numbers[$key] = \is_int($value) || \is_float($value) ? (float) $value : throw CircuitError::badValue($id, $key, 'a number');
+                $numbers[$key] =
+                    \is_int($value) || \is_float($value)
+                        ? (float) $value
+                        : throw CircuitError::badValue($id, $key, 'a number');
             }
         }
         foreach ($keys as $key => $required) {
@@ -123,8 +140,26 @@ final class NetlistFormat
         return match ($type) {
             'source' => Element::source($id, $text['plus'], $text['minus'], $number['volts'], $number['ohms']),
             'switch' => Element::switch($id, $text['from'], $text['to'], $closed, $number['ohms']),
-            'motor' => Element::motor($id, $text['plus'], $text['minus'], new BrushedMotor($number['armatureOhms'], $number['emfConstant'], $number['frictionTorque'], $number['fanConstant'], $number['brakingConstant'])),
-            'coil' => Element::coil($id, $text['from'], $text['to'], $number['ohms'], $number['pullInVolts'], $number['dropOutVolts']),
+            'motor' => Element::motor(
+                $id,
+                $text['plus'],
+                $text['minus'],
+                new BrushedMotor(
+                    $number['armatureOhms'],
+                    $number['emfConstant'],
+                    $number['frictionTorque'],
+                    $number['fanConstant'],
+                    $number['brakingConstant'],
+                ),
+            ),
+            'coil' => Element::coil(
+                $id,
+                $text['from'],
+                $text['to'],
+                $number['ohms'],
+                $number['pullInVolts'],
+                $number['dropOutVolts'],
+            ),
             'work-contact' => Element::workContact($id, $text['from'], $text['to'], $text['coil'], $number['ohms']),
             'rest-contact' => Element::restContact($id, $text['from'], $text['to'], $text['coil'], $number['ohms']),
             default => Element::resistor($id, $text['from'], $text['to'], $number['ohms']),

@@ -30,10 +30,12 @@ final readonly class Ohmmeter
         $slots = [];
         foreach ($circuit->netlist()->elements as $element) {
             $passive[] = Element::resistor($element->id, $element->from, $element->to, 1.0);
-            $slots[] = $circuit->slot($element->id.'.'.$element->type->resistanceParameter());
+            $slots[] = $circuit->slot($element->id . '.' . $element->type->resistanceParameter());
         }
         $this->slots = $slots;
-        $this->solver = new CircuitSolver(new Netlist([...$passive, Element::source(self::ID, $a, $b, 1.0, 1.0)], $circuit->netlist()->ground));
+        $this->solver = new CircuitSolver(
+            new Netlist([...$passive, Element::source(self::ID, $a, $b, 1.0, 1.0)], $circuit->netlist()->ground),
+        );
     }
 
     /**

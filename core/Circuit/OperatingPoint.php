@@ -19,7 +19,8 @@ final readonly class OperatingPoint implements SolvedState
      * @param array<int, float>  $speeds        rad/s by motor branch
      * @param array<int, bool>   $energised     by coil branch
      * @param bool               $chatters      true when no relay position is stable
-     * @param float              $push          largest torque on a shaft at rest over what holds it there; above 1 where any turns
+     * @param float              $push          largest torque on a shaft at rest over what holds it there; above 1
+     *     where any turns
      */
     public function __construct(
         private Netlist $netlist,
@@ -35,13 +36,28 @@ final readonly class OperatingPoint implements SolvedState
         public bool $chatters,
         private float $push,
         private ?PotentialForest $joined,
-    ) {
-    }
+    ) {}
 
     /** The same potentials in a network with the same live branches. */
     public function within(LiveNetwork $network): self
     {
-        return $network === $this->network ? $this : new self($this->netlist, $this->nodeNumbers, $this->branchNumbers, $network, $this->volts, $this->values, $this->ohmsSlots, $this->emf, $this->speeds, $this->energised, $this->chatters, $this->push, $this->joined);
+        return $network === $this->network
+            ? $this
+            : new self(
+                $this->netlist,
+                $this->nodeNumbers,
+                $this->branchNumbers,
+                $network,
+                $this->volts,
+                $this->values,
+                $this->ohmsSlots,
+                $this->emf,
+                $this->speeds,
+                $this->energised,
+                $this->chatters,
+                $this->push,
+                $this->joined,
+            );
     }
 
     /** Potential of a node above ground in V; null when the node floats. */
@@ -49,7 +65,9 @@ final readonly class OperatingPoint implements SolvedState
     {
         $number = $this->nodeNumbers[$node] ?? throw CircuitError::unknownNode($node);
 
-        return $this->network->island[$number] === 0 ? $this->atNode($number) - $this->atNode($this->nodeNumbers[$this->netlist->ground]) : null;
+        return $this->network->island[$number] === 0
+            ? $this->atNode($number) - $this->atNode($this->nodeNumbers[$this->netlist->ground])
+            : null;
     }
 
     /**
@@ -69,7 +87,9 @@ final readonly class OperatingPoint implements SolvedState
     /** The same between two nodes by their numbers. */
     public function between(int $plus, int $minus): float
     {
-        return $this->network->island[$plus] === $this->network->island[$minus] ? $this->atNode($plus) - $this->atNode($minus) : 0.0;
+        return $this->network->island[$plus] === $this->network->island[$minus]
+            ? $this->atNode($plus) - $this->atNode($minus)
+            : 0.0;
     }
 
     /** Current through an element from its first node to its second, in A. */
@@ -85,7 +105,10 @@ final readonly class OperatingPoint implements SolvedState
             return 0.0;
         }
 
-        return ($this->atNode($this->nodeNumbers[$element->from]) - $this->atNode($this->nodeNumbers[$element->to]) - ($this->emf[$branch] ?? 0.0)) / $ohms;
+        return ($this->atNode($this->nodeNumbers[$element->from]) -
+            $this->atNode($this->nodeNumbers[$element->to]) -
+            ($this->emf[$branch] ?? 0.0)) /
+            $ohms;
     }
 
     /** Whether an element is open: a contact apart, a plug out. */
@@ -96,7 +119,10 @@ final readonly class OperatingPoint implements SolvedState
         return $this->values[$this->ohmsSlots[$branch]] >= CircuitSolver::OPEN_FROM_OHMS;
     }
 
-    /** Shaft speed of a motor in rad/s, negative when it turns backwards; 1 or 0 for a coil that pulls or not; NAN when a relay chatters. */
+    /**
+     * Shaft speed of a motor in rad/s, negative when it turns backwards; 1 or 0 for a coil that pulls or not; NAN when
+     * a relay chatters.
+     */
     public function speed(string $moverId): float
     {
         $branch = $this->branchNumbers[$moverId] ?? throw CircuitError::unknownParameter($moverId);
@@ -106,7 +132,9 @@ final readonly class OperatingPoint implements SolvedState
 
     public function standsSurely(string $elementId): bool
     {
-        return $this->push < self::HARDLY && !$this->chatters && isset($this->speeds[$this->branchNumbers[$elementId] ?? -1]);
+        return $this->push < self::HARDLY &&
+            !$this->chatters &&
+            isset($this->speeds[$this->branchNumbers[$elementId] ?? -1]);
     }
 
     public function parameter(string $name): float

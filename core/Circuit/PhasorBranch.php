@@ -16,8 +16,13 @@ final readonly class PhasorBranch
     public ?int $reactance;
 
     /** @param array<string, int> $slots places of its parameters in a vector of values, by their names */
-    public function __construct(public string $element, public ElementType $type, public int $from, public int $to, private array $slots)
-    {
+    public function __construct(
+        public string $element,
+        public ElementType $type,
+        public int $from,
+        public int $to,
+        private array $slots,
+    ) {
         $this->ohms = $slots['ohms'];
         $this->reactance = $slots['reactance'] ?? null;
     }
@@ -31,7 +36,9 @@ final readonly class PhasorBranch
     /** Whether it is an impedance and nothing else: no voltage in it, and nothing of it moves. */
     public function isPlain(): bool
     {
-        return $this->type === ElementType::Resistor || $this->type === ElementType::Switch || $this->type === ElementType::Impedance;
+        return $this->type === ElementType::Resistor ||
+            $this->type === ElementType::Switch ||
+            $this->type === ElementType::Impedance;
     }
 
     /**
@@ -44,15 +51,28 @@ final readonly class PhasorBranch
     {
         if ($this->type === ElementType::Contactor) {
             return $sealed
-                ? ComplexEquations::admittance($values[$this->slots['sealedOhms']], $values[$this->slots['sealedReactance']])
-                : ComplexEquations::admittance($values[$this->slots['unsealedOhms']], $values[$this->slots['unsealedReactance']]);
+                ? ComplexEquations::admittance(
+                    $values[$this->slots['sealedOhms']],
+                    $values[$this->slots['sealedReactance']],
+                )
+                : ComplexEquations::admittance(
+                    $values[$this->slots['unsealedOhms']],
+                    $values[$this->slots['unsealedReactance']],
+                );
         }
         if ($this->type === ElementType::Capacitor) {
-            [$ohms, $reactance] = Capacitor::impedance($values[$this->slots['microfarads']], $values[$this->slots['leakOhms']], $values[$this->slots['hertz']]);
+            [$ohms, $reactance] = Capacitor::impedance(
+                $values[$this->slots['microfarads']],
+                $values[$this->slots['leakOhms']],
+                $values[$this->slots['hertz']],
+            );
 
             return ComplexEquations::admittance($ohms + $values[$this->ohms], $reactance);
         }
 
-        return ComplexEquations::admittance($values[$this->ohms], $this->reactance === null ? 0.0 : $values[$this->reactance]);
+        return ComplexEquations::admittance(
+            $values[$this->ohms],
+            $this->reactance === null ? 0.0 : $values[$this->reactance],
+        );
     }
 }

@@ -18,7 +18,8 @@ final readonly class PhasorPoint implements SolvedState
      * @param array<string, int>                       $slots
      * @param array<string, float>                     $speeds      by what moves
      * @param array<string, bool>                      $still       whether hardly anything drives it, by what may move
-     * @param PhasorShape|null                         $hung        what conducts where dead ends hang otherwise than in the circuit that was solved
+     * @param PhasorShape|null                         $hung        what conducts where dead ends hang otherwise than in
+     *     the circuit that was solved
      */
     public function __construct(
         private Netlist $netlist,
@@ -32,8 +33,7 @@ final readonly class PhasorPoint implements SolvedState
         private array $speeds = [],
         private array $still = [],
         private ?PhasorShape $hung = null,
-    ) {
-    }
+    ) {}
 
     /**
      * @param array<string, float> $speeds by what moves
@@ -41,18 +41,43 @@ final readonly class PhasorPoint implements SolvedState
      */
     public function moving(array $speeds, array $still): self
     {
-        return new self($this->netlist, $this->nodeNumbers, $this->linear, $this->weights, $this->draws, $this->flux, $this->values, $this->slots, $speeds, $still);
+        return new self(
+            $this->netlist,
+            $this->nodeNumbers,
+            $this->linear,
+            $this->weights,
+            $this->draws,
+            $this->flux,
+            $this->values,
+            $this->slots,
+            $speeds,
+            $still,
+        );
     }
 
     /** The same currents in a circuit of which only dead ends hang otherwise. */
     public function hanging(PhasorShape $shape): self
     {
-        return new self($this->netlist, $this->nodeNumbers, $this->linear, $this->weights, $this->draws, $this->flux, $this->values, $this->slots, $this->speeds, $this->still, $shape);
+        return new self(
+            $this->netlist,
+            $this->nodeNumbers,
+            $this->linear,
+            $this->weights,
+            $this->draws,
+            $this->flux,
+            $this->values,
+            $this->slots,
+            $this->speeds,
+            $this->still,
+            $shape,
+        );
     }
 
     public function potential(string $node): ?float
     {
-        return $this->connected($node, $this->netlist->ground) ? $this->voltageBetween($node, $this->netlist->ground) : null;
+        return $this->connected($node, $this->netlist->ground)
+            ? $this->voltageBetween($node, $this->netlist->ground)
+            : null;
     }
 
     public function voltageBetween(string $plus, string $minus): float
@@ -91,7 +116,10 @@ final readonly class PhasorPoint implements SolvedState
         return hypot(...$this->flux);
     }
 
-    /** Part of a winding's current that leads the motor's flux by a quarter period, over that flux, in S; positive for what a capacitor drives. */
+    /**
+     * Part of a winding's current that leads the motor's flux by a quarter period, over that flux, in S; positive for
+     * what a capacitor drives.
+     */
     public function inQuadrature(string $winding): float
     {
         [$re, $im] = $this->phasorThrough($winding);
@@ -108,7 +136,7 @@ final readonly class PhasorPoint implements SolvedState
         if (!isset($this->shape()->isLive[$elementId])) {
             return [0.0, 0.0];
         }
-        [$g, $s] = $this->draws[$elementId] ?? $this->linear->admittance($elementId) ?? [0.0, 0.0];
+        [$g, $s] = $this->draws[$elementId] ?? ($this->linear->admittance($elementId) ?? [0.0, 0.0]);
         [$re, $im] = $this->phasorBetween($element->from, $element->to);
         [$emfRe, $emfIm] = $this->emf($elementId);
         [$re, $im] = [$re - $emfRe, $im - $emfIm];
@@ -131,7 +159,9 @@ final readonly class PhasorPoint implements SolvedState
         $re = $im = 0.0;
         foreach ($shape->way($a, $b) as [$branch, $sign]) {
             // What carries no current has only its own voltage across it.
-            [$stepRe, $stepIm] = isset($shape->isLive[$branch->element]) ? $this->linear->superposed($branch->from, $branch->to, $this->weights) : $this->ownVoltage($branch);
+            [$stepRe, $stepIm] = isset($shape->isLive[$branch->element])
+                ? $this->linear->superposed($branch->from, $branch->to, $this->weights)
+                : $this->ownVoltage($branch);
             $re += $sign * $stepRe;
             $im += $sign * $stepIm;
         }
@@ -142,7 +172,9 @@ final readonly class PhasorPoint implements SolvedState
     /** @return array{0: float, 1: float} in V of the first node above the second, without a current */
     private function ownVoltage(PhasorBranch $branch): array
     {
-        return $branch->type === ElementType::AlternatingSource ? [$this->parameter("$branch->element.volts"), 0.0] : $this->emf($branch->element);
+        return $branch->type === ElementType::AlternatingSource
+            ? [$this->parameter("$branch->element.volts"), 0.0]
+            : $this->emf($branch->element);
     }
 
     /** @return array{0: float, 1: float} voltage in V of a source, or that the flux induces in a winding */

@@ -39,13 +39,20 @@ final class PhasorShape
      */
     public function __construct(int $nodes, public readonly array $conducting, \Closure $setOf)
     {
-        $fed = self::fed($conducting, static fn (PhasorBranch $branch): bool => $branch->type === ElementType::AlternatingSource);
-        if (array_filter($fed, static fn (string $id): bool => $conducting[$id]->type->isOnIron()) !== []) {
+        $fed = self::fed(
+            $conducting,
+            static fn(PhasorBranch $branch): bool => $branch->type === ElementType::AlternatingSource,
+        );
+        if (array_filter($fed, static fn(string $id): bool => $conducting[$id]->type->isOnIron()) !== []) {
             // A winding in which a current flows makes the iron feed the others.
-            $fed = self::fed($conducting, static fn (PhasorBranch $branch): bool => $branch->type === ElementType::AlternatingSource || $branch->type->isOnIron());
+            $fed = self::fed(
+                $conducting,
+                static fn(PhasorBranch $branch): bool => $branch->type === ElementType::AlternatingSource ||
+                    $branch->type->isOnIron(),
+            );
         }
         $this->isLive = array_flip($fed);
-        $this->liveKey = implode(' ', $fed).';';
+        $this->liveKey = implode(' ', $fed) . ';';
         $live = array_values(array_intersect_key($conducting, $this->isLive));
         $sets = [];
         foreach ($live as $branch) {
@@ -55,7 +62,16 @@ final class PhasorShape
                 $sets[$branch->to][] = $set;
             }
         }
-        $this->mesh = new StarMesh($nodes, array_map(static fn (PhasorBranch $branch): array => $branch->type === ElementType::ElectronicMotor ? [0, 0] : [$branch->from, $branch->to], $live), $sets);
+        $this->mesh = new StarMesh(
+            $nodes,
+            array_map(
+                static fn(PhasorBranch $branch): array => $branch->type === ElementType::ElectronicMotor
+                    ? [0, 0]
+                    : [$branch->from, $branch->to],
+                $live,
+            ),
+            $sets,
+        );
         $impedances = $others = $livePart = [];
         $parts = new PotentialForest($nodes);
         foreach ($live as $number => $branch) {
@@ -82,7 +98,16 @@ final class PhasorShape
      */
     private static function fed(array $conducting, \Closure $drives): array
     {
-        return LiveParts::of(array_map(static fn (PhasorBranch $branch): array => ['from' => $branch->from, 'to' => $branch->to, 'drives' => $drives($branch)], $conducting));
+        return LiveParts::of(
+            array_map(
+                static fn(PhasorBranch $branch): array => [
+                    'from' => $branch->from,
+                    'to' => $branch->to,
+                    'drives' => $drives($branch),
+                ],
+                $conducting,
+            ),
+        );
     }
 
     /** Whether what is live ties two nodes together: their potentials then stand in its solution. */
@@ -98,7 +123,8 @@ final class PhasorShape
     }
 
     /**
-     * Elements from one node to another that conduct, in one of the ways there are, each with +1 where it is passed from its second node to its first.
+     * Elements from one node to another that conduct, in one of the ways there are, each with +1 where it is passed
+     * from its second node to its first.
      *
      * @return list<array{0: PhasorBranch, 1: float}> empty where the two are not tied together
      */
@@ -141,7 +167,8 @@ final class PhasorShape
                 continue;
             }
             $seen[$root] = true;
-            for ($queue = [$root]; $queue !== [];) {
+            $queue = [$root];
+            while ($queue !== []) {
                 $node = array_shift($queue);
                 foreach ($at[$node] ?? [] as $branch) {
                     $other = $branch->from === $node ? $branch->to : $branch->from;

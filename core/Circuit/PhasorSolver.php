@@ -17,8 +17,16 @@ final class PhasorSolver implements Solver
     private const MOST_PASSES = 24;
 
     private const ALTERNATING = [
-        ElementType::AlternatingSource, ElementType::Impedance, ElementType::Contactor, ElementType::Resistor, ElementType::Switch,
-        ElementType::Capacitor, ElementType::InductionMotor, ElementType::MainWinding, ElementType::AuxiliaryWinding, ElementType::ElectronicMotor,
+        ElementType::AlternatingSource,
+        ElementType::Impedance,
+        ElementType::Contactor,
+        ElementType::Resistor,
+        ElementType::Switch,
+        ElementType::Capacitor,
+        ElementType::InductionMotor,
+        ElementType::MainWinding,
+        ElementType::AuxiliaryWinding,
+        ElementType::ElectronicMotor,
     ];
 
     /** @var array<string, int> */
@@ -70,7 +78,13 @@ final class PhasorSolver implements Solver
                 $this->elementOf[] = $id;
                 $this->nominal[] = $value;
             }
-            $this->branches[$id] = new PhasorBranch($id, $element->type, $this->nodeNumbers[$element->from], $this->nodeNumbers[$element->to], $this->slotsOf[$id]);
+            $this->branches[$id] = new PhasorBranch(
+                $id,
+                $element->type,
+                $this->nodeNumbers[$element->from],
+                $this->nodeNumbers[$element->to],
+                $this->slotsOf[$id],
+            );
             if ($element->type !== ElementType::ElectronicMotor) {
                 $switching[] = $this->slotsOf[$id]['ohms'];
             }
@@ -85,7 +99,9 @@ final class PhasorSolver implements Solver
             }
             if ($element->type === ElementType::ElectronicMotor) {
                 if ($this->draw !== null) {
-                    throw CircuitError::malformed("Element \"$id\" is a second motor with electronics: a circuit holds one.");
+                    throw CircuitError::malformed(
+                        "Element \"$id\" is a second motor with electronics: a circuit holds one.",
+                    );
                 }
                 $this->draw = new PowerDraw($id, $this->nodeNumbers[$element->from], $this->nodeNumbers[$element->to]);
             }
@@ -125,13 +141,25 @@ final class PhasorSolver implements Solver
         $motion = new AlternatingMotion($this->netlist, $this->movers, $this->windings, $values, $this->slotsOf);
         $linear = $this->linear($values, $motion);
         $balance = $this->iron?->balance($linear, $motion);
-        for ($pass = 1;; ++$pass) {
-            [$weights, $flux] = $this->iron === null || $balance === null ? [[[1.0, 0.0]], [0.0, 0.0]] : $this->iron->settled($balance, $motion);
+        for ($pass = 1; ; ++$pass) {
+            [$weights, $flux] =
+                $this->iron === null || $balance === null
+                    ? [[[1.0, 0.0]], [0.0, 0.0]]
+                    : $this->iron->settled($balance, $motion);
             $draws = [];
             if ($this->draw !== null) {
                 [$weights, $draws[$this->draw->motor]] = $this->draw->settled($linear, $weights, $motion);
             }
-            $point = new PhasorPoint($this->netlist, $this->nodeNumbers, $linear, $weights, $draws, $flux, $values, $this->slots);
+            $point = new PhasorPoint(
+                $this->netlist,
+                $this->nodeNumbers,
+                $linear,
+                $weights,
+                $draws,
+                $flux,
+                $values,
+                $this->slots,
+            );
             if (!$motion->follows($point) || $pass === self::MOST_PASSES) {
                 return $point->moving($motion->speeds(), $motion->still());
             }
@@ -159,7 +187,8 @@ final class PhasorSolver implements Solver
     }
 
     /**
-     * A vector with the elements closed again that open where nothing flows anyway: that leaves alive what was, and the shape is a known one.
+     * A vector with the elements closed again that open where nothing flows anyway: that leaves alive what was, and the
+     * shape is a known one.
      *
      * @param list<float> $values
      * @param list<float> $usual
@@ -201,7 +230,10 @@ final class PhasorSolver implements Solver
         };
     }
 
-    /** Set of sources that is one ampere through a motor with electronics: after the circuit's own and those of an induction motor's two windings. */
+    /**
+     * Set of sources that is one ampere through a motor with electronics: after the circuit's own and those of an
+     * induction motor's two windings.
+     */
     private function drawn(): int
     {
         return $this->iron === null ? 1 : 3;
@@ -210,7 +242,11 @@ final class PhasorSolver implements Solver
     /** @param array<int, float> $values */
     private function shape(array $values): PhasorShape
     {
-        return $this->shapes[$this->switching->pattern($values)] ??= new PhasorShape(\count($this->nodeNumbers), array_filter($this->branches, static fn (PhasorBranch $branch): bool => !$branch->isOpen($values)), $this->setOf(...));
+        return $this->shapes[$this->switching->pattern($values)] ??= new PhasorShape(
+            \count($this->nodeNumbers),
+            array_filter($this->branches, static fn(PhasorBranch $branch): bool => !$branch->isOpen($values)),
+            $this->setOf(...),
+        );
     }
 
     /** @param list<float> $values */

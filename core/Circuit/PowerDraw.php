@@ -12,9 +12,7 @@ namespace Ispira\Core\Circuit;
  */
 final readonly class PowerDraw
 {
-    public function __construct(public string $motor, private int $from, private int $to)
-    {
-    }
+    public function __construct(public string $motor, private int $from, private int $to) {}
 
     /**
      * @param list<array{0: float, 1: float}> $weights of the sets of sources without it; the set after them is one ampere through it
@@ -32,7 +30,10 @@ final readonly class PowerDraw
         // Seen from its terminals: one ampere lowers their voltage by the impedance of the circuit.
         [$dropRe, $dropIm] = [1.0 - $conductance * $ofOneRe, -$conductance * $ofOneIm];
         $size = $dropRe * $dropRe + $dropIm * $dropIm;
-        $weights[] = [$conductance * ($re * $dropRe + $im * $dropIm) / $size, $conductance * ($im * $dropRe - $re * $dropIm) / $size];
+        $weights[] = [
+            ($conductance * ($re * $dropRe + $im * $dropIm)) / $size,
+            ($conductance * ($im * $dropRe - $re * $dropIm)) / $size,
+        ];
 
         return [$weights, [$conductance, 0.0]];
     }

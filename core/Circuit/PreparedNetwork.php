@@ -25,7 +25,8 @@ final class PreparedNetwork
 
     /**
      * @param array<int, float> $values
-     * @param list<int>         $ohmsSlots place of each branch's resistance among them; only those of live branches are read
+     * @param list<int>         $ohmsSlots place of each branch's resistance among them; only those of live branches are
+     *     read
      */
     public function __construct(
         public readonly LiveNetwork $network,
@@ -96,7 +97,10 @@ final class PreparedNetwork
      */
     public function lateVolts(array $injected, bool $lateOnly): array
     {
-        return $this->substituted($this->swept($injected, $lateOnly ? $this->elimination->firstLate : 0), $this->elimination->firstLate);
+        return $this->substituted(
+            $this->swept($injected, $lateOnly ? $this->elimination->firstLate : 0),
+            $this->elimination->firstLate,
+        );
     }
 
     /**

@@ -21,10 +21,15 @@ interface SolvedState
     /** Whether an element is open: a contact apart, a plug out. */
     public function isOpen(string $elementId): bool;
 
-    /** What a moving part does: rad/s of a shaft; 1 for a sealed contactor, 0 for a silent one, NAN for one that chatters. */
+    /**
+     * What a moving part does: rad/s of a shaft; 1 for a sealed contactor, 0 for a silent one, NAN for one that
+     * chatters.
+     */
     public function speed(string $elementId): float;
 
-    /** Whether a moving part stands, and so little drives it that slightly other values of the parts leave it standing. */
+    /**
+     * Whether a moving part stands, and so little drives it that slightly other values of the parts leave it standing.
+     */
     public function standsSurely(string $elementId): bool;
 
     /** Share of what starts a moving part under which it stands surely. */

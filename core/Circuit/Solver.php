@@ -30,7 +30,8 @@ interface Solver
     public function solve(?array $values = null): SolvedState;
 
     /**
-     * A text that is equal for two vectors only if they give the same currents, and potentials that {@see rehung()} can tell from each other's.
+     * A text that is equal for two vectors only if they give the same currents, and potentials that {@see rehung()} can
+     * tell from each other's.
      *
      * @param list<float> $values
      * @param list<float> $usual  a vector from which both are told apart

@@ -30,12 +30,18 @@ final readonly class SpeedModule
         public bool $linear = false,
         public float $leastDuty = 0.0,
         public float $mostDuty = 1.0,
-    ) {
-    }
+    ) {}
 
     /** @return array<string, float> */
     public function parameters(): array
     {
-        return ['ohms' => $this->ohms, 'duty' => $this->duty, 'diodeVolts' => $this->diodeVolts, 'linear' => $this->linear ? 1.0 : 0.0, 'leastDuty' => $this->leastDuty, 'mostDuty' => $this->mostDuty];
+        return [
+            'ohms' => $this->ohms,
+            'duty' => $this->duty,
+            'diodeVolts' => $this->diodeVolts,
+            'linear' => $this->linear ? 1.0 : 0.0,
+            'leastDuty' => $this->leastDuty,
+            'mostDuty' => $this->mostDuty,
+        ];
     }
 }

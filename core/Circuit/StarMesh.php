@@ -73,7 +73,7 @@ final readonly class StarMesh
             }
         }
         $this->places = $places;
-        $sets = array_map(static fn (array $numbers): array => array_fill_keys($numbers, true), $fed);
+        $sets = array_map(static fn(array $numbers): array => array_fill_keys($numbers, true), $fed);
         $left = array_map(\count(...), $joined);
         $order = $around = $toNeighbours = $meshes = $groundedSteps = $setsOf = $floating = [];
         while ($left !== []) {

@@ -35,9 +35,9 @@ final readonly class SwitchingSlots
         foreach ($this->words as $slots) {
             $word = 0;
             foreach ($slots as $slot) {
-                $word = $word << 1 | ($values[$slot] < CircuitSolver::OPEN_FROM_OHMS ? 1 : 0);
+                $word = ($word << 1) | ($values[$slot] < CircuitSolver::OPEN_FROM_OHMS ? 1 : 0);
             }
-            $pattern .= $word.' ';
+            $pattern .= $word . ' ';
         }
 
         return $pattern;
@@ -64,7 +64,8 @@ final readonly class SwitchingSlots
     }
 
     /**
-     * Those that are open and are not so usually; null where one is closed that is open usually, which may bring to life what was idle.
+     * Those that are open and are not so usually; null where one is closed that is open usually, which may bring to
+     * life what was idle.
      *
      * @param array<int, float> $values
      * @param array<int, float> $usual
@@ -76,7 +77,10 @@ final readonly class SwitchingSlots
     {
         $opened = [];
         foreach ($changed as $slot) {
-            if (!isset($this->isOne[$slot]) || ($values[$slot] < CircuitSolver::OPEN_FROM_OHMS) === ($usual[$slot] < CircuitSolver::OPEN_FROM_OHMS)) {
+            if (
+                !isset($this->isOne[$slot]) ||
+                $values[$slot] < CircuitSolver::OPEN_FROM_OHMS === $usual[$slot] < CircuitSolver::OPEN_FROM_OHMS
+            ) {
                 continue;
             }
             if ($usual[$slot] >= CircuitSolver::OPEN_FROM_OHMS) {

@@ -32,8 +32,7 @@ final readonly class ThreeBrushMotor
         public float $frictionTorque,
         public float $fanConstant,
         public float $brakingConstant,
-    ) {
-    }
+    ) {}
 
     /**
      * Its elements: "motor" is its shaft.
@@ -46,9 +45,34 @@ final readonly class ThreeBrushMotor
             Element::resistor('brush-low', $low, 'l', $this->brushOhms),
             Element::resistor('brush-high', $high, 'h', $this->brushOhms),
             Element::resistor('brush-common', 'c', $common, $this->brushOhms),
-            Element::motor('motor', 'l', 'c', new BrushedMotor($this->armatureOhms, $this->emfConstant, $this->frictionTorque, $this->fanConstant, $this->brakingConstant)),
-            Element::winding('upper', 'h', 'c', $this->armatureOhms * (1.0 - $this->thirdPart), $this->thirdEmf * $this->emfConstant, 'motor'),
-            Element::winding('between', 'l', 'h', $this->armatureOhms * $this->thirdPart, (1.0 - $this->thirdEmf) * $this->emfConstant, 'motor'),
+            Element::motor(
+                'motor',
+                'l',
+                'c',
+                new BrushedMotor(
+                    $this->armatureOhms,
+                    $this->emfConstant,
+                    $this->frictionTorque,
+                    $this->fanConstant,
+                    $this->brakingConstant,
+                ),
+            ),
+            Element::winding(
+                'upper',
+                'h',
+                'c',
+                $this->armatureOhms * (1.0 - $this->thirdPart),
+                $this->thirdEmf * $this->emfConstant,
+                'motor',
+            ),
+            Element::winding(
+                'between',
+                'l',
+                'h',
+                $this->armatureOhms * $this->thirdPart,
+                (1.0 - $this->thirdEmf) * $this->emfConstant,
+                'motor',
+            ),
         ];
     }
 

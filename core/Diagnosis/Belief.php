@@ -66,8 +66,13 @@ final class Belief
     }
 
     /** @param array<string, Hypothesis> $hypotheses */
-    public static function of(CaseFile $case, array $hypotheses, Predictions $predictions, Misbehaviour $misbehaviour, float $scale): self
-    {
+    public static function of(
+        CaseFile $case,
+        array $hypotheses,
+        Predictions $predictions,
+        Misbehaviour $misbehaviour,
+        float $scale,
+    ): self {
         $belief = new self($hypotheses, $predictions, $misbehaviour, $scale);
         if ($case->supposed !== null) {
             foreach ($hypotheses as $key => $hypothesis) {
@@ -78,7 +83,9 @@ final class Belief
             if ($remedy !== null) {
                 $belief->replaced(explode('+', $remedy));
             }
-            $belief->take(array_values(array_filter($case->standing(), static fn (Reading $r): bool => $r->episode === $episode)));
+            $belief->take(
+                array_values(array_filter($case->standing(), static fn(Reading $r): bool => $r->episode === $episode)),
+            );
         }
 
         return $belief;
@@ -103,7 +110,7 @@ final class Belief
         $slips = [];
         $read = [];
         foreach ($readings as $reading) {
-            $of = $reading->test.$reading->trust->value;
+            $of = $reading->test . $reading->trust->value;
             $this->times[$reading->id] = $read[$of] = ($read[$of] ?? 0) + 1;
         }
         foreach ($this->tellingFirst($this->visits($readings), $slips) as $visit) {
@@ -144,8 +151,11 @@ final class Belief
         $last = null;
         $noted = null;
         foreach ($readings as $reading) {
-            $setUp = $this->predictions->circuit->tests[$reading->test]->setUp.$reading->trust->value;
-            if ($setUp !== $last || $noted !== null && $reading->misbehaved !== null && $noted !== $reading->misbehaved) {
+            $setUp = $this->predictions->circuit->tests[$reading->test]->setUp . $reading->trust->value;
+            if (
+                $setUp !== $last ||
+                ($noted !== null && $reading->misbehaved !== null && $noted !== $reading->misbehaved)
+            ) {
                 ++$number;
                 $noted = null;
             }
@@ -170,13 +180,22 @@ final class Belief
     {
         $judged = 0;
         $sound = [];
-        while (isset($visits[$judged]) && !array_filter($visits[$judged], fn (Reading $r): bool => $this->predictions->circuit->tests[$r->test]->probe->quantity->isNumber())) {
+        while (
+            isset($visits[$judged]) &&
+            !array_filter(
+                $visits[$judged],
+                fn(Reading $r): bool => $this->predictions->circuit->tests[$r->test]->probe->quantity->isNumber(),
+            )
+        ) {
             $sound[] = $this->visit($this->hypotheses[HypothesisList::NOTHING_WRONG], $visits[$judged], $slips);
             ++$judged;
         }
         asort($sound);
 
-        return [...array_map(static fn (int $number): array => $visits[$number], array_keys($sound)), ...\array_slice($visits, $judged)];
+        return [
+            ...array_map(static fn(int $number): array => $visits[$number], array_keys($sound)),
+            ...\array_slice($visits, $judged),
+        ];
     }
 
     /**
@@ -191,14 +210,22 @@ final class Belief
         $noted = array_values(array_filter(array_column($visit, 'misbehaved'), is_bool(...)))[0] ?? null;
         $setUp = $this->predictions->circuit->tests[$visit[0]->test]->setUp;
         [$present, $learned, $shares] = $this->follow($hypothesis, $hypothesis, $visit, $start);
-        $present *= $noted === null ? 1.0 : Misbehaviour::likelihood($noted, $this->misbehaviour->isNoticed($hypothesis, $setUp));
+        $present *=
+            $noted === null
+                ? 1.0
+                : Misbehaviour::likelihood($noted, $this->misbehaviour->isNoticed($hypothesis, $setUp));
         $likelihood = $present;
         $shown = 1.0;
         if ($hypothesis->comesAndGoes) {
-            [$absent, $otherwise, $otherShares] = $this->follow($hypothesis, $this->hypotheses[HypothesisList::NOTHING_WRONG], $visit, $start);
+            [$absent, $otherwise, $otherShares] = $this->follow(
+                $hypothesis,
+                $this->hypotheses[HypothesisList::NOTHING_WRONG],
+                $visit,
+                $start,
+            );
             $absent *= $noted === null ? 1.0 : Misbehaviour::likelihood($noted, false);
             $likelihood = self::SHOWS * $present + (1.0 - self::SHOWS) * $absent;
-            $shown = $likelihood > 0.0 ? self::SHOWS * $present / $likelihood : 0.0;
+            $shown = $likelihood > 0.0 ? (self::SHOWS * $present) / $likelihood : 0.0;
             $learned = $shown > 0.5 ? $learned : $otherwise;
         }
         $this->learned[$hypothesis->key] = $learned;
@@ -235,7 +262,7 @@ final class Belief
                 [$one, $fits] = $this->choice($hypothesis, $state, $reading, $test);
                 // The same eyes and ears judge alike again: a repeat counts in part.
                 $again = $hypothesis->comesAndGoes || $test->repeatable ? 1.0 : 1.0 / $this->times[$reading->id];
-                [$one, $fits] = [$one ** $again, $one > 0.0 ? $fits / $one * $one ** $again : 0.0];
+                [$one, $fits] = [$one ** $again, $one > 0.0 ? ($fits / $one) * $one ** $again : 0.0];
             }
             $likelihood *= $one;
             $shares[] = [$one, $one > 0.0 ? 1.0 - $fits / $one : 1.0];
@@ -245,21 +272,39 @@ final class Belief
     }
 
     /** @return array{0: float, 1: float, 2: Learned} likelihood, its part that is no slip, and what was learned */
-    private function number(Hypothesis $hypothesis, Hypothesis $state, Reading $reading, Test $test, Learned $learned): array
-    {
+    private function number(
+        Hypothesis $hypothesis,
+        Hypothesis $state,
+        Reading $reading,
+        Test $test,
+        Learned $learned,
+    ): array {
         $quantity = $test->probe->quantity;
         $numbers = $this->predictions->of($state, $test);
         $slip = $reading->slip();
-        $steadiness = $this->times[$reading->id] > 1 ? 1.0 : Likelihood::ofSteadiness($reading->steady, $hypothesis->isLoose() && $this->runsThrough($hypothesis, $test));
+        $steadiness =
+            $this->times[$reading->id] > 1
+                ? 1.0
+                : Likelihood::ofSteadiness(
+                    $reading->steady,
+                    $hypothesis->isLoose() && $this->runsThrough($hypothesis, $test),
+                );
         if (\is_string($reading->value) || $reading->value === null || is_infinite($numbers[0])) {
-            [$one, $fits] = Likelihood::ofOpen($quantity, $reading->value === null ? null : (float) $reading->value, is_infinite($numbers[0]), $slip, $this->scale);
+            [$one, $fits] = Likelihood::ofOpen(
+                $quantity,
+                $reading->value === null ? null : (float) $reading->value,
+                is_infinite($numbers[0]),
+                $slip,
+                $this->scale,
+            );
 
             return [$one * $steadiness, $fits * $steadiness, $learned];
         }
         $numbers = $this->predictions->atSupply($numbers, $reading, $test);
         [$mean, $variance] = $learned->expect($numbers);
         // The same meter on the same place errs alike again: a repeat adds little.
-        $own = (Likelihood::instrumentSpread($quantity, $mean) * $this->times[$reading->id] * $reading->widening()) ** 2;
+        $own =
+            (Likelihood::instrumentSpread($quantity, $mean) * $this->times[$reading->id] * $reading->widening()) ** 2;
         $fits = (1.0 - $slip) * Likelihood::normalDensity($reading->value, $mean, sqrt($variance + $own));
         $one = $fits + $slip * Likelihood::slipDensity($quantity, $reading->value, $this->scale);
         if ($fits > self::DOUBTED_FROM * $one) {
@@ -270,7 +315,8 @@ final class Belief
     }
 
     /**
-     * What a hypothesis has learned, retold over the few draws for judging: enough to choose which tests are worth a closer look.
+     * What a hypothesis has learned, retold over the few draws for judging: enough to choose which tests are worth a
+     * closer look.
      */
     public function roughly(string $hypothesis): Learned
     {
@@ -282,7 +328,15 @@ final class Belief
             $rough = Learned::nothing();
             foreach ($learned->lessons as $lesson) {
                 $test = $this->predictions->circuit->tests[$lesson->reading->test];
-                $rough = $rough->with($this->predictions->atSupply($this->predictions->few($lesson->state, $test), $lesson->reading, $test), (float) $lesson->reading->value, $lesson->variance);
+                $rough = $rough->with(
+                    $this->predictions->atSupply(
+                        $this->predictions->few($lesson->state, $test),
+                        $lesson->reading,
+                        $test,
+                    ),
+                    (float) $lesson->reading->value,
+                    $lesson->variance,
+                );
             }
             $this->rough[$hypothesis] = [$learned, $rough];
         }
@@ -306,13 +360,20 @@ final class Belief
         if ($test->probe->quantity === Quantity::Observation) {
             $usual = $this->predictions->circuit->observations[$test->probe->at]->usual;
 
-            return Likelihood::ofChoice(Likelihood::observed($hypothesis, $test, $usual), (string) $reading->value, $slip);
+            return Likelihood::ofChoice(
+                Likelihood::observed($hypothesis, $test, $usual),
+                (string) $reading->value,
+                $slip,
+            );
         }
         if ($hypothesis->comesAndGoes && $state === $hypothesis && $this->noticed($hypothesis, $test)) {
             $changing = $reading->value === SpeedState::CutsOut->value ? 0.95 : 0.01;
             [$one, $fits] = $this->heard($state, $reading, $test, $slip);
 
-            return [self::SHOWS_CHANGING * $changing + (1.0 - self::SHOWS_CHANGING) * $one, self::SHOWS_CHANGING * $changing + (1.0 - self::SHOWS_CHANGING) * $fits];
+            return [
+                self::SHOWS_CHANGING * $changing + (1.0 - self::SHOWS_CHANGING) * $one,
+                self::SHOWS_CHANGING * $changing + (1.0 - self::SHOWS_CHANGING) * $fits,
+            ];
         }
 
         return $this->heard($state, $reading, $test, $slip);
@@ -320,7 +381,10 @@ final class Belief
 
     private function noticed(Hypothesis $hypothesis, Test $test): bool
     {
-        return Misbehaviour::differs($this->predictions->of($hypothesis, $test)[0], $this->predictions->of($this->hypotheses[HypothesisList::NOTHING_WRONG], $test)[0]);
+        return Misbehaviour::differs(
+            $this->predictions->of($hypothesis, $test)[0],
+            $this->predictions->of($this->hypotheses[HypothesisList::NOTHING_WRONG], $test)[0],
+        );
     }
 
     /** @return array{0: float, 1: float} mean over the draws */
@@ -332,7 +396,11 @@ final class Belief
             $sums = [0.0, 0.0];
             $ratios = Predictions::unpacked($packed);
             foreach ($ratios as $ratio) {
-                [$one, $fits] = Likelihood::ofChoice(Judged::chances($this->predictions->circuit, $test, $ratio), (string) $reading->value, $slip);
+                [$one, $fits] = Likelihood::ofChoice(
+                    Judged::chances($this->predictions->circuit, $test, $ratio),
+                    (string) $reading->value,
+                    $slip,
+                );
                 $sums[0] += $one;
                 $sums[1] += $fits;
             }
@@ -377,9 +445,13 @@ final class Belief
         }
         foreach ($origins as $key => $origin) {
             $chance = $origin === 'new-part' ? self::NEW_PART_FAULTY : self::SECOND_FAULT;
-            $this->addOrigin($key, $origin, $cured * $chance * $this->hypotheses[$key]->prior / $priors[$origin]);
+            $this->addOrigin($key, $origin, ($cured * $chance * $this->hypotheses[$key]->prior) / $priors[$origin]);
         }
-        $this->addOrigin(HypothesisList::NOTHING_WRONG, 'cured', $cured * (1.0 - self::NEW_PART_FAULTY - self::SECOND_FAULT));
+        $this->addOrigin(
+            HypothesisList::NOTHING_WRONG,
+            'cured',
+            $cured * (1.0 - self::NEW_PART_FAULTY - self::SECOND_FAULT),
+        );
     }
 
     private function addOrigin(string $key, string $origin, float $weight): void

@@ -20,8 +20,7 @@ final readonly class DecisionSettings
         public float $comeBackHours = 1.5,
         public array $missingTools = [],
         public array $prices = [],
-    ) {
-    }
+    ) {}
 
     public function comeBack(): float
     {
@@ -30,6 +29,6 @@ final readonly class DecisionSettings
 
     public function labour(float $minutes): float
     {
-        return $minutes * $this->labourPerHour / 60.0;
+        return ($minutes * $this->labourPerHour) / 60.0;
     }
 }

@@ -27,6 +27,5 @@ final readonly class Diagnosis
         public float $guessing,
         public Evidence $evidence,
         public array $beyond = [],
-    ) {
-    }
+    ) {}
 }

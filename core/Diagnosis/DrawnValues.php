@@ -18,7 +18,13 @@ use Ispira\Core\Family\CircuitModel;
 final readonly class DrawnValues
 {
     /** First rows of the designs for up to 7, 11, 15, 19 and 23 unknowns. */
-    private const FIRST_ROWS = ['+++-+--', '++-+++---+-', '++++-+-++--+---', '++--++++-+-+----++-', '+++++-+-++--++--+-+----'];
+    private const FIRST_ROWS = [
+        '+++-+--',
+        '++-+++---+-',
+        '++++-+-++--+---',
+        '++--++++-+-+----++-',
+        '+++++-+-++--++--+-+----',
+    ];
 
     /** Draws for judging that are one row and its mirror image. */
     public const A_PAIR = 2;
@@ -33,9 +39,7 @@ final readonly class DrawnValues
      * @param list<list<float>>                   $vectors element parameters in the solver's order, one list a draw
      * @param list<array{0: float, 1: float}>     $degrees factors for the degree of a fault, and of a second one
      */
-    private function __construct(public array $vectors, public array $degrees)
-    {
-    }
+    private function __construct(public array $vectors, public array $degrees) {}
 
     public static function of(CircuitModel $circuit, Solver $solver): self
     {
@@ -62,7 +66,10 @@ final readonly class DrawnValues
         return self::drawn($circuit, $solver, self::row($circuit), $signs);
     }
 
-    /** First row of the smallest design with room for the unknowns and one degree; where it is full, that of a second fault shares a column with the supply. */
+    /**
+     * First row of the smallest design with room for the unknowns and one degree; where it is full, that of a second
+     * fault shares a column with the supply.
+     */
     private static function row(CircuitModel $circuit): string
     {
         $row = self::FIRST_ROWS[\count(self::FIRST_ROWS) - 1];
@@ -85,7 +92,10 @@ final readonly class DrawnValues
                 $values[$unknown->name] = $unknown->at($sign * self::level($row, $draw, $number++));
             }
             $vectors[] = self::vector($circuit, $solver, $values);
-            $degrees[] = [exp(self::DEGREE_SPREAD * $sign * self::level($row, $draw, $number)), exp(self::DEGREE_SPREAD * $sign * self::level($row, $draw, $number + 1))];
+            $degrees[] = [
+                exp(self::DEGREE_SPREAD * $sign * self::level($row, $draw, $number)),
+                exp(self::DEGREE_SPREAD * $sign * self::level($row, $draw, $number + 1)),
+            ];
         }
 
         return new self($vectors, $degrees);

@@ -26,9 +26,7 @@ final readonly class Engine
     /** Information in bits under which a test separates nothing. */
     public const TELLS_NOTHING = 0.015;
 
-    public function __construct(private PredictionStore $store = new NoStore())
-    {
-    }
+    public function __construct(private PredictionStore $store = new NoStore()) {}
 
     /**
      * @throws UnknownTest when a reading is of a test that the circuit does not have
@@ -44,25 +42,43 @@ final readonly class Engine
         $byHypothesis = $belief->byHypothesis();
         $money = new Money($circuit, $settings);
         $suspects = $this->suspects($hypotheses, $byHypothesis, $belief, $money);
-        $foreseen = new ForeseenOutcomes($hypotheses, $belief, $predictions, $case->intermittent ? $misbehaviour : null);
+        $foreseen = new ForeseenOutcomes(
+            $hypotheses,
+            $belief,
+            $predictions,
+            $case->intermittent ? $misbehaviour : null,
+        );
         $values = new TestValues($hypotheses, $byHypothesis, $circuit, $foreseen, $money, $settings);
         $doubted = $this->doubted($case, $belief);
-        $choices = $values->all($this->opened($circuit, $case), array_diff_key($this->exhausted($circuit, $case), $doubted), $doubted);
+        $choices = $values->all(
+            $this->opened($circuit, $case),
+            array_diff_key($this->exhausted($circuit, $case), $doubted),
+            $doubted,
+        );
         $misfit = $this->misfit($case, $belief);
         $guessing = $money->wasted(array_column($suspects, 'probability', 'remedy'));
         $next = $this->next($choices, $suspects[0]->probability);
-        $verdict = $next === null && $misfit === null && $case->standing() !== [] ? $this->verdict($circuit, $case, $suspects[0]) : null;
+        $verdict =
+            $next === null && $misfit === null && $case->standing() !== []
+                ? $this->verdict($circuit, $case, $suspects[0])
+                : null;
         $predictions->keep();
 
         return new Diagnosis(
             $suspects,
             $next,
-            array_values(array_filter($choices, static fn (TestChoice $c): bool => $c !== $next)),
+            array_values(array_filter($choices, static fn(TestChoice $c): bool => $c !== $next)),
             $verdict,
             $misfit,
             $guessing,
             new Evidence($hypotheses, $belief, $values, $foreseen, $predictions),
-            array_values(array_filter($circuit->tests, static fn (Test $t): bool => $t->offered && array_intersect($t->tools, $settings->missingTools) !== [])),
+            array_values(
+                array_filter(
+                    $circuit->tests,
+                    static fn(Test $t): bool => $t->offered &&
+                        array_intersect($t->tools, $settings->missingTools) !== [],
+                ),
+            ),
         );
     }
 
@@ -96,14 +112,22 @@ final readonly class Engine
             $examples[$remedy][$fault] ??= $hypothesis;
             $before = array_sum($belief->origins[$key] ?? []);
             foreach ($belief->origins[$key] ?? [] as $origin => $weight) {
-                $origins[$remedy][$origin] = ($origins[$remedy][$origin] ?? 0.0) + ($before > 0.0 ? $chance * $weight / $before : 0.0);
+                $origins[$remedy][$origin] =
+                    ($origins[$remedy][$origin] ?? 0.0) + ($before > 0.0 ? ($chance * $weight) / $before : 0.0);
             }
         }
         arsort($probability);
         $suspects = [];
         foreach ($probability as $remedy => $chance) {
             arsort($faults[$remedy]);
-            $suspects[] = new Suspect($remedy, $chance, $faults[$remedy], $examples[$remedy], $money->ofRemedy($remedy), $origins[$remedy] ?? []);
+            $suspects[] = new Suspect(
+                $remedy,
+                $chance,
+                $faults[$remedy],
+                $examples[$remedy],
+                $money->ofRemedy($remedy),
+                $origins[$remedy] ?? [],
+            );
         }
 
         return $suspects === [] ? throw new \LogicException('A circuit without hypotheses.') : $suspects;
@@ -123,8 +147,12 @@ final readonly class Engine
         if ($leading >= self::SURE) {
             return null;
         }
-        $telling = array_filter($choices, static fn (TestChoice $c): bool => $c->information > self::TELLS_NOTHING);
-        usort($telling, static fn (TestChoice $a, TestChoice $b): int => $b->information / $b->minutes <=> $a->information / $a->minutes);
+        $telling = array_filter($choices, static fn(TestChoice $c): bool => $c->information > self::TELLS_NOTHING);
+        usort(
+            $telling,
+            static fn(TestChoice $a, TestChoice $b): int => $b->information / $b->minutes <=>
+                $a->information / $a->minutes,
+        );
 
         return $telling[0] ?? null;
     }
@@ -168,7 +196,8 @@ final readonly class Engine
     }
 
     /**
-     * Tests that would only repeat themselves. Moving a part by hand is worth a second try while the fault comes and goes.
+     * Tests that would only repeat themselves. Moving a part by hand is worth a second try while the fault comes and
+     * goes.
      *
      * @return array<string, true>
      */
@@ -178,9 +207,13 @@ final readonly class Engine
         if (!$case->intermittent) {
             return $done;
         }
-        $times = array_count_values(array_map(static fn (Reading $r): string => $r->test, $case->standing()));
+        $times = array_count_values(array_map(static fn(Reading $r): string => $r->test, $case->standing()));
 
-        return array_filter($done, static fn (string $test): bool => !$circuit->tests[$test]->repeatable || $times[$test] >= self::MOST_REPEATS, \ARRAY_FILTER_USE_KEY);
+        return array_filter(
+            $done,
+            static fn(string $test): bool => !$circuit->tests[$test]->repeatable || $times[$test] >= self::MOST_REPEATS,
+            \ARRAY_FILTER_USE_KEY,
+        );
     }
 
     /**
@@ -202,7 +235,7 @@ final readonly class Engine
             }
         }
 
-        return array_filter($doubted, static fn (string $test): bool => $times[$test] === 1, \ARRAY_FILTER_USE_KEY);
+        return array_filter($doubted, static fn(string $test): bool => $times[$test] === 1, \ARRAY_FILTER_USE_KEY);
     }
 
     /** @return array<string, true> tests with a standing reading in the present episode */

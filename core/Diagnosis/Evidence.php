@@ -18,8 +18,7 @@ final readonly class Evidence
         public TestValues $values,
         public ForeseenOutcomes $foreseen,
         public Predictions $predictions,
-    ) {
-    }
+    ) {}
 
     /** How much likelier a reading is under one hypothesis than under another, as a natural logarithm. */
     public function weighs(Reading $reading, Hypothesis $for, Hypothesis $against): float

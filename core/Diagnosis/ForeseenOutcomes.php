@@ -19,15 +19,15 @@ final readonly class ForeseenOutcomes
 
     /**
      * @param array<string, Hypothesis> $hypotheses   all of them
-     * @param Misbehaviour|null         $misbehaviour when the complaint comes and goes, and what the machine does is noted
+     * @param Misbehaviour|null         $misbehaviour when the complaint comes and goes, and what the machine does is
+     *     noted
      */
     public function __construct(
         private array $hypotheses,
         private Belief $belief,
         private Predictions $predictions,
         private ?Misbehaviour $misbehaviour = null,
-    ) {
-    }
+    ) {}
 
     /**
      * Chances of the outcomes that are tried.
@@ -39,7 +39,9 @@ final readonly class ForeseenOutcomes
      */
     public function shares(Test $test, array $suspects, bool $roughly = false): array
     {
-        return $test->probe->quantity->isNumber() ? $this->numericShares($test, $suspects, $roughly) : $this->chosenShares($test, $suspects);
+        return $test->probe->quantity->isNumber()
+            ? $this->numericShares($test, $suspects, $roughly)
+            : $this->chosenShares($test, $suspects);
     }
 
     /**
@@ -54,7 +56,7 @@ final readonly class ForeseenOutcomes
         return array_map(function (Hypothesis $hypothesis) use ($answers, $test): array {
             $chances = $this->chances($hypothesis, $test);
 
-            return self::shared(array_map(static fn (string $answer): float => $chances[$answer] ?? 0.0, $answers));
+            return self::shared(array_map(static fn(string $answer): float => $chances[$answer] ?? 0.0, $answers));
         }, $suspects);
     }
 
@@ -66,7 +68,11 @@ final readonly class ForeseenOutcomes
     public function chances(Hypothesis $hypothesis, Test $test): array
     {
         if ($test->probe->quantity === Quantity::Observation) {
-            return Likelihood::observed($hypothesis, $test, $this->predictions->circuit->observations[$test->probe->at]->usual);
+            return Likelihood::observed(
+                $hypothesis,
+                $test,
+                $this->predictions->circuit->observations[$test->probe->at]->usual,
+            );
         }
         $sum = [];
         $numbers = $this->predictions->of($hypothesis, $test);
@@ -92,7 +98,10 @@ final readonly class ForeseenOutcomes
      */
     private function numericShares(Test $test, array $suspects, bool $roughly): array
     {
-        $predicted = array_map(fn (Hypothesis $hypothesis): array => $this->summary($hypothesis, $test, $roughly), $suspects);
+        $predicted = array_map(
+            fn(Hypothesis $hypothesis): array => $this->summary($hypothesis, $test, $roughly),
+            $suspects,
+        );
         $sound = $this->summary($this->hypotheses[HypothesisList::NOTHING_WRONG], $test, $roughly);
         $tried = self::tried(array_values($predicted));
         $noted = $this->misbehaviour !== null && $this->misbehaviour->canBeNoted($test) ? [true, false] : [null];
@@ -101,12 +110,20 @@ final readonly class ForeseenOutcomes
             $hypothesis = $suspects[$key];
             $fits = [];
             foreach ($noted as $misbehaved) {
-                $present = $misbehaved === null ? 1.0 : Misbehaviour::likelihood($misbehaved, $this->misbehaviour?->isNoticed($hypothesis, $test->setUp) ?? false);
+                $present =
+                    $misbehaved === null
+                        ? 1.0
+                        : Misbehaviour::likelihood(
+                            $misbehaved,
+                            $this->misbehaviour?->isNoticed($hypothesis, $test->setUp) ?? false,
+                        );
                 $absent = $misbehaved === null ? 1.0 : Misbehaviour::likelihood($misbehaved, false);
                 foreach ($tried as [$outcome, $width]) {
                     $fit = $present * self::fits($outcome, $mean, $spread);
                     if ($hypothesis->comesAndGoes) {
-                        $fit = Belief::SHOWS * $fit + (1.0 - Belief::SHOWS) * $absent * self::fits($outcome, $sound[0], $sound[1]);
+                        $fit =
+                            Belief::SHOWS * $fit +
+                            (1.0 - Belief::SHOWS) * $absent * self::fits($outcome, $sound[0], $sound[1]);
                     }
                     $fits[] = $fit * $width;
                 }
@@ -157,7 +174,11 @@ final readonly class ForeseenOutcomes
         $sum = array_sum($fits);
         $even = 1.0 / max(1, \count($fits));
 
-        return array_map(static fn (float $fit): float => (1.0 - self::SLIP) * ($sum > 0.0 ? $fit / $sum : $even) + self::SLIP * $even, $fits);
+        return array_map(
+            static fn(float $fit): float => (1.0 - self::SLIP) * ($sum > 0.0 ? $fit / $sum : $even) +
+                self::SLIP * $even,
+            $fits,
+        );
     }
 
     private static function fits(float $outcome, float $mean, float $spread): float
@@ -180,7 +201,10 @@ final readonly class ForeseenOutcomes
         if (is_infinite($numbers[0])) {
             return [\INF, 1.0];
         }
-        [$mean, $variance] = ($roughly ? $this->belief->roughly($hypothesis->key) : $this->belief->learned[$hypothesis->key])->expect($numbers);
+        [$mean, $variance] = ($roughly
+            ? $this->belief->roughly($hypothesis->key)
+            : $this->belief->learned[$hypothesis->key]
+        )->expect($numbers);
         $own = Likelihood::instrumentSpread($test->probe->quantity, $mean);
 
         return [$mean, sqrt($variance + $own * $own)];

@@ -29,8 +29,7 @@ final readonly class Hypothesis
         public array $acts = [],
         public bool $comesAndGoes = false,
         public int $ofFirst = \PHP_INT_MAX,
-    ) {
-    }
+    ) {}
 
     /** What has to be replaced, as one key; "none" when nothing is wrong. */
     public function remedy(): string
@@ -62,7 +61,16 @@ final readonly class Hypothesis
             $adjustments[] = $adjustment->inDegree($number < $this->ofFirst ? $first : $second);
         }
 
-        return new self($this->key, $this->faults, $this->parts, $this->prior, $adjustments, $this->acts, $this->comesAndGoes, $this->ofFirst);
+        return new self(
+            $this->key,
+            $this->faults,
+            $this->parts,
+            $this->prior,
+            $adjustments,
+            $this->acts,
+            $this->comesAndGoes,
+            $this->ofFirst,
+        );
     }
 
     /** Whether the shaft turns without moving what it should. */
@@ -91,8 +99,8 @@ final readonly class Hypothesis
     /** Key of the fault or faults, whatever their degree. */
     public function faultKey(): string
     {
-        $keys = array_map(static fn (Fault $fault): string => $fault->key, $this->faults);
+        $keys = array_map(static fn(Fault $fault): string => $fault->key, $this->faults);
 
-        return ($keys === [] ? 'none' : implode('+', $keys)).($this->comesAndGoes ? '~' : '');
+        return ($keys === [] ? 'none' : implode('+', $keys)) . ($this->comesAndGoes ? '~' : '');
     }
 }

@@ -66,10 +66,19 @@ final class HypothesisList
                 }
             }
         }
-        $total = array_sum(array_map(static fn (Hypothesis $h): float => $h->prior, $list));
+        $total = array_sum(array_map(static fn(Hypothesis $h): float => $h->prior, $list));
         $byKey = [];
         foreach ($list as $h) {
-            $byKey[$h->key] = new Hypothesis($h->key, $h->faults, $h->parts, $h->prior / $total, $h->adjustments, $h->acts, $h->comesAndGoes, $h->ofFirst);
+            $byKey[$h->key] = new Hypothesis(
+                $h->key,
+                $h->faults,
+                $h->parts,
+                $h->prior / $total,
+                $h->adjustments,
+                $h->acts,
+                $h->comesAndGoes,
+                $h->ofFirst,
+            );
         }
 
         return $byKey;
@@ -94,8 +103,21 @@ final class HypothesisList
         return $remedies;
     }
 
-    private static function single(Fault $fault, int $degree, Severity $severity, float $prior, bool $comesAndGoes): Hypothesis
-    {
-        return new Hypothesis("$fault->key#$degree".($comesAndGoes ? '~' : ''), [$fault], [$fault->part], $prior, $severity->adjustments, $severity->acts, $comesAndGoes);
+    private static function single(
+        Fault $fault,
+        int $degree,
+        Severity $severity,
+        float $prior,
+        bool $comesAndGoes,
+    ): Hypothesis {
+        return new Hypothesis(
+            "$fault->key#$degree" . ($comesAndGoes ? '~' : ''),
+            [$fault],
+            [$fault->part],
+            $prior,
+            $severity->adjustments,
+            $severity->acts,
+            $comesAndGoes,
+        );
     }
 }

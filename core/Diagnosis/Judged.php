@@ -13,17 +13,21 @@ use Ispira\Core\Family\Test;
  */
 final class Judged
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /** @return list<string> answers that make sense for a test whose outcome is chosen */
     public static function answers(CircuitModel $circuit, Test $test): array
     {
         return match ($test->probe->quantity) {
-            Quantity::Observation => array_map(strval(...), array_keys($circuit->observations[$test->probe->at]->usual)),
-            Quantity::Speed => array_map(static fn (SpeedState $s): string => $s->value, SpeedState::possible($circuit->kindIn($test))),
-            Quantity::Lamp => array_map(static fn (LampState $s): string => $s->value, LampState::cases()),
+            Quantity::Observation => array_map(
+                strval(...),
+                array_keys($circuit->observations[$test->probe->at]->usual),
+            ),
+            Quantity::Speed => array_map(
+                static fn(SpeedState $s): string => $s->value,
+                SpeedState::possible($circuit->kindIn($test)),
+            ),
+            Quantity::Lamp => array_map(static fn(LampState $s): string => $s->value, LampState::cases()),
             default => [],
         };
     }
@@ -35,6 +39,8 @@ final class Judged
      */
     public static function chances(CircuitModel $circuit, Test $test, float $number): array
     {
-        return $test->probe->quantity === Quantity::Lamp ? LampState::chances($number) : SpeedState::chances($number, $circuit->kindIn($test));
+        return $test->probe->quantity === Quantity::Lamp
+            ? LampState::chances($number)
+            : SpeedState::chances($number, $circuit->kindIn($test));
     }
 }

@@ -20,9 +20,7 @@ final readonly class Learned
      * @param list<array{0: list<float>, 1: float}> $gains direction and variance of each reading taken in
      * @param list<Lesson> $lessons readings taken in
      */
-    private function __construct(private ?array $shift, private array $gains, public array $lessons)
-    {
-    }
+    private function __construct(private ?array $shift, private array $gains, public array $lessons) {}
 
     public static function nothing(): self
     {
@@ -49,7 +47,7 @@ final readonly class Learned
             foreach ($deviations as $draw => $deviation) {
                 $along += $deviation * $direction[$draw];
             }
-            $variance -= $along * $along / $total;
+            $variance -= ($along * $along) / $total;
         }
 
         return [$mean, max(0.0, $variance)];
@@ -83,10 +81,14 @@ final readonly class Learned
         }
         $shift = [];
         foreach ($direction as $draw => $part) {
-            $shift[] = ($this->shift[$draw] ?? 0.0) + $part * $innovation / $total;
+            $shift[] = ($this->shift[$draw] ?? 0.0) + ($part * $innovation) / $total;
         }
 
-        return new self($shift, [...$this->gains, [array_values($direction), $total]], $lesson === null ? $this->lessons : [...$this->lessons, $lesson]);
+        return new self(
+            $shift,
+            [...$this->gains, [array_values($direction), $total]],
+            $lesson === null ? $this->lessons : [...$this->lessons, $lesson],
+        );
     }
 
     /**

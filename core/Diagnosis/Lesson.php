@@ -13,7 +13,5 @@ final readonly class Lesson
      * @param Hypothesis $state    what the circuit was when it was read
      * @param float      $variance of the instrument and the hook-up
      */
-    public function __construct(public Hypothesis $state, public Reading $reading, public float $variance)
-    {
-    }
+    public function __construct(public Hypothesis $state, public Reading $reading, public float $variance) {}
 }

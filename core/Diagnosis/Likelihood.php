@@ -28,9 +28,7 @@ final readonly class Likelihood
     /** Chance that a reading wanders, by whether the part moved has a bad joint. */
     private const WANDERS = ['sound' => 0.03, 'loose' => 0.45];
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /** Standard deviation of a number around its prediction from meter and hook-up alone. */
     public static function instrumentSpread(Quantity $quantity, float $predicted): float
@@ -53,7 +51,9 @@ final readonly class Likelihood
     /** Whether a meter shows a difference between two numbers: by more than its own spread, or one of them open. */
     public static function tellsApart(Quantity $quantity, float $number, float $other): bool
     {
-        return is_infinite($number) || is_infinite($other) ? $number !== $other : abs($number - $other) > self::instrumentSpread($quantity, $other);
+        return is_infinite($number) || is_infinite($other)
+            ? $number !== $other
+            : abs($number - $other) > self::instrumentSpread($quantity, $other);
     }
 
     /** Density of a slip at a reading. */
@@ -80,8 +80,13 @@ final readonly class Likelihood
      *
      * @return array{0: float, 1: float}
      */
-    public static function ofOpen(Quantity $quantity, ?float $reading, bool $predictedOpen, float $slip, float $scale): array
-    {
+    public static function ofOpen(
+        Quantity $quantity,
+        ?float $reading,
+        bool $predictedOpen,
+        float $slip,
+        float $scale,
+    ): array {
         if ($reading === null) {
             $fits = $predictedOpen ? 0.97 * (1.0 - $slip) : 0.0;
 

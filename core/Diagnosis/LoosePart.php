@@ -17,22 +17,48 @@ use Ispira\Core\Family\Test;
  */
 final class LoosePart
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     public static function of(CircuitModel $circuit, string $part): CircuitModel
     {
-        $own = array_values(array_filter($circuit->faults, static fn (Fault $one): bool => $one->part === $part));
-        $all = array_sum(array_map(static fn (Fault $one): float => $one->prior, $own));
-        $faults = array_map(static fn (Fault $one): Fault => $one->weighing($one->prior / max($all, 1e-12) * HypothesisList::NOTHING_WRONG_PRIOR), $own);
+        $own = array_values(array_filter($circuit->faults, static fn(Fault $one): bool => $one->part === $part));
+        $all = array_sum(array_map(static fn(Fault $one): float => $one->prior, $own));
+        $faults = array_map(
+            static fn(Fault $one): Fault => $one->weighing(
+                ($one->prior / max($all, 1e-12)) * HypothesisList::NOTHING_WRONG_PRIOR,
+            ),
+            $own,
+        );
         $seen = [];
         foreach ($own as $fault) {
             $seen += $fault->observed;
         }
-        $tests = array_values(array_filter($circuit->tests, static fn (Test $test): bool => !$test->offered || self::isOnTheBench($circuit, $test, $seen)));
+        $tests = array_values(
+            array_filter(
+                $circuit->tests,
+                static fn(Test $test): bool => !$test->offered || self::isOnTheBench($circuit, $test, $seen),
+            ),
+        );
 
-        return new CircuitModel([...$circuit->identity, 'loose', $part], $circuit->netlist, $circuit->supply, $circuit->unknowns, $circuit->assign, array_values($circuit->positions), array_values($circuit->setUps), $tests, array_values($circuit->observations), $faults, [], array_values($circuit->parts), [], $circuit->accessMinutes, $circuit->places, $circuit->sheet, $circuit->texts);
+        return new CircuitModel(
+            [...$circuit->identity, 'loose', $part],
+            $circuit->netlist,
+            $circuit->supply,
+            $circuit->unknowns,
+            $circuit->assign,
+            array_values($circuit->positions),
+            array_values($circuit->setUps),
+            $tests,
+            array_values($circuit->observations),
+            $faults,
+            [],
+            array_values($circuit->parts),
+            [],
+            $circuit->accessMinutes,
+            $circuit->places,
+            $circuit->sheet,
+            $circuit->texts,
+        );
     }
 
     /** @param array<string, mixed> $seen observations of which its faults say something */
@@ -40,11 +66,16 @@ final class LoosePart
     {
         $setUp = $circuit->setUps[$test->setUp];
         // With a text of its own a set-up takes the machine apart; what is then fed from the bench needs no selector.
-        $apart = $setUp->text !== null && (!$circuit->positions[$setUp->position]->runs() || str_starts_with($setUp->key, 'bench') || str_starts_with($setUp->key, 'direct'));
+        $apart =
+            $setUp->text !== null &&
+            (!$circuit->positions[$setUp->position]->runs() ||
+                str_starts_with($setUp->key, 'bench') ||
+                str_starts_with($setUp->key, 'direct'));
 
         return match ($test->probe->quantity) {
             Quantity::Ohms, Quantity::Capacitance => true,
-            Quantity::Observation => isset($seen[$test->probe->at]) && ($apart || !$circuit->positions[$setUp->position]->runs()),
+            Quantity::Observation => isset($seen[$test->probe->at]) &&
+                ($apart || !$circuit->positions[$setUp->position]->runs()),
             default => $apart,
         };
     }

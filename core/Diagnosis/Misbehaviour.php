@@ -29,9 +29,7 @@ final class Misbehaviour
     /** @var array<string, bool> by hypothesis and set-up */
     private array $noticed = [];
 
-    public function __construct(private readonly Predictions $predictions, private readonly Hypothesis $sound)
-    {
-    }
+    public function __construct(private readonly Predictions $predictions, private readonly Hypothesis $sound) {}
 
     /** Whether anybody can note it with a test: something should move, and the test is not itself about that. */
     public function canBeNoted(Test $test): bool
@@ -44,7 +42,11 @@ final class Misbehaviour
     {
         $moving = $this->moving($setUp);
 
-        return $moving !== null && $this->noticed["$hypothesis->key|$setUp"] ??= self::differs($this->predictions->of($hypothesis, $moving)[0], $this->predictions->of($this->sound, $moving)[0]);
+        return $moving !== null &&
+            ($this->noticed["$hypothesis->key|$setUp"] ??= self::differs(
+                $this->predictions->of($hypothesis, $moving)[0],
+                $this->predictions->of($this->sound, $moving)[0],
+            ));
     }
 
     /** Whether something moves that is heard at a ratio of the right speed. */
@@ -70,7 +72,11 @@ final class Misbehaviour
         if (!\array_key_exists($setUpKey, $this->moving)) {
             $circuit = $this->predictions->circuit;
             $test = $circuit->movingTest($setUpKey);
-            $this->moving[$setUpKey] = $circuit->kindIn($test) !== PositionKind::Stands && self::moves($this->predictions->of($this->sound, $test)[0]) ? $test : null;
+            $this->moving[$setUpKey] =
+                $circuit->kindIn($test) !== PositionKind::Stands &&
+                self::moves($this->predictions->of($this->sound, $test)[0])
+                    ? $test
+                    : null;
         }
 
         return $this->moving[$setUpKey];

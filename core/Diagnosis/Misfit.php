@@ -12,7 +12,5 @@ final readonly class Misfit
     /**
      * @param list<string> $spoiling ids of the readings that do not fit, worst first
      */
-    public function __construct(public array $spoiling)
-    {
-    }
+    public function __construct(public array $spoiling) {}
 }

@@ -11,9 +11,7 @@ use Ispira\Core\Family\CircuitModel;
  */
 final readonly class Money
 {
-    public function __construct(private CircuitModel $circuit, private DecisionSettings $settings)
-    {
-    }
+    public function __construct(private CircuitModel $circuit, private DecisionSettings $settings) {}
 
     /** Price and labour of a remedy ("pack", "motor+pack", "none"). */
     public function ofRemedy(string $remedy): float

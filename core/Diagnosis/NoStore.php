@@ -14,7 +14,5 @@ final class NoStore implements PredictionStore
         return [];
     }
 
-    public function save(string $hash, array $cells): void
-    {
-    }
+    public function save(string $hash, array $cells): void {}
 }

@@ -22,9 +22,7 @@ final class Parking
     /** Share of the right speed under which it stands. */
     private const STANDS_UNDER = 0.03;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @param float $way      speed on the way to rest, over the right one

@@ -75,7 +75,7 @@ final class Predictions
     public function packed(Hypothesis $hypothesis, Test $test): string
     {
         // While it shows, a fault that comes and goes is the lasting one.
-        $key = rtrim($hypothesis->key, '~')."|$test->key";
+        $key = rtrim($hypothesis->key, '~') . "|$test->key";
 
         return $this->cells[$key] ??= $this->compute($hypothesis, $test, !$test->probe->quantity->isNumber());
     }
@@ -96,7 +96,9 @@ final class Predictions
      */
     public function few(Hypothesis $hypothesis, Test $test): array
     {
-        return self::unpacked($this->cells[rtrim($hypothesis->key, '~')."|$test->key|few"] ??= $this->compute($hypothesis, $test, true));
+        return self::unpacked(
+            $this->cells[rtrim($hypothesis->key, '~') . "|$test->key|few"] ??= $this->compute($hypothesis, $test, true),
+        );
     }
 
     /**
@@ -112,7 +114,7 @@ final class Predictions
             $draws = \count($numbers) === \count($this->draws()->vectors) ? $this->draws() : $this->drawsFor(true);
             $slot = $this->simulator->solver->slot($this->circuit->supply);
             foreach ($numbers as $draw => $number) {
-                $numbers[$draw] = $number * $reading->supplyVolts / $draws->vectors[$draw][$slot];
+                $numbers[$draw] = ($number * $reading->supplyVolts) / $draws->vectors[$draw][$slot];
             }
         }
 
@@ -202,7 +204,10 @@ final class Predictions
         $numbers = [];
         foreach (array_keys($this->drawsFor($few)->vectors) as $draw) {
             $values = $this->applied($draw, $setUp, $hypothesis, $test->probe, $few);
-            $numbers[] = $this->simulator->capacitance($test->probe, fn (string $parameter): float => $values[$this->simulator->solver->slot($parameter)]);
+            $numbers[] = $this->simulator->capacitance(
+                $test->probe,
+                fn(string $parameter): float => $values[$this->simulator->solver->slot($parameter)],
+            );
         }
 
         return $numbers;
@@ -229,7 +234,10 @@ final class Predictions
     /** @return list<float> */
     private function soundSpeeds(string $setUp, string $mover, Probe $probe): array
     {
-        return $this->soundSpeeds["$setUp|$mover"] ??= array_map(static fn (SolvedState $point): float => $point->speed($mover), $this->points($this->sound, $setUp, $probe, true));
+        return $this->soundSpeeds["$setUp|$mover"] ??= array_map(
+            static fn(SolvedState $point): float => $point->speed($mover),
+            $this->points($this->sound, $setUp, $probe, true),
+        );
     }
 
     /** @return list<float> */
@@ -240,8 +248,20 @@ final class Predictions
         $numbers = [];
         $inDegree = $this->inDegree($hypothesis, true);
         foreach ($this->drawsFor(true)->vectors as $draw => $vector) {
-            $sound = $this->soundWays["$test->setUp|$mover"][$draw] ??= $this->simulator->soundWay($mover, $vector, $setUp, $this->sound);
-            $numbers[] = $this->simulator->restless($this->circuit->kindIn($test), $mover, $vector, $setUp, $inDegree[$draw], $sound);
+            $sound = $this->soundWays["$test->setUp|$mover"][$draw] ??= $this->simulator->soundWay(
+                $mover,
+                $vector,
+                $setUp,
+                $this->sound,
+            );
+            $numbers[] = $this->simulator->restless(
+                $this->circuit->kindIn($test),
+                $mover,
+                $vector,
+                $setUp,
+                $inDegree[$draw],
+                $sound,
+            );
         }
 
         return $numbers;
@@ -250,7 +270,9 @@ final class Predictions
     /** What is only heard or seen is judged in steps, for which a few draws are enough; numbers teach, and need all. */
     private function drawsFor(bool $few): DrawnValues
     {
-        return $few ? $this->forJudging ??= DrawnValues::forJudging($this->circuit, $this->simulator->solver) : $this->draws();
+        return $few
+            ? ($this->forJudging ??= DrawnValues::forJudging($this->circuit, $this->simulator->solver))
+            : $this->draws();
     }
 
     private function draws(): DrawnValues
@@ -259,14 +281,20 @@ final class Predictions
     }
 
     /**
-     * The circuit's state in every draw, or in the first few of them. Hypotheses that differ only where no current flows share it.
+     * The circuit's state in every draw, or in the first few of them. Hypotheses that differ only where no current
+     * flows share it.
      *
      * @return list<SolvedState>
      */
-    private function points(Hypothesis $hypothesis, string $setUpKey, Probe $probe, bool $few, int $most = \PHP_INT_MAX): array
-    {
-        $place = ($few ? 'few ' : '').$setUpKey.($probe->quantity === Quantity::Ohms ? '|'.$probe->key() : '');
-        $key = "$hypothesis->key|$place".($probe->quantity->isOfPlace() ? '|volts' : '');
+    private function points(
+        Hypothesis $hypothesis,
+        string $setUpKey,
+        Probe $probe,
+        bool $few,
+        int $most = \PHP_INT_MAX,
+    ): array {
+        $place = ($few ? 'few ' : '') . $setUpKey . ($probe->quantity === Quantity::Ohms ? '|' . $probe->key() : '');
+        $key = "$hypothesis->key|$place" . ($probe->quantity->isOfPlace() ? '|volts' : '');
         $draws = min($most, \count($this->drawsFor($few)->vectors));
         if (\count($this->points[$key] ?? []) >= $draws) {
             return $this->points[$key];
@@ -275,7 +303,8 @@ final class Predictions
         $solver = $this->simulator->solverFor($probe);
         $first = $this->applied(0, $setUp, $hypothesis, $probe, $few);
         $this->usual[$place] ??= $this->applied(0, $setUp, $this->sound, $probe, $few);
-        $signature = $this->signatures["$hypothesis->key|$place"] ??= "$place|".$solver->signature($first, $this->usual[$place]);
+        $signature = $this->signatures["$hypothesis->key|$place"] ??=
+            "$place|" . $solver->signature($first, $this->usual[$place]);
         $shared = isset($this->shared[$signature]);
         $states = $this->shared[$signature] ?? [];
         for ($draw = \count($states); $draw < $draws; ++$draw) {
@@ -284,9 +313,10 @@ final class Predictions
         $this->shared[$signature] = $states;
 
         // Only potentials of dead ends differ between hypotheses that share their currents.
-        return $this->points[$key] = !$shared || !$probe->quantity->isOfPlace()
-            ? $states
-            : array_map(static fn (SolvedState $point): SolvedState => $solver->rehung($point, $first), $states);
+        return $this->points[$key] =
+            !$shared || !$probe->quantity->isOfPlace()
+                ? $states
+                : array_map(static fn(SolvedState $point): SolvedState => $solver->rehung($point, $first), $states);
     }
 
     /** @return list<float> */
@@ -305,14 +335,20 @@ final class Predictions
     {
         $position = $hypothesis->acts[$setUp->position] ?? $setUp->position;
 
-        return $this->withSetUp[($few ? 'few ' : '')."$setUp->key|$position"][$draw] ??= $this->simulator->withSetUp($this->drawsFor($few)->vectors[$draw], $setUp, $hypothesis);
+        return $this->withSetUp[($few ? 'few ' : '') . "$setUp->key|$position"][$draw] ??= $this->simulator->withSetUp(
+            $this->drawsFor($few)->vectors[$draw],
+            $setUp,
+            $hypothesis,
+        );
     }
 
     /** @return list<Hypothesis> a fault as bad as each draw has it */
     private function inDegree(Hypothesis $hypothesis, bool $few): array
     {
-        return $this->inDegree[($few ? 'few ' : '').$hypothesis->key] ??= array_map(
-            static fn (array $degrees): Hypothesis => $hypothesis->hasDegree() ? $hypothesis->inDegree(...$degrees) : $hypothesis,
+        return $this->inDegree[($few ? 'few ' : '') . $hypothesis->key] ??= array_map(
+            static fn(array $degrees): Hypothesis => $hypothesis->hasDegree()
+                ? $hypothesis->inDegree(...$degrees)
+                : $hypothesis,
             $this->drawsFor($few)->degrees,
         );
     }

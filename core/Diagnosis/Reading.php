@@ -21,7 +21,8 @@ final readonly class Reading
      * @param bool|null    $misbehaved whether the machine misbehaved at that moment; null when nobody noted it
      * @param string|null  $instrument what it was read from by itself; null when a person typed it
      * @param float        $leadOhms   resistance of the leads in Ω that is already taken off
-     * @param list<string> $doubts     rules that doubt it and were not answered, see {@see \Ispira\Core\Quality\QualityCheck}
+     * @param list<string> $doubts     rules that doubt it and were not answered, see {@see
+     *     \Ispira\Core\Quality\QualityCheck}
      */
     public function __construct(
         public string $id,
@@ -36,8 +37,7 @@ final readonly class Reading
         public ?string $instrument = null,
         public float $leadOhms = 0.0,
         public array $doubts = [],
-    ) {
-    }
+    ) {}
 
     public function struckOut(): self
     {

@@ -20,8 +20,12 @@ final readonly class Reasons
 
     private Words $words;
 
-    public function __construct(private CircuitModel $circuit, private CaseFile $case, private Diagnosis $diagnosis, DisplayUnits $units = new DisplayUnits())
-    {
+    public function __construct(
+        private CircuitModel $circuit,
+        private CaseFile $case,
+        private Diagnosis $diagnosis,
+        DisplayUnits $units = new DisplayUnits(),
+    ) {
         $this->words = new Words($circuit, $units);
     }
 
@@ -49,34 +53,57 @@ final readonly class Reasons
             $test = $this->circuit->tests[$reading->test];
             if (!$test->offered) {
                 // Cells of the map speak together, against a circuit with nothing wrong.
-                $weight = $this->diagnosis->evidence->weighs($reading, $own, $this->diagnosis->evidence->hypotheses[HypothesisList::NOTHING_WRONG]);
+                $weight = $this->diagnosis->evidence->weighs(
+                    $reading,
+                    $own,
+                    $this->diagnosis->evidence->hypotheses[HypothesisList::NOTHING_WRONG],
+                );
                 $side = $weight > 0.0 ? 'for' : 'against';
                 if (abs($weight) > self::SPEAKS_FROM) {
-                    $map[$side][$reading->id] = $this->circuit->positions[$this->circuit->setUps[$test->setUp]->position]->label;
+                    $map[$side][$reading->id] =
+                        $this->circuit->positions[$this->circuit->setUps[$test->setUp]->position]->label;
                     $weights[$side] += $weight;
                 }
                 continue;
             }
             $weight = $this->diagnosis->evidence->weighs($reading, $own, $rival);
             if (abs($weight) > self::SPEAKS_FROM && (!$reading->steady || $this->tellsApart($test, $own, $rival))) {
-                $reasons[] = ['readings' => [$reading->id], 'speaks' => $weight > 0.0 ? 'for' : 'against', 'weight' => $weight, 'sentence' => $this->sentence($reading, $own, $rival)];
+                $reasons[] = [
+                    'readings' => [$reading->id],
+                    'speaks' => $weight > 0.0 ? 'for' : 'against',
+                    'weight' => $weight,
+                    'sentence' => $this->sentence($reading, $own, $rival),
+                ];
             }
         }
         foreach (['for', 'against'] as $side) {
             if ($map[$side] !== []) {
                 $labels = array_unique($map[$side]);
                 $one = \count($labels) === 1;
-                $positions = Words::general($one ? 'reasons.one' : 'reasons.many', ['positions' => implode(', ', $labels)]);
-                $sentence = Words::general("reasons.map-$side".($one ? '-one' : ''), ['positions' => $positions, 'fault' => $this->words->hypothesis($own)]);
-                $reasons[] = ['readings' => array_map(strval(...), array_keys($map[$side])), 'speaks' => $side, 'weight' => $weights[$side], 'sentence' => $sentence];
+                $positions = Words::general($one ? 'reasons.one' : 'reasons.many', [
+                    'positions' => implode(', ', $labels),
+                ]);
+                $sentence = Words::general("reasons.map-$side" . ($one ? '-one' : ''), [
+                    'positions' => $positions,
+                    'fault' => $this->words->hypothesis($own),
+                ]);
+                $reasons[] = [
+                    'readings' => array_map(strval(...), array_keys($map[$side])),
+                    'speaks' => $side,
+                    'weight' => $weights[$side],
+                    'sentence' => $sentence,
+                ];
             }
         }
-        usort($reasons, static fn (array $a, array $b): int => abs($b['weight']) <=> abs($a['weight']));
+        usort($reasons, static fn(array $a, array $b): int => abs($b['weight']) <=> abs($a['weight']));
 
         return $reasons;
     }
 
-    /** Whether the numbers named in a sentence differ by more than the meter's own spread: else it would convince nobody. */
+    /**
+     * Whether the numbers named in a sentence differ by more than the meter's own spread: else it would convince
+     * nobody.
+     */
     private function tellsApart(Test $test, Hypothesis $own, Hypothesis $rival): bool
     {
         if (!$test->probe->quantity->isNumber()) {
@@ -102,7 +129,9 @@ final readonly class Reasons
             $words['expected'] = $this->words->number($this->diagnosis->evidence->expected($own, $test)[0], $quantity);
             $words['rival'] = $this->words->number($this->diagnosis->evidence->expected($rival, $test)[0], $quantity);
         } else {
-            $chance = fn (Hypothesis $h): string => round(100.0 * ($this->diagnosis->evidence->foreseen->chances($h, $test)[(string) $reading->value] ?? 0.0)).' %';
+            $chance = fn(Hypothesis $h): string => round(
+                100.0 * ($this->diagnosis->evidence->foreseen->chances($h, $test)[(string) $reading->value] ?? 0.0),
+            ) . ' %';
             $words['expected'] = $chance($own);
             $words['rival'] = $chance($rival);
         }
@@ -115,16 +144,32 @@ final readonly class Reasons
     {
         $test = $this->circuit->tests[$reading->test];
         $quantity = $test->probe->quantity;
-        $hint = Words::general('misfit.slips.'.$quantity->value);
+        $hint = Words::general('misfit.slips.' . $quantity->value);
         if ($quantity->isNumber() && \is_float($reading->value) && $reading->value !== 0.0) {
             [$mean, $spread] = $this->diagnosis->evidence->expected($this->diagnosis->suspects[0]->leading(), $test);
             foreach ([10.0, 0.1, 1000.0, 0.001] as $factor) {
-                if (is_finite($mean) && abs($mean) > 3.0 * $spread && abs($reading->value * $factor - $mean) < 2.0 * $spread) {
-                    $hint .= ' '.Words::general('misfit.factor', ['value' => $this->words->number($reading->value * $factor, $quantity), 'reading' => $this->words->reading($reading)]);
+                if (
+                    is_finite($mean) &&
+                    abs($mean) > 3.0 * $spread &&
+                    abs($reading->value * $factor - $mean) < 2.0 * $spread
+                ) {
+                    $hint .=
+                        ' ' .
+                        Words::general('misfit.factor', [
+                            'value' => $this->words->number($reading->value * $factor, $quantity),
+                            'reading' => $this->words->reading($reading),
+                        ]);
                 }
             }
         }
 
-        return ['reading' => $reading->id, 'sentence' => Words::general('misfit.sentence', ['test' => $this->words->test($test), 'reading' => $this->words->reading($reading)]), 'hint' => $hint];
+        return [
+            'reading' => $reading->id,
+            'sentence' => Words::general('misfit.sentence', [
+                'test' => $this->words->test($test),
+                'reading' => $this->words->reading($reading),
+            ]),
+            'hint' => $hint,
+        ];
     }
 }

@@ -15,9 +15,7 @@ use Ispira\Core\Measurement\DisplayUnits;
  */
 final readonly class Series
 {
-    public function __construct(private CircuitModel $circuit, private CaseFile $case)
-    {
-    }
+    public function __construct(private CircuitModel $circuit, private CaseFile $case) {}
 
     /** @return list<Step> in the order of the selector; empty where a test stands alone */
     public function of(Test $test, Evidence $evidence, DisplayUnits $units = new DisplayUnits()): array
@@ -69,7 +67,12 @@ final readonly class Series
         $byPosition = [];
         foreach ($this->circuit->tests as $one) {
             $setUp = $this->circuit->setUps[$one->setUp];
-            if ($one->text === $test->text && $one->probe->quantity === $test->probe->quantity && $setUp->text === $state && $one->offered) {
+            if (
+                $one->text === $test->text &&
+                $one->probe->quantity === $test->probe->quantity &&
+                $setUp->text === $state &&
+                $one->offered
+            ) {
                 $byPosition[$setUp->position] ??= $one;
             }
         }

@@ -55,7 +55,10 @@ final class Simulator
      */
     public function valuesFor(array $values, SetUp $setUp, Hypothesis $hypothesis, bool $atRest = false): array
     {
-        return $this->adjusted($values, [...$this->adjustments($setUp, $hypothesis, $atRest), ...$hypothesis->adjustments]);
+        return $this->adjusted($values, [
+            ...$this->adjustments($setUp, $hypothesis, $atRest),
+            ...$hypothesis->adjustments,
+        ]);
     }
 
     /**
@@ -63,7 +66,10 @@ final class Simulator
      */
     public function canBePutOn(SetUp $setUp, Hypothesis $hypothesis): bool
     {
-        $limits = $this->limits["$setUp->key|".($hypothesis->acts[$setUp->position] ?? '')] ??= $this->limitsOf($setUp, $hypothesis);
+        $limits = $this->limits["$setUp->key|" . ($hypothesis->acts[$setUp->position] ?? '')] ??= $this->limitsOf(
+            $setUp,
+            $hypothesis,
+        );
         foreach ($hypothesis->adjustments as $adjustment) {
             if (isset($limits[$adjustment->parameter]) && !$adjustment->isLimit()) {
                 return false;
@@ -87,7 +93,8 @@ final class Simulator
     }
 
     /**
-     * The vector with a set-up applied and nothing wrong, but in the position that the control makes under a hypothesis.
+     * The vector with a set-up applied and nothing wrong, but in the position that the control makes under a
+     * hypothesis.
      *
      * @param list<float> $values
      *
@@ -119,7 +126,11 @@ final class Simulator
     {
         $position = $hypothesis->acts[$setUp->position] ?? $setUp->position;
 
-        return [...$this->circuit->positions[$position]->adjustments, ...$setUp->adjustments, ...($atRest ? $setUp->atRest : [])];
+        return [
+            ...$this->circuit->positions[$position]->adjustments,
+            ...$setUp->adjustments,
+            ...$atRest ? $setUp->atRest : [],
+        ];
     }
 
     /**
@@ -172,7 +183,10 @@ final class Simulator
             Quantity::Volts, Quantity::Vacuum => $point->voltageBetween($probe->at, $probe->against),
             Quantity::Amps => $point->current($probe->at),
             Quantity::Ohms => Ohmmeter::shows($point),
-            Quantity::Duty => max(0.0, min(100.0, 100.0 * $point->voltageBetween($probe->at, $probe->against) / $probe->full)),
+            Quantity::Duty => max(
+                0.0,
+                min(100.0, (100.0 * $point->voltageBetween($probe->at, $probe->against)) / $probe->full),
+            ),
             Quantity::Speed => $point->speed($probe->at),
             Quantity::Lamp => $this->across($probe->at, $point) / $probe->full,
             Quantity::Capacitance => $this->capacitance($probe, $point->parameter(...)),
@@ -190,7 +204,11 @@ final class Simulator
      */
     public function capacitance(Probe $probe, \Closure $parameter): float
     {
-        return Capacitor::shows($parameter("$probe->at.microfarads"), $parameter("$probe->at.leakOhms"), $parameter("$probe->at.ohms"));
+        return Capacitor::shows(
+            $parameter("$probe->at.microfarads"),
+            $parameter("$probe->at.leakOhms"),
+            $parameter("$probe->at.ohms"),
+        );
     }
 
     /**
@@ -202,11 +220,19 @@ final class Simulator
      * @param list<float> $values
      * @param array{speed: float, braking: float} $sound the same when nothing is wrong
      */
-    public function restless(PositionKind $kind, string $mover, array $values, SetUp $setUp, Hypothesis $hypothesis, array $sound): float
-    {
+    public function restless(
+        PositionKind $kind,
+        string $mover,
+        array $values,
+        SetUp $setUp,
+        Hypothesis $hypothesis,
+        array $sound,
+    ): float {
         $right = max(abs($sound['speed']), self::STANDS_BELOW);
         $atRest = $this->valuesFor($values, $setUp, $hypothesis, true);
-        $way = $hypothesis->decouples() ? 0.0 : $this->solver->solve($this->valuesFor($values, $setUp, $hypothesis))->speed($mover) / $right;
+        $way = $hypothesis->decouples()
+            ? 0.0
+            : $this->solver->solve($this->valuesFor($values, $setUp, $hypothesis))->speed($mover) / $right;
         $rest = $hypothesis->decouples() ? 0.0 : $this->solver->solve($atRest)->speed($mover) / $right;
         if ($kind !== PositionKind::Parks) {
             return abs($rest) < abs($way) ? $rest : $way;
@@ -247,7 +273,9 @@ final class Simulator
     {
         $share = $point->voltageBetween($probe->at, $probe->against) / $probe->pullUp;
 
-        return $share > self::PULSES_BETWEEN && $share < 1.0 - self::PULSES_BETWEEN ? $probe->full * self::turning($probe, $point) : 0.0;
+        return $share > self::PULSES_BETWEEN && $share < 1.0 - self::PULSES_BETWEEN
+            ? $probe->full * self::turning($probe, $point)
+            : 0.0;
     }
 
     private function across(string $element, SolvedState $point): float
@@ -267,6 +295,8 @@ final class Simulator
      */
     public static function heard(float $speed, float $soundSpeed, float $fullSpeed): float
     {
-        return abs($soundSpeed) > self::STANDS_BELOW ? $speed / $soundSpeed : $speed / max(abs($fullSpeed), self::STANDS_BELOW);
+        return abs($soundSpeed) > self::STANDS_BELOW
+            ? $speed / $soundSpeed
+            : $speed / max(abs($fullSpeed), self::STANDS_BELOW);
     }
 }

@@ -24,7 +24,7 @@ final class SoundCircuit
     {
         $this->simulator = new Simulator($circuit);
         $this->sound = new Hypothesis(HypothesisList::NOTHING_WRONG, [], [], 1.0, []);
-        $this->values = DrawnValues::single($circuit, $this->simulator->solver, static fn (): float => 0.0)->vectors[0];
+        $this->values = DrawnValues::single($circuit, $this->simulator->solver, static fn(): float => 0.0)->vectors[0];
     }
 
     /**
@@ -36,12 +36,14 @@ final class SoundCircuit
     {
         $speeds = [];
         foreach ($this->circuit->positions as $key => $position) {
-            $point = $this->simulator->solver->solve($this->simulator->valuesFor($this->values, $this->circuit->setUps[(string) $key], $this->sound));
+            $point = $this->simulator->solver->solve(
+                $this->simulator->valuesFor($this->values, $this->circuit->setUps[(string) $key], $this->sound),
+            );
             $speeds[(string) $key] = abs($point->speed($position->mover));
         }
         $full = max(1e-9, ...array_values($speeds));
 
-        return array_map(static fn (float $speed): float => $speed / $full, $speeds);
+        return array_map(static fn(float $speed): float => $speed / $full, $speeds);
     }
 
     /**
@@ -54,13 +56,20 @@ final class SoundCircuit
         $values = $this->simulator->valuesFor($this->values, $setUp, $this->sound);
         $point = $this->simulator->solver->solve($values);
 
-        return DrawnSheet::of($this->circuit->sheet, $this->circuit->netlist, $point, $this->circuit->places, $this->potential());
+        return DrawnSheet::of(
+            $this->circuit->sheet,
+            $this->circuit->netlist,
+            $point,
+            $this->circuit->places,
+            $this->potential(),
+        );
     }
 
     /** @return array{unit: string, show: string, hide: string, supply: string} what a potential is called here */
     private function potential(): array
     {
-        $word = fn (string $key): string => $this->circuit->texts->find("potential.$key") ?? Words::general("potential.$key");
+        $word = fn(string $key): string => $this->circuit->texts->find("potential.$key") ??
+            Words::general("potential.$key");
 
         return ['unit' => $word('unit'), 'show' => $word('show'), 'hide' => $word('hide'), 'supply' => $word('supply')];
     }

@@ -84,7 +84,14 @@ enum SpeedState: string
     /** @return array<string, float> */
     private static function parking(float $code): array
     {
-        $even = ['right' => 0.005, 'slow' => 0.005, 'fast' => 0.005, 'stays' => 0.005, 'overruns' => 0.005, 'runs' => 0.005];
+        $even = [
+            'right' => 0.005,
+            'slow' => 0.005,
+            'fast' => 0.005,
+            'stays' => 0.005,
+            'overruns' => 0.005,
+            'runs' => 0.005,
+        ];
         if (is_nan($code)) {
             return array_fill_keys(array_keys($even), 1.0 / \count($even));
         }
@@ -98,9 +105,16 @@ enum SpeedState: string
         $fast = self::rising($code, self::PARKS_FAST_AT, self::PARKING_EAR);
         $slow = 1.0 - self::rising($code, self::PARKS_SLOW_AT, self::PARKING_EAR);
         $right = max(0.0, 1.0 - $fast - $slow);
-        $share = 0.97 * $turns / ($right + $fast + $slow);
+        $share = (0.97 * $turns) / ($right + $fast + $slow);
 
-        return ['right' => 0.005 + $right * $share, 'slow' => 0.005 + $slow * $share, 'fast' => 0.005 + $fast * $share, 'stays' => 0.005 + 0.97 * (1.0 - $turns), 'overruns' => 0.005, 'runs' => 0.005];
+        return [
+            'right' => 0.005 + $right * $share,
+            'slow' => 0.005 + $slow * $share,
+            'fast' => 0.005 + $fast * $share,
+            'stays' => 0.005 + 0.97 * (1.0 - $turns),
+            'overruns' => 0.005,
+            'runs' => 0.005,
+        ];
     }
 
     /** @return array<string, float> */

@@ -22,8 +22,7 @@ final readonly class Suspect
         public array $examples,
         public float $cost,
         public array $origins,
-    ) {
-    }
+    ) {}
 
     /** The likeliest hypothesis that this remedy cures. */
     public function leading(): Hypothesis

@@ -27,8 +27,12 @@ final readonly class TestCard
 
     private Words $words;
 
-    public function __construct(private CircuitModel $circuit, private CaseFile $case, private Diagnosis $diagnosis, DisplayUnits $units = new DisplayUnits())
-    {
+    public function __construct(
+        private CircuitModel $circuit,
+        private CaseFile $case,
+        private Diagnosis $diagnosis,
+        DisplayUnits $units = new DisplayUnits(),
+    ) {
         $this->words = new Words($circuit, $units);
     }
 
@@ -54,10 +58,17 @@ final readonly class TestCard
             'black' => $leads ? $this->words->place($test->probe->against) : null,
             'at' => $test->probe->at,
             'against' => $leads ? $test->probe->against : '',
-            'meter' => Words::general('meter.'.$test->probe->quantity->value.($this->circuit->netlist->alternates() && ($volts || $test->probe->quantity === Quantity::Amps) ? '-ac' : ''), ['range' => $this->meterRange($test, $supply)]),
-            'cautions' => array_map(static fn (string $key): string => $texts->get("cautions.$key"), $test->cautions),
-            'tools' => array_map(static fn (string $key): string => $texts->get("tools.$key"), $test->tools),
-            'access' => array_map(static fn (string $key): string => $texts->get("access.$key"), $test->access),
+            'meter' => Words::general(
+                'meter.' .
+                    $test->probe->quantity->value .
+                    ($this->circuit->netlist->alternates() && ($volts || $test->probe->quantity === Quantity::Amps)
+                        ? '-ac'
+                        : ''),
+                ['range' => $this->meterRange($test, $supply)],
+            ),
+            'cautions' => array_map(static fn(string $key): string => $texts->get("cautions.$key"), $test->cautions),
+            'tools' => array_map(static fn(string $key): string => $texts->get("tools.$key"), $test->tools),
+            'access' => array_map(static fn(string $key): string => $texts->get("access.$key"), $test->access),
             'watch' => $this->watch($test),
             'choices' => $this->choices($test),
             'again' => $this->again($test),
@@ -86,7 +97,11 @@ final readonly class TestCard
     {
         $evidence = $this->diagnosis->evidence;
 
-        return $this->case->intermittent && (new Misbehaviour($evidence->predictions, $evidence->hypotheses[HypothesisList::NOTHING_WRONG]))->canBeNoted($test);
+        return $this->case->intermittent &&
+            (new Misbehaviour(
+                $evidence->predictions,
+                $evidence->hypotheses[HypothesisList::NOTHING_WRONG],
+            ))->canBeNoted($test);
     }
 
     /** Why a test that was done is worth doing once more; null when it was not done. */
@@ -103,13 +118,19 @@ final readonly class TestCard
         }
         $slip = $this->diagnosis->evidence->belief->slips[$last->id] ?? 0.0;
 
-        return Words::general($slip > Engine::DOUBTED ? 'again.doubted' : 'again.read', ['reading' => $this->words->reading($last), 'percent' => (string) round(100.0 * $slip)]);
+        return Words::general($slip > Engine::DOUBTED ? 'again.doubted' : 'again.read', [
+            'reading' => $this->words->reading($last),
+            'percent' => (string) round(100.0 * $slip),
+        ]);
     }
 
     /** @return list<array{value: string, label: string}> */
     private function choices(Test $test): array
     {
-        return array_map(fn (string $value): array => ['value' => $value, 'label' => $this->words->choice($test, $value)], Judged::answers($this->circuit, $test));
+        return array_map(
+            fn(string $value): array => ['value' => $value, 'label' => $this->words->choice($test, $value)],
+            Judged::answers($this->circuit, $test),
+        );
     }
 
     /**
@@ -123,9 +144,18 @@ final readonly class TestCard
         foreach ($this->choices($test) as ['value' => $value, 'label' => $label]) {
             $shares = [];
             foreach ($this->alive() as [$hypothesis, $probability]) {
-                $shares[] = [$hypothesis, $probability * ($this->diagnosis->evidence->foreseen->chances($hypothesis, $test)[$value] ?? 0.0)];
+                $shares[] = [
+                    $hypothesis,
+                    $probability * ($this->diagnosis->evidence->foreseen->chances($hypothesis, $test)[$value] ?? 0.0),
+                ];
             }
-            $outcomes[] = ['value' => $value, 'from' => null, 'to' => null, 'label' => $label, ...$this->meaning($shares)];
+            $outcomes[] = [
+                'value' => $value,
+                'from' => null,
+                'to' => null,
+                'label' => $label,
+                ...$this->meaning($shares),
+            ];
         }
 
         return $outcomes;
@@ -143,7 +173,7 @@ final readonly class TestCard
             [$mean, $spread] = $this->diagnosis->evidence->expected($hypothesis, $test);
             $ranges[] = [$mean, min($spread, 0.08 * abs($mean) + 0.2), $hypothesis, $probability];
         }
-        usort($ranges, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        usort($ranges, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
         $bands = [];
         foreach ($ranges as [$mean, $spread, $hypothesis, $probability]) {
             $from = is_infinite($mean) ? \INF : $mean - 1.6 * $spread;
@@ -167,7 +197,13 @@ final readonly class TestCard
             [$from, $to] = [$unit->fromBase($from), $unit->fromBase($band['to'])];
             $label = $open ? Words::general('over-range') : self::range($from, $to, $unit->symbol);
 
-            return ['value' => null, 'from' => $open ? null : $from, 'to' => $open ? null : $to, 'label' => $label, ...$this->meaning($band['shares'])];
+            return [
+                'value' => null,
+                'from' => $open ? null : $from,
+                'to' => $open ? null : $to,
+                'label' => $label,
+                ...$this->meaning($band['shares']),
+            ];
         }, $bands);
     }
 
@@ -176,10 +212,10 @@ final readonly class TestCard
         $decimals = max(abs($from), abs($to)) >= 3.0 ? 1 : 2;
         $low = number_format($from, $decimals, '.', '');
         if ((float) $low <= 0.0 && $from > -0.5) {
-            return 'under '.number_format($to, $decimals, '.', '').' '.$unit;
+            return 'under ' . number_format($to, $decimals, '.', '') . ' ' . $unit;
         }
 
-        return $low.' to '.number_format($to, $decimals, '.', '').' '.$unit;
+        return $low . ' to ' . number_format($to, $decimals, '.', '') . ' ' . $unit;
     }
 
     /**
@@ -192,7 +228,7 @@ final readonly class TestCard
         $total = array_sum(array_column($shares, 1));
         $byRemedy = [];
         $leading = [];
-        usort($shares, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
+        usort($shares, static fn(array $a, array $b): int => $b[1] <=> $a[1]);
         foreach ($shares as [$hypothesis, $share]) {
             $remedy = $hypothesis->remedy();
             $byRemedy[$remedy] = ($byRemedy[$remedy] ?? 0.0) + $share;
@@ -202,7 +238,12 @@ final readonly class TestCard
         $remedies = [];
         foreach (\array_slice($byRemedy, 0, 3, true) as $remedy => $share) {
             if ($total > 0.0 && $share / $total > 0.05) {
-                $remedies[] = ['remedy' => $remedy, 'label' => $this->words->remedy($remedy), 'fault' => $this->words->hypothesis($leading[$remedy]), 'probability' => $share / $total];
+                $remedies[] = [
+                    'remedy' => $remedy,
+                    'label' => $this->words->remedy($remedy),
+                    'fault' => $this->words->hypothesis($leading[$remedy]),
+                    'probability' => $share / $total,
+                ];
             }
         }
 

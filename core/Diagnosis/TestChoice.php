@@ -23,8 +23,7 @@ final readonly class TestChoice
         public float $cost,
         public float $minutes,
         public float $information,
-    ) {
-    }
+    ) {}
 
     public function gain(): float
     {

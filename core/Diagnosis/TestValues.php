@@ -55,7 +55,7 @@ final class TestValues
             }
         }
         $total = array_sum($this->chance);
-        $this->chance = array_map(static fn (float $c): float => $c / $total, $this->chance);
+        $this->chance = array_map(static fn(float $c): float => $c / $total, $this->chance);
     }
 
     /**
@@ -70,7 +70,7 @@ final class TestValues
         $leading = $this->leading();
         $choices = [];
         foreach ($this->circuit->tests as $test) {
-            if (!$test->offered && !isset($doubted[$test->key]) || isset($done[$test->key]) || !$this->canDo($test)) {
+            if ((!$test->offered && !isset($doubted[$test->key])) || isset($done[$test->key]) || !$this->canDo($test)) {
                 continue;
             }
             $choices[$test->key] = $this->choice($test, $opened, $leading, true);
@@ -81,7 +81,7 @@ final class TestValues
                 $exact[$key] = $choices[$key] = $this->choice($choice->test, $opened, $this->chance, false);
             }
         }
-        usort($choices, static fn (TestChoice $a, TestChoice $b): int => $b->gain() <=> $a->gain());
+        usort($choices, static fn(TestChoice $a, TestChoice $b): int => $b->gain() <=> $a->gain());
 
         return $choices;
     }
@@ -94,10 +94,15 @@ final class TestValues
     private function best(array $choices): array
     {
         $byMoney = $byTelling = $choices;
-        uasort($byMoney, static fn (TestChoice $a, TestChoice $b): int => $b->gain() <=> $a->gain());
-        uasort($byTelling, static fn (TestChoice $a, TestChoice $b): int => $b->information / $b->minutes <=> $a->information / $a->minutes);
+        uasort($byMoney, static fn(TestChoice $a, TestChoice $b): int => $b->gain() <=> $a->gain());
+        uasort(
+            $byTelling,
+            static fn(TestChoice $a, TestChoice $b): int => $b->information / $b->minutes <=>
+                $a->information / $a->minutes,
+        );
 
-        return \array_slice($byMoney, 0, self::BEST_BY_MONEY, true) + \array_slice($byTelling, 0, self::BEST_TELLING, true);
+        return \array_slice($byMoney, 0, self::BEST_BY_MONEY, true) +
+            \array_slice($byTelling, 0, self::BEST_TELLING, true);
     }
 
     /** @return array<string, float> chances of the leading suspects, adding up to 1 */
@@ -113,7 +118,7 @@ final class TestValues
             $sum += $chance;
         }
 
-        return array_map(static fn (float $c): float => $c / $sum, $leading);
+        return array_map(static fn(float $c): float => $c / $sum, $leading);
     }
 
     /** @return array<string, float> chances of the suspects that are followed, adding up to 1, largest first */
@@ -142,7 +147,13 @@ final class TestValues
         $now = HypothesisList::byRemedy($this->alive, $chances);
         [$after, $entropyAfter] = $this->after($test, $chances, $roughly);
 
-        return new TestChoice($test, $this->money->wasted($now) - $after, $this->settings->labour($minutes), $minutes, self::entropy($now) - $entropyAfter);
+        return new TestChoice(
+            $test,
+            $this->money->wasted($now) - $after,
+            $this->settings->labour($minutes),
+            $minutes,
+            self::entropy($now) - $entropyAfter,
+        );
     }
 
     private function canDo(Test $test): bool
@@ -188,7 +199,10 @@ final class TestValues
     private function outcomes(Test $test, array $chances, bool $roughly): array
     {
         $outcomes = [];
-        foreach ($this->foreseen->shares($test, array_intersect_key($this->alive, $chances), $roughly) as $key => $shares) {
+        foreach (
+            $this->foreseen->shares($test, array_intersect_key($this->alive, $chances), $roughly)
+            as $key => $shares
+        ) {
             foreach ($shares as $number => $share) {
                 $outcomes[$number][0] = ($outcomes[$number][0] ?? 0.0) + $chances[$key] * $share;
                 $outcomes[$number][1][$key] = $share;

@@ -45,15 +45,22 @@ final readonly class Traps
     public function all(): array
     {
         $episode = \count($this->case->replacements);
-        $readings = array_values(array_filter($this->case->standing(), static fn (Reading $r): bool => $r->episode === $episode && $r->trust === Trust::Measured));
+        $readings = array_values(
+            array_filter(
+                $this->case->standing(),
+                static fn(Reading $r): bool => $r->episode === $episode && $r->trust === Trust::Measured,
+            ),
+        );
 
-        return array_values(array_filter([
-            ...array_map($this->ofOne(...), $readings),
-            $this->together($readings),
-            $this->comesAndGoes($readings),
-            $this->blamedOnTheLoad($readings),
-            $this->newPart($readings),
-        ]));
+        return array_values(
+            array_filter([
+                ...array_map($this->ofOne(...), $readings),
+                $this->together($readings),
+                $this->comesAndGoes($readings),
+                $this->blamedOnTheLoad($readings),
+                $this->newPart($readings),
+            ]),
+        );
     }
 
     /** @return Warning|null */
@@ -63,11 +70,24 @@ final readonly class Traps
         $trap = match (true) {
             !$reading->steady => 'wanders',
             $test->trap === Trap::NoLoad && $this->isFull($reading, $test) => $test->trap->value,
-            ($test->trap === Trap::IdleTap || $test->trap === Trap::Ghost) && \is_float($reading->value) && $reading->value > self::IDLE_FROM => $test->trap->value,
+            ($test->trap === Trap::IdleTap || $test->trap === Trap::Ghost) &&
+                \is_float($reading->value) &&
+                $reading->value > self::IDLE_FROM
+                => $test->trap->value,
             $test->trap === Trap::Averaged => $test->trap->value,
-            ($test->trap === Trap::Lamp || $test->trap === Trap::SmallLamp) && $reading->value === LampState::Bright->value => $test->trap->value,
-            $test->probe->quantity === Quantity::Ohms && \is_float($reading->value) && $reading->value > self::HIGH_OHMS && $this->expected($test) < self::LOW_OHMS => 'range',
-            $test->probe->quantity === Quantity::Ohms && $reading->value === null && ($this->diagnosis->evidence->belief->slips[$reading->id] ?? 0.0) > self::DOUBTED && is_finite($this->expected($test)) => 'pin-order',
+            ($test->trap === Trap::Lamp || $test->trap === Trap::SmallLamp) &&
+                $reading->value === LampState::Bright->value
+                => $test->trap->value,
+            $test->probe->quantity === Quantity::Ohms &&
+                \is_float($reading->value) &&
+                $reading->value > self::HIGH_OHMS &&
+                $this->expected($test) < self::LOW_OHMS
+                => 'range',
+            $test->probe->quantity === Quantity::Ohms &&
+                $reading->value === null &&
+                ($this->diagnosis->evidence->belief->slips[$reading->id] ?? 0.0) > self::DOUBTED &&
+                is_finite($this->expected($test))
+                => 'pin-order',
             default => null,
         };
 
@@ -81,9 +101,18 @@ final readonly class Traps
      */
     private function together(array $readings): ?array
     {
-        $full = array_values(array_filter($readings, fn (Reading $r): bool => $this->circuit->tests[$r->test]->trap === Trap::Together && \is_float($r->value) && $r->value > self::FULL_FROM * $this->diagnosis->evidence->predictions->supplyOf(0)));
+        $full = array_values(
+            array_filter(
+                $readings,
+                fn(Reading $r): bool => $this->circuit->tests[$r->test]->trap === Trap::Together &&
+                    \is_float($r->value) &&
+                    $r->value > self::FULL_FROM * $this->diagnosis->evidence->predictions->supplyOf(0),
+            ),
+        );
 
-        return \count($full) < 2 || $this->diagnosis->suspects[0]->probability > 0.95 ? null : $this->warning('together', $full);
+        return \count($full) < 2 || $this->diagnosis->suspects[0]->probability > 0.95
+            ? null
+            : $this->warning('together', $full);
     }
 
     /**
@@ -96,7 +125,12 @@ final readonly class Traps
         if (!$this->case->intermittent) {
             return null;
         }
-        $good = array_values(array_filter($readings, fn (Reading $r): bool => \is_float($r->value) && $r->misbehaved !== true && $this->isAsSound($r)));
+        $good = array_values(
+            array_filter(
+                $readings,
+                fn(Reading $r): bool => \is_float($r->value) && $r->misbehaved !== true && $this->isAsSound($r),
+            ),
+        );
 
         return $good === [] ? null : $this->warning('comes-and-goes', $good);
     }
@@ -108,7 +142,9 @@ final readonly class Traps
      */
     private function blamedOnTheLoad(array $readings): ?array
     {
-        $chatters = array_values(array_filter($readings, static fn (Reading $r): bool => $r->value === SpeedState::CutsOut->value));
+        $chatters = array_values(
+            array_filter($readings, static fn(Reading $r): bool => $r->value === SpeedState::CutsOut->value),
+        );
         $upstream = 0.0;
         foreach ($this->diagnosis->evidence->belief->byHypothesis() as $key => $probability) {
             foreach ($this->diagnosis->evidence->hypotheses[$key]->faults as $fault) {
@@ -126,7 +162,13 @@ final readonly class Traps
      */
     private function newPart(array $readings): ?array
     {
-        $bad = array_values(array_filter($readings, fn (Reading $r): bool => $this->circuit->tests[$r->test]->probe->quantity === Quantity::Speed && $r->value !== SpeedState::Right->value));
+        $bad = array_values(
+            array_filter(
+                $readings,
+                fn(Reading $r): bool => $this->circuit->tests[$r->test]->probe->quantity === Quantity::Speed &&
+                    $r->value !== SpeedState::Right->value,
+            ),
+        );
 
         return $this->case->replacements === [] || $bad === [] ? null : $this->warning('new-part', $bad);
     }
@@ -159,8 +201,11 @@ final readonly class Traps
 
         return [
             'trap' => $trap,
-            'readings' => array_map(static fn (Reading $r): string => $r->id, $readings),
-            'sentence' => Words::general("traps.$trap", ['reading' => $words->reading($readings[0]), 'test' => $words->test($this->circuit->tests[$readings[0]->test])]),
+            'readings' => array_map(static fn(Reading $r): string => $r->id, $readings),
+            'sentence' => Words::general("traps.$trap", [
+                'reading' => $words->reading($readings[0]),
+                'test' => $words->test($this->circuit->tests[$readings[0]->test]),
+            ]),
         ];
     }
 }

@@ -13,10 +13,5 @@ final readonly class Verdict
      * @param list<\Ispira\Core\Family\CauseCheck> $causesToCheck not tested yet: the verdict is not final without them
      * @param bool $byElimination true when no test was left that could separate further
      */
-    public function __construct(
-        public Suspect $suspect,
-        public array $causesToCheck,
-        public bool $byElimination,
-    ) {
-    }
+    public function __construct(public Suspect $suspect, public array $causesToCheck, public bool $byElimination) {}
 }

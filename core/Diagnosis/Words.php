@@ -19,19 +19,29 @@ final class Words
 {
     private static ?Texts $general = null;
 
-    public function __construct(private readonly CircuitModel $circuit, public readonly DisplayUnits $units = new DisplayUnits())
-    {
-    }
+    public function __construct(
+        private readonly CircuitModel $circuit,
+        public readonly DisplayUnits $units = new DisplayUnits(),
+    ) {}
 
     /** @param array<string, string> $words */
     public static function general(string $key, array $words = []): string
     {
-        return (self::$general ??= Texts::fromFile(__DIR__.'/texts.en.json'))->get($key, $words);
+        return (self::$general ??= Texts::fromFile(__DIR__ . '/texts.en.json'))->get($key, $words);
     }
 
     public function remedy(string $remedy): string
     {
-        return $remedy === 'none' ? self::general('none') : implode(' and ', array_map(fn (string $part, int $n): string => $n === 0 ? $this->part($part) : lcfirst($this->part($part)), explode('+', $remedy), array_keys(explode('+', $remedy))));
+        return $remedy === 'none'
+            ? self::general('none')
+            : implode(
+                ' and ',
+                array_map(
+                    fn(string $part, int $n): string => $n === 0 ? $this->part($part) : lcfirst($this->part($part)),
+                    explode('+', $remedy),
+                    array_keys(explode('+', $remedy)),
+                ),
+            );
     }
 
     public function part(string $part): string
@@ -44,7 +54,13 @@ final class Words
         if ($hypothesis->faults === []) {
             return self::general('nothing-wrong');
         }
-        $faults = implode(' and ', array_map(fn ($fault): string => $this->circuit->texts->get("faults.$fault->text", $fault->words), $hypothesis->faults));
+        $faults = implode(
+            ' and ',
+            array_map(
+                fn($fault): string => $this->circuit->texts->get("faults.$fault->text", $fault->words),
+                $hypothesis->faults,
+            ),
+        );
 
         return $hypothesis->comesAndGoes ? self::general('comes-and-goes', ['fault' => $faults]) : $faults;
     }
@@ -70,7 +86,10 @@ final class Words
         $position = $this->circuit->positions[$setUp->position];
         $state = $setUp->text === null ? self::general('plugged') : $this->circuit->texts->get("setups.$setUp->text");
 
-        return $state.', '.($this->circuit->texts->find('position', ['position' => $position->label]) ?? self::general('position', ['position' => $position->label]));
+        return $state .
+            ', ' .
+            ($this->circuit->texts->find('position', ['position' => $position->label]) ??
+                self::general('position', ['position' => $position->label]));
     }
 
     public function choice(Test $test, string $value): string
@@ -85,7 +104,8 @@ final class Words
     /** What a mover does, in the family's own words where it has any. */
     public function state(string $value, PositionKind $kind): string
     {
-        return $this->circuit->texts->find("states.$kind->value.$value") ?? $this->circuit->texts->find("states.$value") ?? self::general("states.$kind->value.$value");
+        return $this->circuit->texts->find("states.$kind->value.$value") ??
+            ($this->circuit->texts->find("states.$value") ?? self::general("states.$kind->value.$value"));
     }
 
     public function reading(Reading $reading): string
@@ -95,7 +115,9 @@ final class Words
             return $this->choice($test, (string) $reading->value);
         }
 
-        return $reading->value === null ? self::general('over-range') : $this->number((float) $reading->value, $test->probe->quantity);
+        return $reading->value === null
+            ? self::general('over-range')
+            : $this->number((float) $reading->value, $test->probe->quantity);
     }
 
     /** In which unit a quantity is read and typed. */
@@ -112,12 +134,12 @@ final class Words
         }
         $size = abs($number);
         if ($quantity === Quantity::Ohms && $size >= 1000.0) {
-            return self::rounded($number / ($size >= 1e6 ? 1e6 : 1e3)).($size >= 1e6 ? ' MΩ' : ' kΩ');
+            return self::rounded($number / ($size >= 1e6 ? 1e6 : 1e3)) . ($size >= 1e6 ? ' MΩ' : ' kΩ');
         }
 
         $unit = $this->unit($quantity);
 
-        return self::rounded($unit->fromBase($number)).' '.$unit->symbol;
+        return self::rounded($unit->fromBase($number)) . ' ' . $unit->symbol;
     }
 
     private static function rounded(float $number): string

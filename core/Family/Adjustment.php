@@ -14,12 +14,7 @@ final readonly class Adjustment
     /** Up to which a drift grows, so that nothing is scaled below zero. */
     private const MOST_DEGREE = 1.3;
 
-    private function __construct(
-        public string $parameter,
-        public AdjustmentKind $kind,
-        public float $value,
-    ) {
-    }
+    private function __construct(public string $parameter, public AdjustmentKind $kind, public float $value) {}
 
     public static function set(string $parameter, float $value): self
     {
@@ -78,7 +73,11 @@ final readonly class Adjustment
     {
         return match ($this->kind) {
             AdjustmentKind::Add => new self($this->parameter, $this->kind, $this->value * $factor),
-            AdjustmentKind::Scale => new self($this->parameter, $this->kind, 1.0 + ($this->value - 1.0) * min($factor, self::MOST_DEGREE)),
+            AdjustmentKind::Scale => new self(
+                $this->parameter,
+                $this->kind,
+                1.0 + ($this->value - 1.0) * min($factor, self::MOST_DEGREE),
+            ),
             default => $this,
         };
     }

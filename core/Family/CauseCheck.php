@@ -10,10 +10,5 @@ namespace Ispira\Core\Family;
 final readonly class CauseCheck
 {
     /** @param string $test key of the test to do */
-    public function __construct(
-        public string $part,
-        public string $test,
-        public string $text,
-    ) {
-    }
+    public function __construct(public string $part, public string $test, public string $text) {}
 }

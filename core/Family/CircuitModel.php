@@ -42,7 +42,8 @@ final readonly class CircuitModel
      * @param list<mixed>          $identity  family, and what else decides the circuit and is not declared in it
      * @param string               $supply    element parameter that is the supply voltage at no load
      * @param list<Unknown>        $unknowns  what nobody knows exactly about this circuit
-     * @param \Closure(array<string, float>): array<string, float> $assign element parameters ("element.parameter") for values of the unknowns
+     * @param \Closure(array<string, float>): array<string, float> $assign element parameters ("element.parameter") for
+     *     values of the unknowns
      * @param list<Position>       $positions in the order of the selector, key-off and off first
      * @param list<SetUp>          $setUps
      * @param list<Test>           $tests
@@ -73,7 +74,10 @@ final readonly class CircuitModel
         public Sheet $sheet,
         public Texts $texts,
     ) {
-        $this->hash = hash('sha256', serialize([$identity, self::VERSION, $netlist, $positions, $setUps, $tests, $faults, $unknowns]));
+        $this->hash = hash(
+            'sha256',
+            serialize([$identity, self::VERSION, $netlist, $positions, $setUps, $tests, $faults, $unknowns]),
+        );
         $this->positions = array_column($positions, null, 'key');
         $this->setUps = array_column($setUps, null, 'key');
         $this->tests = array_column($tests, null, 'key');
@@ -93,7 +97,13 @@ final readonly class CircuitModel
     {
         $setUp = $this->setUps[$setUpKey];
 
-        return new Test("moving@$setUpKey", '', $setUpKey, Probe::speed($setUp->mover ?? $this->positions[$setUp->position]->mover), 0.0);
+        return new Test(
+            "moving@$setUpKey",
+            '',
+            $setUpKey,
+            Probe::speed($setUp->mover ?? $this->positions[$setUp->position]->mover),
+            0.0,
+        );
     }
 
     /**
@@ -132,7 +142,10 @@ final readonly class CircuitModel
         return $last ?? throw new \LogicException('A circuit without positions.');
     }
 
-    /** The mover whose full speed a heard speed is compared with: the one of the test's position, when the test watches another that stands for it. */
+    /**
+     * The mover whose full speed a heard speed is compared with: the one of the test's position, when the test watches
+     * another that stands for it.
+     */
     public function fullSpeedMover(Test $test): string
     {
         foreach ($this->positions as $position) {

@@ -15,9 +15,7 @@ final class DrawnSheet
     /** Current in A from which an element is drawn as live. */
     private const LIVE_FROM = 0.02;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @param array<array-key, string> $places where each node is found, in words
@@ -25,11 +23,21 @@ final class DrawnSheet
      *
      * @return array{width: float, height: float, nodes: array<array-key, array{x: float, y: float, volts: float|null, place: string}>, potential: array{unit: string, show: string, hide: string, supply: string}, elements: list<array{id: string, from: string, to: string, symbol: string, label: string, bends: list<array{0: float, 1: float}>, segment: int, side: string, groundAt: array{0: float, 1: float}|null, groundEnd: string|null, live: bool, open: bool}>}
      */
-    public static function of(Sheet $sheet, Netlist $netlist, SolvedState $point, array $places, array $potential): array
-    {
+    public static function of(
+        Sheet $sheet,
+        Netlist $netlist,
+        SolvedState $point,
+        array $places,
+        array $potential,
+    ): array {
         $nodes = [];
         foreach ($sheet->nodes as $node => [$x, $y]) {
-            $nodes[$node] = ['x' => $x, 'y' => $y, 'volts' => $point->potential((string) $node), 'place' => $places[$node] ?? (string) $node];
+            $nodes[$node] = [
+                'x' => $x,
+                'y' => $y,
+                'volts' => $point->potential((string) $node),
+                'place' => $places[$node] ?? (string) $node,
+            ];
         }
         $elements = [];
         foreach ($sheet->elements as $id => $drawn) {
@@ -50,6 +58,12 @@ final class DrawnSheet
             ];
         }
 
-        return ['width' => $sheet->width, 'height' => $sheet->height, 'nodes' => $nodes, 'potential' => $potential, 'elements' => $elements];
+        return [
+            'width' => $sheet->width,
+            'height' => $sheet->height,
+            'nodes' => $nodes,
+            'potential' => $potential,
+            'elements' => $elements,
+        ];
     }
 }

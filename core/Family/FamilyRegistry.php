@@ -16,8 +16,8 @@ final class FamilyRegistry
     public function __construct(array $places)
     {
         foreach ($places as $folder => $namespace) {
-            foreach (glob($folder.'/*/*Family.php') ?: [] as $file) {
-                $class = $namespace.'\\'.basename(\dirname($file)).'\\'.basename($file, '.php');
+            foreach (glob($folder . '/*/*Family.php') ?: [] as $file) {
+                $class = $namespace . '\\' . basename(\dirname($file)) . '\\' . basename($file, '.php');
                 if (is_a($class, Family::class, true)) {
                     $family = new $class();
                     $this->families[$family->key()] = $family;

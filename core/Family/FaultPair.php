@@ -9,10 +9,5 @@ namespace Ispira\Core\Family;
  */
 final readonly class FaultPair
 {
-    public function __construct(
-        public string $first,
-        public string $second,
-        public float $prior,
-    ) {
-    }
+    public function __construct(public string $first, public string $second, public float $prior) {}
 }

@@ -12,11 +12,7 @@ final readonly class Observation
     /**
      * @param array<string, float> $usual chance of each outcome when no fault says otherwise; adds up to 1
      */
-    public function __construct(
-        public string $key,
-        public array $usual,
-    ) {
-    }
+    public function __construct(public string $key, public array $usual) {}
 
     /**
      * Chances of something that changes while a place is moved, warm or knocked, as an entry of a fault's observations.

@@ -11,7 +11,8 @@ final readonly class OfferedRemedy
 {
     /**
      * @param string       $key        of the option
-     * @param string       $kind       component, module, part, assembly, salvage, conversion, revision, temporary (bridges some days) or appliance (all of it)
+     * @param string       $kind       component, module, part, assembly, salvage, conversion, revision, temporary
+     *     (bridges some days) or appliance (all of it)
      * @param list<string> $parts      keys of the parts that are then new or sound
      * @param list<string> $faults     texts of the only faults it cures; empty for all of its parts
      * @param float        $price      of purchase, with freight and tax
@@ -38,6 +39,5 @@ final readonly class OfferedRemedy
         public float $lost,
         public string $why,
         public string $whyNot,
-    ) {
-    }
+    ) {}
 }

@@ -33,8 +33,7 @@ final readonly class Parameter
         public ?array $onlyWith = null,
         public bool $naming = false,
         public bool $orOpen = false,
-    ) {
-    }
+    ) {}
 
     /** @param list<string> $choices */
     public static function choice(string $key, array $choices, string $default, bool $shapesMap = false): self
@@ -74,12 +73,40 @@ final readonly class Parameter
     /** The same, asked for only while another choice has one of some values. */
     public function onlyWith(string $key, string ...$values): self
     {
-        return new self($this->key, $this->kind, $this->default, $this->choices, $this->unit, $this->least, $this->most, $this->optional, $this->countOf, $this->shapesMap, ['key' => $key, 'values' => array_values($values)], $this->naming, $this->orOpen);
+        return new self(
+            $this->key,
+            $this->kind,
+            $this->default,
+            $this->choices,
+            $this->unit,
+            $this->least,
+            $this->most,
+            $this->optional,
+            $this->countOf,
+            $this->shapesMap,
+            ['key' => $key, 'values' => array_values($values)],
+            $this->naming,
+            $this->orOpen,
+        );
     }
 
     /** The same, which only names things. */
     public function naming(): self
     {
-        return new self($this->key, $this->kind, $this->default, $this->choices, $this->unit, $this->least, $this->most, $this->optional, $this->countOf, $this->shapesMap, $this->onlyWith, true, $this->orOpen);
+        return new self(
+            $this->key,
+            $this->kind,
+            $this->default,
+            $this->choices,
+            $this->unit,
+            $this->least,
+            $this->most,
+            $this->optional,
+            $this->countOf,
+            $this->shapesMap,
+            $this->onlyWith,
+            true,
+            $this->orOpen,
+        );
     }
 }

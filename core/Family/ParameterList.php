@@ -49,12 +49,15 @@ final readonly class ParameterList
             try {
                 // A text that was emptied is empty; a number that was is not known.
                 $given = $parameter->kind === 'text' && \array_key_exists($key, $raw) ? $given ?? '' : $given;
-                $values[$key] = $given === null || $parameter->kind !== 'text' && $given === '' || $given === [] ? $parameter->default : match ($parameter->kind) {
-                    'choice' => $this->choice($parameter, $given),
-                    'number' => $this->number($parameter, $given),
-                    'numbers' => $this->numbers($parameter, $given, $values),
-                    'text' => self::text($given),
-                };
+                $values[$key] =
+                    $given === null || ($parameter->kind !== 'text' && $given === '') || $given === []
+                        ? $parameter->default
+                        : match ($parameter->kind) {
+                            'choice' => $this->choice($parameter, $given),
+                            'number' => $this->number($parameter, $given),
+                            'numbers' => $this->numbers($parameter, $given, $values),
+                            'text' => self::text($given),
+                        };
             } catch (UnreadableNumber $error) {
                 $messages[$key] = $error->getMessage();
             }
@@ -84,7 +87,7 @@ final readonly class ParameterList
     {
         $given = \is_int($given) ? (string) $given : $given;
         if (!\is_string($given) || !\in_array($given, $parameter->choices, true)) {
-            throw new UnreadableNumber('Choose one of: '.implode(', ', $parameter->choices).'.');
+            throw new UnreadableNumber('Choose one of: ' . implode(', ', $parameter->choices) . '.');
         }
 
         return $given;
@@ -92,7 +95,9 @@ final readonly class ParameterList
 
     private static function text(mixed $given): string
     {
-        return \is_string($given) && \strlen($given) <= self::LONGEST_TEXT ? $given : throw new UnreadableNumber('Type at most '.self::LONGEST_TEXT.' characters.');
+        return \is_string($given) && \strlen($given) <= self::LONGEST_TEXT
+            ? $given
+            : throw new UnreadableNumber('Type at most ' . self::LONGEST_TEXT . ' characters.');
     }
 
     private function number(Parameter $parameter, mixed $given): float
@@ -115,12 +120,12 @@ final readonly class ParameterList
      */
     private function numbers(Parameter $parameter, mixed $given, array $values): array
     {
-        $of = $parameter->countOf === null ? null : ($values[$parameter->countOf] ?? null);
+        $of = $parameter->countOf === null ? null : $values[$parameter->countOf] ?? null;
         $count = is_numeric($of) ? (int) $of - 1 : 0;
         if (!\is_array($given) || \count($given) !== $count) {
             throw new UnreadableNumber("Give all $count values, or leave all of them empty.");
         }
 
-        return array_map(fn (mixed $one): float => $this->number($parameter, $one), array_values($given));
+        return array_map(fn(mixed $one): float => $this->number($parameter, $one), array_values($given));
     }
 }

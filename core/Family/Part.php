@@ -13,10 +13,5 @@ final readonly class Part
      * @param float $price   purchase price in the workshop's currency
      * @param float $minutes labour to replace it
      */
-    public function __construct(
-        public string $key,
-        public float $price,
-        public float $minutes,
-    ) {
-    }
+    public function __construct(public string $key, public float $price, public float $minutes) {}
 }

@@ -20,8 +20,7 @@ final readonly class Position
         public PositionKind $kind,
         public array $adjustments,
         public string $mover = 'motor',
-    ) {
-    }
+    ) {}
 
     /** Whether something should move here. */
     public function runs(): bool

@@ -17,8 +17,7 @@ final readonly class Probe
         public float $atSpeed = 1.0,
         public string $mover = '',
         public float $pullUp = 1.0,
-    ) {
-    }
+    ) {}
 
     /** Red lead on `$plus`, black lead on `$minus`. */
     public static function volts(string $plus, string $minus): self
@@ -71,8 +70,14 @@ final readonly class Probe
      * @param float $hertz   at `$atSpeed` rad/s
      * @param float $pullUp  V
      */
-    public static function frequency(string $mover, float $hertz, float $atSpeed, string $plus, string $minus, float $pullUp): self
-    {
+    public static function frequency(
+        string $mover,
+        float $hertz,
+        float $atSpeed,
+        string $plus,
+        string $minus,
+        float $pullUp,
+    ): self {
         return new self(Quantity::Frequency, $plus, $minus, $hertz, $atSpeed, $mover, $pullUp);
     }
 
@@ -109,6 +114,6 @@ final readonly class Probe
 
     public function key(): string
     {
-        return $this->quantity->value.':'.$this->at.($this->against === '' ? '' : ','.$this->against);
+        return $this->quantity->value . ':' . $this->at . ($this->against === '' ? '' : ',' . $this->against);
     }
 }

@@ -13,12 +13,7 @@ final readonly class Severity
      * @param list<Adjustment>     $adjustments
      * @param array<array-key, string> $acts       position → position whose contacts the control really makes
      */
-    public function __construct(
-        public array $adjustments,
-        public array $acts = [],
-        public float $share = 1.0,
-    ) {
-    }
+    public function __construct(public array $adjustments, public array $acts = [], public float $share = 1.0) {}
 
     /**
      * The only degree of a fault.
@@ -39,6 +34,12 @@ final readonly class Severity
      */
     public static function added(string $parameter, array $amounts): array
     {
-        return array_map(static fn (float $amount): self => new self([Adjustment::add($parameter, $amount)], share: 1.0 / \count($amounts)), $amounts);
+        return array_map(
+            static fn(float $amount): self => new self(
+                [Adjustment::add($parameter, $amount)],
+                share: 1.0 / \count($amounts),
+            ),
+            $amounts,
+        );
     }
 }

@@ -21,6 +21,5 @@ final readonly class Sheet
         public float $height,
         public array $nodes,
         public array $elements,
-    ) {
-    }
+    ) {}
 }

@@ -10,7 +10,8 @@ namespace Ispira\Core\Family;
 final readonly class SheetElement
 {
     /**
-     * @param string $symbol  wire, resistor, fuse, contact, relay, plug, motor, battery, coil, module, signal, transformer, vacuum, tank, one-way, diaphragm, winding, capacitor, mains
+     * @param string $symbol  wire, resistor, fuse, contact, relay, plug, motor, battery, coil, module, signal,
+     *     transformer, vacuum, tank, one-way, diaphragm, winding, capacitor, mains
      * @param list<array{0: float, 1: float}> $bends corners between the two ends
      * @param int    $segment which of the straight pieces carries the symbol, from 0
      * @param string $side    where the label stands: left, right, above or below
@@ -23,6 +24,5 @@ final readonly class SheetElement
         public int $segment = 0,
         public string $side = 'above',
         public ?array $groundAt = null,
-    ) {
-    }
+    ) {}
 }

@@ -15,9 +15,7 @@ final readonly class TemporaryRepair
      * @param array<string, list<string>> $refusals answers that forbid it, by the test that gives them
      * @param list<string>                $needed   tests that have to be done first
      */
-    public function __construct(public string $part, public int $days, public array $refusals, public array $needed)
-    {
-    }
+    public function __construct(public string $part, public int $days, public array $refusals, public array $needed) {}
 
     /**
      * Why it must not be done; null when nothing speaks against it.

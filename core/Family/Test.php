@@ -36,6 +36,5 @@ final readonly class Test
         public bool $repeatable = false,
         public bool $asked = false,
         public ?Trap $trap = null,
-    ) {
-    }
+    ) {}
 }

@@ -10,9 +10,7 @@ namespace Ispira\Core\Family;
 final class Texts
 {
     /** @param array<string, string> $sentences by dotted key */
-    private function __construct(private readonly array $sentences)
-    {
-    }
+    private function __construct(private readonly array $sentences) {}
 
     /** @throws \RuntimeException when the file is missing or is not a JSON object of texts */
     public static function fromFile(string $path): self
@@ -58,7 +56,7 @@ final class Texts
         $sentence = $this->sentences[$key] ?? throw new \OutOfBoundsException("No sentence is called \"$key\".");
         $replacements = [];
         foreach ($words as $name => $word) {
-            $replacements['{'.$name.'}'] = $word;
+            $replacements['{' . $name . '}'] = $word;
         }
 
         return strtr($sentence, $replacements);
@@ -72,8 +70,8 @@ final class Texts
     public function list(string $key): array
     {
         $list = [];
-        while (isset($this->sentences["$key.".\count($list)])) {
-            $list[] = $this->sentences["$key.".\count($list)];
+        while (isset($this->sentences["$key." . \count($list)])) {
+            $list[] = $this->sentences["$key." . \count($list)];
         }
 
         return $list;

@@ -14,8 +14,7 @@ final readonly class Unknown
         private float $centre,
         private float $spread,
         private bool $logarithmic,
-    ) {
-    }
+    ) {}
 
     /** Normal with a mean and a standard deviation. */
     public static function normal(string $name, float $mean, float $deviation): self

@@ -13,9 +13,7 @@ use Ispira\Core\Family\Quantity;
 final readonly class Hold
 {
     /** @param float|null $value null for over-range */
-    public function __construct(public ?float $value, public bool $wandered = false)
-    {
-    }
+    public function __construct(public ?float $value, public bool $wandered = false) {}
 
     /**
      * What is held after one more look at the samples.
@@ -32,7 +30,9 @@ final readonly class Hold
             return $held;
         }
 
-        return $held === null || $held->wandered || !self::isNothing($now->value, $quantity) ? new self($now->value) : $held;
+        return $held === null || $held->wandered || !self::isNothing($now->value, $quantity)
+            ? new self($now->value)
+            : $held;
     }
 
     private static function isNothing(?float $value, Quantity $quantity): bool

@@ -36,18 +36,27 @@ enum MeterFunction: string
         };
     }
 
-    /** The function of a name as a meter answers it, short or long form, quoted or not; null for one that is not known here. */
+    /**
+     * The function of a name as a meter answers it, short or long form, quoted or not; null for one that is not known
+     * here.
+     */
     public static function named(string $answer): ?self
     {
         $name = strtoupper(trim($answer, " \t\r\n\"'"));
-        $name = str_replace(['VOLTAGE', 'CURRENT', 'RESISTANCE', 'FRESISTANCE', 'CAPACITANCE', 'FREQUENCY'], ['VOLT', 'CURR', 'RES', 'RES', 'CAP', 'FREQ'], $name);
+        $name = str_replace(
+            ['VOLTAGE', 'CURRENT', 'RESISTANCE', 'FRESISTANCE', 'CAPACITANCE', 'FREQUENCY'],
+            ['VOLT', 'CURR', 'RES', 'RES', 'CAP', 'FREQ'],
+            $name,
+        );
 
-        return self::tryFrom(match ($name) {
-            'VOLT' => 'VOLT:DC',
-            'CURR' => 'CURR:DC',
-            'FRES' => 'RES',
-            default => $name,
-        });
+        return self::tryFrom(
+            match ($name) {
+                'VOLT' => 'VOLT:DC',
+                'CURR' => 'CURR:DC',
+                'FRES' => 'RES',
+                default => $name,
+            },
+        );
     }
 
     /** As it stands on the dial. */

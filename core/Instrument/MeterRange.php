@@ -11,9 +11,7 @@ final class MeterRange
 {
     private const HEADROOM = 1.3;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @param list<float> $expected what the test shows, one for each case; INF for open

@@ -14,9 +14,7 @@ final class ScpiReply
     private const NOT_A_NUMBER = 9.91e37;
     private const MOST_BYTES = 512;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @return float|null null for over-range
@@ -28,7 +26,9 @@ final class ScpiReply
         $text = self::text($reply);
         // Some meters list several results, or put the unit behind.
         $first = trim(explode(',', $text)[0]);
-        if (preg_match('/^([+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d{1,3})?)\s*[A-Za-zΩµ%]{0,8}$/u', $first, $found) !== 1) {
+        if (
+            preg_match('/^([+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d{1,3})?)\s*[A-Za-zΩµ%]{0,8}$/u', $first, $found) !== 1
+        ) {
             throw new MeterTrouble(\sprintf('The meter answered "%s", which is no number.', self::shown($text)));
         }
         $number = (float) $found[1];
@@ -60,7 +60,15 @@ final class ScpiReply
     {
         $text = self::text($reply);
 
-        return self::shown(implode(' ', array_filter(array_map(trim(...), explode(',', $text)), static fn (string $part): bool => $part !== '' && $part !== '0')));
+        return self::shown(
+            implode(
+                ' ',
+                array_filter(
+                    array_map(trim(...), explode(',', $text)),
+                    static fn(string $part): bool => $part !== '' && $part !== '0',
+                ),
+            ),
+        );
     }
 
     /** @throws MeterTrouble */

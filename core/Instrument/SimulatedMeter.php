@@ -45,14 +45,18 @@ final class SimulatedMeter
     {
         $header = strtoupper(explode(' ', $command)[0]);
         if (preg_match('/^(CONF|CONFIGURE|MEAS|MEASURE):(.+?)(\?)?$/', $header, $found) === 1) {
-            return $this->configured($found[2], $found[1][0] === 'M' && ($found[3] ?? '') === '?', $found[1][0] === 'C' && !isset($found[3]));
+            return $this->configured(
+                $found[2],
+                $found[1][0] === 'M' && ($found[3] ?? '') === '?',
+                $found[1][0] === 'C' && !isset($found[3]),
+            );
         }
 
         return match ($header) {
             '' => null,
             '*IDN?' => 'ISPIRA,SIMULATED BENCH METER,0,1',
             'READ?', 'FETC?', 'FETCH?' => $this->measured(),
-            'FUNC?', 'FUNCTION?', 'SENS:FUNC?' => '"'.$this->function->value.'"',
+            'FUNC?', 'FUNCTION?', 'SENS:FUNC?' => '"' . $this->function->value . '"',
             'SYST:ERR?', 'SYSTEM:ERROR?' => array_shift($this->errors) ?? '+0,"No error"',
             '*CLS', '*RST' => $this->cleared(),
             '*OPC?' => '1',
@@ -67,7 +71,7 @@ final class SimulatedMeter
             return $this->failed('-113,"Undefined header"');
         }
         if ($this->stuck !== null && $function !== $this->stuck) {
-            return $this->failed('-221,"Settings conflict; dial at '.$this->stuck->label().'"');
+            return $this->failed('-221,"Settings conflict; dial at ' . $this->stuck->label() . '"');
         }
         $this->function = $function;
 

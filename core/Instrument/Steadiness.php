@@ -26,15 +26,13 @@ final readonly class Steadiness
      * @param bool       $held    whether it has come to rest
      * @param bool       $wanders whether it should have by now and did not
      */
-    private function __construct(public ?float $value, public bool $held, public bool $wanders)
-    {
-    }
+    private function __construct(public ?float $value, public bool $held, public bool $wanders) {}
 
     /** @param non-empty-list<float|null> $samples oldest first */
     public static function of(array $samples, Quantity $quantity): self
     {
         $last = \array_slice($samples, -self::AGREE);
-        $numbers = array_values(array_filter($last, static fn (?float $one): bool => $one !== null));
+        $numbers = array_values(array_filter($last, static fn(?float $one): bool => $one !== null));
         $patient = \count($samples) < self::PATIENCE;
         if ($numbers === []) {
             return new self(null, \count($last) === self::AGREE, false);
@@ -44,7 +42,8 @@ final readonly class Steadiness
             return new self($mean, false, !$patient);
         }
         $spread = max($numbers) - min($numbers);
-        $held = \count($last) === self::AGREE && $spread <= self::WITHIN * Likelihood::instrumentSpread($quantity, $mean);
+        $held =
+            \count($last) === self::AGREE && $spread <= self::WITHIN * Likelihood::instrumentSpread($quantity, $mean);
 
         return new self($mean, $held, !$held && !$patient);
     }

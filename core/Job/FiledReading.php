@@ -24,6 +24,5 @@ final readonly class FiledReading
         public ?string $struckBecause,
         public array $doubts = [],
         public ?string $keptAt = null,
-    ) {
-    }
+    ) {}
 }

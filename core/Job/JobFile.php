@@ -40,13 +40,12 @@ final readonly class JobFile
         public array $entries = [],
         public array $runs = [],
         public array $photos = [],
-    ) {
-    }
+    ) {}
 
     public function caseFile(): CaseFile
     {
         return new CaseFile(
-            array_map(static fn (FiledReading $filed): Reading => $filed->reading, $this->readings),
+            array_map(static fn(FiledReading $filed): Reading => $filed->reading, $this->readings),
             array_column($this->replacements, 'remedy'),
             $this->job['intermittent'],
             ReplacedBefore::count($this->job['replacedBefore']),

@@ -60,6 +60,7 @@ enum JobKind: string
     /** Whether a machine is there whose speeds have to be right for that end. */
     public function provesBeforeIt(Outcome $outcome): bool
     {
-        return $this !== self::LoosePart && \in_array($outcome, [Outcome::Repaired, Outcome::Temporary, Outcome::ProvenGood, Outcome::Adjusted], true);
+        return $this !== self::LoosePart &&
+            \in_array($outcome, [Outcome::Repaired, Outcome::Temporary, Outcome::ProvenGood, Outcome::Adjusted], true);
     }
 }

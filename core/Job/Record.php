@@ -48,7 +48,7 @@ final class Record
     {
         $value = $this->data[$key] ?? null;
         if ($value !== null && (!\is_string($value) || mb_strlen($value) > self::LONGEST_TEXT)) {
-            throw FileError::at("$this->path.$key", 'must be a text of at most '.self::LONGEST_TEXT.' characters.');
+            throw FileError::at("$this->path.$key", 'must be a text of at most ' . self::LONGEST_TEXT . ' characters.');
         }
 
         return $value;
@@ -86,7 +86,9 @@ final class Record
     {
         $value = $this->data[$key] ?? 0;
 
-        return \is_int($value) && $value >= 0 && $value <= $most ? $value : throw FileError::at("$this->path.$key", "must be a whole number from zero to $most.");
+        return \is_int($value) && $value >= 0 && $value <= $most
+            ? $value
+            : throw FileError::at("$this->path.$key", "must be a whole number from zero to $most.");
     }
 
     public function optionalNumber(string $key): ?float

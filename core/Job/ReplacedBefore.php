@@ -9,9 +9,7 @@ namespace Ispira\Core\Job;
  */
 final class ReplacedBefore
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     public static function count(?string $note): int
     {
@@ -19,6 +17,11 @@ final class ReplacedBefore
             return 0;
         }
 
-        return \count(array_filter(preg_split('/[,;+\n]|\band\b/i', $note) ?: [], static fn (string $part): bool => trim($part) !== ''));
+        return \count(
+            array_filter(
+                preg_split('/[,;+\n]|\band\b/i', $note) ?: [],
+                static fn(string $part): bool => trim($part) !== '',
+            ),
+        );
     }
 }

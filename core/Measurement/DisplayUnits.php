@@ -19,13 +19,11 @@ final readonly class DisplayUnits
     ];
 
     /** @param array<string, string> $chosen symbols by base unit, against the system */
-    public function __construct(public string $system = self::METRIC, private array $chosen = [])
-    {
-    }
+    public function __construct(public string $system = self::METRIC, private array $chosen = []) {}
 
     public function unit(string $base): Unit
     {
-        $symbol = $this->chosen[$base] ?? self::SYSTEMS[$this->system][$base] ?? $base;
+        $symbol = $this->chosen[$base] ?? (self::SYSTEMS[$this->system][$base] ?? $base);
         foreach (Unit::for($base) as $unit) {
             if ($unit->symbol === $symbol) {
                 return $unit;
@@ -38,7 +36,9 @@ final readonly class DisplayUnits
     /** @return list<string> symbols of the units from which a field can be given one, where there is a choice */
     public static function choices(string $base): array
     {
-        return \in_array($base, ['Pa', 'kPa', 'K'], true) ? array_map(static fn (Unit $unit): string => $unit->symbol, Unit::for($base)) : [];
+        return \in_array($base, ['Pa', 'kPa', 'K'], true)
+            ? array_map(static fn(Unit $unit): string => $unit->symbol, Unit::for($base))
+            : [];
     }
 
     /** The same with one quantity in a unit of its own. @throws \OutOfBoundsException */

@@ -9,9 +9,7 @@ namespace Ispira\Core\Measurement;
  */
 final readonly class Measure
 {
-    public function __construct(public ?float $number, public Unit $unit)
-    {
-    }
+    public function __construct(public ?float $number, public Unit $unit) {}
 
     public function isOverRange(): bool
     {
@@ -35,16 +33,21 @@ final readonly class Measure
             return 'OL';
         }
 
-        return self::shifted($this->number, -(Unit::PREFIXES[$prefix] ?? 0)).' '.$prefix.$this->unit->symbol;
+        return self::shifted($this->number, -(Unit::PREFIXES[$prefix] ?? 0)) . ' ' . $prefix . $this->unit->symbol;
     }
 
-    /** The shortest decimal digits that stand for the number, with the point moved: no arithmetic, so nothing is rounded. */
+    /**
+     * The shortest decimal digits that stand for the number, with the point moved: no arithmetic, so nothing is
+     * rounded.
+     */
     private static function shifted(float $number, int $places): string
     {
-        [$digits, $exponent] = explode('e', sprintf('%se0', $number === 0.0 ? '0' : self::scientific($number))) + [1 => '0'];
+        [$digits, $exponent] = explode('e', sprintf('%se0', $number === 0.0 ? '0' : self::scientific($number))) + [
+            1 => '0',
+        ];
         $shift = (int) $exponent + $places;
 
-        return $shift === 0 ? $digits : $digits.'e'.$shift;
+        return $shift === 0 ? $digits : $digits . 'e' . $shift;
     }
 
     private static function scientific(float $number): string

@@ -9,10 +9,12 @@ namespace Ispira\Core\Measurement;
  *
  *     measure   = over-range | number [ prefix ] [ unit ]
  *     over-range = "OL" | "O.L" | "O.L." | "0L" | "over" | "over range" | "∞" | "inf"
- *     number    = [ "+" | "-" | "−" ] ( digits [ ( "." | "," ) [ digits ] ] | ( "." | "," ) digits ) [ "e" [ sign ] digits ]
+ *     number    = [ "+" | "-" | "−" ] ( digits [ ( "." | "," ) [ digits ] ] | ( "." | "," ) digits ) [ "e" [ sign ]
+ * digits ]
  *     prefix    = "p" | "n" | "u" | "µ" | "m" | "k" | "K" | "M" | "G"
  *
- * Spaces may stand between the parts. Over-range is told by any case of its letters. A prefix is taken into the number as a
+ * Spaces may stand between the parts. Over-range is told by any case of its letters. A prefix is taken into the number
+ * as a
  * decimal exponent before that is rounded, so "420m" and "0.42" are the same number.
  */
 final class MeasureReader
@@ -39,14 +41,19 @@ final class MeasureReader
         if ($base !== '' && preg_match(self::OVER_RANGE, $given) === 1) {
             return new Measure(null, $unit);
         }
-        if (preg_match('/^\s*'.self::NUMBER.'\s*(.*?)\s*$/u', $given, $found) !== 1) {
+        if (preg_match('/^\s*' . self::NUMBER . '\s*(.*?)\s*$/u', $given, $found) !== 1) {
             throw new UnreadableNumber(self::complaint($given, $unit));
         }
         [, $sign, $digits, $exponent, $tail] = $found;
         [$prefix, $read] = self::tail($tail, $unit) ?? throw new UnreadableNumber(self::complaint($given, $unit));
         $power = (int) str_replace('−', '-', $exponent === '' ? '0' : $exponent) + $prefix;
 
-        return new Measure(self::finite((float) (($sign === '' || $sign === '+' ? '' : '-').str_replace(',', '.', $digits)."e$power")), $read);
+        return new Measure(
+            self::finite(
+                (float) (($sign === '' || $sign === '+' ? '' : '-') . str_replace(',', '.', $digits) . "e$power"),
+            ),
+            $read,
+        );
     }
 
     /**
@@ -79,7 +86,9 @@ final class MeasureReader
 
     private static function complaint(string $given, Unit $unit): string
     {
-        return $unit->symbol === '' ? "\"$given\" is not a number." : "\"$given\" is not a value in $unit->symbol. Type a number such as 12.4, 0,35 or 420m.";
+        return $unit->symbol === ''
+            ? "\"$given\" is not a number."
+            : "\"$given\" is not a value in $unit->symbol. Type a number such as 12.4, 0,35 or 420m.";
     }
 
     private static function finite(float $number): float

@@ -19,6 +19,7 @@ final class NumberReader
      */
     public static function read(mixed $given, string $base, ?string $assumed = null): float
     {
-        return MeasureReader::read($given, $base, $assumed)->inBase() ?? throw new UnreadableNumber('Over-range is no number here: type a value.');
+        return MeasureReader::read($given, $base, $assumed)->inBase() ??
+            throw new UnreadableNumber('Over-range is no number here: type a value.');
     }
 }

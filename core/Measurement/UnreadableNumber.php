@@ -7,6 +7,4 @@ namespace Ispira\Core\Measurement;
 /**
  * A text that is not the value it should be; the message says what to type instead.
  */
-final class UnreadableNumber extends \InvalidArgumentException
-{
-}
+final class UnreadableNumber extends \InvalidArgumentException {}

@@ -23,6 +23,5 @@ final readonly class Chart
         public array $marks = [],
         public array $bands = [],
         public array $levels = [],
-    ) {
-    }
+    ) {}
 }

@@ -10,7 +10,10 @@ namespace Ispira\Core\Planning;
 final readonly class Figure
 {
     /** @param 'fine'|'refused'|'' $standing */
-    public function __construct(public string $label, public string $value, public string $standing = '', public string $note = '')
-    {
-    }
+    public function __construct(
+        public string $label,
+        public string $value,
+        public string $standing = '',
+        public string $note = '',
+    ) {}
 }

@@ -8,7 +8,8 @@ use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Family\Sheet;
 
 /**
- * What a planner found, in the order in which it is read: cautions, what is refused, what to do, figures, tables, pictures.
+ * What a planner found, in the order in which it is read: cautions, what is refused, what to do, figures, tables,
+ * pictures.
  */
 final readonly class Plan
 {
@@ -34,6 +35,5 @@ final readonly class Plan
         public ?Sheet $sheet = null,
         public ?Netlist $netlist = null,
         public array $worked = [],
-    ) {
-    }
+    ) {}
 }

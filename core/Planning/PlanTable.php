@@ -14,7 +14,10 @@ final readonly class PlanTable
      * @param list<list<string>> $rows
      * @param list<int>          $marked  numbers of the rows that stand out
      */
-    public function __construct(public string $title, public array $columns, public array $rows, public array $marked = [])
-    {
-    }
+    public function __construct(
+        public string $title,
+        public array $columns,
+        public array $rows,
+        public array $marked = [],
+    ) {}
 }

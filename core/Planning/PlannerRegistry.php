@@ -14,8 +14,8 @@ final class PlannerRegistry
 
     public function __construct()
     {
-        foreach (glob(__DIR__.'/*/*Planner.php') ?: [] as $file) {
-            $class = __NAMESPACE__.'\\'.basename(\dirname($file)).'\\'.basename($file, '.php');
+        foreach (glob(__DIR__ . '/*/*Planner.php') ?: [] as $file) {
+            $class = __NAMESPACE__ . '\\' . basename(\dirname($file)) . '\\' . basename($file, '.php');
             if (is_a($class, Planner::class, true)) {
                 $planner = new $class();
                 $this->planners[$planner->key()] = $planner;

@@ -12,7 +12,5 @@ use Ispira\Core\Family\Quantity;
 final readonly class Worked
 {
     /** @param float $value in the base unit of the quantity; INF for open */
-    public function __construct(public Quantity $quantity, public float $value, public string $label)
-    {
-    }
+    public function __construct(public Quantity $quantity, public float $value, public string $label) {}
 }

@@ -10,7 +10,10 @@ namespace Ispira\Core\Procedure;
 final readonly class Marked
 {
     /** @param float $at seconds of the server's clock */
-    public function __construct(public MarkKind $kind, public int $step, public float $at, public ?string $note = null)
-    {
-    }
+    public function __construct(
+        public MarkKind $kind,
+        public int $step,
+        public float $at,
+        public ?string $note = null,
+    ) {}
 }

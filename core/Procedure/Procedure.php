@@ -27,8 +27,7 @@ final readonly class Procedure
         public array $cautions,
         public array $steps,
         public array $abort,
-    ) {
-    }
+    ) {}
 
     public function serves(string $family): bool
     {
@@ -50,8 +49,21 @@ final readonly class Procedure
     /** The same with its waits for a stored charge as long as that one needs. */
     public function withCharge(StoredCharge $charge): self
     {
-        $steps = array_map(static fn (Step $step): Step => $step->wait?->formula === StoredCharge::FORMULA ? $step->waiting($step->wait->lasting(max($step->wait->least, (int) ceil($charge->seconds())))) : $step, $this->steps);
+        $steps = array_map(
+            static fn(Step $step): Step => $step->wait?->formula === StoredCharge::FORMULA
+                ? $step->waiting($step->wait->lasting(max($step->wait->least, (int) ceil($charge->seconds()))))
+                : $step,
+            $this->steps,
+        );
 
-        return new self($this->key, $this->title, $this->summary, $this->families, $this->cautions, $steps, $this->abort);
+        return new self(
+            $this->key,
+            $this->title,
+            $this->summary,
+            $this->families,
+            $this->cautions,
+            $steps,
+            $this->abort,
+        );
     }
 }

@@ -7,6 +7,4 @@ namespace Ispira\Core\Procedure;
 /**
  * A text that is no procedure; the message says where and what is wrong.
  */
-final class ProcedureError extends \RuntimeException
-{
-}
+final class ProcedureError extends \RuntimeException {}

@@ -45,24 +45,55 @@ final class ProcedureFormat
             'summary' => $procedure->summary,
             'families' => $procedure->families,
             'cautions' => $procedure->cautions,
-            'steps' => array_map(static fn (Step $step): array => array_filter([
-                'text' => $step->text,
-                'cautions' => $step->cautions,
-                'wait' => $step->wait === null ? null : array_filter(['least' => $step->wait->least, 'most' => $step->wait->most, 'reason' => $step->wait->reason, 'formula' => $step->wait->formula], static fn (mixed $one): bool => $one !== null),
-                'expect' => $step->expect,
-                'otherwise' => $step->otherwise,
-                'confirm' => $step->confirm,
-            ], static fn (mixed $one): bool => $one !== null && $one !== []), $procedure->steps),
+            'steps' => array_map(
+                static fn(Step $step): array => array_filter(
+                    [
+                        'text' => $step->text,
+                        'cautions' => $step->cautions,
+                        'wait' =>
+                            $step->wait === null
+                                ? null
+                                : array_filter(
+                                    [
+                                        'least' => $step->wait->least,
+                                        'most' => $step->wait->most,
+                                        'reason' => $step->wait->reason,
+                                        'formula' => $step->wait->formula,
+                                    ],
+                                    static fn(mixed $one): bool => $one !== null,
+                                ),
+                        'expect' => $step->expect,
+                        'otherwise' => $step->otherwise,
+                        'confirm' => $step->confirm,
+                    ],
+                    static fn(mixed $one): bool => $one !== null && $one !== [],
+                ),
+                $procedure->steps,
+            ),
             'abort' => $procedure->abort,
         ];
     }
 
     private static function procedure(mixed $data): Procedure
     {
-        if (!\is_array($data) || ($data['format'] ?? null) !== Procedure::NAME || ($data['version'] ?? null) !== Procedure::VERSION) {
-            throw FileError::at('format', 'must be "'.Procedure::NAME.'", version '.Procedure::VERSION.'.');
+        if (
+            !\is_array($data) ||
+            ($data['format'] ?? null) !== Procedure::NAME ||
+            ($data['version'] ?? null) !== Procedure::VERSION
+        ) {
+            throw FileError::at('format', 'must be "' . Procedure::NAME . '", version ' . Procedure::VERSION . '.');
         }
-        $record = new Record($data, 'procedure', ['format', 'version', 'key', 'title', 'summary', 'families', 'cautions', 'steps', 'abort']);
+        $record = new Record($data, 'procedure', [
+            'format',
+            'version',
+            'key',
+            'title',
+            'summary',
+            'families',
+            'cautions',
+            'steps',
+            'abort',
+        ]);
         $key = $record->text('key');
         if (preg_match('/^[a-z][a-z0-9-]{1,58}$/', $key) !== 1) {
             throw FileError::at('key', 'is made of lower case letters, digits and hyphens.');
@@ -73,7 +104,15 @@ final class ProcedureFormat
         }
         $families = self::texts($record, 'families', 'families');
 
-        return new Procedure($key, $record->text('title'), $record->text('summary'), $families, self::some(self::texts($record, 'cautions', 'cautions'), 'cautions'), self::some($steps, 'steps'), self::some(self::texts($record, 'abort', 'abort'), 'abort'));
+        return new Procedure(
+            $key,
+            $record->text('title'),
+            $record->text('summary'),
+            $families,
+            self::some(self::texts($record, 'cautions', 'cautions'), 'cautions'),
+            self::some($steps, 'steps'),
+            self::some(self::texts($record, 'abort', 'abort'), 'abort'),
+        );
     }
 
     private static function step(mixed $item, string $path): Step
@@ -85,8 +124,13 @@ final class ProcedureFormat
             $least = $told->count('least', self::LONGEST_WAIT);
             $most = $told->get('most') === null ? null : $told->count('most', self::LONGEST_WAIT);
             $formula = $told->optionalText('formula');
-            if ($most !== null && $most < $least || $formula !== null && $formula !== StoredCharge::FORMULA) {
-                throw FileError::at("$path.wait", 'needs least in seconds, most not below it, and no other formula than "'.StoredCharge::FORMULA.'".');
+            if (($most !== null && $most < $least) || ($formula !== null && $formula !== StoredCharge::FORMULA)) {
+                throw FileError::at(
+                    "$path.wait",
+                    'needs least in seconds, most not below it, and no other formula than "' .
+                        StoredCharge::FORMULA .
+                        '".',
+                );
             }
             $wait = new Wait($least, $most, $told->text('reason'), $formula);
         }
@@ -94,7 +138,14 @@ final class ProcedureFormat
             throw FileError::at("$path.otherwise", 'says what to do when "expect" is not seen: give that too.');
         }
 
-        return new Step($record->text('text'), self::texts($record, 'cautions', "$path.cautions"), $wait, $record->optionalText('expect'), $record->optionalText('otherwise'), $record->optionalText('confirm'));
+        return new Step(
+            $record->text('text'),
+            self::texts($record, 'cautions', "$path.cautions"),
+            $wait,
+            $record->optionalText('expect'),
+            $record->optionalText('otherwise'),
+            $record->optionalText('confirm'),
+        );
     }
 
     /** @return list<string> */

@@ -17,7 +17,7 @@ final class ProcedureLibrary
     {
         if ($this->all === null) {
             $this->all = [];
-            foreach (glob(__DIR__.'/shipped/*.json') ?: [] as $file) {
+            foreach (glob(__DIR__ . '/shipped/*.json') ?: [] as $file) {
                 $procedure = ProcedureFormat::read((string) file_get_contents($file));
                 $this->all[$procedure->key] = $procedure;
             }

@@ -15,9 +15,13 @@ final readonly class Run
      * @param string|null  $aborted   why it was broken off
      * @param list<Marked> $marks     what was noted of the steps before, in order
      */
-    private function __construct(public Procedure $procedure, public int $step, public float $since, public ?string $aborted, public array $marks)
-    {
-    }
+    private function __construct(
+        public Procedure $procedure,
+        public int $step,
+        public float $since,
+        public ?string $aborted,
+        public array $marks,
+    ) {}
 
     /** @param list<Marked> $marks in the order noted */
     public static function of(Procedure $procedure, float $started, array $marks): self
@@ -78,13 +82,15 @@ final readonly class Run
         }
         $remaining = $this->remaining($now);
         if ($remaining > 0.0) {
-            throw new NotYet('Not yet: '.self::clock($remaining)." to go. {$current->wait?->reason}");
+            throw new NotYet('Not yet: ' . self::clock($remaining) . " to go. {$current->wait?->reason}");
         }
         if ($current->confirm !== null && !$confirmed) {
             throw new NotYet("This cannot be undone. $current->confirm");
         }
         if ($current->expect !== null && !$seen) {
-            throw new NotYet($current->otherwise ?? 'Without that the procedure does not go on: break it off, or do the step again.');
+            throw new NotYet(
+                $current->otherwise ?? 'Without that the procedure does not go on: break it off, or do the step again.',
+            );
         }
 
         return new Marked(MarkKind::Done, $step, $now);

@@ -23,8 +23,7 @@ final readonly class Step
         public ?string $expect = null,
         public ?string $otherwise = null,
         public ?string $confirm = null,
-    ) {
-    }
+    ) {}
 
     public function waiting(Wait $wait): self
     {

@@ -11,7 +11,10 @@ final readonly class StoredCharge
 {
     public const FORMULA = 'stored-charge';
 
-    /** Voltage in V to which it is left to fall before anything is touched: half of the 60 V that direct current may have where it can be touched. */
+    /**
+     * Voltage in V to which it is left to fall before anything is touched: half of the 60 V that direct current may
+     * have where it can be touched.
+     */
     private const SAFE_VOLTS = 30.0;
 
     /** Twice the computed time: capacitors and bleeders stray. */
@@ -32,6 +35,8 @@ final readonly class StoredCharge
     /** t = R·C·ln(V/V safe), with its margin, in s. */
     public function seconds(): float
     {
-        return $this->volts <= self::SAFE_VOLTS ? 0.0 : self::MARGIN * $this->ohms * $this->microfarads * 1e-6 * log($this->volts / self::SAFE_VOLTS);
+        return $this->volts <= self::SAFE_VOLTS
+            ? 0.0
+            : self::MARGIN * $this->ohms * $this->microfarads * 1e-6 * log($this->volts / self::SAFE_VOLTS);
     }
 }

@@ -9,9 +9,7 @@ namespace Ispira\Core\Quality;
  */
 final readonly class Doubt
 {
-    public function __construct(public string $rule, public string $sentence)
-    {
-    }
+    public function __construct(public string $rule, public string $sentence) {}
 
     /** @return array{rule: string, sentence: string} */
     public function toArray(): array

@@ -21,16 +21,23 @@ use Ispira\Core\Measurement\DisplayUnits;
  */
 final readonly class QualityCheck
 {
-    public function __construct(private PredictionStore $store = new NoStore())
-    {
-    }
+    public function __construct(private PredictionStore $store = new NoStore()) {}
 
     /** @return non-empty-list<QualityRule> */
     public static function rules(): array
     {
         return [
-            new Rules\Wandering(), new Rules\Impossible(), new Rules\Reversed(), new Rules\Thousandfold(), new Rules\DecimalPlace(), new Rules\WrongFunction(),
-            new Rules\Unchanged(), new Rules\RailOutside(), new Rules\SumOfParts(), new Rules\Contradicts(), new Rules\WeakLowOhms(),
+            new Rules\Wandering(),
+            new Rules\Impossible(),
+            new Rules\Reversed(),
+            new Rules\Thousandfold(),
+            new Rules\DecimalPlace(),
+            new Rules\WrongFunction(),
+            new Rules\Unchanged(),
+            new Rules\RailOutside(),
+            new Rules\SumOfParts(),
+            new Rules\Contradicts(),
+            new Rules\WeakLowOhms(),
         ];
     }
 
@@ -39,16 +46,30 @@ final readonly class QualityCheck
      *
      * @return list<Doubt>
      */
-    public function of(CircuitModel $circuit, CaseFile $case, Reading $reading, DisplayUnits $units = new DisplayUnits()): array
-    {
+    public function of(
+        CircuitModel $circuit,
+        CaseFile $case,
+        Reading $reading,
+        DisplayUnits $units = new DisplayUnits(),
+    ): array {
         $test = $circuit->tests[$reading->test];
         if (!$test->probe->quantity->isNumber()) {
             return [];
         }
         $hypotheses = HypothesisList::of($circuit, $case->intermittent);
         $predictions = new Predictions($circuit, $hypotheses[HypothesisList::NOTHING_WRONG], $this->store);
-        $earlier = array_values(array_filter($case->standing(), static fn (Reading $r): bool => $r->episode === $reading->episode));
-        $context = new ReadingInContext($circuit, $reading, \is_float($reading->value) ? $reading->value : \INF, $earlier, new Words($circuit, $units), $hypotheses, $predictions);
+        $earlier = array_values(
+            array_filter($case->standing(), static fn(Reading $r): bool => $r->episode === $reading->episode),
+        );
+        $context = new ReadingInContext(
+            $circuit,
+            $reading,
+            \is_float($reading->value) ? $reading->value : \INF,
+            $earlier,
+            new Words($circuit, $units),
+            $hypotheses,
+            $predictions,
+        );
         $rules = match (true) {
             // Of a number that is not there only that it wandered can be said.
             !is_finite($context->number) => [new Rules\Wandering()],

@@ -40,8 +40,7 @@ final class ReadingInContext
         public readonly Words $words,
         private readonly array $hypotheses,
         private readonly Predictions $predictions,
-    ) {
-    }
+    ) {}
 
     public function test(): Test
     {
@@ -80,7 +79,14 @@ final class ReadingInContext
         if ($this->shown === null) {
             $this->shown = [];
             foreach ($this->hypotheses as $hypothesis) {
-                foreach ($this->predictions->atSupply($this->predictions->few($hypothesis, $this->test()), $this->reading, $this->test()) as $number) {
+                foreach (
+                    $this->predictions->atSupply(
+                        $this->predictions->few($hypothesis, $this->test()),
+                        $this->reading,
+                        $this->test(),
+                    )
+                    as $number
+                ) {
                     if (is_finite($number)) {
                         $this->shown[] = $number;
                     }
@@ -100,7 +106,8 @@ final class ReadingInContext
     /** Whether a number is what a sound unit shows, and clearly not nothing. */
     public function fitsSound(float $number): bool
     {
-        return abs($number) > self::SOMETHING_FROM * Likelihood::instrumentSpread($this->quantity(), 0.0) && $this->fits($number, $this->sound());
+        return abs($number) > self::SOMETHING_FROM * Likelihood::instrumentSpread($this->quantity(), 0.0) &&
+            $this->fits($number, $this->sound());
     }
 
     /** @param list<float> $predicted */
@@ -118,20 +125,36 @@ final class ReadingInContext
     /** @return list<Reading> numbers read before on the same two places and the same quantity, whatever the set-up */
     public function sameProbe(): array
     {
-        return array_values(array_filter($this->earlier, fn (Reading $r): bool => \is_float($r->value) && $this->circuit->tests[$r->test]->probe->key() === $this->test()->probe->key()));
+        return array_values(
+            array_filter(
+                $this->earlier,
+                fn(Reading $r): bool => \is_float($r->value) &&
+                    $this->circuit->tests[$r->test]->probe->key() === $this->test()->probe->key(),
+            ),
+        );
     }
 
     /** @return list<Reading> numbers of the same quantity read before in the same set-up */
     public function sameSetUp(): array
     {
-        return array_values(array_filter($this->earlier, fn (Reading $r): bool => \is_float($r->value) && $this->circuit->tests[$r->test]->setUp === $this->test()->setUp && $this->circuit->tests[$r->test]->probe->quantity === $this->quantity()));
+        return array_values(
+            array_filter(
+                $this->earlier,
+                fn(Reading $r): bool => \is_float($r->value) &&
+                    $this->circuit->tests[$r->test]->setUp === $this->test()->setUp &&
+                    $this->circuit->tests[$r->test]->probe->quantity === $this->quantity(),
+            ),
+        );
     }
 
     /** Whether this test was read before and showed the same: what was asked once is not asked again. */
     public function isConfirmed(): bool
     {
         foreach ($this->sameProbe() as $reading) {
-            if ($reading->test === $this->reading->test && !Likelihood::tellsApart($this->quantity(), (float) $reading->value, $this->number)) {
+            if (
+                $reading->test === $this->reading->test &&
+                !Likelihood::tellsApart($this->quantity(), (float) $reading->value, $this->number)
+            ) {
                 return true;
             }
         }

@@ -7,11 +7,11 @@ use Illuminate\Support\Facades\Schema;
 return new class extends Migration {
     public function up(): void
     {
-        Schema::table('replacements', static fn (Blueprint $table) => $table->date('temporary_until')->nullable());
+        Schema::table('replacements', static fn(Blueprint $table) => $table->date('temporary_until')->nullable());
     }
 
     public function down(): void
     {
-        Schema::table('replacements', static fn (Blueprint $table) => $table->dropColumn('temporary_until'));
+        Schema::table('replacements', static fn(Blueprint $table) => $table->dropColumn('temporary_until'));
     }
 };

@@ -28,8 +28,8 @@ return new class extends Migration {
 
     public function down(): void
     {
-        Schema::table('users', fn (Blueprint $table) => $table->dropColumn(['unit_system', 'unit_exceptions']));
+        Schema::table('users', fn(Blueprint $table) => $table->dropColumn(['unit_system', 'unit_exceptions']));
         Schema::dropIfExists('kept_readings');
-        Schema::table('readings', fn (Blueprint $table) => $table->dropColumn(['instrument', 'lead_ohms', 'doubts']));
+        Schema::table('readings', fn(Blueprint $table) => $table->dropColumn(['instrument', 'lead_ohms', 'doubts']));
     }
 };

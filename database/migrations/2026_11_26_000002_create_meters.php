@@ -18,12 +18,15 @@ return new class extends Migration {
             $table->unique(['workshop_id', 'name']);
         });
         // What a simulated unit is being measured at.
-        Schema::table('jobs', fn (Blueprint $table) => $table->string('test_on_bench', 80)->nullable()->after('parameters'));
+        Schema::table(
+            'jobs',
+            fn(Blueprint $table) => $table->string('test_on_bench', 80)->nullable()->after('parameters'),
+        );
     }
 
     public function down(): void
     {
-        Schema::table('jobs', fn (Blueprint $table) => $table->dropColumn('test_on_bench'));
+        Schema::table('jobs', fn(Blueprint $table) => $table->dropColumn('test_on_bench'));
         Schema::dropIfExists('meters');
     }
 };

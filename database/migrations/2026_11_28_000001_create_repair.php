@@ -40,7 +40,7 @@ return new class extends Migration {
 
     public function down(): void
     {
-        Schema::table('jobs', fn (Blueprint $table) => $table->dropColumn(['part', 'outcome', 'due_on']));
+        Schema::table('jobs', fn(Blueprint $table) => $table->dropColumn(['part', 'outcome', 'due_on']));
         Schema::dropIfExists('catalogue_parts');
         Schema::dropIfExists('repair_entries');
     }

@@ -71,8 +71,11 @@ final class DemoJob
     ) {
         $declared = app(FamilyRegistry::class)->get($family);
         $values = $declared->parameters()->read($parameters);
-        $this->circuit = $part === null ? $declared->circuit($values) : LoosePart::of($declared->circuit($values), $part);
-        $this->clock = Carbon::now()->subDays($daysAgo)->setTime(8 + $seed % 7, $seed % 60);
+        $this->circuit =
+            $part === null ? $declared->circuit($values) : LoosePart::of($declared->circuit($values), $part);
+        $this->clock = Carbon::now()
+            ->subDays($daysAgo)
+            ->setTime(8 + ($seed % 7), $seed % 60);
         if ($this->clock->isFuture()) {
             $this->clock = Carbon::now()->subHours(2);
         }
@@ -111,7 +114,10 @@ final class DemoJob
             if ($test === null) {
                 break;
             }
-            $this->record($this->unit->read((string) Str::ulid($this->clock), $test, $this->job->replacements()->count()), null);
+            $this->record(
+                $this->unit->read((string) Str::ulid($this->clock), $test, $this->job->replacements()->count()),
+                null,
+            );
         }
         $this->touch();
 
@@ -129,7 +135,11 @@ final class DemoJob
             'remedy' => $remedy,
             'part_number' => $partNumber,
             'note' => $note,
-            'verdict' => ['verdict' => $shown['verdict'], 'suspects' => array_slice((array) $shown['suspects'], 0, 4), 'guessing' => app(JobDiagnosis::class)->priceOfGuessing($this->job, $this->circuit)],
+            'verdict' => [
+                'verdict' => $shown['verdict'],
+                'suspects' => array_slice((array) $shown['suspects'], 0, 4),
+                'guessing' => app(JobDiagnosis::class)->priceOfGuessing($this->job, $this->circuit),
+            ],
             'temporary_until' => $temporaryDays === null ? null : $this->clock->copy()->addDays($temporaryDays),
             'replaced_at' => $this->clock,
         ]);
@@ -146,9 +156,17 @@ final class DemoJob
         $this->allRight(MapKind::After, 1);
         $last = $this->job->replacements()->reorder('sequence', 'desc')->first();
         $until = $last?->temporary_until?->toDateString();
-        $this->note(EntryKind::Closed, ['outcome' => $until === null ? Outcome::Repaired->value : Outcome::Temporary->value, 'dueOn' => $until]);
+        $this->note(EntryKind::Closed, [
+            'outcome' => $until === null ? Outcome::Repaired->value : Outcome::Temporary->value,
+            'dueOn' => $until,
+        ]);
         $this->note(EntryKind::Held, ['replacement' => $last?->id, 'held' => true]);
-        $this->job->update(['stage' => JobStage::Closed, 'closed_at' => $this->clock, 'outcome' => $until === null ? Outcome::Repaired : Outcome::Temporary, 'due_on' => $until]);
+        $this->job->update([
+            'stage' => JobStage::Closed,
+            'closed_at' => $this->clock,
+            'outcome' => $until === null ? Outcome::Repaired : Outcome::Temporary,
+            'due_on' => $until,
+        ]);
         $this->touch();
 
         return $this;
@@ -164,7 +182,14 @@ final class DemoJob
         $this->clock->addSeconds((int) round(60.0 * $minutes));
         $id = strtolower((string) Str::ulid($this->clock));
         $entry = Entry::read($id, $kind, $data);
-        RepairEntry::query()->create(['id' => $id, 'job_id' => $this->job->id, 'user_id' => $this->user->id, 'kind' => $kind, 'data' => $entry->data, 'noted_at' => $this->clock]);
+        RepairEntry::query()->create([
+            'id' => $id,
+            'job_id' => $this->job->id,
+            'user_id' => $this->user->id,
+            'kind' => $kind,
+            'data' => $entry->data,
+            'noted_at' => $this->clock,
+        ]);
 
         return $id;
     }
@@ -178,7 +203,21 @@ final class DemoJob
     {
         $off = [];
         foreach ($steps as [$what, $fastener, $length, $count, $where, $clip]) {
-            $off[] = [$this->note(EntryKind::Down, ['what' => $what, 'fastener' => $fastener, 'length' => $length, 'count' => $count, 'where' => $where, 'clip' => $clip], 2.5), $count];
+            $off[] = [
+                $this->note(
+                    EntryKind::Down,
+                    [
+                        'what' => $what,
+                        'fastener' => $fastener,
+                        'length' => $length,
+                        'count' => $count,
+                        'where' => $where,
+                        'clip' => $clip,
+                    ],
+                    2.5,
+                ),
+                $count,
+            ];
         }
         foreach ($together ? array_reverse($off) : [] as [$id, $count]) {
             $this->note(EntryKind::Up, ['of' => $id, 'count' => $count], 1.5);
@@ -191,10 +230,14 @@ final class DemoJob
     public function failProof(): self
     {
         $this->clock->addMinutes(6);
-        $left = explode('+', $this->fault)[0].'#1';
+        $left = explode('+', $this->fault)[0] . '#1';
         $this->unit = new SimulatedUnit($this->circuit, $this->hypothesis($left), new Chance($this->seed + 1), 0.0);
         $this->map(MapKind::After, 1);
-        $this->note(EntryKind::Held, ['replacement' => $this->job->replacements()->reorder('sequence', 'desc')->first()?->id, 'held' => false, 'because' => 'Not every position was right after it.']);
+        $this->note(EntryKind::Held, [
+            'replacement' => $this->job->replacements()->reorder('sequence', 'desc')->first()?->id,
+            'held' => false,
+            'because' => 'Not every position was right after it.',
+        ]);
         $this->job->update(['stage' => JobStage::Bench]);
         $this->touch();
 
@@ -206,7 +249,15 @@ final class DemoJob
     {
         $map = $this->newMap(MapKind::Remembered, 0, $notedFor);
         foreach ($states as $position => $state) {
-            $this->record(new CoreReading((string) Str::ulid($this->clock), "speed@$position", $state, trust: MapKind::Remembered->trust()), $map);
+            $this->record(
+                new CoreReading(
+                    (string) Str::ulid($this->clock),
+                    "speed@$position",
+                    $state,
+                    trust: MapKind::Remembered->trust(),
+                ),
+                $map,
+            );
         }
         $this->touch();
 
@@ -223,11 +274,28 @@ final class DemoJob
             }
             $this->clock->addMinute();
             $duty = $this->unit->read('capture', $test, 0)->value;
-            $folder = sys_get_temp_dir().'/ispira-demo-'.Str::ulid();
-            (new SimulatedScope(20_000.0, 100.0, is_float($duty) ? $duty : 0.0, 0.05, $test->probe->full, 1.2e-4, 0.04, chance: new Chance($this->seed)))->into($store = new SampleStore($folder), 8000, 'command');
+            $folder = sys_get_temp_dir() . '/ispira-demo-' . Str::ulid();
+            (new SimulatedScope(
+                20_000.0,
+                100.0,
+                is_float($duty) ? $duty : 0.0,
+                0.05,
+                $test->probe->full,
+                1.2e-4,
+                0.04,
+                chance: new Chance($this->seed),
+            ))->into($store = new SampleStore($folder), 8000, 'command');
             $file = "$folder/step-$position->key.csv";
             File::put($file, implode('', iterator_to_array((new CsvExport($store))->parts(), false)));
-            app(ImportCapture::class)($this->user, $this->job, strtolower((string) Str::ulid($this->clock)), $file, basename($file), (string) $position->key, new ImportSettings())->update(['taken_at' => $this->clock]);
+            app(ImportCapture::class)(
+                $this->user,
+                $this->job,
+                strtolower((string) Str::ulid($this->clock)),
+                $file,
+                basename($file),
+                (string) $position->key,
+                new ImportSettings(),
+            )->update(['taken_at' => $this->clock]);
             File::deleteDirectory($folder);
         }
 
@@ -239,7 +307,12 @@ final class DemoJob
     {
         $due = $dueInDays === null ? null : $this->clock->copy()->addDays($dueInDays)->toDateString();
         $this->note(EntryKind::Closed, ['outcome' => $outcome->value, 'reason' => $reason, 'dueOn' => $due]);
-        $this->job->update(['stage' => JobStage::Closed, 'closed_at' => $this->clock, 'outcome' => $outcome, 'due_on' => $due]);
+        $this->job->update([
+            'stage' => JobStage::Closed,
+            'closed_at' => $this->clock,
+            'outcome' => $outcome,
+            'due_on' => $due,
+        ]);
         $this->touch();
 
         return $this;
@@ -279,8 +352,12 @@ final class DemoJob
     private function diagnosis(): array
     {
         $case = $this->job->unsetRelations()->caseFile();
-        $diagnosis = (new Engine(app(PredictionStore::class)))->diagnose($this->circuit, $case, $this->user->workshop->decisionSettings());
-        $cause = $diagnosis->verdict === null ? null : ($diagnosis->verdict->causesToCheck[0] ?? null);
+        $diagnosis = (new Engine(app(PredictionStore::class)))->diagnose(
+            $this->circuit,
+            $case,
+            $this->user->workshop->decisionSettings(),
+        );
+        $cause = $diagnosis->verdict === null ? null : $diagnosis->verdict->causesToCheck[0] ?? null;
 
         return [
             'next' => $diagnosis->next->test ?? ($cause === null ? null : $this->circuit->tests[$cause->test]),
@@ -292,7 +369,15 @@ final class DemoJob
     {
         $map = $this->newMap($kind, $episode, null);
         foreach ($this->circuit->positions as $position) {
-            $this->record(new CoreReading((string) Str::ulid($this->clock), $this->circuit->speedTest($position->key)->key, 'right', episode: $episode), $map);
+            $this->record(
+                new CoreReading(
+                    (string) Str::ulid($this->clock),
+                    $this->circuit->speedTest($position->key)->key,
+                    'right',
+                    episode: $episode,
+                ),
+                $map,
+            );
         }
     }
 
@@ -300,7 +385,14 @@ final class DemoJob
     {
         $map = $this->newMap($kind, $episode, null);
         foreach ($this->circuit->positions as $position) {
-            $this->record($this->unit->read((string) Str::ulid($this->clock), $this->circuit->speedTest($position->key), $episode), $map);
+            $this->record(
+                $this->unit->read(
+                    (string) Str::ulid($this->clock),
+                    $this->circuit->speedTest($position->key),
+                    $episode,
+                ),
+                $map,
+            );
         }
     }
 
@@ -309,7 +401,10 @@ final class DemoJob
     {
         foreach ($this->circuit->tests as $test) {
             $reading = $test->asked ? $this->unit->read((string) Str::ulid($this->clock), $test, 0) : null;
-            if ($reading !== null && $reading->value !== array_key_first($this->circuit->observations[$test->probe->at]->usual)) {
+            if (
+                $reading !== null &&
+                $reading->value !== array_key_first($this->circuit->observations[$test->probe->at]->usual)
+            ) {
                 $this->record($reading, null);
             }
         }
@@ -317,7 +412,13 @@ final class DemoJob
 
     private function newMap(MapKind $kind, int $episode, ?string $notedFor): string
     {
-        return SpeedMap::query()->create(['job_id' => $this->job->id, 'kind' => $kind, 'noted_for' => $notedFor, 'episode' => $episode, 'taken_at' => $this->clock])->id;
+        return SpeedMap::query()->create([
+            'job_id' => $this->job->id,
+            'kind' => $kind,
+            'noted_for' => $notedFor,
+            'episode' => $episode,
+            'taken_at' => $this->clock,
+        ])->id;
     }
 
     private function record(CoreReading $reading, ?string $map): void
@@ -337,6 +438,8 @@ final class DemoJob
 
     private function touch(): void
     {
-        Job::query()->whereKey($this->job->id)->update(['updated_at' => $this->clock]);
+        Job::query()
+            ->whereKey($this->job->id)
+            ->update(['updated_at' => $this->clock]);
     }
 }

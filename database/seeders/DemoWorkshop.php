@@ -83,7 +83,18 @@ final class DemoWorkshop
         'Kelda F 30' => ['fanTerminal' => 'yes', 'taps' => '5'],
         'Kelda AH E4' => [],
         'Kelda AH V6' => ['control' => 'data'],
-        'Sund S 9' => ['map' => 'own', 'colour-vm' => 'brown', 'pin-vm' => 1.0, 'pin-gnd' => 4.0, 'pin-vcc' => 5.0, 'pin-vsp' => 6.0, 'colour-fg' => 'grey', 'pin-fg' => 7.0, 'pulses' => 8.0, 'fullRpm' => 1050.0],
+        'Sund S 9' => [
+            'map' => 'own',
+            'colour-vm' => 'brown',
+            'pin-vm' => 1.0,
+            'pin-gnd' => 4.0,
+            'pin-vcc' => 5.0,
+            'pin-vsp' => 6.0,
+            'colour-fg' => 'grey',
+            'pin-fg' => 7.0,
+            'pulses' => 8.0,
+            'fullRpm' => 1050.0,
+        ],
         'Brann B 24' => ['pressure' => 160.0, 'switchPressure' => 95.0],
         'Brann B 30' => ['speeds' => '2'],
     ];
@@ -114,57 +125,206 @@ final class DemoWorkshop
     public function load(): void
     {
         $workshop = Workshop::query()->create(['name' => 'Halvmark shared workshop']);
-        $lead = $workshop->users()->create(['name' => 'Runa Tveld', 'email' => 'runa@halvmark.example', 'role' => 'lead', 'password' => config()->string('ispira.demo_password')]);
-        $technician = $workshop->users()->create(['name' => 'Iska Moren', 'email' => 'iska@halvmark.example', 'role' => 'technician', 'password' => config()->string('ispira.demo_password')]);
-        $workshop->users()->create(['name' => 'Dav Ollin', 'email' => 'dav@halvmark.example', 'role' => 'trainee', 'password' => config()->string('ispira.demo_password')]);
+        $lead = $workshop->users()->create([
+            'name' => 'Runa Tveld',
+            'email' => 'runa@halvmark.example',
+            'role' => 'lead',
+            'password' => config()->string('ispira.demo_password'),
+        ]);
+        $technician = $workshop->users()->create([
+            'name' => 'Iska Moren',
+            'email' => 'iska@halvmark.example',
+            'role' => 'technician',
+            'password' => config()->string('ispira.demo_password'),
+        ]);
+        $workshop->users()->create([
+            'name' => 'Dav Ollin',
+            'email' => 'dav@halvmark.example',
+            'role' => 'trainee',
+            'password' => config()->string('ispira.demo_password'),
+        ]);
         $units = [];
         foreach (self::UNITS as $key => [$name, $place, $model]) {
             $units[$key] = $workshop->units()->create(['name' => $name, 'place' => $place, 'model' => $model]);
         }
-        $open = fn (string $unit, int $daysAgo, string $complaint, string $fault, int $seed, bool $intermittent = false, ?string $since = null, ?string $before = null, JobKind $kind = JobKind::Fault, ?string $part = null): DemoJob => new DemoJob($seed % 2 === 0 ? $lead : $technician, $this->unit($units, $unit), self::FAMILIES[self::UNITS[$unit][2]] ?? 'stepped-blower', self::CIRCUITS[self::UNITS[$unit][2]], $daysAgo, $complaint, $fault, $seed, $intermittent, $since, $before, $kind, $part);
+        $open = fn(
+            string $unit,
+            int $daysAgo,
+            string $complaint,
+            string $fault,
+            int $seed,
+            bool $intermittent = false,
+            ?string $since = null,
+            ?string $before = null,
+            JobKind $kind = JobKind::Fault,
+            ?string $part = null,
+        ): DemoJob => new DemoJob(
+            $seed % 2 === 0 ? $lead : $technician,
+            $this->unit($units, $unit),
+            self::FAMILIES[self::UNITS[$unit][2]] ?? 'stepped-blower',
+            self::CIRCUITS[self::UNITS[$unit][2]],
+            $daysAgo,
+            $complaint,
+            $fault,
+            $seed,
+            $intermittent,
+            $since,
+            $before,
+            $kind,
+            $part,
+        );
 
         // Closed, oldest first.
-        $open('van7', 310, 'No air on 1, 2 and 3', 'common-open#0', 13, since: 'a week')->investigate(6)->replace('pack', 'TN-4410', 'Thermal fuse open. Filter left as it was.')->prove();
-        $open('bakery', 122, 'Second speed dead', 'resistor-2-open#0', 23)->investigate(6)->strip([['Glove box', 'cross 2', '16 mm', 4, 'tray, left', 'two hooks at the top'], ['Duct behind it', 'hex 8 mm', '20 mm', 2, 'tray, middle', null], ['Pack plug', null, null, 0, null, 'latch at the back, press and pull'], ['Resistor pack', 'hex 7 mm', '12 mm', 2, 'bag 1', null]], true)->replace('pack', 'OV-0087', 'Resistor 2 burnt through.')->prove();
-        $open('bus', 74, 'Only blows on the top setting', 'rest-contact-burnt#0', 33, before: 'Resistor pack, last autumn')->investigate(8)->replace('high-relay', 'RG-19', 'Rest contact black. The old pack was good.')->prove();
-        $open('van3', 41, 'Weak on every speed, worse on 4', 'plug-motor-burnt#1', 44)->investigate(8)->replace('motor-plug', null, 'Pigtail with heavier wire, both halves.')->prove();
-        $open('clinic', 20, 'All dead', 'fuse-open#0', 51)->investigate(8)->replace('fuse', null, 'Blower coasts, no chafed wire found.')->prove();
+        $open('van7', 310, 'No air on 1, 2 and 3', 'common-open#0', 13, since: 'a week')
+            ->investigate(6)
+            ->replace('pack', 'TN-4410', 'Thermal fuse open. Filter left as it was.')
+            ->prove();
+        $open('bakery', 122, 'Second speed dead', 'resistor-2-open#0', 23)
+            ->investigate(6)
+            ->strip(
+                [
+                    ['Glove box', 'cross 2', '16 mm', 4, 'tray, left', 'two hooks at the top'],
+                    ['Duct behind it', 'hex 8 mm', '20 mm', 2, 'tray, middle', null],
+                    ['Pack plug', null, null, 0, null, 'latch at the back, press and pull'],
+                    ['Resistor pack', 'hex 7 mm', '12 mm', 2, 'bag 1', null],
+                ],
+                true,
+            )
+            ->replace('pack', 'OV-0087', 'Resistor 2 burnt through.')
+            ->prove();
+        $open(
+            'bus',
+            74,
+            'Only blows on the top setting',
+            'rest-contact-burnt#0',
+            33,
+            before: 'Resistor pack, last autumn',
+        )
+            ->investigate(8)
+            ->replace('high-relay', 'RG-19', 'Rest contact black. The old pack was good.')
+            ->prove();
+        $open('van3', 41, 'Weak on every speed, worse on 4', 'plug-motor-burnt#1', 44)
+            ->investigate(8)
+            ->replace('motor-plug', null, 'Pigtail with heavier wire, both halves.')
+            ->prove();
+        $open('clinic', 20, 'All dead', 'fuse-open#0', 51)
+            ->investigate(8)
+            ->replace('fuse', null, 'Blower coasts, no chafed wire found.')
+            ->prove();
 
-        $open('van9', 96, 'Full speed whatever is asked, also with the key out', 'stage-shorted#0', 203)->investigate(8)->replace('module', 'TN-7130', 'Transistor shorted. Fuse out first, silent on refitting.')->prove();
-        $open('van5', 88, 'Runs hot in traffic, no fan with the air conditioning', 'fan-open-a#0', 213)->investigate(8)->replace('fan-a', 'TN-5502', 'The second fan was silent on low because the first was open.')->prove();
-        $open('bus1', 65, 'Wipers stop where they are', 'park-open#0', 221)->investigate(8)->replace('motor', 'RG-310', 'Park contact worn through.')->prove();
-        $open('bakery2', 52, 'No intervals', 'setting-open#0', 235)->investigate(8)->replace('stalk', 'OV-1180', 'Track open in every interval setting.')->prove();
-        $open('hallac', 47, 'Outdoor unit rattles on starting', 'output-resistive#2', 242, before: 'Contactor, start relay, capacitor')->investigate(10)->replace('board', 'KD-88', 'Relay contact burnt. 26 V open, 14 V with the coil on it.')->prove();
-        $open('truckdoor', 39, 'Air only at the windscreen', 'supply-off#0', 432)->investigate(8)->replace('supply-hose', null, 'Hose off the tank. The doors rest at the windscreen without vacuum.')->prove();
+        $open('van9', 96, 'Full speed whatever is asked, also with the key out', 'stage-shorted#0', 203)
+            ->investigate(8)
+            ->replace('module', 'TN-7130', 'Transistor shorted. Fuse out first, silent on refitting.')
+            ->prove();
+        $open('van5', 88, 'Runs hot in traffic, no fan with the air conditioning', 'fan-open-a#0', 213)
+            ->investigate(8)
+            ->replace('fan-a', 'TN-5502', 'The second fan was silent on low because the first was open.')
+            ->prove();
+        $open('bus1', 65, 'Wipers stop where they are', 'park-open#0', 221)
+            ->investigate(8)
+            ->replace('motor', 'RG-310', 'Park contact worn through.')
+            ->prove();
+        $open('bakery2', 52, 'No intervals', 'setting-open#0', 235)
+            ->investigate(8)
+            ->replace('stalk', 'OV-1180', 'Track open in every interval setting.')
+            ->prove();
+        $open(
+            'hallac',
+            47,
+            'Outdoor unit rattles on starting',
+            'output-resistive#2',
+            242,
+            before: 'Contactor, start relay, capacitor',
+        )
+            ->investigate(10)
+            ->replace('board', 'KD-88', 'Relay contact burnt. 26 V open, 14 V with the coil on it.')
+            ->prove();
+        $open('truckdoor', 39, 'Air only at the windscreen', 'supply-off#0', 432)
+            ->investigate(8)
+            ->replace('supply-hose', null, 'Hose off the tank. The doors rest at the windscreen without vacuum.')
+            ->prove();
 
-        $open('school', 60, 'Blower hums and does not start', 'capacitor-open#0', 501)->investigate(9)->replace('capacitor', 'KD-9M', 'Open. Shaft free, filter changed.')->prove();
-        $open('clinicair', 33, 'Dead on every call', 'inrush-open#0', 511)->investigate(9)->replace('module', 'KD-E410', 'Inrush limiter burnt. Phases alike, none to the case.')->prove();
-        $open('office', 30, 'Fan error after a few seconds', 'fg-open#0', 523)->investigate(9)->replace('motor', 'SD-F8', 'No pulses by hand with Vcc on.')->prove();
-        $open('greenboiler', 26, 'Locks out on the fan in the night', 'tube-wet#0', 536)->investigate(9)->replace('tube', null, 'Water stood in the low loop, re-routed with a fall.')->prove();
+        $open('school', 60, 'Blower hums and does not start', 'capacitor-open#0', 501)
+            ->investigate(9)
+            ->replace('capacitor', 'KD-9M', 'Open. Shaft free, filter changed.')
+            ->prove();
+        $open('clinicair', 33, 'Dead on every call', 'inrush-open#0', 511)
+            ->investigate(9)
+            ->replace('module', 'KD-E410', 'Inrush limiter burnt. Phases alike, none to the case.')
+            ->prove();
+        $open('office', 30, 'Fan error after a few seconds', 'fg-open#0', 523)
+            ->investigate(9)
+            ->replace('motor', 'SD-F8', 'No pulses by hand with Vcc on.')
+            ->prove();
+        $open('greenboiler', 26, 'Locks out on the fan in the night', 'tube-wet#0', 536)
+            ->investigate(9)
+            ->replace('tube', null, 'Water stood in the low loop, re-routed with a fall.')
+            ->prove();
 
-        $open('greenboiler', 6, 'Squeals on starting', 'bearings-dry#0', 705)->investigate(12)->replace('fan', null, 'Bearings cleaned and oiled, fan ordered. Combustion checked after.', 12)->prove();
+        $open('greenboiler', 6, 'Squeals on starting', 'bearings-dry#0', 705)
+            ->investigate(12)
+            ->replace('fan', null, 'Bearings cleaned and oiled, fan ordered. Combustion checked after.', 12)
+            ->prove();
 
         // Repaired, still to be proved.
-        $open('halldry', 4, 'Heat call dead, cooling runs', 'relay-heat-open#0', 542)->investigate(9)->replace('board', 'KD-F30B', 'Heat relay does not close.');
-        $open('bakeryair', 4, 'Starts and stops by itself', 'answer-dead#0', 555)->investigate(9)->replace('module', 'KD-V611', 'No answer to the board.');
-        $open('clinicsplit', 3, 'No fan', 'bus-dead#0', 562)->investigate(9)->replace('board', 'SD-B2', 'Bus fuse and rectifier. Motor clear from Vm to GND.');
-        $open('boiler', 2, 'Waits for the fan', 'switch-dead#0', 571)->investigate(9)->replace('pressure-switch', 'BR-PS95', 'Did not close at 150 Pa.');
-        $open('minibus', 5, 'Dead on every step', 'command-open#0', 252)->investigate(8)->replace('command-wire', null, 'Broken at the bulkhead, spliced and sleeved.');
-        $open('ambulance', 5, 'Low speed of the fan gone', 'resistor-open#0', 263)->investigate(8)->replace('resistor', 'OV-0310', 'Coil broken; fan turns freely.');
-        $open('pilot', 4, 'Wiper only finishes its sweep', 'run-open#0', 274)->investigate(8)->replace('wire', null, 'RUN wire broken at the plug.');
-        $open('post', 3, 'Only fast works', 'low-path#0', 282)->investigate(8)->replace('module', 'OV-1192', 'Low path burnt open.');
-        $open('greenac', 3, 'Contactor buzzes', 'transformer-weak#2', 293)->investigate(8)->replace('transformer', 'KD-75', 'Fell to 15 V under load.');
-        $open('bakerydoor', 2, 'Stays cold whatever is asked', 'motor-open#0', 443)->investigate(8)->replace('actuator', 'OV-2210', 'Motor open. The door itself moves freely.');
-        $open('hall', 4, 'Third speed missing', 'contact-3-open#0', 63)->investigate(8)->replace('selector', 'TN-2203', 'Contact 3 eaten away.');
-        $open('crane', 3, 'Runs on in position 0', 'tap-2-to-body#0', 73)->investigate(8)->replace('tap-wire', null, 'Wire 2 chafed at the column, sleeved.');
+        $open('halldry', 4, 'Heat call dead, cooling runs', 'relay-heat-open#0', 542)
+            ->investigate(9)
+            ->replace('board', 'KD-F30B', 'Heat relay does not close.');
+        $open('bakeryair', 4, 'Starts and stops by itself', 'answer-dead#0', 555)
+            ->investigate(9)
+            ->replace('module', 'KD-V611', 'No answer to the board.');
+        $open('clinicsplit', 3, 'No fan', 'bus-dead#0', 562)
+            ->investigate(9)
+            ->replace('board', 'SD-B2', 'Bus fuse and rectifier. Motor clear from Vm to GND.');
+        $open('boiler', 2, 'Waits for the fan', 'switch-dead#0', 571)
+            ->investigate(9)
+            ->replace('pressure-switch', 'BR-PS95', 'Did not close at 150 Pa.');
+        $open('minibus', 5, 'Dead on every step', 'command-open#0', 252)
+            ->investigate(8)
+            ->replace('command-wire', null, 'Broken at the bulkhead, spliced and sleeved.');
+        $open('ambulance', 5, 'Low speed of the fan gone', 'resistor-open#0', 263)
+            ->investigate(8)
+            ->replace('resistor', 'OV-0310', 'Coil broken; fan turns freely.');
+        $open('pilot', 4, 'Wiper only finishes its sweep', 'run-open#0', 274)
+            ->investigate(8)
+            ->replace('wire', null, 'RUN wire broken at the plug.');
+        $open('post', 3, 'Only fast works', 'low-path#0', 282)
+            ->investigate(8)
+            ->replace('module', 'OV-1192', 'Low path burnt open.');
+        $open('greenac', 3, 'Contactor buzzes', 'transformer-weak#2', 293)
+            ->investigate(8)
+            ->replace('transformer', 'KD-75', 'Fell to 15 V under load.');
+        $open('bakerydoor', 2, 'Stays cold whatever is asked', 'motor-open#0', 443)
+            ->investigate(8)
+            ->replace('actuator', 'OV-2210', 'Motor open. The door itself moves freely.');
+        $open('hall', 4, 'Third speed missing', 'contact-3-open#0', 63)
+            ->investigate(8)
+            ->replace('selector', 'TN-2203', 'Contact 3 eaten away.');
+        $open('crane', 3, 'Runs on in position 0', 'tap-2-to-body#0', 73)
+            ->investigate(8)
+            ->replace('tap-wire', null, 'Wire 2 chafed at the column, sleeved.');
 
         // Back on the bench after a failed proof.
-        $open('green', 6, 'Weak on low, squeals', 'motor-drag+common-open', 83, since: 'the harvest')->investigate(2)->replace('pack', 'FW-701', 'Pack fitted on the pattern.')->failProof();
+        $open('green', 6, 'Weak on low, squeals', 'motor-drag+common-open', 83, since: 'the harvest')
+            ->investigate(2)
+            ->replace('pack', 'FW-701', 'Pack fitted on the pattern.')
+            ->failProof();
 
         // On the bench.
-        $open('van7', 2, 'Only blows on the top setting again', 'motor-drag+common-open', 92, since: 'the wet week', before: 'Resistor pack, ten months ago');
+        $open(
+            'van7',
+            2,
+            'Only blows on the top setting again',
+            'motor-drag+common-open',
+            92,
+            since: 'the wet week',
+            before: 'Resistor pack, ten months ago',
+        );
         $open('ferry', 1, 'Weak at full speed, pins were brown once', 'plug-pack-burnt#2', 105)->investigate(1);
-        $open('bus', 1, 'Cuts in and out on the lower speeds', 'common-open#0~', 111, true, 'a month')->remember('a month ago', ['1' => 'cuts-out', '2' => 'right', '3' => 'right', '4' => 'right']);
+        $open('bus', 1, 'Cuts in and out on the lower speeds', 'common-open#0~', 111, true, 'a month')->remember(
+            'a month ago',
+            ['1' => 'cuts-out', '2' => 'right', '3' => 'right', '4' => 'right'],
+        );
         $open('ferry2', 1, 'Too fast on 1', 'contact-1-bridged#0', 122)->investigate(2);
         $open('clinic', 0, 'Positions do not match the knob', 'code-wrong#0', 134);
         $open('green', 0, 'Everything dead', 'motor-seized#1', 144)->investigate(1);
@@ -205,31 +365,123 @@ final class DemoWorkshop
         $open('van3', 0, 'No air at all on high', 'contact-4-open#0', 152)->leaveCircuit();
     }
 
-    /** What is no fault on a unit: a loose part, an adjustment, a follow-up, a request from afar; and a repair under way. */
+    /**
+     * What is no fault on a unit: a loose part, an adjustment, a follow-up, a request from afar; and a repair under
+     * way.
+     */
     private function otherKinds(\Closure $open): void
     {
-        $loose = $open('van3', 9, 'Is the spare blower motor still good?', HypothesisList::NOTHING_WRONG, 801, kind: JobKind::LoosePart, part: 'motor');
-        $adjusted = $open('school', 8, 'Too loud in the hall while the play is on', HypothesisList::NOTHING_WRONG, 811, kind: JobKind::Adjustment);
+        $loose = $open(
+            'van3',
+            9,
+            'Is the spare blower motor still good?',
+            HypothesisList::NOTHING_WRONG,
+            801,
+            kind: JobKind::LoosePart,
+            part: 'motor',
+        );
+        $adjusted = $open(
+            'school',
+            8,
+            'Too loud in the hall while the play is on',
+            HypothesisList::NOTHING_WRONG,
+            811,
+            kind: JobKind::Adjustment,
+        );
         $remote = $open('kiosk', 7, 'Find me a wiper module', 'module-dead#0', 823, kind: JobKind::Remote);
-        $follow = $open('van9', 1, 'Is it still right after three months?', HypothesisList::NOTHING_WRONG, 833, kind: JobKind::FollowUp);
+        $follow = $open(
+            'van9',
+            1,
+            'Is it still right after three months?',
+            HypothesisList::NOTHING_WRONG,
+            833,
+            kind: JobKind::FollowUp,
+        );
         $under = $open('bakery', 1, 'Nothing on 1 and 2', 'resistor-2-open#0', 844);
-        if (!$loose instanceof DemoJob || !$adjusted instanceof DemoJob || !$remote instanceof DemoJob || !$follow instanceof DemoJob || !$under instanceof DemoJob) {
+        if (
+            !($loose instanceof DemoJob) ||
+            !($adjusted instanceof DemoJob) ||
+            !($remote instanceof DemoJob) ||
+            !($follow instanceof DemoJob) ||
+            !($under instanceof DemoJob)
+        ) {
             throw new \LogicException('Jobs are opened as demo jobs.');
         }
         $loose->investigate(3)->close(Outcome::ProvenGood, 'Runs well on the bench, back on the shelf.');
         $adjusted->toProof(done: true);
-        $adjusted->note(EntryKind::Adjusted, ['what' => 'Fan tap for circulation', 'before' => 'medium high', 'after' => 'medium low', 'undoOn' => now()->addDays(21)->toDateString()]);
+        $adjusted->note(EntryKind::Adjusted, [
+            'what' => 'Fan tap for circulation',
+            'before' => 'medium high',
+            'after' => 'medium low',
+            'undoOn' => now()->addDays(21)->toDateString(),
+        ]);
         $adjusted->close(Outcome::Adjusted, null, 29);
         $remote->investigate(2);
-        $remote->note(EntryKind::Loan, ['what' => 'Wiper module from the shelf', 'to' => 'the kiosk', 'dueOn' => now()->addDays(5)->toDateString()]);
-        $remote->close(Outcome::Advised, 'The module with the twelve-pin plug, and to look at the water channel above it.');
+        $remote->note(EntryKind::Loan, [
+            'what' => 'Wiper module from the shelf',
+            'to' => 'the kiosk',
+            'dueOn' => now()->addDays(5)->toDateString(),
+        ]);
+        $remote->close(
+            Outcome::Advised,
+            'The module with the twelve-pin plug, and to look at the water channel above it.',
+        );
         $follow->toProof();
         $under->investigate(6);
-        $under->note(EntryKind::Choice, ['option' => 'number:OV-0087', 'label' => 'Resistor pack (coils), original, OV-0087', 'parts' => ['pack'], 'kind' => 'part', 'purchase' => 44.0, 'selling' => 62.0, 'minutes' => 25, 'leadDays' => 1, 'warrantyMonths' => 24, 'partNumber' => 'OV-0087', 'expected' => 79.0, 'reason' => 'The second in four months: original this time, and the motor current is measured first.']);
-        $under->note(EntryKind::Fit, ['when' => 'purchase', 'type' => 'pack', 'candidate' => 'OV-0087', 'old' => ['depth' => '41', 'amps' => '18', 'speeds' => '4', 'pins' => '5', 'connectorSex' => 'pins', 'mount' => 'two ears, M5', 'cooling' => 'coils to the duct'], 'new' => ['depth' => '41', 'amps' => '20', 'speeds' => '4', 'pins' => '5', 'connectorSex' => 'pins', 'mount' => 'two ears, M5'], 'accepted' => true, 'reason' => null]);
-        $under->note(EntryKind::Found, ['what' => 'Screws of the glove box', 'condition' => 'missing', 'count' => 1, 'note' => 'of four']);
+        $under->note(EntryKind::Choice, [
+            'option' => 'number:OV-0087',
+            'label' => 'Resistor pack (coils), original, OV-0087',
+            'parts' => ['pack'],
+            'kind' => 'part',
+            'purchase' => 44.0,
+            'selling' => 62.0,
+            'minutes' => 25,
+            'leadDays' => 1,
+            'warrantyMonths' => 24,
+            'partNumber' => 'OV-0087',
+            'expected' => 79.0,
+            'reason' => 'The second in four months: original this time, and the motor current is measured first.',
+        ]);
+        $under->note(EntryKind::Fit, [
+            'when' => 'purchase',
+            'type' => 'pack',
+            'candidate' => 'OV-0087',
+            'old' => [
+                'depth' => '41',
+                'amps' => '18',
+                'speeds' => '4',
+                'pins' => '5',
+                'connectorSex' => 'pins',
+                'mount' => 'two ears, M5',
+                'cooling' => 'coils to the duct',
+            ],
+            'new' => [
+                'depth' => '41',
+                'amps' => '20',
+                'speeds' => '4',
+                'pins' => '5',
+                'connectorSex' => 'pins',
+                'mount' => 'two ears, M5',
+            ],
+            'accepted' => true,
+            'reason' => null,
+        ]);
+        $under->note(EntryKind::Found, [
+            'what' => 'Screws of the glove box',
+            'condition' => 'missing',
+            'count' => 1,
+            'note' => 'of four',
+        ]);
         $under->note(EntryKind::Found, ['what' => 'Hook of the duct', 'condition' => 'pried', 'count' => 0]);
-        foreach (['tool' => ['Stubby driver, cross 2', 'Driver, hex 7 and 8 mm'], 'consumable' => ['Contact cleaner'], 'carry-over' => ['Foam gasket of the pack'], 'restore' => ['Clock of the cab radio']] as $sort => $things) {
+        foreach (
+            [
+                'tool' => ['Stubby driver, cross 2', 'Driver, hex 7 and 8 mm'],
+                'consumable' => ['Contact cleaner'],
+                'carry-over' => ['Foam gasket of the pack'],
+                'restore' => ['Clock of the cab radio'],
+            ]
+            as $sort => $things
+        ) {
             foreach ($things as $what) {
                 $id = $under->note(EntryKind::Kit, ['sort' => $sort, 'what' => $what]);
                 if ($sort === 'tool') {
@@ -237,10 +489,31 @@ final class DemoWorkshop
                 }
             }
         }
-        $under->strip([['Glove box', 'cross 2', '16 mm', 3, 'tray, left', 'two hooks at the top'], ['Duct behind it', 'hex 8 mm', '20 mm', 2, 'tray, middle', null], ['Pack plug', null, null, 0, null, 'latch at the back, press and pull']], false);
+        $under->strip(
+            [
+                ['Glove box', 'cross 2', '16 mm', 3, 'tray, left', 'two hooks at the top'],
+                ['Duct behind it', 'hex 8 mm', '20 mm', 2, 'tray, middle', null],
+                ['Pack plug', null, null, 0, null, 'latch at the back, press and pull'],
+            ],
+            false,
+        );
         $under->note(EntryKind::Method, ['method' => 'photo-and-tags']);
-        foreach ([['Common of the pack', '5', '5', 'black', 'A'], ['Tap of position 1', '1', '1', 'blue', 'B'], ['Tap of position 2', '2', '2', 'yellow', 'C'], ['Tap of position 3', '3', '3', 'yellow', 'D']] as [$function, $from, $to, $colour, $label]) {
-            $wire = $under->note(EntryKind::Wire, ['function' => $function, 'from' => $from, 'to' => $to, 'colour' => $colour, 'label' => $label]);
+        foreach (
+            [
+                ['Common of the pack', '5', '5', 'black', 'A'],
+                ['Tap of position 1', '1', '1', 'blue', 'B'],
+                ['Tap of position 2', '2', '2', 'yellow', 'C'],
+                ['Tap of position 3', '3', '3', 'yellow', 'D'],
+            ]
+            as [$function, $from, $to, $colour, $label]
+        ) {
+            $wire = $under->note(EntryKind::Wire, [
+                'function' => $function,
+                'from' => $from,
+                'to' => $to,
+                'colour' => $colour,
+                'label' => $label,
+            ]);
             if ($label === 'A') {
                 $under->note(EntryKind::WireMoved, ['of' => $wire]);
                 $under->note(EntryKind::WireChecked, ['of' => $wire]);
@@ -251,28 +524,229 @@ final class DemoWorkshop
     /** What the workshop buys. */
     private function catalogue(Workshop $workshop): void
     {
-        foreach ([
-            ['OV-0087', 'Resistor pack (coils)', 'pack', 'original', ['stepped-blower:pack'], ['OV-0086'], 40.0, 4.0, 62.0, 1, 24, 10.0, 0.03, 6.0, ['depth' => '41', 'amps' => '20', 'speeds' => '4', 'pins' => '5', 'connectorSex' => 'pins', 'mount' => 'two ears, M5', 'cooling' => 'coils to the duct']],
-            ['UV-4C', 'Resistor pack, copy', 'pack', 'aftermarket', ['stepped-blower:pack'], [], 19.0, 3.0, 38.0, 0, 12, 5.0, 0.1, 3.0, ['depth' => '48', 'amps' => '16', 'speeds' => '4', 'pins' => '5', 'connectorSex' => 'sockets', 'mount' => 'two ears, M5']],
-            ['TN-7130', 'Speed module, two-wire command', 'module', 'original', ['electronic-blower:module'], [], 71.0, 4.0, 110.0, 3, 24, 10.0, 0.03, 11.0, ['voltage' => '12', 'control' => 'pwm-high', 'controlHertz' => '100', 'amps' => '30', 'depth' => '52', 'pins' => '5', 'connectorSex' => 'pins', 'cooling' => 'fins to the duct', 'software' => 'none']],
-            ['KD-M12', 'Blower motor, four taps', 'motor', 'original', ['tapped-blower:motor'], ['KD-M11'], 238.0, 18.0, 340.0, 6, 24, 12.0, 0.03, 36.0, ['voltage' => '230', 'supplyType' => 'ac50', 'control' => 'line-taps', 'rotation' => 'reversible', 'depth' => '128', 'bodyDiameter' => '140', 'shaftDiameter' => '12.7', 'shaftLength' => '115', 'shaftForm' => 'flat', 'power' => '370', 'amps' => '2.7', 'speeds' => '4', 'microfarads' => '9', 'thermalClass' => 'b', 'mount' => 'belly band']],
-            ['SD-F8', 'Fan motor, five wires', 'motor', 'original', ['five-wire-fan:motor'], [], 122.0, 9.0, 190.0, null, 24, 10.0, 0.03, 20.0, ['voltage' => '310', 'supplyType' => 'rectified', 'control' => 'analogue', 'rotation' => 'ccw', 'depth' => '92', 'shaftDiameter' => '8', 'pins' => '5', 'connectorSex' => 'pins', 'pinFunctions' => '1 Vm, 4 GND, 5 Vcc, 6 Vsp, 7 FG']],
-        ] as [$number, $name, $type, $make, $fits, $supersedes, $price, $freight, $selling, $leadDays, $warranty, $life, $comeBack, $lost, $attributes]) {
-            $workshop->parts()->create(['number' => $number, 'part' => ['number' => $number, 'name' => $name, 'type' => $type, 'make' => $make, 'fits' => $fits, 'supersedes' => $supersedes, 'price' => $price, 'freight' => $freight, 'selling' => $selling, 'leadDays' => $leadDays, 'warrantyMonths' => $warranty, 'lifeYears' => $life, 'comeBack' => $comeBack, 'lost' => $lost, 'attributes' => $attributes]]);
+        foreach (
+            [
+                [
+                    'OV-0087',
+                    'Resistor pack (coils)',
+                    'pack',
+                    'original',
+                    ['stepped-blower:pack'],
+                    ['OV-0086'],
+                    40.0,
+                    4.0,
+                    62.0,
+                    1,
+                    24,
+                    10.0,
+                    0.03,
+                    6.0,
+                    [
+                        'depth' => '41',
+                        'amps' => '20',
+                        'speeds' => '4',
+                        'pins' => '5',
+                        'connectorSex' => 'pins',
+                        'mount' => 'two ears, M5',
+                        'cooling' => 'coils to the duct',
+                    ],
+                ],
+                [
+                    'UV-4C',
+                    'Resistor pack, copy',
+                    'pack',
+                    'aftermarket',
+                    ['stepped-blower:pack'],
+                    [],
+                    19.0,
+                    3.0,
+                    38.0,
+                    0,
+                    12,
+                    5.0,
+                    0.1,
+                    3.0,
+                    [
+                        'depth' => '48',
+                        'amps' => '16',
+                        'speeds' => '4',
+                        'pins' => '5',
+                        'connectorSex' => 'sockets',
+                        'mount' => 'two ears, M5',
+                    ],
+                ],
+                [
+                    'TN-7130',
+                    'Speed module, two-wire command',
+                    'module',
+                    'original',
+                    ['electronic-blower:module'],
+                    [],
+                    71.0,
+                    4.0,
+                    110.0,
+                    3,
+                    24,
+                    10.0,
+                    0.03,
+                    11.0,
+                    [
+                        'voltage' => '12',
+                        'control' => 'pwm-high',
+                        'controlHertz' => '100',
+                        'amps' => '30',
+                        'depth' => '52',
+                        'pins' => '5',
+                        'connectorSex' => 'pins',
+                        'cooling' => 'fins to the duct',
+                        'software' => 'none',
+                    ],
+                ],
+                [
+                    'KD-M12',
+                    'Blower motor, four taps',
+                    'motor',
+                    'original',
+                    ['tapped-blower:motor'],
+                    ['KD-M11'],
+                    238.0,
+                    18.0,
+                    340.0,
+                    6,
+                    24,
+                    12.0,
+                    0.03,
+                    36.0,
+                    [
+                        'voltage' => '230',
+                        'supplyType' => 'ac50',
+                        'control' => 'line-taps',
+                        'rotation' => 'reversible',
+                        'depth' => '128',
+                        'bodyDiameter' => '140',
+                        'shaftDiameter' => '12.7',
+                        'shaftLength' => '115',
+                        'shaftForm' => 'flat',
+                        'power' => '370',
+                        'amps' => '2.7',
+                        'speeds' => '4',
+                        'microfarads' => '9',
+                        'thermalClass' => 'b',
+                        'mount' => 'belly band',
+                    ],
+                ],
+                [
+                    'SD-F8',
+                    'Fan motor, five wires',
+                    'motor',
+                    'original',
+                    ['five-wire-fan:motor'],
+                    [],
+                    122.0,
+                    9.0,
+                    190.0,
+                    null,
+                    24,
+                    10.0,
+                    0.03,
+                    20.0,
+                    [
+                        'voltage' => '310',
+                        'supplyType' => 'rectified',
+                        'control' => 'analogue',
+                        'rotation' => 'ccw',
+                        'depth' => '92',
+                        'shaftDiameter' => '8',
+                        'pins' => '5',
+                        'connectorSex' => 'pins',
+                        'pinFunctions' => '1 Vm, 4 GND, 5 Vcc, 6 Vsp, 7 FG',
+                    ],
+                ],
+            ]
+            as [
+                $number,
+                $name,
+                $type,
+                $make,
+                $fits,
+                $supersedes,
+                $price,
+                $freight,
+                $selling,
+                $leadDays,
+                $warranty,
+                $life,
+                $comeBack,
+                $lost,
+                $attributes,
+            ]
+        ) {
+            $workshop->parts()->create([
+                'number' => $number,
+                'part' => [
+                    'number' => $number,
+                    'name' => $name,
+                    'type' => $type,
+                    'make' => $make,
+                    'fits' => $fits,
+                    'supersedes' => $supersedes,
+                    'price' => $price,
+                    'freight' => $freight,
+                    'selling' => $selling,
+                    'leadDays' => $leadDays,
+                    'warrantyMonths' => $warranty,
+                    'lifeYears' => $life,
+                    'comeBack' => $comeBack,
+                    'lost' => $lost,
+                    'attributes' => $attributes,
+                ],
+            ]);
         }
     }
 
     /** A good motor, and one that is slow and rough, on the bench supply. */
     private function benchRuns(Workshop $workshop, User $technician): void
     {
-        foreach ([
-            [40, 2.1, [[3.0, 342.0], [4.0, 598.0], [5.0, 842.0], [5.8, 1036.0]], true, 0.06, 'New one, before it was fitted.'],
-            [2, 2.7, [[3.0, 176.0], [4.0, 431.0], [5.0, 655.0]], false, 0.11, 'Harbour office, grit in both bearings.'],
-        ] as [$daysAgo, $starts, $points, $smooth, $amps, $note]) {
+        foreach (
+            [
+                [
+                    40,
+                    2.1,
+                    [[3.0, 342.0], [4.0, 598.0], [5.0, 842.0], [5.8, 1036.0]],
+                    true,
+                    0.06,
+                    'New one, before it was fitted.',
+                ],
+                [
+                    2,
+                    2.7,
+                    [[3.0, 176.0], [4.0, 431.0], [5.0, 655.0]],
+                    false,
+                    0.11,
+                    'Harbour office, grit in both bearings.',
+                ],
+            ]
+            as [$daysAgo, $starts, $points, $smooth, $amps, $note]
+        ) {
             $run = new Run($starts, $points, true, $smooth, false);
             $reference = $workshop->benchRuns()->first()?->run();
             $verdict = BenchRunVerdict::of($run, $reference);
-            $workshop->benchRuns()->create(['id' => (string) Str::ulid(), 'user_id' => $technician->id, 'model' => 'SD-F8', 'pulses' => 8, 'starts_at' => $starts, 'points' => $points, 'steady' => true, 'smooth' => $smooth, 'loaded' => false, 'amps' => $amps, 'note' => $note, 'against' => $verdict->against, 'compared' => $verdict->compared, 'ran_at' => now()->subDays($daysAgo)]);
+            $workshop->benchRuns()->create([
+                'id' => (string) Str::ulid(),
+                'user_id' => $technician->id,
+                'model' => 'SD-F8',
+                'pulses' => 8,
+                'starts_at' => $starts,
+                'points' => $points,
+                'steady' => true,
+                'smooth' => $smooth,
+                'loaded' => false,
+                'amps' => $amps,
+                'note' => $note,
+                'against' => $verdict->against,
+                'compared' => $verdict->compared,
+                'ran_at' => now()->subDays($daysAgo),
+            ]);
         }
     }
 

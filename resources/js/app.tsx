@@ -5,8 +5,12 @@ import { createRoot } from 'react-dom/client';
 const pages = import.meta.glob<{ default: ResolvedComponent }>('./pages/*.tsx', { eager: true });
 
 // A page that takes longer than a blink says so with a line at the top.
-router.on('start', () => { document.documentElement.dataset.waiting = 'yes'; });
-router.on('finish', () => { delete document.documentElement.dataset.waiting; });
+router.on('start', () => {
+    document.documentElement.dataset.waiting = 'yes';
+});
+router.on('finish', () => {
+    delete document.documentElement.dataset.waiting;
+});
 
 void createInertiaApp({
     title: (title) => (title ? `${title} · Ispira` : 'Ispira'),

@@ -78,7 +78,9 @@ test('the keyboard alone walks a whole job', async ({ page }) => {
             const label = await page.evaluate(() => {
                 const element = document.activeElement as HTMLElement | null;
                 const input = element as HTMLInputElement | null;
-                return element?.getAttribute('aria-label') ?? input?.labels?.[0]?.textContent ?? element?.textContent ?? '';
+                return (
+                    element?.getAttribute('aria-label') ?? input?.labels?.[0]?.textContent ?? element?.textContent ?? ''
+                );
             });
             if (name.test(label)) return;
         }
@@ -109,7 +111,9 @@ test('the keyboard alone walks a whole job', async ({ page }) => {
     await tabTo(/^To the bench$/);
     await press('Enter');
     await expect(page.getByRole('region', { name: 'Reading', exact: true })).toBeVisible();
-    await expect(page.getByRole('region', { name: 'Suspects' }).getByRole('listitem').first()).toContainText('Selector switch');
+    await expect(page.getByRole('region', { name: 'Suspects' }).getByRole('listitem').first()).toContainText(
+        'Selector switch',
+    );
     await press('t');
     await expect(page.getByRole('dialog')).toBeVisible();
     await tabTo(/^Find a test/);
@@ -119,7 +123,13 @@ test('the keyboard alone walks a whole job', async ({ page }) => {
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Ohms through selector contact 2');
     await page.getByRole('region', { name: 'Reading', exact: true }).getByRole('textbox').first().focus();
     await press('o', 'Enter');
-    await expect(page.getByRole('status').filter({ hasText: 'Recorded over range' }).or(page.getByRole('link', { name: 'To the verdict' })).first()).toBeVisible();
+    await expect(
+        page
+            .getByRole('status')
+            .filter({ hasText: 'Recorded over range' })
+            .or(page.getByRole('link', { name: 'To the verdict' }))
+            .first(),
+    ).toBeVisible();
     await tabTo(/^Verdict$/);
     await press('Enter');
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Selector switch');
@@ -168,7 +178,9 @@ test('the bench works in one column with the dock in reach, in both themes', asy
     for (const path of ['/', '/jobs/new']) {
         await page.goto(path);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-        expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(
+            0,
+        );
         await expectAccessible(page);
     }
 });
@@ -182,6 +194,8 @@ test('what is not there is said in words', async ({ page }) => {
     await page.getByLabel('Unit, complaint or number').fill('no such thing');
     await page.getByRole('button', { name: 'Find' }).click();
     await expect(page.getByText('No job matches "no such thing"')).toBeVisible();
-    await page.getByLabel('Job file').setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: Buffer.from('{"format":') });
+    await page
+        .getByLabel('Job file')
+        .setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: Buffer.from('{"format":') });
     await expect(page.getByRole('alert')).toContainText('not complete JSON');
 });

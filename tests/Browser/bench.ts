@@ -6,7 +6,12 @@ import { expect, type Page } from '@playwright/test';
 export class HiddenUnit {
     private every: Record<string, number | string | null> | null = null;
 
-    constructor(private readonly fault: string, private readonly parameters: Record<string, unknown> = {}, private readonly seed = 1, private readonly family = 'stepped-blower') {}
+    constructor(
+        private readonly fault: string,
+        private readonly parameters: Record<string, unknown> = {},
+        private readonly seed = 1,
+        private readonly family = 'stepped-blower',
+    ) {}
 
     /** What one test shows, or every position of the speed map. */
     answer(test?: string): Record<string, number | string | null> {
@@ -18,7 +23,15 @@ export class HiddenUnit {
     }
 
     private ask(...what: string[]): Record<string, number | string | null> {
-        const args = ['artisan', 'ispira:answer', ...what, `--fault=${this.fault}`, `--family=${this.family}`, `--parameters=${JSON.stringify(this.parameters)}`, `--seed=${this.seed}`];
+        const args = [
+            'artisan',
+            'ispira:answer',
+            ...what,
+            `--fault=${this.fault}`,
+            `--family=${this.family}`,
+            `--parameters=${JSON.stringify(this.parameters)}`,
+            `--seed=${this.seed}`,
+        ];
         return JSON.parse(execFileSync('php', args, { encoding: 'utf8' })) as Record<string, number | string | null>;
     }
 }
@@ -42,7 +55,11 @@ export function watchForErrors(page: Page): string[] {
 
 export async function expectAccessible(page: Page): Promise<void> {
     const result = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze();
-    expect(result.violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
+    expect(
+        result.violations.map(
+            (violation) => `${violation.id}: ${violation.nodes.map((node) => node.html).join(' | ')}`,
+        ),
+    ).toEqual([]);
 }
 
 export async function enterMap(page: Page, states: Record<string, string>): Promise<void> {
@@ -53,7 +70,9 @@ export async function enterMap(page: Page, states: Record<string, string>): Prom
 
 /** The speed map of a unit, by position. */
 export function mapOf(unit: HiddenUnit): Record<string, string> {
-    return Object.fromEntries(Object.entries(unit.answer()).map(([test, state]) => [test.replace('speed@', ''), String(state)]));
+    return Object.fromEntries(
+        Object.entries(unit.answer()).map(([test, state]) => [test.replace('speed@', ''), String(state)]),
+    );
 }
 
 /** Takes the test that stands on the bench with the hidden unit's answer; returns the key of the test. */
@@ -76,7 +95,9 @@ export async function takeTest(page: Page, unit: HiddenUnit): Promise<string> {
     return key;
 }
 
-/** Follows proposals, and then the checks for the cause, until the verdict is final. Returns the tests that were taken. */
+/**
+ * Follows proposals, and then the checks for the cause, until the verdict is final. Returns the tests that were taken.
+ */
 export async function followToVerdict(page: Page, unit: HiddenUnit): Promise<string[]> {
     const taken: string[] = [];
     for (let step = 0; step < 25; step += 1) {

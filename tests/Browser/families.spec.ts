@@ -13,18 +13,114 @@ interface Job {
 }
 
 const jobs: Job[] = [
-    { family: 'stepped-blower', kind: 'Stepped-resistor blower', fault: 'resistor-2-open#0', parameters: {}, choose: [], verdict: /^Resistor pack/, procedure: 'Swap a resistor pack' },
-    { family: 'electronic-blower', kind: 'Electronic blower', fault: 'stage-shorted#0', parameters: { steps: '4' }, choose: ['4'], verdict: /^Speed module/, procedure: 'Change wheel or motor' },
-    { family: 'radiator-fan', kind: 'Radiator fans', fault: 'fan-open-a#0', parameters: { arrangement: 'pair' }, choose: ['Two fans, in series on low'], verdict: /^Main fan motor/, procedure: 'Swap a radiator fan' },
-    { family: 'wiper', kind: 'Wiper with two speeds', fault: 'strap-open#0', parameters: { motor: 'compound' }, choose: ['Compound field, the switch grounds RUN and FIELD'], verdict: /^Body strap/, procedure: 'Align the arms of a wiper' },
-    { family: 'wiper-interval', kind: 'Interval wiper with a module', fault: 'setting-open#0', parameters: { settings: '3' }, choose: ['3'], verdict: /^Stalk switch/, procedure: 'Disconnect the battery' },
-    { family: 'control-output', kind: '24 V control output', fault: 'output-resistive#1', parameters: {}, choose: [], verdict: /^Control board/, procedure: 'Prove a 24 V output' },
-    { family: 'air-door', kind: 'Air doors', fault: 'track-worn#1', parameters: {}, choose: [], verdict: /^Actuator/, procedure: 'Check a door actuator' },
-    { family: 'tapped-blower', kind: 'Tapped blower motor', fault: 'capacitor-open#0', parameters: {}, choose: [], verdict: /^Run capacitor/, procedure: 'Move the taps of a blower' },
-    { family: 'ecm-blower', kind: 'Blower with mains electronics (ECM)', fault: 'wire-cool-open#0', parameters: {}, choose: [], verdict: /^Low-voltage wires/, procedure: 'Swap a control board' },
-    { family: 'five-wire-fan', kind: 'Five-wire DC fan', fault: 'driver-shorted#0', parameters: {}, choose: [], verdict: /^Fan motor/, procedure: 'Bench run of a five-wire fan' },
-    { family: 'flue-fan', kind: 'Flue fan', fault: 'fast-open#0', parameters: { speeds: '2' }, choose: ['Two'], verdict: /^Flue fan/, procedure: 'Clean a flue fan and put it back into service' },
-    { family: 'air-door', kind: 'Air doors', fault: 'check-stuck#0', parameters: { kind: 'vacuum' }, choose: ['Vacuum'], verdict: /^Check valve/, procedure: 'Check a door actuator' },
+    {
+        family: 'stepped-blower',
+        kind: 'Stepped-resistor blower',
+        fault: 'resistor-2-open#0',
+        parameters: {},
+        choose: [],
+        verdict: /^Resistor pack/,
+        procedure: 'Swap a resistor pack',
+    },
+    {
+        family: 'electronic-blower',
+        kind: 'Electronic blower',
+        fault: 'stage-shorted#0',
+        parameters: { steps: '4' },
+        choose: ['4'],
+        verdict: /^Speed module/,
+        procedure: 'Change wheel or motor',
+    },
+    {
+        family: 'radiator-fan',
+        kind: 'Radiator fans',
+        fault: 'fan-open-a#0',
+        parameters: { arrangement: 'pair' },
+        choose: ['Two fans, in series on low'],
+        verdict: /^Main fan motor/,
+        procedure: 'Swap a radiator fan',
+    },
+    {
+        family: 'wiper',
+        kind: 'Wiper with two speeds',
+        fault: 'strap-open#0',
+        parameters: { motor: 'compound' },
+        choose: ['Compound field, the switch grounds RUN and FIELD'],
+        verdict: /^Body strap/,
+        procedure: 'Align the arms of a wiper',
+    },
+    {
+        family: 'wiper-interval',
+        kind: 'Interval wiper with a module',
+        fault: 'setting-open#0',
+        parameters: { settings: '3' },
+        choose: ['3'],
+        verdict: /^Stalk switch/,
+        procedure: 'Disconnect the battery',
+    },
+    {
+        family: 'control-output',
+        kind: '24 V control output',
+        fault: 'output-resistive#1',
+        parameters: {},
+        choose: [],
+        verdict: /^Control board/,
+        procedure: 'Prove a 24 V output',
+    },
+    {
+        family: 'air-door',
+        kind: 'Air doors',
+        fault: 'track-worn#1',
+        parameters: {},
+        choose: [],
+        verdict: /^Actuator/,
+        procedure: 'Check a door actuator',
+    },
+    {
+        family: 'tapped-blower',
+        kind: 'Tapped blower motor',
+        fault: 'capacitor-open#0',
+        parameters: {},
+        choose: [],
+        verdict: /^Run capacitor/,
+        procedure: 'Move the taps of a blower',
+    },
+    {
+        family: 'ecm-blower',
+        kind: 'Blower with mains electronics (ECM)',
+        fault: 'wire-cool-open#0',
+        parameters: {},
+        choose: [],
+        verdict: /^Low-voltage wires/,
+        procedure: 'Swap a control board',
+    },
+    {
+        family: 'five-wire-fan',
+        kind: 'Five-wire DC fan',
+        fault: 'driver-shorted#0',
+        parameters: {},
+        choose: [],
+        verdict: /^Fan motor/,
+        procedure: 'Bench run of a five-wire fan',
+    },
+    {
+        family: 'flue-fan',
+        kind: 'Flue fan',
+        fault: 'fast-open#0',
+        parameters: { speeds: '2' },
+        choose: ['Two'],
+        verdict: /^Flue fan/,
+        procedure: 'Clean a flue fan and put it back into service',
+    },
+    {
+        family: 'air-door',
+        kind: 'Air doors',
+        fault: 'check-stuck#0',
+        parameters: { kind: 'vacuum' },
+        choose: ['Vacuum'],
+        verdict: /^Check valve/,
+        procedure: 'Check a door actuator',
+    },
 ];
 
 for (const job of jobs) {
@@ -60,7 +156,9 @@ for (const job of jobs) {
         await proveAndClose(page, Object.keys(found), 'Repaired. Every position is right.', async () => {
             await page.getByLabel(/^(Why checks were left out, or a note|Note)$/).fill('x');
             await page.getByRole('button', { name: 'Close the job' }).click();
-            await expect(page.getByRole('alert')).toContainText('Not back together yet: Cover in front of it, 2 left over');
+            await expect(page.getByRole('alert')).toContainText(
+                'Not back together yet: Cover in front of it, 2 left over',
+            );
             await putBack(page);
         });
         expect(errors).toEqual([]);
@@ -81,7 +179,9 @@ test('a question changes nothing, tools not at hand stand apart, and a trap is t
     await page.getByRole('button', { name: /^Other tests/ }).click();
     const dialog = page.getByRole('dialog');
     await dialog.getByRole('checkbox', { name: 'Load lamp, 4 to 5 A' }).click();
-    await expect(dialog.getByRole('region', { name: 'Tests that need other tools' })).toContainText('Load lamp across feed and ground');
+    await expect(dialog.getByRole('region', { name: 'Tests that need other tools' })).toContainText(
+        'Load lamp across feed and ground',
+    );
     await expectAccessible(page);
     await dialog.getByRole('checkbox', { name: 'Load lamp, 4 to 5 A' }).click();
     await expect(dialog.getByRole('region', { name: 'Tests that need other tools' })).toHaveCount(0);
@@ -90,7 +190,11 @@ test('a question changes nothing, tools not at hand stand apart, and a trap is t
     await expect(page.getByRole('region', { name: 'Next test' })).toContainText('with nothing connected');
     await page.getByRole('region', { name: 'Reading', exact: true }).getByRole('textbox').first().fill('12.9');
     await page.getByRole('button', { name: 'Record', exact: true }).click();
-    await expect(page.getByRole('region', { name: 'Reading', exact: true }).getByRole('textbox').first()).toHaveValue('');
-    await expect(page.getByRole('note', { name: 'What the readings do not say' })).toContainText('Take it again with a load');
+    await expect(page.getByRole('region', { name: 'Reading', exact: true }).getByRole('textbox').first()).toHaveValue(
+        '',
+    );
+    await expect(page.getByRole('note', { name: 'What the readings do not say' })).toContainText(
+        'Take it again with a load',
+    );
     expect(errors).toEqual([]);
 });

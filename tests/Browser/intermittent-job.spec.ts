@@ -2,7 +2,9 @@ import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { enterMap, expectAccessible, signIn, watchForErrors } from './bench';
 
-test('an intermittent fault with a remembered map, exported, imported again and read by the command', async ({ page }) => {
+test('an intermittent fault with a remembered map, exported, imported again and read by the command', async ({
+    page,
+}) => {
     const errors = watchForErrors(page);
     await signIn(page);
     await page.getByRole('link', { name: 'New job' }).click();
@@ -32,7 +34,9 @@ test('an intermittent fault with a remembered map, exported, imported again and 
     const dock = page.getByRole('region', { name: 'Reading', exact: true });
     await dock.getByRole('button', { name: /speed or reading changes/ }).click();
     await dock.getByRole('button', { name: 'Record', exact: true }).click();
-    await expect(page.getByRole('region', { name: 'Suspects' }).getByRole('listitem').first()).toContainText('Pack plug');
+    await expect(page.getByRole('region', { name: 'Suspects' }).getByRole('listitem').first()).toContainText(
+        'Pack plug',
+    );
     await page.getByRole('button', { name: /^Why/ }).click();
     await expect(page.getByRole('dialog')).toContainText('Move the pack plug while position 3 runs');
     await expectAccessible(page);
@@ -55,7 +59,11 @@ test('an intermittent fault with a remembered map, exported, imported again and 
     const download = page.waitForEvent('download');
     await page.getByRole('link', { name: 'Export the job file' }).click();
     const file = await (await download).path();
-    const exported = JSON.parse(await readFile(file, 'utf8')) as { job: { intermittent: boolean }; maps: unknown[]; readings: { misbehaved: boolean | null }[] };
+    const exported = JSON.parse(await readFile(file, 'utf8')) as {
+        job: { intermittent: boolean };
+        maps: unknown[];
+        readings: { misbehaved: boolean | null }[];
+    };
     expect(exported.job.intermittent).toBe(true);
     expect(exported.maps).toHaveLength(2);
     expect(exported.readings).toHaveLength(11);
@@ -64,7 +72,9 @@ test('an intermittent fault with a remembered map, exported, imported again and 
     await page.goto('/');
     await page.getByLabel('Job file').setInputFiles(file);
     await expect(page.getByRole('status').first()).toContainText('Imported as');
-    await expect(page.getByRole('region', { name: 'Suspects' }).getByRole('listitem').first()).toContainText('Pack plug');
+    await expect(page.getByRole('region', { name: 'Suspects' }).getByRole('listitem').first()).toContainText(
+        'Pack plug',
+    );
     expect(errors).toEqual([]);
 });
 

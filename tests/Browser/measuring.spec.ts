@@ -25,7 +25,9 @@ test('captures of each step are measured, laid beside each other and taken down'
     await page.getByRole('link', { name: 'Captures' }).click();
     await expect(page.getByText('No capture yet.')).toBeVisible();
     await expectAccessible(page);
-    await page.getByLabel('File of the scope').setInputFiles({ name: 'words.csv', mimeType: 'text/csv', buffer: Buffer.from('no\nnumbers\nhere\n') });
+    await page
+        .getByLabel('File of the scope')
+        .setInputFiles({ name: 'words.csv', mimeType: 'text/csv', buffer: Buffer.from('no\nnumbers\nhere\n') });
     await page.getByRole('button', { name: 'Import' }).click();
     await expect(page.getByRole('alert')).toContainText('No table of numbers');
     for (const step of ['1', '2', '3']) {
@@ -77,7 +79,9 @@ test('a table of volts is stepped through, and stands in the log with a photo', 
     await expect(page.getByText('1 reading', { exact: false }).first()).toBeVisible();
     await page.getByRole('button', { name: /^Photo of: Volts at the blower plug, position 3/ }).click();
     const picture = await page.screenshot({ clip: { x: 0, y: 0, width: 200, height: 100 } });
-    await page.getByLabel('Photo of: Volts at the blower plug, position 3').setInputFiles({ name: 'plug.png', mimeType: 'image/png', buffer: picture });
+    await page
+        .getByLabel('Photo of: Volts at the blower plug, position 3')
+        .setInputFiles({ name: 'plug.png', mimeType: 'image/png', buffer: picture });
     await page.getByLabel('What the photo shows: Volts at the blower plug, position 3').fill('brown pin');
     await page.getByRole('listitem').getByRole('button', { name: 'Add photo' }).click();
     await expect(page.getByRole('img', { name: 'brown pin' })).toBeVisible();
@@ -88,7 +92,14 @@ test('a table of volts is stepped through, and stands in the log with a photo', 
 test('a worksheet opened from the bench takes its value down; units follow the user', async ({ page }) => {
     const errors = watchForErrors(page);
     await signIn(page);
-    await openJob(page, 'Sauna cart, heater', null, { 'key-off': 'right', off: 'right', 1: 'slow', 2: 'right', 3: 'right', 4: 'right' });
+    await openJob(page, 'Sauna cart, heater', null, {
+        'key-off': 'right',
+        off: 'right',
+        1: 'slow',
+        2: 'right',
+        3: 'right',
+        4: 'right',
+    });
     const bench = page.url().split('?')[0] ?? '';
     await page.goto(`${bench}?test=pack-ohms-1`);
     await page.getByRole('link', { name: 'Resistors from pin to pin' }).click();

@@ -4,8 +4,21 @@ import { enterMap, expectAccessible, HiddenUnit, signIn, watchForErrors } from '
 import { proveAndClose, toTheSwap } from './repair';
 
 /** A simulated meter clipped to a job, on a port of its own. */
-async function startMeter(job: string, fault: string, port = 0, ...options: string[]): Promise<{ meter: ChildProcess; port: string }> {
-    const meter = spawn('php', ['artisan', 'ispira:meter-sim', `--job=${job}`, '--workshop=Halvmark shared workshop', `--fault=${fault}`, `--port=${port}`, ...options]);
+async function startMeter(
+    job: string,
+    fault: string,
+    port = 0,
+    ...options: string[]
+): Promise<{ meter: ChildProcess; port: string }> {
+    const meter = spawn('php', [
+        'artisan',
+        'ispira:meter-sim',
+        `--job=${job}`,
+        '--workshop=Halvmark shared workshop',
+        `--fault=${fault}`,
+        `--port=${port}`,
+        ...options,
+    ]);
     const port_ = await new Promise<string>((found, failed) => {
         let said = '';
         meter.stdout.on('data', (part: Buffer) => {
@@ -62,7 +75,7 @@ test('a whole job by the meter, with no number typed, and the meter dies in the 
         await expect(page.getByRole('region', { name: 'Suspects' })).toBeVisible();
         const card = page.locator('[data-test]');
         const cause = page.getByRole('region', { name: 'Next test' }).getByRole('listitem').getByRole('link').first();
-        if (!(await card.isVisible()) && await cause.isVisible()) await cause.click();
+        if (!(await card.isVisible()) && (await cause.isVisible())) await cause.click();
         else if (!(await card.isVisible())) break;
         await expect(card).toBeVisible();
         const key = (await card.getAttribute('data-test')) ?? '';
@@ -79,7 +92,9 @@ test('a whole job by the meter, with no number typed, and the meter dies in the 
                 await expect(dock.getByRole('button', { name: 'Record', exact: true })).toBeDisabled();
                 await expect(bench).toHaveAttribute('data-readings', before);
                 ({ meter, port } = await startMeter(number, 'common-open#0', Number(port)));
-                await expect(dock.locator('[data-live="held"], [data-live="wanders"]')).toBeVisible({ timeout: 20_000 });
+                await expect(dock.locator('[data-live="held"], [data-live="wanders"]')).toBeVisible({
+                    timeout: 20_000,
+                });
                 await expectAccessible(page);
             }
             byMeter += 1;
@@ -113,7 +128,9 @@ test('a wrong function is said in words, and a typed doubt is asked once', async
     await page.goto(`${page.url().split('?')[0]}?test=battery-volts@4`);
     const dock = page.getByRole('region', { name: 'Reading', exact: true });
     await dock.getByLabel('read by').selectOption({ label: 'Stuck meter' });
-    await expect(dock.getByRole('alert')).toContainText('stands on AC volts and this test needs DC volts: turn its dial');
+    await expect(dock.getByRole('alert')).toContainText(
+        'stands on AC volts and this test needs DC volts: turn its dial',
+    );
     await dock.getByLabel('read by').selectOption({ label: 'hand, typed' });
     await dock.getByRole('textbox').first().fill('1.26');
     await page.keyboard.press('Enter');

@@ -2,7 +2,9 @@ import { expect, test } from '@playwright/test';
 import { expectAccessible, signIn, watchForErrors } from './bench';
 import { proveAndClose, toTheSwap } from './repair';
 
-test('taps are planned from a job, a refusal is told, and a field that cannot be read keeps the others', async ({ page }) => {
+test('taps are planned from a job, a refusal is told, and a field that cannot be read keeps the others', async ({
+    page,
+}) => {
     const errors = watchForErrors(page);
     await signIn(page);
     await page.getByRole('link', { name: /Squeals, slow to start/ }).click();
@@ -43,13 +45,15 @@ test('a conversion that trips is refused and one with longer delays is not', asy
     await page.getByLabel('It runs on for, at least, s').fill('150');
     await page.getByLabel('It runs on for, at most, s').fill('170');
     await page.getByRole('button', { name: 'Work it out' }).click();
-    await expect(page.getByText('none of the sequencer\'s delays trips')).toBeVisible();
+    await expect(page.getByText("none of the sequencer's delays trips")).toBeVisible();
     await expect(page.getByRole('alert')).toHaveCount(0);
     await expectAccessible(page);
     expect(errors).toEqual([]);
 });
 
-test('a bench supply is checked, and a motor that ran on it is judged against the good one before', async ({ page }) => {
+test('a bench supply is checked, and a motor that ran on it is judged against the good one before', async ({
+    page,
+}) => {
     const errors = watchForErrors(page);
     await signIn(page);
     await page.goto('/planners/bench-supply');
@@ -66,7 +70,11 @@ test('a bench supply is checked, and a motor that ran on it is judged against th
     await page.getByRole('button', { name: 'Keep this run' }).click();
     await expect(page.getByText('Give the command in volts at which it began to turn.')).toBeVisible();
     await page.getByLabel('Command at which it began to turn, V').fill('2,2');
-    for (const [row, [volts, hertz]] of [['3', '45'], ['4', '79'], ['5', '113']].entries()) {
+    for (const [row, [volts, hertz]] of [
+        ['3', '45'],
+        ['4', '79'],
+        ['5', '113'],
+    ].entries()) {
         await page.getByLabel(`Command, V, row ${row + 1}`).fill(volts ?? '');
         await page.getByLabel(`Pulses a second, Hz, row ${row + 1}`).fill(hertz ?? '');
     }
@@ -86,7 +94,8 @@ test('bearings of a flue fan are bridged, and the job closes as temporary only',
         const parts = page.getByRole('group', { name: 'Parts' });
         await expect(parts).toBeVisible();
         // What is chosen moves to the front, so each is asked for by name.
-        for (const name of await parts.locator('label:has(input:checked)').allInnerTexts()) await parts.getByRole('checkbox', { name, exact: true }).click();
+        for (const name of await parts.locator('label:has(input:checked)').allInnerTexts())
+            await parts.getByRole('checkbox', { name, exact: true }).click();
         await parts.getByRole('checkbox', { name: 'Flue fan', exact: true }).click();
         await expect(parts.locator('input:checked')).toHaveCount(1);
         await page.getByRole('checkbox', { name: /^Temporary/ }).check();
@@ -95,7 +104,11 @@ test('bearings of a flue fan are bridged, and the job closes as temporary only',
     await expect(page.getByRole('alert')).toContainText('First:');
     await expect(page.getByRole('button', { name: 'Done, now prove it' })).toBeDisabled();
     const jobPath = new URL(page.url()).pathname.replace('/swap', '');
-    for (const [name, answer] of [['spin', 'gritty'], ['axial-play', 'none'], ['look-seal', 'tight']]) {
+    for (const [name, answer] of [
+        ['spin', 'gritty'],
+        ['axial-play', 'none'],
+        ['look-seal', 'tight'],
+    ]) {
         await page.goto(`${jobPath}/bench?test=${name}`);
         const bench = page.locator('[data-readings]');
         const before = (await bench.getAttribute('data-readings')) ?? '';
@@ -114,7 +127,11 @@ test('bearings of a flue fan are bridged, and the job closes as temporary only',
     await page.getByRole('link', { name: 'All jobs' }).click();
     await expect(page.getByRole('link', { name: /Fan squeals and is slow/ })).toContainText('temporary, due');
     await page.getByRole('link', { name: 'Due', exact: true }).click();
-    await expect(page.getByRole('region', { name: 'Temporary repairs and adjustments' }).getByRole('link', { name: /Fan squeals and is slow/ })).toBeVisible();
+    await expect(
+        page
+            .getByRole('region', { name: 'Temporary repairs and adjustments' })
+            .getByRole('link', { name: /Fan squeals and is slow/ }),
+    ).toBeVisible();
     await expectAccessible(page);
     expect(errors).toEqual([]);
 });

@@ -1,7 +1,10 @@
 import { expect, test } from '@playwright/test';
 import { expectAccessible, signIn, watchForErrors } from './bench';
 
-test('a procedure waits on the server\'s clock through a reload and another window, and ends', async ({ page, context }) => {
+test("a procedure waits on the server's clock through a reload and another window, and ends", async ({
+    page,
+    context,
+}) => {
     const errors = watchForErrors(page);
     await signIn(page);
     await page.getByRole('link', { name: 'Procedures' }).click();

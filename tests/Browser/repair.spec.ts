@@ -18,7 +18,9 @@ async function openBlower(page: Page, unit: string): Promise<void> {
     await page.getByRole('link', { name: 'Verdict', exact: true }).click();
 }
 
-test('a pack that is too deep is refused, one wire at a time, switches pictured, the new part measured', async ({ page }) => {
+test('a pack that is too deep is refused, one wire at a time, switches pictured, the new part measured', async ({
+    page,
+}) => {
     const errors = watchForErrors(page);
     await signIn(page);
     await openBlower(page, 'Harbour crane, cab blower');
@@ -44,7 +46,9 @@ test('a pack that is too deep is refused, one wire at a time, switches pictured,
     await expect(found.getByRole('alert')).toContainText('Fill this in');
     await found.getByLabel('What').fill('Screw of the box');
     await found.getByLabel('Count').fill('1');
-    await found.getByLabel('Photo').setInputFiles({ name: 'p.png', mimeType: 'image/png', buffer: readFileSync('docs/screenshots/jobs.png') });
+    await found
+        .getByLabel('Photo')
+        .setInputFiles({ name: 'p.png', mimeType: 'image/png', buffer: readFileSync('docs/screenshots/jobs.png') });
     await expect(found.getByRole('img')).toBeVisible();
     await found.getByRole('button', { name: 'Note it' }).click();
     await expect(found.getByRole('listitem')).toContainText('Screw of the box: missing, 1');
@@ -81,12 +85,19 @@ test('a pack that is too deep is refused, one wire at a time, switches pictured,
     await page.getByLabel('To', { exact: true }).fill('2');
     await page.getByRole('button', { name: 'Add the wire' }).click();
     await expect(page.getByText('Two wires are yellow: Speed 1 and Speed 2')).toBeVisible();
-    await page.getByRole('row', { name: /^Common/ }).getByRole('button', { name: 'Moved' }).click();
-    await page.getByRole('row', { name: /^Speed 1/ }).getByRole('button', { name: 'Moved' }).click();
+    await page
+        .getByRole('row', { name: /^Common/ })
+        .getByRole('button', { name: 'Moved' })
+        .click();
+    await page
+        .getByRole('row', { name: /^Speed 1/ })
+        .getByRole('button', { name: 'Moved' })
+        .click();
     await expect(page.getByRole('alert')).toContainText('One at a time: check "Common"');
     for (const name of [/^Common/, /^Speed 1/, /^Speed 2/]) {
         const row = page.getByRole('row', { name });
-        if (await row.getByRole('button', { name: 'Moved' }).isVisible()) await row.getByRole('button', { name: 'Moved' }).click();
+        if (await row.getByRole('button', { name: 'Moved' }).isVisible())
+            await row.getByRole('button', { name: 'Moved' }).click();
         await row.getByRole('button', { name: /right$/ }).click();
         await expect(row).toContainText('moved and checked');
     }
@@ -120,7 +131,10 @@ test('a pack that is too deep is refused, one wire at a time, switches pictured,
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Done, now prove it' }).click();
     await proveAndClose(page, positions, 'Repaired. Every position is right.', async () => {
-        const check = page.getByRole('region', { name: 'Checks' }).getByRole('listitem').filter({ hasText: 'Motor current on 4' });
+        const check = page
+            .getByRole('region', { name: 'Checks' })
+            .getByRole('listitem')
+            .filter({ hasText: 'Motor current on 4' });
         await check.getByRole('textbox').fill('15,8');
         await check.getByRole('button', { name: 'Check' }).click();
         await expect(check).toContainText('15.8 A, right');
@@ -140,7 +154,10 @@ test('a check that is not right sends the job back, with its reading', async ({ 
     await page.getByRole('button', { name: 'Done, now prove it' }).click();
     await enterMap(page, Object.fromEntries(positions.map((position) => [position, 'right'])));
     await page.getByRole('button', { name: 'Record the proof' }).click();
-    const check = page.getByRole('region', { name: 'Checks' }).getByRole('listitem').filter({ hasText: 'Motor current on 4' });
+    const check = page
+        .getByRole('region', { name: 'Checks' })
+        .getByRole('listitem')
+        .filter({ hasText: 'Motor current on 4' });
     await check.getByRole('textbox').fill('38');
     await check.getByRole('button', { name: 'Check' }).click();
     await expect(page.getByRole('status').first()).toContainText('back on the bench with this reading');
@@ -209,7 +226,10 @@ test('a loose part, an adjustment to undo, a request from afar, and what is due'
     const download = page.waitForEvent('download');
     await page.getByRole('link', { name: 'Calendar file' }).click();
     expect(readFileSync(await (await download).path(), 'utf8')).toContain('Undo: Shelf');
-    const lent = page.getByRole('region', { name: 'Lent parts' }).getByRole('listitem').filter({ hasText: 'Small fan heater' });
+    const lent = page
+        .getByRole('region', { name: 'Lent parts' })
+        .getByRole('listitem')
+        .filter({ hasText: 'Small fan heater' });
     await lent.getByRole('button', { name: 'It is back' }).click();
     await expect(lent).toHaveCount(0);
     expect(errors).toEqual([]);
@@ -234,15 +254,22 @@ test('the catalogue: a part is added, goes out as a table, and a bad table is re
     await expect(page.getByRole('row', { name: /HV-901/ })).toContainText('no stock, no date');
     const download = page.waitForEvent('download');
     await page.getByRole('link', { name: 'As a table' }).click();
-    expect(readFileSync(await (await download).path(), 'utf8')).toContain('HV-901,"Blower motor with wheel",motor,aftermarket,stepped-blower:motor');
-    await page.getByLabel('Catalogue').setInputFiles({ name: 'parts.csv', mimeType: 'text/csv', buffer: Buffer.from('number,name,mood\nA,B,fine') });
+    expect(readFileSync(await (await download).path(), 'utf8')).toContain(
+        'HV-901,"Blower motor with wheel",motor,aftermarket,stepped-blower:motor',
+    );
+    await page
+        .getByLabel('Catalogue')
+        .setInputFiles({ name: 'parts.csv', mimeType: 'text/csv', buffer: Buffer.from('number,name,mood\nA,B,fine') });
     await expect(page.getByRole('alert')).toContainText('column "mood"');
 });
 
 test('a splice below its fuse is refused', async ({ page }) => {
     await signIn(page);
     await page.goto('/planners/wire-and-splice');
-    await page.getByRole('radiogroup', { name: 'Splice or plug holds' }).getByRole('radio', { name: '0.75 mm²' }).click();
+    await page
+        .getByRole('radiogroup', { name: 'Splice or plug holds' })
+        .getByRole('radio', { name: '0.75 mm²' })
+        .click();
     await page.getByRole('button', { name: 'Work it out' }).click();
     await expect(page.getByRole('alert')).toContainText(/splice|plug/i);
     await expect(page.getByRole('alert')).toContainText('20.0 A');
@@ -250,8 +277,21 @@ test('a splice below its fuse is refused', async ({ page }) => {
 
 /** A server of its own beside the one of the tests, on the same database. */
 async function serveOn(port: number): Promise<ChildProcess> {
-    const server = spawn('php', ['-S', `127.0.0.1:${port}`, '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'], { cwd: 'public', stdio: 'ignore', env: { ...process.env, APP_URL: `http://127.0.0.1:${port}` } });
-    await expect.poll(async () => fetch(`http://127.0.0.1:${port}/sign-in`).then((answer) => answer.status, () => 0), { timeout: 20_000 }).toBe(200);
+    const server = spawn(
+        'php',
+        ['-S', `127.0.0.1:${port}`, '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'],
+        { cwd: 'public', stdio: 'ignore', env: { ...process.env, APP_URL: `http://127.0.0.1:${port}` } },
+    );
+    await expect
+        .poll(
+            async () =>
+                fetch(`http://127.0.0.1:${port}/sign-in`).then(
+                    (answer) => answer.status,
+                    () => 0,
+                ),
+            { timeout: 20_000 },
+        )
+        .toBe(200);
     return server;
 }
 
@@ -272,7 +312,9 @@ test('the clock of a procedure survives the killing of the server in a wait', as
             await page.getByRole('button', { name: 'Done, next' }).click();
         }
         await expect(page.getByRole('timer')).toHaveText(/^(2:00|1:5\d)$/);
-        const dead = new Promise((ended) => { server.once('exit', ended); });
+        const dead = new Promise((ended) => {
+            server.once('exit', ended);
+        });
         server.kill('SIGKILL');
         await dead;
         await expect(page.reload()).rejects.toThrow();
@@ -280,7 +322,12 @@ test('the clock of a procedure survives the killing of the server in a wait', as
         await page.goto(page.url().startsWith('chrome') ? 'http://127.0.0.1:8017/procedures' : page.url());
         if (!(await page.getByRole('timer').isVisible())) {
             await page.goto('http://127.0.0.1:8017/procedures');
-            await page.getByRole('link', { name: /Disconnect the battery/ }).filter({ hasText: 'running' }).or(page.getByRole('listitem').filter({ hasText: 'running' }).getByRole('link')).first().click();
+            await page
+                .getByRole('link', { name: /Disconnect the battery/ })
+                .filter({ hasText: 'running' })
+                .or(page.getByRole('listitem').filter({ hasText: 'running' }).getByRole('link'))
+                .first()
+                .click();
         }
         await expect(page.getByRole('region', { name: 'Step 3', exact: true })).toBeVisible();
         await expect(page.getByRole('timer')).toHaveText(/^1:\d\d$/);

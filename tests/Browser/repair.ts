@@ -27,13 +27,23 @@ export async function chooseRemedy(page: Page, reason: string): Promise<void> {
 }
 
 /** Compares one length of the old part with the candidate's, and puts it on record. */
-export async function compareParts(page: Page, kind: string, attribute: string, old: string, next: string): Promise<void> {
+export async function compareParts(
+    page: Page,
+    kind: string,
+    attribute: string,
+    old: string,
+    next: string,
+): Promise<void> {
     await page.getByLabel('Kind of part').selectOption({ label: kind });
     await page.getByLabel('Candidate', { exact: true }).fill('HV-900');
     await page.getByLabel(`${attribute}, old part`).fill(old);
     await page.getByLabel(`${attribute}, candidate`).fill(next);
     await page.getByRole('button', { name: 'Compare' }).click();
-    await expect(page.getByRole('row', { name: new RegExp(`^${attribute}`) }).getByText(old === next ? 'same' : 'wrong', { exact: true })).toBeVisible();
+    await expect(
+        page
+            .getByRole('row', { name: new RegExp(`^${attribute}`) })
+            .getByText(old === next ? 'same' : 'wrong', { exact: true }),
+    ).toBeVisible();
 }
 
 /** One step off with two screws; returns what puts it back. */
@@ -67,7 +77,7 @@ export async function workProcedure(page: Page, title: string): Promise<void> {
         await expect(up.or(page.getByText(/^Done. All/))).toBeVisible();
         if (!(await up.isVisible())) break;
         const wait = up.getByRole('timer');
-        if (await wait.isVisible() && (await wait.innerText()) !== 'time is up') {
+        if ((await wait.isVisible()) && (await wait.innerText()) !== 'time is up') {
             await page.getByRole('button', { name: 'Done, next' }).click();
             await expect(page.getByRole('alert')).toContainText('Not yet');
             timePasses(new URL(page.url()).pathname.split('/').pop() ?? '', 1200);
@@ -84,7 +94,12 @@ export async function workProcedure(page: Page, title: string): Promise<void> {
 }
 
 /** Every position right, what was not measured said, and closed. */
-export async function proveAndClose(page: Page, positions: string[], ending = 'Repaired. Every position is right.', before?: () => Promise<void>): Promise<void> {
+export async function proveAndClose(
+    page: Page,
+    positions: string[],
+    ending = 'Repaired. Every position is right.',
+    before?: () => Promise<void>,
+): Promise<void> {
     await enterMap(page, Object.fromEntries(positions.map((position) => [position, 'right'])));
     await page.getByRole('button', { name: 'Record the proof' }).click();
     await expect(page.getByText('Every position was tried again, and each of them is right.')).toBeVisible();

@@ -10,16 +10,29 @@ final class ArchitectureTest extends TestCase
 {
     public function testTheCoreDependsOnNothingOutsideItself(): void
     {
-        foreach ($this->files(__DIR__.'/../../core') as $file => $code) {
+        foreach ($this->files(__DIR__ . '/../../core') as $file => $code) {
             preg_match_all('/^use (?:function )?([A-Z]\w*)\\\\/m', $code, $uses);
             self::assertSame([], array_values(array_diff(array_unique($uses[1]), ['Ispira', 'Random'])), $file);
-            self::assertDoesNotMatchRegularExpression('/\b(?:time|date|microtime|rand|mt_rand|now)\(/', $code, "$file reads the clock or chance");
+            self::assertDoesNotMatchRegularExpression(
+                '/\b(?:time|date|microtime|rand|mt_rand|now)\(/',
+                $code,
+                "$file reads the clock or chance",
+            );
         }
     }
 
     public function testTheEngineKnowsNoFamilyByName(): void
     {
-        foreach ([...$this->files(__DIR__.'/../../core/Diagnosis'), ...$this->files(__DIR__.'/../../core/Circuit'), ...$this->files(__DIR__.'/../../core/Job'), ...$this->files(__DIR__.'/../../app/Http'), ...$this->files(__DIR__.'/../../app/Diagnosis')] as $file => $code) {
+        foreach (
+            [
+                ...$this->files(__DIR__ . '/../../core/Diagnosis'),
+                ...$this->files(__DIR__ . '/../../core/Circuit'),
+                ...$this->files(__DIR__ . '/../../core/Job'),
+                ...$this->files(__DIR__ . '/../../app/Http'),
+                ...$this->files(__DIR__ . '/../../app/Diagnosis'),
+            ]
+            as $file => $code
+        ) {
             self::assertStringNotContainsString('SteppedBlower', $code, $file);
             self::assertStringNotContainsString('stepped-blower', $code, $file);
         }
@@ -29,7 +42,10 @@ final class ArchitectureTest extends TestCase
     private function files(string $folder): array
     {
         $files = [];
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS))
+            as $file
+        ) {
             if ($file instanceof \SplFileInfo && $file->getExtension() === 'php') {
                 $files[$file->getPathname()] = (string) file_get_contents($file->getPathname());
             }

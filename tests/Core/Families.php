@@ -11,9 +11,7 @@ use Ispira\Core\Family\FamilyRegistry;
  */
 final class Families
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /** @return iterable<string, array{0: string}> */
     public static function all(): iterable

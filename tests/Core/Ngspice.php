@@ -9,9 +9,7 @@ namespace Tests\Core;
  */
 final class Ngspice
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * What it prints for a deck.
@@ -22,7 +20,7 @@ final class Ngspice
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'deck');
         file_put_contents($file, implode("\n", $deck));
-        $output = (string) shell_exec('ngspice -b '.escapeshellarg($file).' 2>/dev/null');
+        $output = (string) shell_exec('ngspice -b ' . escapeshellarg($file) . ' 2>/dev/null');
         unlink($file);
 
         return $output;

@@ -8,13 +8,12 @@ use Ispira\Core\Family\Parameter;
 use Ispira\Core\Family\ParameterList;
 
 /**
- * What a hurried person might fill in: choices as they come, numbers anywhere in their range and often at its ends, and much left empty.
+ * What a hurried person might fill in: choices as they come, numbers anywhere in their range and often at its ends, and
+ * much left empty.
  */
 final class RandomFields
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /** @return array<string, mixed> as a form sends it */
     public static function of(ParameterList $list): array
@@ -29,8 +28,16 @@ final class RandomFields
             } elseif ($parameter->kind === 'number') {
                 $raw[$key] = self::number($parameter);
             } elseif ($parameter->kind === 'numbers') {
-                $count = (int) (is_numeric($raw[$parameter->countOf] ?? null) ? $raw[$parameter->countOf] : (is_numeric($list->parameters[$parameter->countOf]->default ?? null) ? $list->parameters[$parameter->countOf]->default : 1)) - 1;
-                $raw[$key] = array_map(static fn (): string => self::number($parameter), $count > 0 ? range(1, $count) : []);
+                $count =
+                    (int) (is_numeric($raw[$parameter->countOf] ?? null)
+                        ? $raw[$parameter->countOf]
+                        : (is_numeric($list->parameters[$parameter->countOf]->default ?? null)
+                            ? $list->parameters[$parameter->countOf]->default
+                            : 1)) - 1;
+                $raw[$key] = array_map(
+                    static fn(): string => self::number($parameter),
+                    $count > 0 ? range(1, $count) : [],
+                );
             }
         }
 
@@ -45,9 +52,10 @@ final class RandomFields
             default => mt_rand() / mt_getrandmax(),
         };
         // Small values of a wide range are as likely as large ones.
-        $number = $parameter->least > 0.0 && $parameter->most > 20.0 * $parameter->least
-            ? $parameter->least * ($parameter->most / $parameter->least) ** $share
-            : $parameter->least + $share * ($parameter->most - $parameter->least);
+        $number =
+            $parameter->least > 0.0 && $parameter->most > 20.0 * $parameter->least
+                ? $parameter->least * ($parameter->most / $parameter->least) ** $share
+                : $parameter->least + $share * ($parameter->most - $parameter->least);
 
         return sprintf('%.6g', max($parameter->least, min($parameter->most, $number)));
     }

@@ -40,10 +40,11 @@ final class CommandsTest extends TestCase
 
     public function testAStreamOfJobFilesIsAnsweredLineByLineAndABadLineDoesNotEndIt(): void
     {
-        $good = '{"format":"ispira-job","version":1,"circuit":{"family":"stepped-blower"},"readings":[{"test":"speed@1","value":"dead"},{"test":"common-ohms","value":"over-range"}]}';
+        $good =
+            '{"format":"ispira-job","version":1,"circuit":{"family":"stepped-blower"},"readings":[{"test":"speed@1","value":"dead"},{"test":"common-ohms","value":"over-range"}]}';
         $input = fopen('php://memory', 'r+') ?: throw new \LogicException();
         $output = fopen('php://memory', 'r+') ?: throw new \LogicException();
-        fwrite($input, "$good\n{half a\n\n".str_replace('common-ohms', 'moon', $good)."\n$good");
+        fwrite($input, "$good\n{half a\n\n" . str_replace('common-ohms', 'moon', $good) . "\n$good");
         rewind($input);
         app(DiagnosisStream::class)->run($input, $output);
         rewind($output);
@@ -51,21 +52,44 @@ final class CommandsTest extends TestCase
         self::assertCount(4, $lines);
         self::assertSame('pack', json_decode($lines[0], true, 32, \JSON_THROW_ON_ERROR)['suspects'][0]['remedy']);
         self::assertSame(2, json_decode($lines[1], true, 32, \JSON_THROW_ON_ERROR)['line']);
-        self::assertStringContainsString('no test "moon"', json_decode($lines[2], true, 32, \JSON_THROW_ON_ERROR)['error']);
+        self::assertStringContainsString(
+            'no test "moon"',
+            json_decode($lines[2], true, 32, \JSON_THROW_ON_ERROR)['error'],
+        );
         self::assertSame($lines[0], $lines[3]);
     }
 
     public function testTheEngineIsComparedWithTheBestOfAllCourses(): void
     {
-        self::assertSame(0, Artisan::call('ispira:optimal', ['--family' => ['air-door'], '--parameters' => '{"kind":"vacuum"}', '--tests' => '3', '--depth' => '2']));
+        self::assertSame(
+            0,
+            Artisan::call('ispira:optimal', [
+                '--family' => ['air-door'],
+                '--parameters' => '{"kind":"vacuum"}',
+                '--tests' => '3',
+                '--depth' => '2',
+            ]),
+        );
         self::assertMatchesRegularExpression('/engine over best 1\.\d+ on average/', Artisan::output());
     }
 
     public function testTheTrialPrintsRightPartsTestsMinutesMoneyAndCalibration(): void
     {
-        self::assertSame(0, Artisan::call('ispira:trial', ['--family' => ['stepped-blower'], '--by-variant' => true, '--variant' => ['positions 3'], '--runs' => '1', '--policy' => ['engine', 'buy on the pattern']]));
+        self::assertSame(
+            0,
+            Artisan::call('ispira:trial', [
+                '--family' => ['stepped-blower'],
+                '--by-variant' => true,
+                '--variant' => ['positions 3'],
+                '--runs' => '1',
+                '--policy' => ['engine', 'buy on the pattern'],
+            ]),
+        );
         $printed = Artisan::output();
-        self::assertMatchesRegularExpression('/stepped-blower +positions 3 +lasting +\d+ +[\d.]+% +[\d.]+ +[\d.]+ +[\d.]+/', $printed);
+        self::assertMatchesRegularExpression(
+            '/stepped-blower +positions 3 +lasting +\d+ +[\d.]+% +[\d.]+ +[\d.]+ +[\d.]+/',
+            $printed,
+        );
         self::assertStringContainsString('buy on the pattern', $printed);
         self::assertStringContainsString('kinds of fault named right in fewer', $printed);
         self::assertStringContainsString('stated odds of the verdict', $printed);
@@ -73,7 +97,7 @@ final class CommandsTest extends TestCase
 
     public function testKeptPredictionsSurviveAndDamagedOnesAreIgnored(): void
     {
-        $folder = sys_get_temp_dir().'/predictions-'.$this->ulid();
+        $folder = sys_get_temp_dir() . '/predictions-' . $this->ulid();
         $store = new FilePredictionStore($folder);
         self::assertSame([], $store->load('abc'));
         $store->save('abc', ['none|speed@1' => pack('d*', 1.0, 2.0)]);

@@ -23,7 +23,11 @@ final class DemoTest extends TestCase
         self::assertSame(['lead', 'technician', 'trainee'], $workshop->users()->orderBy('id')->pluck('role')->all());
         foreach (JobStage::cases() as $stage) {
             foreach (array_keys(FamilyRegistry::shipped()->all()) as $family) {
-                self::assertGreaterThan(0, $workshop->jobs()->where('stage', $stage)->where('family', $family)->count(), "$family, $stage->value");
+                self::assertGreaterThan(
+                    0,
+                    $workshop->jobs()->where('stage', $stage)->where('family', $family)->count(),
+                    "$family, $stage->value",
+                );
             }
         }
         $this->actingAs(User::query()->where('email', 'iska@halvmark.example')->firstOrFail());
@@ -46,14 +50,23 @@ final class DemoTest extends TestCase
             $this->get("/jobs/$job->id/$page")->assertOk();
         }
         foreach (['bench', 'verdict', 'remedy', 'fit', 'strip', 'wires', 'swap'] as $page) {
-            $job->stage === JobStage::Circuit ? $this->get("/jobs/$job->id/$page")->assertRedirect("/jobs/$job->id/circuit") : $this->get("/jobs/$job->id/$page")->assertOk();
+            $job->stage === JobStage::Circuit
+                ? $this->get("/jobs/$job->id/$page")->assertRedirect("/jobs/$job->id/circuit")
+                : $this->get("/jobs/$job->id/$page")->assertOk();
         }
         $proof = $this->get("/jobs/$job->id/proof");
-        \in_array($job->stage, [JobStage::Proof, JobStage::Closed], true) ? $proof->assertOk() : $proof->assertRedirect();
+        \in_array($job->stage, [JobStage::Proof, JobStage::Closed], true)
+            ? $proof->assertOk()
+            : $proof->assertRedirect();
         if ($job->stage === JobStage::Closed) {
             self::assertNotNull($job->outcome);
             foreach (['customer', 'file'] as $for) {
-                self::assertStringStartsWith('%PDF-', (string) $this->get("/jobs/$job->id/sheet/$for.pdf")->assertOk()->getContent());
+                self::assertStringStartsWith(
+                    '%PDF-',
+                    (string) $this->get("/jobs/$job->id/sheet/$for.pdf")
+                        ->assertOk()
+                        ->getContent(),
+                );
             }
         }
         $page = $job->stage === JobStage::Closed ? 'proof' : $job->stage->value;

@@ -33,9 +33,27 @@ final class FamiliesTest extends TestCase
             $states[$cell['key']] = $cell['states'][0]['value'];
         }
         $last = $start['cells'][\count($start['cells']) - 1];
-        $states[$last['key']] = \in_array('dead', array_column($last['states'], 'value'), true) ? 'dead' : $last['states'][1]['value'];
-        $answers = array_column(array_map(static fn (array $q): array => ['test' => $q['test'], 'value' => $q['choices'][0]['value']], $start['questions']), 'value', 'test');
-        $this->post('/jobs', ['id' => $id = $this->ulid(), 'mapId' => $this->ulid(), 'unitName' => "Unit of $family", 'complaint' => 'It does not do what it should.', 'family' => $family, 'parameters' => [], 'states' => $states, 'answers' => $answers])->assertRedirect();
+        $states[$last['key']] = \in_array('dead', array_column($last['states'], 'value'), true)
+            ? 'dead'
+            : $last['states'][1]['value'];
+        $answers = array_column(
+            array_map(
+                static fn(array $q): array => ['test' => $q['test'], 'value' => $q['choices'][0]['value']],
+                $start['questions'],
+            ),
+            'value',
+            'test',
+        );
+        $this->post('/jobs', [
+            'id' => ($id = $this->ulid()),
+            'mapId' => $this->ulid(),
+            'unitName' => "Unit of $family",
+            'complaint' => 'It does not do what it should.',
+            'family' => $family,
+            'parameters' => [],
+            'states' => $states,
+            'answers' => $answers,
+        ])->assertRedirect();
         $fields = $this->props("/jobs/$id/circuit");
         self::assertNotSame([], $fields['fields']);
         $this->put("/jobs/$id/circuit", ['values' => $fields['values']])->assertRedirect("/jobs/$id/bench");
@@ -44,7 +62,12 @@ final class FamiliesTest extends TestCase
         self::assertCount(\count($states) + \count($answers), $bench['readings']);
         self::assertNotNull($bench['diagnosis']['next'], 'there is something to do');
         $test = $bench['diagnosis']['card'];
-        $this->post("/jobs/$id/readings", ['id' => $this->ulid(), 'test' => $test['key'], 'value' => '1.2', 'choice' => $test['choices'][0]['value'] ?? ''])->assertSessionHasNoErrors();
+        $this->post("/jobs/$id/readings", [
+            'id' => $this->ulid(),
+            'test' => $test['key'],
+            'value' => '1.2',
+            'choice' => $test['choices'][0]['value'] ?? '',
+        ])->assertSessionHasNoErrors();
         self::assertCount(\count($states) + \count($answers) + 1, $this->props("/jobs/$id/bench")['readings']);
         $this->get("/jobs/$id/verdict")->assertOk();
         $this->get("/jobs/$id/complaint")->assertOk();
@@ -56,20 +79,51 @@ final class FamiliesTest extends TestCase
     public function testAnAnswerThatIsNoneIsRefusedAtTheField(): void
     {
         $this->actingAs($this->person());
-        $this->post('/jobs', ['id' => $this->ulid(), 'mapId' => $this->ulid(), 'unitName' => 'Van', 'complaint' => 'Noise', 'family' => 'stepped-blower', 'states' => ['1' => 'right'], 'answers' => ['noise' => 'thunder']])->assertSessionHasErrors('answers');
-        $this->post('/jobs', ['id' => $this->ulid(), 'mapId' => $this->ulid(), 'unitName' => 'Van', 'complaint' => 'Noise', 'family' => 'stepped-blower', 'states' => ['1' => 'right'], 'answers' => ['spin' => 'free']])->assertSessionHasErrors('answers');
-        $this->post('/jobs', ['id' => $this->ulid(), 'mapId' => $this->ulid(), 'unitName' => 'Van', 'complaint' => 'Noise', 'family' => 'stepped-blower', 'states' => [], 'answers' => ['noise' => 'squeal']])->assertSessionHasNoErrors();
+        $this->post('/jobs', [
+            'id' => $this->ulid(),
+            'mapId' => $this->ulid(),
+            'unitName' => 'Van',
+            'complaint' => 'Noise',
+            'family' => 'stepped-blower',
+            'states' => ['1' => 'right'],
+            'answers' => ['noise' => 'thunder'],
+        ])->assertSessionHasErrors('answers');
+        $this->post('/jobs', [
+            'id' => $this->ulid(),
+            'mapId' => $this->ulid(),
+            'unitName' => 'Van',
+            'complaint' => 'Noise',
+            'family' => 'stepped-blower',
+            'states' => ['1' => 'right'],
+            'answers' => ['spin' => 'free'],
+        ])->assertSessionHasErrors('answers');
+        $this->post('/jobs', [
+            'id' => $this->ulid(),
+            'mapId' => $this->ulid(),
+            'unitName' => 'Van',
+            'complaint' => 'Noise',
+            'family' => 'stepped-blower',
+            'states' => [],
+            'answers' => ['noise' => 'squeal'],
+        ])->assertSessionHasNoErrors();
     }
 
     public function testAQuestionChangesNothingOfTheJob(): void
     {
         $job = $this->jobOnBench($this->person());
-        $this->post("/jobs/$job->id/readings", ['id' => $id = $this->ulid(), 'test' => 'common-volts@3', 'value' => '0.02']);
+        $this->post("/jobs/$job->id/readings", [
+            'id' => ($id = $this->ulid()),
+            'test' => 'common-volts@3',
+            'value' => '0.02',
+        ]);
         $facts = $this->props("/jobs/$job->id/bench");
         self::assertNull($facts['whatIf']);
         $without = $this->props("/jobs/$job->id/bench?reading=$id");
         self::assertStringContainsString('without', $without['whatIf']);
-        self::assertNotEquals($facts['diagnosis']['suspects'][0]['probability'], $without['diagnosis']['suspects'][0]['probability']);
+        self::assertNotEquals(
+            $facts['diagnosis']['suspects'][0]['probability'],
+            $without['diagnosis']['suspects'][0]['probability'],
+        );
         $other = $this->props("/jobs/$job->id/bench?reading=$id&showed=11.9");
         self::assertStringContainsString('11.9 V', $other['whatIf']);
         self::assertSame('pack-plug', $other['diagnosis']['suspects'][0]['remedy']);
@@ -77,7 +131,10 @@ final class FamiliesTest extends TestCase
         self::assertSame('motor', $supposed['diagnosis']['suspects'][0]['remedy']);
         self::assertEqualsWithDelta(1.0, $supposed['diagnosis']['suspects'][0]['probability'], 1e-9);
         self::assertNull($this->props("/jobs/$job->id/bench?suppose=nonsense&reading=nonsense")['whatIf']);
-        self::assertEquals($facts['diagnosis']['suspects'], $this->props("/jobs/$job->id/bench")['diagnosis']['suspects']);
+        self::assertEquals(
+            $facts['diagnosis']['suspects'],
+            $this->props("/jobs/$job->id/bench")['diagnosis']['suspects'],
+        );
     }
 
     public function testTestsThatNeedAToolNotAtHandStandApart(): void

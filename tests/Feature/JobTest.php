@@ -19,10 +19,17 @@ final class JobTest extends TestCase
     public function testAJobIsOpenedWithItsMapAsReadings(): void
     {
         $data = $this->newJob();
-        $this->actingAs($this->person())->post('/jobs', $data)->assertRedirect("/jobs/{$data['id']}/circuit");
+        $this->actingAs($this->person())
+            ->post('/jobs', $data)
+            ->assertRedirect("/jobs/{$data['id']}/circuit");
         $job = $this->jobOf($data);
         self::assertSame(1, $job->number);
-        self::assertSame(self::ONLY_HIGH, $job->readings->mapWithKeys(static fn (Reading $r): array => [substr($r->test, 6) => (string) $r->choice])->all());
+        self::assertSame(
+            self::ONLY_HIGH,
+            $job->readings
+                ->mapWithKeys(static fn(Reading $r): array => [substr($r->test, 6) => (string) $r->choice])
+                ->all(),
+        );
     }
 
     public function testTheSameSubmitTwiceIsOneJob(): void
@@ -33,7 +40,10 @@ final class JobTest extends TestCase
         $this->post('/jobs', $data)->assertRedirect("/jobs/{$data['id']}/circuit");
         self::assertSame(1, Job::query()->whereKey($data['id'])->count());
         self::assertSame(6, Reading::query()->where('job_id', $data['id'])->count());
-        self::assertSame(1, Unit::query()->where('name', 'Van 7')->where('workshop_id', $this->jobOf($data)->workshop_id)->count());
+        self::assertSame(
+            1,
+            Unit::query()->where('name', 'Van 7')->where('workshop_id', $this->jobOf($data)->workshop_id)->count(),
+        );
     }
 
     /** @return iterable<string, array{0: array<string, mixed>, 1: string}> */
@@ -56,7 +66,11 @@ final class JobTest extends TestCase
     public function testABadJobIsRefusedAtItsFieldAndNothingIsStored(array $with, string $field): void
     {
         $user = $this->person();
-        $this->actingAs($user)->from('/jobs/new')->post('/jobs', $this->newJob($with))->assertRedirect('/jobs/new')->assertSessionHasErrors($field);
+        $this->actingAs($user)
+            ->from('/jobs/new')
+            ->post('/jobs', $this->newJob($with))
+            ->assertRedirect('/jobs/new')
+            ->assertSessionHasErrors($field);
         self::assertSame(0, $user->workshop->jobs()->count());
         self::assertSame(0, $user->workshop->units()->count());
     }
@@ -64,29 +78,77 @@ final class JobTest extends TestCase
     public function testTheBenchShowsADiagnosisThatFollowsTheReadings(): void
     {
         $job = $this->jobOnBench($this->person());
-        $this->get("/jobs/$job->id/bench")->assertInertia(fn (Page $page) => $page->component('Bench')->where('diagnosis.suspects.0.remedy', 'pack')->where('diagnosis.verdict', null)->has('diagnosis.card.outcomes')->has('sheet.elements')->count('strip.cells', 6));
-        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'common-volts@3', 'value' => '0,02 V'])->assertRedirect("/jobs/$job->id/bench");
-        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'common-ohms', 'overRange' => true])->assertRedirect("/jobs/$job->id/bench");
-        $this->get("/jobs/$job->id/bench")->assertInertia(fn (Page $page) => $page->where('diagnosis.suspects.0.faults.0.key', 'common-open')->where('readings.0.value', 'over range')->where('readings.1.value', '0.02 V'));
+        $this->get("/jobs/$job->id/bench")->assertInertia(
+            fn(Page $page) => $page
+                ->component('Bench')
+                ->where('diagnosis.suspects.0.remedy', 'pack')
+                ->where('diagnosis.verdict', null)
+                ->has('diagnosis.card.outcomes')
+                ->has('sheet.elements')
+                ->count('strip.cells', 6),
+        );
+        $this->post("/jobs/$job->id/readings", [
+            'id' => $this->ulid(),
+            'test' => 'common-volts@3',
+            'value' => '0,02 V',
+        ])->assertRedirect("/jobs/$job->id/bench");
+        $this->post("/jobs/$job->id/readings", [
+            'id' => $this->ulid(),
+            'test' => 'common-ohms',
+            'overRange' => true,
+        ])->assertRedirect("/jobs/$job->id/bench");
+        $this->get("/jobs/$job->id/bench")->assertInertia(
+            fn(Page $page) => $page
+                ->where('diagnosis.suspects.0.faults.0.key', 'common-open')
+                ->where('readings.0.value', 'over range')
+                ->where('readings.1.value', '0.02 V'),
+        );
     }
 
     public function testWhatTheMachineDidIsKeptWithAReadingOfAComplaintThatComesAndGoes(): void
     {
         $job = $this->jobOnBench($this->person());
         $job->update(['intermittent' => true]);
-        $this->get("/jobs/$job->id/bench?test=common-volts@3")->assertInertia(fn (Page $page) => $page->where('diagnosis.card.watch', true));
-        $this->get("/jobs/$job->id/bench?test=common-ohms")->assertInertia(fn (Page $page) => $page->where('diagnosis.card.watch', false));
-        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'common-volts@3', 'value' => '0.02', 'misbehaved' => true])->assertSessionHasNoErrors();
-        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'motor-volts@4', 'value' => '12.1'])->assertSessionHasNoErrors();
-        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'motor-volts@4', 'value' => '12.1', 'misbehaved' => 'perhaps'])->assertSessionHasErrors('misbehaved');
-        $this->get("/jobs/$job->id/bench")->assertInertia(fn (Page $page) => $page->where('readings.0.misbehaved', null)->where('readings.1.misbehaved', true)->has('readings', 8));
+        $this->get("/jobs/$job->id/bench?test=common-volts@3")->assertInertia(
+            fn(Page $page) => $page->where('diagnosis.card.watch', true),
+        );
+        $this->get("/jobs/$job->id/bench?test=common-ohms")->assertInertia(
+            fn(Page $page) => $page->where('diagnosis.card.watch', false),
+        );
+        $this->post("/jobs/$job->id/readings", [
+            'id' => $this->ulid(),
+            'test' => 'common-volts@3',
+            'value' => '0.02',
+            'misbehaved' => true,
+        ])->assertSessionHasNoErrors();
+        $this->post("/jobs/$job->id/readings", [
+            'id' => $this->ulid(),
+            'test' => 'motor-volts@4',
+            'value' => '12.1',
+        ])->assertSessionHasNoErrors();
+        $this->post("/jobs/$job->id/readings", [
+            'id' => $this->ulid(),
+            'test' => 'motor-volts@4',
+            'value' => '12.1',
+            'misbehaved' => 'perhaps',
+        ])->assertSessionHasErrors('misbehaved');
+        $this->get("/jobs/$job->id/bench")->assertInertia(
+            fn(Page $page) => $page
+                ->where('readings.0.misbehaved', null)
+                ->where('readings.1.misbehaved', true)
+                ->has('readings', 8),
+        );
     }
 
     public function testAnyOtherTestCanBeChosen(): void
     {
         $job = $this->jobOnBench($this->person());
-        $this->get("/jobs/$job->id/bench?test=current@4")->assertInertia(fn (Page $page) => $page->where('chosen', 'current@4')->where('diagnosis.card.key', 'current@4'));
-        $this->get("/jobs/$job->id/bench?test=nothing@4")->assertInertia(fn (Page $page) => $page->where('chosen', null)->has('diagnosis.card'));
+        $this->get("/jobs/$job->id/bench?test=current@4")->assertInertia(
+            fn(Page $page) => $page->where('chosen', 'current@4')->where('diagnosis.card.key', 'current@4'),
+        );
+        $this->get("/jobs/$job->id/bench?test=nothing@4")->assertInertia(
+            fn(Page $page) => $page->where('chosen', null)->has('diagnosis.card'),
+        );
     }
 
     /** @return iterable<string, array{0: array<string, mixed>, 1: string, 2: string}> */
@@ -97,10 +159,18 @@ final class JobTest extends TestCase
         yield 'a billion volts' => [['test' => 'common-volts@3', 'value' => '1e9'], 'value', 'No meter'];
         yield 'negative ohms' => [['test' => 'common-ohms', 'value' => '-2'], 'value', 'never below zero'];
         yield 'another unit' => [['test' => 'common-volts@3', 'value' => '12 A'], 'value', 'not a value in V'];
-        yield 'a test that the circuit does not have' => [['test' => 'rest-drop@3', 'value' => '1'], 'value', 'no such test'];
+        yield 'a test that the circuit does not have' => [
+            ['test' => 'rest-drop@3', 'value' => '1'],
+            'value',
+            'no such test',
+        ];
         yield 'no choice' => [['test' => 'look-pack', 'choice' => ''], 'value', 'Choose'];
         yield 'a choice of its own' => [['test' => 'look-pack', 'choice' => 'sad'], 'value', 'Choose'];
-        yield 'a supply of 500 V' => [['test' => 'common-volts@3', 'value' => '1', 'supplyVolts' => '500'], 'supplyVolts', 'between 5 and 60'];
+        yield 'a supply of 500 V' => [
+            ['test' => 'common-volts@3', 'value' => '1', 'supplyVolts' => '500'],
+            'supplyVolts',
+            'between 5 and 60',
+        ];
         yield 'a list' => [['test' => 'common-volts@3', 'value' => ['1']], 'value', ''];
     }
 
@@ -109,7 +179,10 @@ final class JobTest extends TestCase
     public function testABadReadingIsRefusedInWordsAndNotStored(array $with, string $field, string $words): void
     {
         $job = $this->jobOnBench($this->person());
-        $this->from("/jobs/$job->id/bench")->post("/jobs/$job->id/readings", ['id' => $this->ulid()] + $with)->assertRedirect("/jobs/$job->id/bench")->assertSessionHasErrors($field);
+        $this->from("/jobs/$job->id/bench")
+            ->post("/jobs/$job->id/readings", ['id' => $this->ulid()] + $with)
+            ->assertRedirect("/jobs/$job->id/bench")
+            ->assertSessionHasErrors($field);
         self::assertStringContainsString($words, session('errors')->first($field));
         self::assertSame(6, $job->readings()->count());
     }
@@ -139,10 +212,25 @@ final class JobTest extends TestCase
         $job = $this->jobOnBench($this->person());
         $id = $this->ulid();
         $this->post("/jobs/$job->id/readings", ['id' => $id, 'test' => 'current@4', 'value' => '99']);
-        $this->post("/jobs/$job->id/readings/$id/strike", ['reason' => 'clamp not zeroed'])->assertRedirect("/jobs/$job->id/bench");
-        $this->post("/jobs/$job->id/readings/$id/strike")->assertSessionHas('notice', 'That reading was struck out already.');
-        self::assertSame(1, Strike::query()->whereIn('reading_sequence', $job->readings()->pluck('sequence'))->count());
-        $this->get("/jobs/$job->id/bench")->assertInertia(fn (Page $page) => $page->where('readings.0.struck', true)->where('readings.0.value', '99.0 A')->where('readings.0.struckBecause', 'clamp not zeroed'));
+        $this->post("/jobs/$job->id/readings/$id/strike", ['reason' => 'clamp not zeroed'])->assertRedirect(
+            "/jobs/$job->id/bench",
+        );
+        $this->post("/jobs/$job->id/readings/$id/strike")->assertSessionHas(
+            'notice',
+            'That reading was struck out already.',
+        );
+        self::assertSame(
+            1,
+            Strike::query()
+                ->whereIn('reading_sequence', $job->readings()->pluck('sequence'))
+                ->count(),
+        );
+        $this->get("/jobs/$job->id/bench")->assertInertia(
+            fn(Page $page) => $page
+                ->where('readings.0.struck', true)
+                ->where('readings.0.value', '99.0 A')
+                ->where('readings.0.struckBecause', 'clamp not zeroed'),
+        );
         $this->post("/jobs/$job->id/readings/{$this->ulid()}/strike")->assertNotFound();
     }
 
@@ -151,14 +239,18 @@ final class JobTest extends TestCase
         $job = $this->jobOnBench($this->person());
         $id = $this->ulid();
         $this->post("/jobs/$job->id/readings", ['id' => $id, 'test' => 'battery-volts@4', 'value' => '126']);
-        $this->get("/jobs/$job->id/bench")->assertInertia(fn (Page $page) => $page->where('diagnosis.misfit.0.reading', $id)->where('diagnosis.verdict', null));
+        $this->get("/jobs/$job->id/bench")->assertInertia(
+            fn(Page $page) => $page->where('diagnosis.misfit.0.reading', $id)->where('diagnosis.verdict', null),
+        );
     }
 
     public function testReplaceProveAndClose(): void
     {
         $job = $this->jobOnBench($this->person());
-        $this->get("/jobs/$job->id/verdict")->assertInertia(fn (Page $page) => $page->component('Verdict')->has('outlook.options'));
-        $this->get("/jobs/$job->id/swap")->assertInertia(fn (Page $page) => $page->component('Swap')->has('parts'));
+        $this->get("/jobs/$job->id/verdict")->assertInertia(
+            fn(Page $page) => $page->component('Verdict')->has('outlook.options'),
+        );
+        $this->get("/jobs/$job->id/swap")->assertInertia(fn(Page $page) => $page->component('Swap')->has('parts'));
         $replacement = ['id' => $this->ulid(), 'parts' => ['pack'], 'partNumber' => 'TN-1', 'note' => 'swapped'];
         $this->post("/jobs/$job->id/replacements", $replacement)->assertRedirect("/jobs/$job->id/proof");
         $this->post("/jobs/$job->id/replacements", $replacement)->assertRedirect("/jobs/$job->id/proof");
@@ -176,7 +268,11 @@ final class JobTest extends TestCase
         self::assertSame('repaired', $job->outcome?->value);
         self::assertNotNull($job->closed_at);
         $this->post("/jobs/$job->id/proof", $proof)->assertSessionMissing('notice');
-        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'current@4', 'value' => '1'])->assertSessionHas('notice');
+        $this->post("/jobs/$job->id/readings", [
+            'id' => $this->ulid(),
+            'test' => 'current@4',
+            'value' => '1',
+        ])->assertSessionHas('notice');
         self::assertSame(12, $job->readings()->count());
     }
 
@@ -184,43 +280,69 @@ final class JobTest extends TestCase
     {
         $job = $this->jobOnBench($this->person());
         $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => ['pack']]);
-        $this->post("/jobs/$job->id/proof", ['id' => $this->ulid(), 'states' => self::ONLY_HIGH])->assertRedirect("/jobs/$job->id/bench")->assertSessionHas('notice');
+        $this->post("/jobs/$job->id/proof", ['id' => $this->ulid(), 'states' => self::ONLY_HIGH])
+            ->assertRedirect("/jobs/$job->id/bench")
+            ->assertSessionHas('notice');
         self::assertSame(JobStage::Bench, $job->refresh()->stage);
         self::assertSame(6, $job->readings()->where('episode', 1)->count());
-        $this->get("/jobs/$job->id/bench")->assertInertia(fn (Page $page) => $page->where('diagnosis.suspects.0.remedy', 'pack-plug')->where('diagnosis.suspects.0.origins.0.origin', 'verdict-wrong'));
+        $this->get("/jobs/$job->id/bench")->assertInertia(
+            fn(Page $page) => $page
+                ->where('diagnosis.suspects.0.remedy', 'pack-plug')
+                ->where('diagnosis.suspects.0.origins.0.origin', 'verdict-wrong'),
+        );
     }
 
     public function testWhatAnotherWindowHasMovedOnIsSaidInWords(): void
     {
         $job = $this->jobOnBench($this->person());
         $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => ['pack']]);
-        $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => ['motor']])->assertRedirect("/jobs/$job->id/proof")->assertSessionHas('notice');
+        $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => ['motor']])
+            ->assertRedirect("/jobs/$job->id/proof")
+            ->assertSessionHas('notice');
         self::assertSame(1, Replacement::query()->where('job_id', $job->id)->count());
-        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'current@4', 'value' => '12'])->assertRedirect("/jobs/$job->id/proof")->assertSessionHas('notice');
+        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'current@4', 'value' => '12'])
+            ->assertRedirect("/jobs/$job->id/proof")
+            ->assertSessionHas('notice');
         self::assertSame(6, $job->readings()->count());
     }
 
     public function testAPartThatTheCircuitDoesNotHaveCannotBeReplaced(): void
     {
         $job = $this->jobOnBench($this->person());
-        $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => ['high-relay']])->assertSessionHasErrors('parts');
-        $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => []])->assertSessionHasErrors('parts');
+        $this->post("/jobs/$job->id/replacements", [
+            'id' => $this->ulid(),
+            'parts' => ['high-relay'],
+        ])->assertSessionHasErrors('parts');
+        $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => []])->assertSessionHasErrors(
+            'parts',
+        );
     }
 
     public function testTheCircuitIsCheckedFieldByFieldAndKeepsWhatReadingsNeed(): void
     {
         $job = $this->jobOnBench($this->person());
-        $this->put("/jobs/$job->id/circuit", ['values' => ['positions' => '4', 'packOhms' => ['1', '-2', '3'], 'motorAmps' => 'many']])->assertSessionHasErrors(['packOhms', 'motorAmps']);
+        $this->put("/jobs/$job->id/circuit", [
+            'values' => ['positions' => '4', 'packOhms' => ['1', '-2', '3'], 'motorAmps' => 'many'],
+        ])->assertSessionHasErrors(['packOhms', 'motorAmps']);
         $this->put("/jobs/$job->id/circuit", ['values' => ['positions' => '3']])->assertSessionHasErrors('circuit');
-        $this->put("/jobs/$job->id/circuit", ['values' => ['positions' => '4', 'packOhms' => ['0,8', '0.5', '300m']]])->assertRedirect("/jobs/$job->id/bench");
+        $this->put("/jobs/$job->id/circuit", [
+            'values' => ['positions' => '4', 'packOhms' => ['0,8', '0.5', '300m']],
+        ])->assertRedirect("/jobs/$job->id/bench");
         self::assertSame([0.8, 0.5, 0.3], $job->refresh()->parameters['packOhms']);
     }
 
     public function testRememberedMapsAreKeptWithLessTrust(): void
     {
         $job = $this->jobOnBench($this->person());
-        $this->post("/jobs/$job->id/maps", ['id' => $this->ulid(), 'states' => ['1' => 'slow']])->assertSessionHasErrors('notedFor');
-        $this->post("/jobs/$job->id/maps", ['id' => $this->ulid(), 'notedFor' => 'last winter', 'states' => ['1' => 'slow']])->assertRedirect("/jobs/$job->id/complaint");
+        $this->post("/jobs/$job->id/maps", [
+            'id' => $this->ulid(),
+            'states' => ['1' => 'slow'],
+        ])->assertSessionHasErrors('notedFor');
+        $this->post("/jobs/$job->id/maps", [
+            'id' => $this->ulid(),
+            'notedFor' => 'last winter',
+            'states' => ['1' => 'slow'],
+        ])->assertRedirect("/jobs/$job->id/complaint");
         self::assertSame(1, $job->readings()->where('trust', 'remembered')->count());
     }
 
@@ -230,22 +352,34 @@ final class JobTest extends TestCase
         $data = $this->newJob(['unitModel' => 'Tarn 12']);
         $this->actingAs($user)->post('/jobs', $data);
         $this->put("/jobs/{$data['id']}/circuit", ['values' => ['positions' => '4', 'side' => 'ground']]);
-        $this->get('/jobs/new')->assertInertia(fn (Page $page) => $page->where('models.Tarn 12.parameters.side', 'ground')->where('units.0.circuit.parameters.side', 'ground')->where('units.0.history.0.complaint', 'Only the top speed blows'));
+        $this->get('/jobs/new')->assertInertia(
+            fn(Page $page) => $page
+                ->where('models.Tarn 12.parameters.side', 'ground')
+                ->where('units.0.circuit.parameters.side', 'ground')
+                ->where('units.0.history.0.complaint', 'Only the top speed blows'),
+        );
     }
 
     public function testSearchFindsUnitComplaintAndNumber(): void
     {
         $user = $this->person();
         $this->jobOnBench($user);
-        foreach (['Van' => 1, 'top speed' => 1, 'J-0001' => 1, '1' => 1, 'J-0002' => 0, '100%' => 0] as $words => $count) {
-            $this->get('/?q='.urlencode((string) $words))->assertInertia(fn (Page $page) => $page->count('jobs', $count));
+        foreach (
+            ['Van' => 1, 'top speed' => 1, 'J-0001' => 1, '1' => 1, 'J-0002' => 0, '100%' => 0]
+            as $words => $count
+        ) {
+            $this->get('/?q=' . urlencode((string) $words))->assertInertia(
+                fn(Page $page) => $page->count('jobs', $count),
+            );
         }
     }
 
     public function testMissingPagesAndJobsAnswerInWords(): void
     {
         $this->actingAs($this->person());
-        $this->get('/jobs/'.$this->ulid())->assertNotFound()->assertInertia(fn (Page $page) => $page->component('Problem')->where('status', 404));
+        $this->get('/jobs/' . $this->ulid())
+            ->assertNotFound()
+            ->assertInertia(fn(Page $page) => $page->component('Problem')->where('status', 404));
         $this->get('/nowhere')->assertNotFound();
     }
 }

@@ -32,7 +32,10 @@ final class PagePropsTest extends TestCase
         $this->assertShape('Outcome', $bench['diagnosis']['card']['outcomes'][0]);
         $this->assertShape('Meaning', $bench['diagnosis']['card']['outcomes'][0]['remedies'][0]);
         $this->assertShape('TestChoice', $bench['diagnosis']['tests'][0]);
-        $this->assertShape('Mark', $this->props("/jobs/$job->id/bench?test=common-ohms")['diagnosis']['card']['marks'][0]);
+        $this->assertShape(
+            'Mark',
+            $this->props("/jobs/$job->id/bench?test=common-ohms")['diagnosis']['card']['marks'][0],
+        );
         $this->assertShape('FieldShown', $this->props("/jobs/$job->id/circuit")['fields'][0]);
         $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => ['pack']]);
         $this->assertShape('ReplacementShown', $this->props("/jobs/$job->id/proof")['replacements'][0]);
@@ -64,7 +67,7 @@ final class PagePropsTest extends TestCase
     private function assertShape(string $interface, mixed $sent): void
     {
         self::assertIsArray($sent, $interface);
-        $types = (string) file_get_contents(__DIR__.'/../../resources/js/lib/types.ts');
+        $types = (string) file_get_contents(__DIR__ . '/../../resources/js/lib/types.ts');
         self::assertSame(1, preg_match("/export interface $interface \\{\n(.*?)\n\\}/s", $types, $found), $interface);
         preg_match_all('/^ {4}(\w+)\??: /m', $found[1], $keys);
         self::assertEqualsCanonicalizing($keys[1], array_keys($sent), "$interface in types.ts and what is sent differ");

@@ -15,7 +15,12 @@ final class PagesTest extends TestCase
 {
     private function replaced(Job $job, string $part = 'pack'): void
     {
-        $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => [$part], 'partNumber' => 'TN-1', 'note' => 'as found']);
+        $this->post("/jobs/$job->id/replacements", [
+            'id' => $this->ulid(),
+            'parts' => [$part],
+            'partNumber' => 'TN-1',
+            'note' => 'as found',
+        ]);
     }
 
     public function testTheVerdictPageTellsWhatGuessingWouldHaveCost(): void
@@ -23,22 +28,26 @@ final class PagesTest extends TestCase
         $job = $this->jobOnBench($this->person());
         $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'common-volts@3', 'value' => '0.01']);
         $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'common-ohms', 'overRange' => true]);
-        $this->get("/jobs/$job->id/verdict")->assertInertia(static fn (Page $page) => $page
-            ->component('Verdict')
-            ->where('guessedOnTheMap', static fn (float $money): bool => $money > 80.0)
-            ->where('diagnosis.guessing', static fn (float $money): bool => $money < 80.0));
+        $this->get("/jobs/$job->id/verdict")->assertInertia(
+            static fn(Page $page) => $page
+                ->component('Verdict')
+                ->where('guessedOnTheMap', static fn(float $money): bool => $money > 80.0)
+                ->where('diagnosis.guessing', static fn(float $money): bool => $money < 80.0),
+        );
     }
 
     public function testTheVerdictIsKeptWithTheReplacement(): void
     {
         $job = $this->jobOnBench($this->person());
         $this->replaced($job);
-        $this->get("/jobs/$job->id/proof")->assertInertia(static fn (Page $page) => $page
-            ->where('replacements.0.label', 'Resistor pack')
-            ->where('replacements.0.partNumber', 'TN-1')
-            ->where('replacements.0.note', 'as found')
-            ->where('replacements.0.verdict.verdict', null)
-            ->where('replacements.0.verdict.suspects.0.remedy', 'pack'));
+        $this->get("/jobs/$job->id/proof")->assertInertia(
+            static fn(Page $page) => $page
+                ->where('replacements.0.label', 'Resistor pack')
+                ->where('replacements.0.partNumber', 'TN-1')
+                ->where('replacements.0.note', 'as found')
+                ->where('replacements.0.verdict.verdict', null)
+                ->where('replacements.0.verdict.suspects.0.remedy', 'pack'),
+        );
     }
 
     public function testTheStripShowsBeforeAndAfter(): void
@@ -46,13 +55,15 @@ final class PagesTest extends TestCase
         $job = $this->jobOnBench($this->person());
         $this->replaced($job);
         $this->proveAndClose($job);
-        $this->get("/jobs/$job->id/proof")->assertInertia(static fn (Page $page) => $page
-            ->where('open', false)
-            ->where('strip.maps.0.kind', 'before')
-            ->where('strip.maps.0.states.1', 'dead')
-            ->where('strip.maps.1.kind', 'after')
-            ->where('strip.maps.1.states.1', 'right')
-            ->where('strip.cells.5.expected', 1));
+        $this->get("/jobs/$job->id/proof")->assertInertia(
+            static fn(Page $page) => $page
+                ->where('open', false)
+                ->where('strip.maps.0.kind', 'before')
+                ->where('strip.maps.0.states.1', 'dead')
+                ->where('strip.maps.1.kind', 'after')
+                ->where('strip.maps.1.states.1', 'right')
+                ->where('strip.cells.5.expected', 1),
+        );
     }
 
     public function testAClosedJobCanBeReadEverywhereAndChangedNowhere(): void
@@ -60,13 +71,26 @@ final class PagesTest extends TestCase
         $job = $this->jobOnBench($this->person());
         $this->replaced($job);
         $this->proveAndClose($job);
-        foreach (['complaint', 'circuit', 'bench', 'verdict', 'remedy', 'fit', 'strip', 'wires', 'swap', 'proof'] as $page) {
-            $this->get("/jobs/$job->id/$page")->assertOk()->assertInertia(static fn (Page $shown) => $shown->where('open', false));
+        foreach (
+            ['complaint', 'circuit', 'bench', 'verdict', 'remedy', 'fit', 'strip', 'wires', 'swap', 'proof']
+            as $page
+        ) {
+            $this->get("/jobs/$job->id/$page")
+                ->assertOk()
+                ->assertInertia(static fn(Page $shown) => $shown->where('open', false));
         }
         $reading = $job->readings()->firstOrFail();
-        $this->post("/jobs/$job->id/readings/$reading->id/strike")->assertRedirect("/jobs/$job->id/proof")->assertSessionHas('notice');
-        $this->post("/jobs/$job->id/maps", ['id' => $this->ulid(), 'notedFor' => 'then', 'states' => ['1' => 'slow']])->assertSessionHas('notice');
-        $this->put("/jobs/$job->id/circuit", ['values' => ['positions' => '4', 'side' => 'ground']])->assertSessionHas('notice');
+        $this->post("/jobs/$job->id/readings/$reading->id/strike")
+            ->assertRedirect("/jobs/$job->id/proof")
+            ->assertSessionHas('notice');
+        $this->post("/jobs/$job->id/maps", [
+            'id' => $this->ulid(),
+            'notedFor' => 'then',
+            'states' => ['1' => 'slow'],
+        ])->assertSessionHas('notice');
+        $this->put("/jobs/$job->id/circuit", ['values' => ['positions' => '4', 'side' => 'ground']])->assertSessionHas(
+            'notice',
+        );
         $this->replaced($job, 'motor');
         self::assertSame(1, $job->replacements()->count());
         self::assertSame('feed', $job->refresh()->parameters['side']);
@@ -79,9 +103,17 @@ final class PagesTest extends TestCase
         $data = $this->newJob([], ['1' => 'dead', '4' => 'right']);
         $this->actingAs($user)->post('/jobs', $data);
         $this->put("/jobs/{$data['id']}/circuit", ['values' => ['positions' => '4']]);
-        $this->get("/jobs/{$data['id']}/bench")->assertInertia(static fn (Page $page) => $page->missing('strip.maps.0.states.2'));
-        $this->post("/jobs/{$data['id']}/readings", ['id' => $this->ulid(), 'test' => 'speed@2', 'choice' => 'slow'])->assertSessionHasNoErrors();
-        $this->get("/jobs/{$data['id']}/bench")->assertInertia(static fn (Page $page) => $page->where('strip.maps.0.states.2', 'slow'));
+        $this->get("/jobs/{$data['id']}/bench")->assertInertia(
+            static fn(Page $page) => $page->missing('strip.maps.0.states.2'),
+        );
+        $this->post("/jobs/{$data['id']}/readings", [
+            'id' => $this->ulid(),
+            'test' => 'speed@2',
+            'choice' => 'slow',
+        ])->assertSessionHasNoErrors();
+        $this->get("/jobs/{$data['id']}/bench")->assertInertia(
+            static fn(Page $page) => $page->where('strip.maps.0.states.2', 'slow'),
+        );
     }
 
     public function testAnUntoldCircuitComesBeforeTheBench(): void
@@ -91,7 +123,9 @@ final class PagesTest extends TestCase
         foreach (['bench', 'verdict', 'remedy', 'fit', 'strip', 'wires', 'swap', 'proof'] as $page) {
             $this->get("/jobs/{$data['id']}/$page")->assertRedirect("/jobs/{$data['id']}/circuit");
         }
-        $this->post("/jobs/{$data['id']}/readings", ['id' => $this->ulid(), 'test' => 'current@4', 'value' => '12'])->assertRedirect("/jobs/{$data['id']}/circuit")->assertSessionHas('notice');
+        $this->post("/jobs/{$data['id']}/readings", ['id' => $this->ulid(), 'test' => 'current@4', 'value' => '12'])
+            ->assertRedirect("/jobs/{$data['id']}/circuit")
+            ->assertSessionHas('notice');
     }
 
     public function testTheListGroupsByStageAndShowsTheLatestMap(): void
@@ -100,10 +134,12 @@ final class PagesTest extends TestCase
         $job = $this->jobOnBench($user);
         $this->replaced($job);
         $this->proveAndClose($job);
-        $this->get('/')->assertInertia(static fn (Page $page) => $page
-            ->component('Jobs')
-            ->where('jobs.0.stage', 'closed')
-            ->where('jobs.0.states.1', 'right')
-            ->where('jobs.0.number', 'J-0001'));
+        $this->get('/')->assertInertia(
+            static fn(Page $page) => $page
+                ->component('Jobs')
+                ->where('jobs.0.stage', 'closed')
+                ->where('jobs.0.states.1', 'right')
+                ->where('jobs.0.number', 'J-0001'),
+        );
     }
 }

@@ -27,7 +27,9 @@ final class ProceduresTest extends TestCase
         self::assertNotContains('wiper-park', $keys);
         self::assertCount(15, $this->props('/procedures')['procedures']);
         foreach ((new ProcedureLibrary())->all() as $key => $procedure) {
-            $this->get("/procedures/$key")->assertInertia(fn (Page $page) => $page->component('Procedure')->where('procedure.title', $procedure->title));
+            $this->get("/procedures/$key")->assertInertia(
+                fn(Page $page) => $page->component('Procedure')->where('procedure.title', $procedure->title),
+            );
         }
         $this->get('/procedures/none')->assertNotFound();
     }
@@ -41,10 +43,15 @@ final class ProceduresTest extends TestCase
         }
         // The third step waits ten seconds.
         $this->travel(4)->seconds();
-        $this->done($run, 2, seen: true)->assertSessionHasErrors(['step' => 'Not yet: 0:06 to go. It has to come to rest by itself.']);
+        $this->done($run, 2, seen: true)->assertSessionHasErrors([
+            'step' => 'Not yet: 0:06 to go. It has to come to rest by itself.',
+        ]);
         // Another device, another session, later: the clock is the server's.
         $this->flushSession();
-        $this->actingAs($run->job?->workshop->users()->firstOrFail() ?? User::query()->where('workshop_id', $run->workshop_id)->firstOrFail());
+        $this->actingAs(
+            $run->job?->workshop->users()->firstOrFail() ??
+                User::query()->where('workshop_id', $run->workshop_id)->firstOrFail(),
+        );
         $this->travel(3)->seconds();
         self::assertEqualsWithDelta(3.0, $this->props("/runs/$run->id")['run']['remaining'], 0.01);
         $this->travel(3)->seconds();
@@ -57,7 +64,9 @@ final class ProceduresTest extends TestCase
         $run = $this->begin($this->person(), 'pack-swap');
         $this->done($run, 0)->assertSessionHasErrors('step');
         $this->done($run, 0, seen: true)->assertSessionHasNoErrors();
-        $this->done($run, 0, seen: true)->assertSessionHasErrors(['step' => 'This step is not up any more: the page shows where the procedure stands.']);
+        $this->done($run, 0, seen: true)->assertSessionHasErrors([
+            'step' => 'This step is not up any more: the page shows where the procedure stands.',
+        ]);
         self::assertSame(1, $this->props("/runs/$run->id")['run']['step']);
     }
 
@@ -77,7 +86,9 @@ final class ProceduresTest extends TestCase
         $job = $this->jobOnBench($user);
         $id = $this->ulid();
         foreach ([1, 2] as $time) {
-            $this->post('/procedures/pack-swap/runs', ['id' => $id, 'job' => $job->id])->assertRedirect('/runs/'.strtolower($id));
+            $this->post('/procedures/pack-swap/runs', ['id' => $id, 'job' => $job->id])->assertRedirect(
+                '/runs/' . strtolower($id),
+            );
         }
         self::assertSame(1, $user->workshop->procedureRuns()->count());
     }
@@ -86,7 +97,10 @@ final class ProceduresTest extends TestCase
     {
         $user = $this->person();
         $this->actingAs($user);
-        $begin = fn (array $charge): TestResponse => $this->post('/procedures/stored-charge/runs', ['id' => $this->ulid()] + $charge);
+        $begin = fn(array $charge): TestResponse => $this->post(
+            '/procedures/stored-charge/runs',
+            ['id' => $this->ulid()] + $charge,
+        );
         $begin(['microfarads' => '2350'])->assertSessionHasErrors('ohms');
         $begin(['microfarads' => 'much', 'ohms' => '100k', 'volts' => '325'])->assertSessionHasErrors('microfarads');
         $begin(['microfarads' => '-3', 'ohms' => '100k', 'volts' => '325'])->assertSessionHasErrors('microfarads');
@@ -107,9 +121,15 @@ final class ProceduresTest extends TestCase
         self::assertSame('Swap a pack, our way', $this->props('/procedures/pack-swap')['procedure']['title']);
         self::assertSame('Swap a resistor pack', $this->props("/runs/$run->id")['run']['procedure']['title']);
         $technician = $this->person('technician', $lead->workshop);
-        $this->actingAs($technician)->post('/procedures', ['text' => $own])->assertForbidden();
+        $this->actingAs($technician)
+            ->post('/procedures', ['text' => $own])
+            ->assertForbidden();
         $this->actingAs($this->person('lead'));
-        self::assertSame('Swap a resistor pack', $this->props('/procedures/pack-swap')['procedure']['title'], 'Another workshop keeps what ships.');
+        self::assertSame(
+            'Swap a resistor pack',
+            $this->props('/procedures/pack-swap')['procedure']['title'],
+            'Another workshop keeps what ships.',
+        );
         $this->delete('/procedures/pack-swap')->assertNotFound();
         $this->actingAs($lead)->delete('/procedures/pack-swap')->assertRedirect('/procedures/pack-swap');
         self::assertSame('Swap a resistor pack', $this->props('/procedures/pack-swap')['procedure']['title']);
@@ -126,7 +146,9 @@ final class ProceduresTest extends TestCase
 
     private function begin(User $user, string $procedure): ProcedureRun
     {
-        $this->actingAs($user)->post("/procedures/$procedure/runs", ['id' => $id = $this->ulid()])->assertRedirect('/runs/'.strtolower($id));
+        $this->actingAs($user)
+            ->post("/procedures/$procedure/runs", ['id' => ($id = $this->ulid())])
+            ->assertRedirect('/runs/' . strtolower($id));
 
         return ProcedureRun::query()->findOrFail(strtolower($id));
     }

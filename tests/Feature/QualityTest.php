@@ -43,7 +43,11 @@ final class QualityTest extends TestCase
             }
             $value = $reading->value === null ? '' : (string) ((float) $reading->value + $reading->leadOhms);
 
-            return $this->record($job, $reading->test, $value, ['overRange' => $reading->value === null, 'steady' => $reading->steady, 'supplyVolts' => $reading->supplyVolts]);
+            return $this->record($job, $reading->test, $value, [
+                'overRange' => $reading->value === null,
+                'steady' => $reading->steady,
+                'supplyVolts' => $reading->supplyVolts,
+            ]);
         };
         foreach ($before as $reading) {
             $send($reading);
@@ -58,7 +62,10 @@ final class QualityTest extends TestCase
     {
         $job = $this->jobOnBench($this->person());
         $reading = $this->record($job, 'battery-volts@4', '1.26');
-        $this->post("/jobs/$job->id/readings/$reading->id/strike", ['reason' => 'taken again', 'again' => true])->assertRedirect("/jobs/$job->id/bench?test=battery-volts@4");
+        $this->post("/jobs/$job->id/readings/$reading->id/strike", [
+            'reason' => 'taken again',
+            'again' => true,
+        ])->assertRedirect("/jobs/$job->id/bench?test=battery-volts@4");
         self::assertSame('taken again', Reading::query()->findOrFail($reading->sequence)->strike?->reason);
     }
 
@@ -71,7 +78,10 @@ final class QualityTest extends TestCase
     public function testTheNotedSupplyIsLookedAt(): void
     {
         $job = $this->jobOnBench($this->person());
-        self::assertSame(['rail-outside'], array_column($this->record($job, 'motor-volts@4', '9.6', ['supplyVolts' => '10,1'])->doubts ?? [], 'rule'));
+        self::assertSame(
+            ['rail-outside'],
+            array_column($this->record($job, 'motor-volts@4', '9.6', ['supplyVolts' => '10,1'])->doubts ?? [], 'rule'),
+        );
     }
 
     public function testAnotherWorkshopsReadingCannotBeKept(): void
@@ -91,9 +101,18 @@ final class QualityTest extends TestCase
         $this->post('/leads', ['ohms' => '0.3'])->assertSessionHasNoErrors();
         $reading = $this->record($job, 'pack-ohms-1', '0.7');
         self::assertEqualsWithDelta(0.4, $reading->number, 1e-12);
-        self::assertSame(['weak-low-ohms'], array_values(array_intersect(array_column($reading->doubts ?? [], 'rule'), ['weak-low-ohms'])));
+        self::assertSame(
+            ['weak-low-ohms'],
+            array_values(array_intersect(array_column($reading->doubts ?? [], 'rule'), ['weak-low-ohms'])),
+        );
         self::assertSame('0.30 Ω', $this->props("/jobs/$job->id/bench")['readings'][0]['leads']);
-        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'pack-ohms-2', 'value' => '0.1'])->assertSessionHasErrors(['value' => 'That is less than the leads alone: measure the leads again, or take their value off the list.']);
+        $this->post("/jobs/$job->id/readings", [
+            'id' => $this->ulid(),
+            'test' => 'pack-ohms-2',
+            'value' => '0.1',
+        ])->assertSessionHasErrors([
+            'value' => 'That is less than the leads alone: measure the leads again, or take their value off the list.',
+        ]);
         $this->post('/leads', ['ohms' => '']);
         self::assertEqualsWithDelta(0.8, $this->record($job, 'pack-ohms-2', '0.8')->number, 1e-12);
     }
@@ -108,7 +127,9 @@ final class QualityTest extends TestCase
     {
         $user = $this->person();
         $job = $this->jobOnBench($user, 'flue-fan', [], ['full' => 'slow', 'off' => 'right']);
-        $test = collect($job->circuit()->tests)->first(static fn ($one): bool => $one->probe->quantity->value === 'pressure');
+        $test = collect($job->circuit()->tests)->first(
+            static fn($one): bool => $one->probe->quantity->value === 'pressure',
+        );
         self::assertNotNull($test);
         self::assertSame('Pa', $this->props("/jobs/$job->id/bench?test=$test->key")['diagnosis']['card']['unit']);
         $this->post('/units', ['system' => 'us'])->assertSessionHasNoErrors();
@@ -134,8 +155,11 @@ final class QualityTest extends TestCase
         $file = (string) $this->get("/jobs/$job->id/file")->getContent();
         $format = new JobFileFormat(app(FamilyRegistry::class));
         $read = $format->read($file);
-        self::assertEquals(json_decode($file, true)['readings'], json_decode((string) json_encode($format->toArray($read)), true)['readings']);
-        $kept = array_values(array_filter($read->readings, static fn ($filed): bool => $filed->keptAt !== null));
+        self::assertEquals(
+            json_decode($file, true)['readings'],
+            json_decode((string) json_encode($format->toArray($read)), true)['readings'],
+        );
+        $kept = array_values(array_filter($read->readings, static fn($filed): bool => $filed->keptAt !== null));
         self::assertCount(1, $kept);
         self::assertSame([], $kept[0]->reading->doubts);
         self::assertSame('decimal-place', $kept[0]->doubts[0]->rule);
@@ -145,7 +169,10 @@ final class QualityTest extends TestCase
     private function record(Job $job, string $test, string $value, array $with = []): Reading
     {
         $id = $this->ulid();
-        $this->post("/jobs/$job->id/readings", ['id' => $id, 'test' => $test, 'value' => $value] + $with)->assertSessionHasNoErrors();
+        $this->post(
+            "/jobs/$job->id/readings",
+            ['id' => $id, 'test' => $test, 'value' => $value] + $with,
+        )->assertSessionHasNoErrors();
 
         return Reading::query()->where('id', $id)->firstOrFail();
     }

@@ -20,10 +20,32 @@ final class ScopeTest extends TestCase
         $job = $this->jobOnBench($owner);
         $reading = Reading::query()->where('job_id', $job->id)->firstOrFail();
         $this->actingAs($this->person('lead'));
-        foreach (['', '/complaint', '/circuit', '/bench', '/verdict', '/remedy', '/fit', '/strip', '/wires', '/swap', '/proof', '/file', '/sheet/customer.pdf', '/sheet/file.pdf'] as $page) {
+        foreach (
+            [
+                '',
+                '/complaint',
+                '/circuit',
+                '/bench',
+                '/verdict',
+                '/remedy',
+                '/fit',
+                '/strip',
+                '/wires',
+                '/swap',
+                '/proof',
+                '/file',
+                '/sheet/customer.pdf',
+                '/sheet/file.pdf',
+            ]
+            as $page
+        ) {
             $this->get("/jobs/$job->id$page")->assertNotFound();
         }
-        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => 'current@4', 'value' => '12'])->assertNotFound();
+        $this->post("/jobs/$job->id/readings", [
+            'id' => $this->ulid(),
+            'test' => 'current@4',
+            'value' => '12',
+        ])->assertNotFound();
         $this->post("/jobs/$job->id/readings/$reading->id/strike")->assertNotFound();
         $this->post("/jobs/$job->id/maps", [])->assertNotFound();
         $this->post("/jobs/$job->id/replacements", [])->assertNotFound();
@@ -37,8 +59,10 @@ final class ScopeTest extends TestCase
     public function testListsAndSearchShowOnlyTheOwnWorkshop(): void
     {
         $this->jobOnBench($this->person());
-        $this->actingAs($this->person())->get('/?q=Van')->assertInertia(fn (Page $page) => $page->component('Jobs')->count('jobs', 0));
-        $this->get('/jobs/new')->assertInertia(fn (Page $page) => $page->count('units', 0));
+        $this->actingAs($this->person())
+            ->get('/?q=Van')
+            ->assertInertia(fn(Page $page) => $page->component('Jobs')->count('jobs', 0));
+        $this->get('/jobs/new')->assertInertia(fn(Page $page) => $page->count('units', 0));
     }
 
     public function testAnotherWorkshopsUnitCannotBeUsed(): void

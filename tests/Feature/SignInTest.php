@@ -12,7 +12,7 @@ final class SignInTest extends TestCase
 {
     public function testNobodyGetsInWithoutSigningIn(): void
     {
-        foreach (['/', '/jobs/new', '/ping', '/jobs/'.$this->ulid().'/bench'] as $path) {
+        foreach (['/', '/jobs/new', '/ping', '/jobs/' . $this->ulid() . '/bench'] as $path) {
             $this->get($path)->assertRedirect('/sign-in');
         }
     }
@@ -30,7 +30,9 @@ final class SignInTest extends TestCase
     {
         $user = $this->person();
         for ($n = 0; $n < 5; ++$n) {
-            $this->post('/sign-in', ['email' => $user->email, 'password' => 'wrong'])->assertSessionHasErrors(['email' => 'E-mail address and password do not belong together.']);
+            $this->post('/sign-in', ['email' => $user->email, 'password' => 'wrong'])->assertSessionHasErrors([
+                'email' => 'E-mail address and password do not belong together.',
+            ]);
         }
         $response = $this->post('/sign-in', ['email' => $user->email, 'password' => 'a long password']);
         $response->assertSessionHasErrors('email');
@@ -46,18 +48,22 @@ final class SignInTest extends TestCase
 
     public function testDemoAccountsAreShownOnlyInDemoMode(): void
     {
-        $this->get('/sign-in')->assertInertia(fn (Page $page) => $page->component('SignIn')->where('demo', null));
+        $this->get('/sign-in')->assertInertia(fn(Page $page) => $page->component('SignIn')->where('demo', null));
         config(['ispira.demo' => true]);
         $this->person()->update(['email' => 'x@halvmark.example']);
-        $this->get('/sign-in')->assertInertia(fn (Page $page) => $page->where('demo.accounts.0.email', 'x@halvmark.example'));
+        $this->get('/sign-in')->assertInertia(
+            fn(Page $page) => $page->where('demo.accounts.0.email', 'x@halvmark.example'),
+        );
     }
 
     public function testACommandMakesTheFirstWorkshopAndLead(): void
     {
         $this->command('lea@quay.test')
-            ->expectsQuestion('Password of the lead, at least 10 characters', 'short')->assertFailed();
+            ->expectsQuestion('Password of the lead, at least 10 characters', 'short')
+            ->assertFailed();
         $this->command('lea@quay.test')
-            ->expectsQuestion('Password of the lead, at least 10 characters', 'long enough now')->assertSuccessful();
+            ->expectsQuestion('Password of the lead, at least 10 characters', 'long enough now')
+            ->assertSuccessful();
         $this->post('/sign-in', ['email' => 'lea@quay.test', 'password' => 'long enough now'])->assertRedirect('/');
         $this->command('lea@quay.test')->assertFailed();
         $this->command('nowhere')->assertFailed();

@@ -17,7 +17,15 @@ final class TemporaryRepairTest extends TestCase
 {
     private function flueFan(): Job
     {
-        $data = $this->newJob(['family' => 'flue-fan', 'parameters' => [], 'complaint' => 'Squeals', 'answers' => ['proves' => 'lights', 'noise' => 'squeal']], ['off' => 'right', 'full' => 'slow']);
+        $data = $this->newJob(
+            [
+                'family' => 'flue-fan',
+                'parameters' => [],
+                'complaint' => 'Squeals',
+                'answers' => ['proves' => 'lights', 'noise' => 'squeal'],
+            ],
+            ['off' => 'right', 'full' => 'slow'],
+        );
         $this->actingAs($this->person())->post('/jobs', $data)->assertSessionHasNoErrors();
         $this->put("/jobs/{$data['id']}/circuit", ['values' => []]);
 
@@ -26,7 +34,11 @@ final class TemporaryRepairTest extends TestCase
 
     private function read(Job $job, string $test, string $choice): void
     {
-        $this->post("/jobs/$job->id/readings", ['id' => $this->ulid(), 'test' => $test, 'choice' => $choice])->assertSessionHasNoErrors();
+        $this->post("/jobs/$job->id/readings", [
+            'id' => $this->ulid(),
+            'test' => $test,
+            'choice' => $choice,
+        ])->assertSessionHasNoErrors();
     }
 
     /**
@@ -36,18 +48,27 @@ final class TemporaryRepairTest extends TestCase
      */
     private function bridge(Job $job, string $until, array $parts = ['fan']): TestResponse
     {
-        return $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => $parts, 'temporaryUntil' => $until]);
+        return $this->post("/jobs/$job->id/replacements", [
+            'id' => $this->ulid(),
+            'parts' => $parts,
+            'temporaryUntil' => $until,
+        ]);
     }
 
     public function testItNeedsItsTestsAndIsRefusedWithPlay(): void
     {
         $job = $this->flueFan();
         $in = now()->addDays(6)->toDateString();
-        $this->bridge($job, $in)->assertSessionHasErrors(['temporaryUntil' => 'First: Turn the wheel through its hub by hand. Without it the bearings must not be bridged.']);
+        $this->bridge($job, $in)->assertSessionHasErrors([
+            'temporaryUntil' =>
+                'First: Turn the wheel through its hub by hand. Without it the bearings must not be bridged.',
+        ]);
         foreach (['spin' => 'gritty', 'axial-play' => 'play', 'look-seal' => 'tight'] as $test => $choice) {
             $this->read($job, $test, $choice);
         }
-        $this->bridge($job, $in)->assertSessionHasErrors(['temporaryUntil' => 'Refused: Pull and push the shaft along its length: moves. Only a new fan will do.']);
+        $this->bridge($job, $in)->assertSessionHasErrors([
+            'temporaryUntil' => 'Refused: Pull and push the shaft along its length: moves. Only a new fan will do.',
+        ]);
         self::assertSame(0, Replacement::query()->where('job_id', $job->id)->count());
     }
 
@@ -61,12 +82,35 @@ final class TemporaryRepairTest extends TestCase
         $this->bridge($job, now()->subDay()->toDateString())->assertSessionHasErrors('temporaryUntil');
         $this->bridge($job, now()->addDays(3)->toDateString(), ['control'])->assertSessionHasErrors('temporaryUntil');
         $due = now()->addDays(6)->toDateString();
-        $this->bridge($job, $due)->assertSessionHasNoErrors()->assertRedirect("/jobs/$job->id/proof");
-        $this->post("/jobs/$job->id/proof", ['id' => $this->ulid(), 'states' => ['off' => 'right', 'full' => 'right']])->assertSessionHasNoErrors();
-        $this->post("/jobs/$job->id/close", ['id' => $this->ulid(), 'outcome' => 'repaired', 'reason' => 'no clamp'])->assertSessionHasErrors('outcome');
-        $this->post("/jobs/$job->id/close", ['id' => $this->ulid(), 'outcome' => 'temporary', 'reason' => 'no clamp'])->assertSessionHasErrors('dueOn');
-        $this->post("/jobs/$job->id/close", ['id' => $this->ulid(), 'outcome' => 'temporary', 'reason' => 'no clamp', 'dueOn' => now()->subDay()->toDateString()])->assertSessionHasErrors('dueOn');
-        $this->post("/jobs/$job->id/close", ['id' => $this->ulid(), 'outcome' => 'temporary', 'reason' => 'no clamp', 'dueOn' => $due])->assertSessionHasNoErrors();
+        $this->bridge($job, $due)
+            ->assertSessionHasNoErrors()
+            ->assertRedirect("/jobs/$job->id/proof");
+        $this->post("/jobs/$job->id/proof", [
+            'id' => $this->ulid(),
+            'states' => ['off' => 'right', 'full' => 'right'],
+        ])->assertSessionHasNoErrors();
+        $this->post("/jobs/$job->id/close", [
+            'id' => $this->ulid(),
+            'outcome' => 'repaired',
+            'reason' => 'no clamp',
+        ])->assertSessionHasErrors('outcome');
+        $this->post("/jobs/$job->id/close", [
+            'id' => $this->ulid(),
+            'outcome' => 'temporary',
+            'reason' => 'no clamp',
+        ])->assertSessionHasErrors('dueOn');
+        $this->post("/jobs/$job->id/close", [
+            'id' => $this->ulid(),
+            'outcome' => 'temporary',
+            'reason' => 'no clamp',
+            'dueOn' => now()->subDay()->toDateString(),
+        ])->assertSessionHasErrors('dueOn');
+        $this->post("/jobs/$job->id/close", [
+            'id' => $this->ulid(),
+            'outcome' => 'temporary',
+            'reason' => 'no clamp',
+            'dueOn' => $due,
+        ])->assertSessionHasNoErrors();
         self::assertSame($due, $this->props("/jobs/$job->id/proof")['job']['temporaryUntil']);
         self::assertSame($due, $this->props('/due')['jobs'][0]['dueOn']);
         self::assertSame($due, $this->props('/')['jobs'][0]['temporaryUntil']);

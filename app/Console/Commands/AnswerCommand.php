@@ -55,18 +55,28 @@ final class AnswerCommand extends Command
             return self::FAILURE;
         }
         $test = $this->argument('test');
-        $tests = is_string($test) ? [$test] : array_map(static fn ($p): string => "speed@$p->key", array_values($circuit->positions));
+        $tests = is_string($test)
+            ? [$test]
+            : array_map(static fn($p): string => "speed@$p->key", array_values($circuit->positions));
         $unit = new SimulatedUnit($circuit, $hidden, new Chance((int) $this->option('seed')), 0.0);
         if ($this->option('all') === true) {
             $words = new Words($circuit);
             foreach ($circuit->tests as $each) {
-                $this->line($words->test($each).': '.$words->reading($unit->read('reading', $each, 0)));
+                $this->line($words->test($each) . ': ' . $words->reading($unit->read('reading', $each, 0)));
             }
 
             return self::SUCCESS;
         }
         if ($this->option('every') === true) {
-            $every = array_map(fn (Test $each): float|string|null => (new SimulatedUnit($circuit, $hidden, new Chance((int) $this->option('seed')), 0.0))->read('reading', $each, 0)->value, $circuit->tests);
+            $every = array_map(
+                fn(Test $each): float|string|null => (new SimulatedUnit(
+                    $circuit,
+                    $hidden,
+                    new Chance((int) $this->option('seed')),
+                    0.0,
+                ))->read('reading', $each, 0)->value,
+                $circuit->tests,
+            );
             $this->output->writeln((string) json_encode($every, \JSON_UNESCAPED_SLASHES));
 
             return self::SUCCESS;

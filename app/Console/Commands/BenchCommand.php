@@ -42,7 +42,9 @@ final class BenchCommand extends Command
     private function diagnosis(FamilyRegistry $families): void
     {
         $this->line('diagnosis after one more reading, in ms: best and median');
-        $this->line(sprintf('  %-20s %-62s %11s %6s %13s %13s', 'family', 'circuit', 'hypotheses', 'tests', 'cold', 'warm'));
+        $this->line(
+            sprintf('  %-20s %-62s %11s %6s %13s %13s', 'family', 'circuit', 'hypotheses', 'tests', 'cold', 'warm'),
+        );
         $only = (array) $this->option('family');
         foreach ($families->all() as $key => $family) {
             if ($only !== [] && !in_array($key, $only, true)) {
@@ -50,7 +52,20 @@ final class BenchCommand extends Command
             }
             $largest = self::largest($family);
             foreach ($largest === [] ? [[]] : [[], $largest] as $parameters) {
-                $this->time($key, $family->circuit($family->parameters()->read($parameters)), $parameters === [] ? 'ordinary' : implode(', ', array_map(static fn (string $name, string $choice): string => "$name $choice", array_keys($parameters), $parameters)));
+                $this->time(
+                    $key,
+                    $family->circuit($family->parameters()->read($parameters)),
+                    $parameters === []
+                        ? 'ordinary'
+                        : implode(
+                            ', ',
+                            array_map(
+                                static fn(string $name, string $choice): string => "$name $choice",
+                                array_keys($parameters),
+                                $parameters,
+                            ),
+                        ),
+                );
             }
         }
     }
@@ -82,30 +97,48 @@ final class BenchCommand extends Command
     /** Times the diagnosis of a simulated unit with its first fault: the map, and the test proposed on it. */
     private function time(string $family, CircuitModel $circuit, string $name): void
     {
-        $hidden = array_values(array_filter(HypothesisList::of($circuit, false), static fn (Hypothesis $h): bool => $h->parts !== []))[0];
+        $hidden = array_values(
+            array_filter(HypothesisList::of($circuit, false), static fn(Hypothesis $h): bool => $h->parts !== []),
+        )[0];
         $unit = new SimulatedUnit($circuit, $hidden, new Chance(1), 0.0);
         $readings = $unit->map();
         $next = (new Engine())->diagnose($circuit, new CaseFile($readings), new DecisionSettings())->next;
         $case = new CaseFile($next === null ? $readings : [...$readings, $unit->read('next', $next->test, 0)]);
         $time = static function (Engine $engine) use ($circuit, $case): float {
             $start = hrtime(true);
-            (new DiagnosisFormat($circuit, $case, $engine->diagnose($circuit, $case, new DecisionSettings())))->toArray();
+            (new DiagnosisFormat(
+                $circuit,
+                $case,
+                $engine->diagnose($circuit, $case, new DecisionSettings()),
+            ))->toArray();
 
             return (hrtime(true) - $start) / 1e6;
         };
         // The first pass lets the just-in-time compiler see the code.
         $time(new Engine());
-        $cold = array_map(static fn (): float => $time(new Engine()), range(1, 7));
+        $cold = array_map(static fn(): float => $time(new Engine()), range(1, 7));
         $engine = new Engine(new MemoryStore());
         $time($engine);
-        $warm = array_map(static fn (): float => $time($engine), range(1, 15));
-        $this->line(sprintf('  %-20s %-62s %11d %6d %6.0f %6.0f %6.0f %6.0f', $family, $name, count(HypothesisList::of($circuit, false)), count($circuit->tests), min($cold), self::median($cold), min($warm), self::median($warm)));
+        $warm = array_map(static fn(): float => $time($engine), range(1, 15));
+        $this->line(
+            sprintf(
+                '  %-20s %-62s %11d %6d %6.0f %6.0f %6.0f %6.0f',
+                $family,
+                $name,
+                count(HypothesisList::of($circuit, false)),
+                count($circuit->tests),
+                min($cold),
+                self::median($cold),
+                min($warm),
+                self::median($warm),
+            ),
+        );
     }
 
     /** The same ladders, each solved here and by ngspice. */
     private function solver(): void
     {
-        $netlists = array_map(static fn (int $seed): Netlist => new Netlist(self::ladder($seed)), range(1, 40));
+        $netlists = array_map(static fn(int $seed): Netlist => new Netlist(self::ladder($seed)), range(1, 40));
         $time = static function (\Closure $solve) use ($netlists): float {
             $times = [];
             foreach ($netlists as $netlist) {
@@ -116,30 +149,40 @@ final class BenchCommand extends Command
 
             return self::median($times);
         };
-        $solvers = array_map(static fn (Netlist $netlist): CircuitSolver => new CircuitSolver($netlist), $netlists);
-        array_map(static fn (CircuitSolver $solver) => $solver->solve(), $solvers);
+        $solvers = array_map(static fn(Netlist $netlist): CircuitSolver => new CircuitSolver($netlist), $netlists);
+        array_map(static fn(CircuitSolver $solver) => $solver->solve(), $solvers);
         $next = 0;
-        $this->line(sprintf(
-            'ladder of 13 nodes: %.0f µs read and solved, %.0f µs once its shape is known (medians)',
-            $time(static fn (Netlist $netlist) => (new CircuitSolver($netlist))->solve()),
-            $time(static function () use ($solvers, &$next): void {
-                $solvers[$next++]->solve();
-            }),
-        ));
+        $this->line(
+            sprintf(
+                'ladder of 13 nodes: %.0f µs read and solved, %.0f µs once its shape is known (medians)',
+                $time(static fn(Netlist $netlist) => (new CircuitSolver($netlist))->solve()),
+                $time(static function () use ($solvers, &$next): void {
+                    $solvers[$next++]->solve();
+                }),
+            ),
+        );
         if (!is_file('/usr/bin/ngspice')) {
             $this->line('ngspice is not installed: no comparison.');
 
             return;
         }
         $deck = (string) tempnam(sys_get_temp_dir(), 'deck');
-        $this->line(sprintf('the same ladders by ngspice, its start included: %.0f µs', $time(static function (Netlist $netlist) use ($deck): void {
-            $lines = ['* ladder'];
-            foreach ($netlist->elements as $element) {
-                $lines[] = $element->id === 'V' ? "V1 s 0 {$element->parameters['volts']}\nRs s n0 {$element->parameters['ohms']}" : "R$element->id $element->from $element->to {$element->parameters['ohms']}";
-            }
-            file_put_contents($deck, implode("\n", [...$lines, '.op', '.print op v(n12)', '.end', '']));
-            (new Process(['ngspice', '-b', $deck]))->run();
-        })));
+        $this->line(
+            sprintf(
+                'the same ladders by ngspice, its start included: %.0f µs',
+                $time(static function (Netlist $netlist) use ($deck): void {
+                    $lines = ['* ladder'];
+                    foreach ($netlist->elements as $element) {
+                        $lines[] =
+                            $element->id === 'V'
+                                ? "V1 s 0 {$element->parameters['volts']}\nRs s n0 {$element->parameters['ohms']}"
+                                : "R$element->id $element->from $element->to {$element->parameters['ohms']}";
+                    }
+                    file_put_contents($deck, implode("\n", [...$lines, '.op', '.print op v(n12)', '.end', '']));
+                    (new Process(['ngspice', '-b', $deck]))->run();
+                }),
+            ),
+        );
         unlink($deck);
     }
 
@@ -147,11 +190,11 @@ final class BenchCommand extends Command
     private static function ladder(int $seed): array
     {
         mt_srand($seed);
-        $ohms = static fn (): float => 0.05 + mt_rand() / mt_getrandmax() * 5.0;
+        $ohms = static fn(): float => 0.05 + (mt_rand() / mt_getrandmax()) * 5.0;
         $elements = [Element::source('V', 'n0', '0', 12.0, 0.05)];
         for ($n = 0; $n < 12; ++$n) {
-            $elements[] = Element::resistor("A$n", "n$n", 'n'.($n + 1), $ohms());
-            $elements[] = Element::resistor("B$n", 'n'.($n + 1), '0', 10.0 * $ohms());
+            $elements[] = Element::resistor("A$n", "n$n", 'n' . ($n + 1), $ohms());
+            $elements[] = Element::resistor("B$n", 'n' . ($n + 1), '0', 10.0 * $ohms());
         }
 
         return $elements;

@@ -21,7 +21,7 @@ final class CaptureBenchCommand extends Command
 
     public function handle(): int
     {
-        $folder = sys_get_temp_dir().'/ispira-capture-bench-'.bin2hex(random_bytes(6));
+        $folder = sys_get_temp_dir() . '/ispira-capture-bench-' . bin2hex(random_bytes(6));
         File::ensureDirectoryExists($folder);
         $count = max(1000, (int) $this->option('samples'));
         try {
@@ -33,14 +33,33 @@ final class CaptureBenchCommand extends Command
                 fwrite($file, $text);
             }
             fclose($file);
-            $this->line(sprintf('%s samples, %.0f MB as CSV', number_format($count), filesize("$folder/capture.csv") / 1e6));
+            $this->line(
+                sprintf('%s samples, %.0f MB as CSV', number_format($count), filesize("$folder/capture.csv") / 1e6),
+            );
             memory_reset_peak_usage();
             $store = new SampleStore("$folder/store");
-            $head = $this->timed('import', static fn () => Importer::import("$folder/capture.csv", $store, new ImportSettings()));
-            $pulses = $this->timed('measure', static fn () => Pulses::of($store, 0));
-            $this->timed('draw all of it', static fn () => $store->envelope(0, 0, $head->count, 1200));
-            $this->timed('draw a thousandth', static fn () => $store->envelope(0, intdiv($head->count, 2), intdiv($head->count, 2) + intdiv($head->count, 1000), 1200));
-            $this->line(sprintf('  frequency %.4f Hz (made with 1000.37), duty %.4f %% (made with 37)', $pulses->frequency ?? \NAN, $pulses->duty ?? \NAN));
+            $head = $this->timed(
+                'import',
+                static fn() => Importer::import("$folder/capture.csv", $store, new ImportSettings()),
+            );
+            $pulses = $this->timed('measure', static fn() => Pulses::of($store, 0));
+            $this->timed('draw all of it', static fn() => $store->envelope(0, 0, $head->count, 1200));
+            $this->timed(
+                'draw a thousandth',
+                static fn() => $store->envelope(
+                    0,
+                    intdiv($head->count, 2),
+                    intdiv($head->count, 2) + intdiv($head->count, 1000),
+                    1200,
+                ),
+            );
+            $this->line(
+                sprintf(
+                    '  frequency %.4f Hz (made with 1000.37), duty %.4f %% (made with 37)',
+                    $pulses->frequency ?? \NAN,
+                    $pulses->duty ?? \NAN,
+                ),
+            );
             $this->line(sprintf('  greatest memory %.0f MB', memory_get_peak_usage(true) / 1e6));
         } finally {
             File::deleteDirectory($folder);

@@ -21,7 +21,7 @@ final class DemoAccountsCommand extends Command
         foreach (User::query()->where('email', 'like', '%@halvmark.example')->orderBy('id')->get() as $user) {
             $this->line("  $user->email  $user->role");
         }
-        $this->line('  password: '.config()->string('ispira.demo_password'));
+        $this->line('  password: ' . config()->string('ispira.demo_password'));
 
         return self::SUCCESS;
     }

@@ -33,16 +33,31 @@ final class MeterSimCommand extends Command implements SignalableCommandInterfac
     public function handle(): int
     {
         $number = (int) preg_replace('/\D/', '', (string) $this->option('job'));
-        $jobs = Job::query()->where('number', $number)->when($this->option('workshop') !== null, fn ($query) => $query->whereIn('workshop_id', Workshop::query()->where('name', $this->option('workshop'))->select('id')))->get();
+        $jobs = Job::query()
+            ->where('number', $number)
+            ->when(
+                $this->option('workshop') !== null,
+                fn($query) => $query->whereIn(
+                    'workshop_id',
+                    Workshop::query()->where('name', $this->option('workshop'))->select('id'),
+                ),
+            )
+            ->get();
         if ($jobs->count() !== 1) {
-            $this->error($jobs->isEmpty() ? 'There is no job of that number. See the job list, and give --job=12 or --job=J-0012.' : 'Several workshops have a job of that number: name one with --workshop.');
+            $this->error(
+                $jobs->isEmpty()
+                    ? 'There is no job of that number. See the job list, and give --job=12 or --job=J-0012.'
+                    : 'Several workshops have a job of that number: name one with --workshop.',
+            );
 
             return self::FAILURE;
         }
         $job = $jobs->firstOrFail();
         $hidden = HypothesisList::of($job->circuit(), true)[(string) $this->option('fault')] ?? null;
         if ($hidden === null) {
-            $this->error("The circuit of this job has no such fault. See: php artisan ispira:answer --list --family=$job->family");
+            $this->error(
+                "The circuit of this job has no such fault. See: php artisan ispira:answer --list --family=$job->family",
+            );
 
             return self::FAILURE;
         }
@@ -50,14 +65,18 @@ final class MeterSimCommand extends Command implements SignalableCommandInterfac
         $bench = new BenchUnderTest($job->id, $hidden, new Chance((int) $this->option('seed')));
         $meter = new SimulatedMeter($bench->measure(...), $stuck);
         try {
-            $server = new MeterServer($meter, (int) $this->option('port'), $this->option('silent-after') === null ? null : (int) $this->option('silent-after'));
+            $server = new MeterServer(
+                $meter,
+                (int) $this->option('port'),
+                $this->option('silent-after') === null ? null : (int) $this->option('silent-after'),
+            );
         } catch (\RuntimeException $error) {
             $this->error($error->getMessage());
 
             return self::FAILURE;
         }
         $this->info("Simulated meter at {$server->address()}, clipped to job $number. Stop it with Ctrl-C.");
-        $server->serve(fn (): bool => !$this->stopped);
+        $server->serve(fn(): bool => !$this->stopped);
 
         return self::SUCCESS;
     }

@@ -44,20 +44,41 @@ final class OptimalCommand extends Command
                     continue;
                 }
                 $map = (new SimulatedUnit($circuit, $hidden, new Chance(crc32($hidden->key)), 0.0))->map();
-                $pattern = implode(' ', array_map(static fn (Reading $r): string => (string) $r->value, $map));
+                $pattern = implode(' ', array_map(static fn(Reading $r): string => (string) $r->value, $map));
                 if (isset($seen[$pattern])) {
                     continue;
                 }
                 $seen[$pattern] = true;
                 $diagnosis = $engine->diagnose($circuit, new CaseFile($map), $settings);
                 $choices = array_values(array_filter([$diagnosis->next, ...$diagnosis->others]));
-                $tree = new PolicyTree($circuit, $diagnosis->evidence, $settings, $this->bestOf($choices, (int) $this->option('tests')));
+                $tree = new PolicyTree(
+                    $circuit,
+                    $diagnosis->evidence,
+                    $settings,
+                    $this->bestOf($choices, (int) $this->option('tests')),
+                );
                 $cost = [$tree->engine((int) $this->option('depth')), $tree->best((int) $this->option('depth'))];
                 $sums = [$sums[0] + $cost[0], $sums[1] + $cost[1]];
                 $worst = max($worst, $cost[0] / max(1e-9, $cost[1]));
-                $this->line(sprintf('  %-60s engine %7.2f  best %7.2f  %5.3f', $pattern, $cost[0], $cost[1], $cost[0] / max(1e-9, $cost[1])));
+                $this->line(
+                    sprintf(
+                        '  %-60s engine %7.2f  best %7.2f  %5.3f',
+                        $pattern,
+                        $cost[0],
+                        $cost[1],
+                        $cost[0] / max(1e-9, $cost[1]),
+                    ),
+                );
             }
-            $this->line(sprintf('%s: %d maps, engine over best %.3f on average, %.3f at worst', $key, count($seen), $sums[0] / max(1e-9, $sums[1]), $worst));
+            $this->line(
+                sprintf(
+                    '%s: %d maps, engine over best %.3f on average, %.3f at worst',
+                    $key,
+                    count($seen),
+                    $sums[0] / max(1e-9, $sums[1]),
+                    $worst,
+                ),
+            );
         }
 
         return self::SUCCESS;
@@ -70,8 +91,12 @@ final class OptimalCommand extends Command
      */
     private function bestOf(array $choices, int $most): array
     {
-        $tests = array_map(static fn (TestChoice $c): Test => $c->test, array_slice($choices, 0, intdiv($most + 1, 2)));
-        usort($choices, static fn (TestChoice $a, TestChoice $b): int => $b->information / $b->minutes <=> $a->information / $a->minutes);
+        $tests = array_map(static fn(TestChoice $c): Test => $c->test, array_slice($choices, 0, intdiv($most + 1, 2)));
+        usort(
+            $choices,
+            static fn(TestChoice $a, TestChoice $b): int => $b->information / $b->minutes <=>
+                $a->information / $a->minutes,
+        );
         foreach ($choices as $choice) {
             if (count($tests) < $most && !in_array($choice->test, $tests, true)) {
                 $tests[] = $choice->test;

@@ -58,18 +58,30 @@ final class ScopeSimCommand extends Command
         }
         $test = $circuit->tests[(string) $this->argument('test')] ?? null;
         $hidden = HypothesisList::of($circuit, true)[(string) $this->option('fault')] ?? null;
-        if ($test === null || $hidden === null || !in_array($test->probe->quantity, [Quantity::Duty, Quantity::Frequency], true)) {
-            $this->error($hidden === null ? 'This circuit has no such fault.' : 'Give the key of a test of duty or frequency of this circuit.');
+        if (
+            $test === null ||
+            $hidden === null ||
+            !in_array($test->probe->quantity, [Quantity::Duty, Quantity::Frequency], true)
+        ) {
+            $this->error(
+                $hidden === null
+                    ? 'This circuit has no such fault.'
+                    : 'Give the key of a test of duty or frequency of this circuit.',
+            );
 
             return self::FAILURE;
         }
         $count = (int) ((float) $this->option('seconds') * (float) $this->option('rate'));
         if ($count < 2 || $count > self::MOST) {
-            $this->error('Seconds times rate must make from 2 to '.number_format(self::MOST).' samples.');
+            $this->error('Seconds times rate must make from 2 to ' . number_format(self::MOST) . ' samples.');
 
             return self::FAILURE;
         }
-        $value = (new SimulatedUnit($circuit, $hidden, new Chance((int) $this->option('seed')), 0.0))->read('shown', $test, 0)->value;
+        $value = (new SimulatedUnit($circuit, $hidden, new Chance((int) $this->option('seed')), 0.0))->read(
+            'shown',
+            $test,
+            0,
+        )->value;
         $this->write($this->scope($circuit, $test, is_float($value) ? $value : 0.0), $count);
 
         return self::SUCCESS;
@@ -82,12 +94,22 @@ final class ScopeSimCommand extends Command
         $high = $duty ? $test->probe->full : $test->probe->pullUp;
         $rate = (float) $this->option('rate');
 
-        return new SimulatedScope($rate, $hertz, $duty ? $value : 50.0, 0.05, $high, 2.5 / $rate, (float) $this->option('noise'), skips: (int) $this->option('skips'), chance: new Chance((int) $this->option('seed')));
+        return new SimulatedScope(
+            $rate,
+            $hertz,
+            $duty ? $value : 50.0,
+            0.05,
+            $high,
+            2.5 / $rate,
+            (float) $this->option('noise'),
+            skips: (int) $this->option('skips'),
+            chance: new Chance((int) $this->option('seed')),
+        );
     }
 
     private function write(SimulatedScope $scope, int $count): void
     {
-        $folder = sys_get_temp_dir().'/ispira-scope-'.bin2hex(random_bytes(6));
+        $folder = sys_get_temp_dir() . '/ispira-scope-' . bin2hex(random_bytes(6));
         try {
             $store = new SampleStore($folder);
             $scope->into($store, $count, 'CH1');
@@ -102,7 +124,7 @@ final class ScopeSimCommand extends Command
                 fwrite($file, $text);
             }
             fclose($file);
-            $this->info(number_format($count)." samples in $path");
+            $this->info(number_format($count) . " samples in $path");
         } finally {
             File::deleteDirectory($folder);
         }

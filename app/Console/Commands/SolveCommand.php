@@ -31,7 +31,9 @@ final class SolveCommand extends Command
 
             return self::FAILURE;
         }
-        $this->output->writeln((string) json_encode($solution, \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES));
+        $this->output->writeln(
+            (string) json_encode($solution, \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES),
+        );
 
         return self::SUCCESS;
     }

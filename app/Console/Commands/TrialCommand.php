@@ -33,11 +33,26 @@ final class TrialCommand extends Command
     public function handle(FamilyRegistry $families): int
     {
         $wanted = (array) $this->option('family');
-        $policies = array_map(static fn ($name): Policy => Policy::from((string) $name), (array) $this->option('policy')) ?: [Policy::Engine];
+        $policies = array_map(
+            static fn($name): Policy => Policy::from((string) $name),
+            (array) $this->option('policy'),
+        ) ?: [Policy::Engine];
         $avoidable = [];
         foreach ($policies as $policy) {
             $this->line("\n<info>{$policy->value}</info>");
-            $this->line(sprintf('%-20s %-30s %-13s %6s %7s %6s %8s %10s', 'family', 'variant', 'faults', 'jobs', 'right', 'tests', 'minutes', 'avoidable'));
+            $this->line(
+                sprintf(
+                    '%-20s %-30s %-13s %6s %7s %6s %8s %10s',
+                    'family',
+                    'variant',
+                    'faults',
+                    'jobs',
+                    'right',
+                    'tests',
+                    'minutes',
+                    'avoidable',
+                ),
+            );
             $all = new TrialSummary();
             foreach ($families->all() as $key => $family) {
                 if ($wanted === [] || in_array($key, $wanted, true)) {
@@ -68,7 +83,15 @@ final class TrialCommand extends Command
                 continue;
             }
             $one = new TrialSummary();
-            foreach ($trial->run($parameters, $policy, (int) $this->option('runs'), is_string($this->option('faults')) ? $this->option('faults') : null) as ['group' => $group, 'fault' => $fault, 'outcome' => $outcome]) {
+            foreach (
+                $trial->run(
+                    $parameters,
+                    $policy,
+                    (int) $this->option('runs'),
+                    is_string($this->option('faults')) ? $this->option('faults') : null,
+                )
+                as ['group' => $group, 'fault' => $fault, 'outcome' => $outcome]
+            ) {
                 $one->take($group, "$key: $fault", $outcome);
             }
             if ($this->option('by-variant') === true) {
@@ -84,7 +107,19 @@ final class TrialCommand extends Command
     private function rows(string $family, string $variant, TrialSummary $summary): void
     {
         foreach ($summary->groups() as $group => $outcomes) {
-            $this->line(sprintf('%-20s %-30s %-13s %6d %6.1f%% %6.2f %8.1f %10.1f', $family, $variant, $group, count($outcomes), 100 * TrialSummary::right($outcomes), TrialSummary::mean($outcomes, 'tests'), TrialSummary::mean($outcomes, 'minutes'), TrialSummary::mean($outcomes, 'avoidable')));
+            $this->line(
+                sprintf(
+                    '%-20s %-30s %-13s %6d %6.1f%% %6.2f %8.1f %10.1f',
+                    $family,
+                    $variant,
+                    $group,
+                    count($outcomes),
+                    100 * TrialSummary::right($outcomes),
+                    TrialSummary::mean($outcomes, 'tests'),
+                    TrialSummary::mean($outcomes, 'minutes'),
+                    TrialSummary::mean($outcomes, 'avoidable'),
+                ),
+            );
         }
     }
 
@@ -109,19 +144,52 @@ final class TrialCommand extends Command
 
     private function details(TrialSummary $all): void
     {
-        $this->line("\nkinds of fault named right in fewer than ".(100 * self::LISTED_UNDER).' % of their jobs, whichever contact, wire or fan it was');
+        $this->line(
+            "\nkinds of fault named right in fewer than " .
+                100 * self::LISTED_UNDER .
+                ' % of their jobs, whichever contact, wire or fan it was',
+        );
         foreach ($all->kinds() as $kind => $outcomes) {
             if (TrialSummary::right($outcomes) < self::LISTED_UNDER) {
-                $wrong = array_count_values(array_map(static fn (Outcome $o): string => $o->verdict, array_filter($outcomes, static fn (Outcome $o): bool => !$o->right)));
+                $wrong = array_count_values(
+                    array_map(
+                        static fn(Outcome $o): string => $o->verdict,
+                        array_filter($outcomes, static fn(Outcome $o): bool => !$o->right),
+                    ),
+                );
                 arsort($wrong);
-                $this->line(sprintf('  %-56s %5d jobs %6.1f%%, else %s', $kind, count($outcomes), 100 * TrialSummary::right($outcomes), implode(', ', array_map(static fn (string $part, int $n): string => "$part $n", array_keys($wrong), $wrong))));
+                $this->line(
+                    sprintf(
+                        '  %-56s %5d jobs %6.1f%%, else %s',
+                        $kind,
+                        count($outcomes),
+                        100 * TrialSummary::right($outcomes),
+                        implode(
+                            ', ',
+                            array_map(
+                                static fn(string $part, int $n): string => "$part $n",
+                                array_keys($wrong),
+                                $wrong,
+                            ),
+                        ),
+                    ),
+                );
             }
         }
         $this->line("\nstated odds of the verdict against how often it held");
         foreach (array_slice(self::BINS, 0, -1) as $n => $from) {
             $in = $all->stated($from, self::BINS[$n + 1]);
             if ($in !== []) {
-                $this->line(sprintf('  %5.1f%% to %5.1f%%  %6d jobs  stated %5.1f%%  held %5.1f%%', 100 * $from, 100 * min(1.0, self::BINS[$n + 1]), count($in), 100 * TrialSummary::mean($in, 'probability'), 100 * TrialSummary::right($in)));
+                $this->line(
+                    sprintf(
+                        '  %5.1f%% to %5.1f%%  %6d jobs  stated %5.1f%%  held %5.1f%%',
+                        100 * $from,
+                        100 * min(1.0, self::BINS[$n + 1]),
+                        count($in),
+                        100 * TrialSummary::mean($in, 'probability'),
+                        100 * TrialSummary::right($in),
+                    ),
+                );
             }
         }
     }

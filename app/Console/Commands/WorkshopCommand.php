@@ -36,7 +36,12 @@ final class WorkshopCommand extends Command
         }
         DB::transaction(function () use ($email, $password): void {
             $workshop = Workshop::query()->create(['name' => $this->argument('name')]);
-            $workshop->users()->create(['name' => $this->argument('lead'), 'email' => $email, 'password' => $password, 'role' => 'lead']);
+            $workshop->users()->create([
+                'name' => $this->argument('lead'),
+                'email' => $email,
+                'password' => $password,
+                'role' => 'lead',
+            ]);
         });
         $this->info('Done. Sign in with that address.');
 

@@ -26,9 +26,10 @@ use Ispira\Core\Planning\Worksheet;
 
 final class BenchController extends Controller
 {
-    public function __construct(private readonly FamilyRegistry $families, private readonly PlannerRegistry $planners)
-    {
-    }
+    public function __construct(
+        private readonly FamilyRegistry $families,
+        private readonly PlannerRegistry $planners,
+    ) {}
 
     public function show(Request $request, Job $job, JobDiagnosis $diagnosis): Response|RedirectResponse
     {
@@ -52,7 +53,14 @@ final class BenchController extends Controller
             'tools' => $this->tools($circuit, $missing),
             'stepping' => $request->boolean('series'),
             'whatIf' => $whatIf->sentence($circuit),
-            'meters' => array_values($this->user($request)->workshop->meters()->orderBy('name')->get()->map(static fn (MeterAddress $meter): array => ['id' => $meter->id, 'name' => $meter->name])->all()),
+            'meters' => array_values(
+                $this->user($request)
+                    ->workshop->meters()
+                    ->orderBy('name')
+                    ->get()
+                    ->map(static fn(MeterAddress $meter): array => ['id' => $meter->id, 'name' => $meter->name])
+                    ->all(),
+            ),
             'leads' => Leads::ohms($request->session()),
             ...$diagnosis->of($job, $circuit, $missing, $chosen === '' ? null : $chosen, $whatIf),
         ]);
@@ -95,7 +103,14 @@ final class BenchController extends Controller
             $keys += array_fill_keys($test->tools, true);
         }
 
-        return array_map(static fn (string $key): array => ['key' => $key, 'label' => $words->tool($key), 'atHand' => !in_array($key, $missing, true)], array_map(strval(...), array_keys($keys)));
+        return array_map(
+            static fn(string $key): array => [
+                'key' => $key,
+                'label' => $words->tool($key),
+                'atHand' => !in_array($key, $missing, true),
+            ],
+            array_map(strval(...), array_keys($keys)),
+        );
     }
 
     /** Notes which tools a person has not at hand; those that this circuit does not need stay as they were. */
@@ -105,7 +120,9 @@ final class BenchController extends Controller
         $user = $this->user($request);
         $known = array_column($this->tools($job->circuit(), []), 'key');
         if (!in_array($data['tool'], $known, true)) {
-            throw ValidationException::withMessages(['tool' => 'No test of this circuit needs that tool. Reload the page.']);
+            throw ValidationException::withMessages([
+                'tool' => 'No test of this circuit needs that tool. Reload the page.',
+            ]);
         }
         $missing = array_values(array_diff($user->missing_tools ?? [], [$data['tool']]));
         $user->update(['missing_tools' => $data['atHand'] ? $missing : [...$missing, $data['tool']]]);

@@ -28,19 +28,27 @@ final class BenchRunController extends Controller
         $texts = app(PlannerRegistry::class)->find('bench-supply')?->texts();
 
         return Inertia::render('BenchRuns', [
-            'runs' => $runs->map(static fn (BenchRun $run): array => [
-                'id' => $run->id,
-                'model' => $run->model,
-                'startsAt' => $run->starts_at,
-                'points' => $run->points,
-                'loaded' => $run->loaded,
-                'amps' => $run->amps,
-                'note' => $run->note,
-                'good' => $run->against === [],
-                'against' => array_map(static fn (string $key): string => $texts?->get("run.$key") ?? $key, $run->against),
-                'compared' => $run->compared,
-                'at' => $run->ran_at->toIso8601String(),
-            ])->values()->all(),
+            'runs' => $runs
+                ->map(
+                    static fn(BenchRun $run): array => [
+                        'id' => $run->id,
+                        'model' => $run->model,
+                        'startsAt' => $run->starts_at,
+                        'points' => $run->points,
+                        'loaded' => $run->loaded,
+                        'amps' => $run->amps,
+                        'note' => $run->note,
+                        'good' => $run->against === [],
+                        'against' => array_map(
+                            static fn(string $key): string => $texts?->get("run.$key") ?? $key,
+                            $run->against,
+                        ),
+                        'compared' => $run->compared,
+                        'at' => $run->ran_at->toIso8601String(),
+                    ],
+                )
+                ->values()
+                ->all(),
             'cautions' => $texts?->list('cautions') ?? [],
         ]);
     }
@@ -52,7 +60,12 @@ final class BenchRunController extends Controller
         $model = $request->string('model')->trim()->toString();
         DB::transaction(function () use ($request, $workshop, $run, $model): void {
             Workshop::query()->whereKey($workshop->id)->lockForUpdate()->firstOrFail();
-            if ($workshop->benchRuns()->whereKey($request->string('id')->toString())->exists()) {
+            if (
+                $workshop
+                    ->benchRuns()
+                    ->whereKey($request->string('id')->toString())
+                    ->exists()
+            ) {
                 return;
             }
             $verdict = BenchRunVerdict::of($run, $this->reference($workshop, $model, $run->loaded)?->run());
@@ -80,6 +93,12 @@ final class BenchRunController extends Controller
     /** The last good run of a model with the same load. */
     private function reference(Workshop $workshop, string $model, bool $loaded): ?BenchRun
     {
-        return $workshop->benchRuns()->where('model', $model)->where('loaded', $loaded)->latest('ran_at')->get()->first(static fn (BenchRun $run): bool => $run->against === []);
+        return $workshop
+            ->benchRuns()
+            ->where('model', $model)
+            ->where('loaded', $loaded)
+            ->latest('ran_at')
+            ->get()
+            ->first(static fn(BenchRun $run): bool => $run->against === []);
     }
 }

@@ -23,9 +23,7 @@ use Ispira\Core\Job\JobStage;
 
 final class CircuitController extends Controller
 {
-    public function __construct(private readonly FamilyRegistry $families)
-    {
-    }
+    public function __construct(private readonly FamilyRegistry $families) {}
 
     public function edit(Job $job): Response
     {
@@ -55,12 +53,23 @@ final class CircuitController extends Controller
             throw ValidationException::withMessages($error->messages);
         }
         $circuit = $family->circuit($values);
-        $lost = $job->readings->filter(static fn ($reading): bool => !isset($circuit->tests[$reading->test]))->map(static fn ($reading): string => $reading->test)->unique();
+        $lost = $job->readings
+            ->filter(static fn($reading): bool => !isset($circuit->tests[$reading->test]))
+            ->map(static fn($reading): string => $reading->test)
+            ->unique();
         if ($lost->isNotEmpty()) {
-            throw ValidationException::withMessages(['circuit' => 'Readings were taken that this circuit does not have ('.$lost->implode(', ').'). Open a new job for the right circuit; nothing here was changed.']);
+            throw ValidationException::withMessages([
+                'circuit' =>
+                    'Readings were taken that this circuit does not have (' .
+                    $lost->implode(', ') .
+                    '). Open a new job for the right circuit; nothing here was changed.',
+            ]);
         }
         DB::transaction(static function () use ($job, $values): void {
-            $job->update(['parameters' => $values, 'stage' => $job->stage === JobStage::Circuit ? $job->kind->afterCircuit() : $job->stage]);
+            $job->update([
+                'parameters' => $values,
+                'stage' => $job->stage === JobStage::Circuit ? $job->kind->afterCircuit() : $job->stage,
+            ]);
         });
 
         return $this->whereItStands($job->refresh());
@@ -81,17 +90,26 @@ final class CircuitController extends Controller
      */
     public static function shown(ParameterList $parameters, Texts $texts): array
     {
-        return array_map(static fn (Parameter $p): array => [
-            'key' => $p->key,
-            'kind' => $p->kind,
-            'label' => $texts->get("parameters.$p->key.label"),
-            'hint' => $texts->find("parameters.$p->key.hint"),
-            'choices' => array_map(static fn (string $choice): array => ['value' => $choice, 'label' => $texts->get("parameters.$p->key.$choice")], $p->choices),
-            'unit' => $p->unit,
-            'default' => $p->default,
-            'countOf' => $p->countOf,
-            'shapesMap' => $p->shapesMap,
-            'onlyWith' => $p->onlyWith,
-        ], array_values($parameters->parameters));
+        return array_map(
+            static fn(Parameter $p): array => [
+                'key' => $p->key,
+                'kind' => $p->kind,
+                'label' => $texts->get("parameters.$p->key.label"),
+                'hint' => $texts->find("parameters.$p->key.hint"),
+                'choices' => array_map(
+                    static fn(string $choice): array => [
+                        'value' => $choice,
+                        'label' => $texts->get("parameters.$p->key.$choice"),
+                    ],
+                    $p->choices,
+                ),
+                'unit' => $p->unit,
+                'default' => $p->default,
+                'countOf' => $p->countOf,
+                'shapesMap' => $p->shapesMap,
+                'onlyWith' => $p->onlyWith,
+            ],
+            array_values($parameters->parameters),
+        );
     }
 }

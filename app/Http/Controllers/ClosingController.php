@@ -26,7 +26,11 @@ final class ClosingController extends Controller
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
         }
-        $closing = Entry::read(strtolower($data['id']), EntryKind::Closed, $request->only(['outcome', 'reason', 'dueOn']));
+        $closing = Entry::read(
+            strtolower($data['id']),
+            EntryKind::Closed,
+            $request->only(['outcome', 'reason', 'dueOn']),
+        );
         if ($closing->text('dueOn') !== '' && $closing->text('dueOn') <= now()->toDateString()) {
             throw new EntryRefused('dueOn', 'Give a day after today.');
         }

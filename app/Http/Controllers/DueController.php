@@ -23,28 +23,47 @@ final class DueController extends Controller
     {
         $workshop = $this->user($request)->workshop;
 
-        return Inertia::render('Due', ['jobs' => self::jobs($workshop), 'loans' => RepairView::loans($workshop->id), 'today' => now()->toDateString()]);
+        return Inertia::render('Due', [
+            'jobs' => self::jobs($workshop),
+            'loans' => RepairView::loans($workshop->id),
+            'today' => now()->toDateString(),
+        ]);
     }
 
     public function calendar(Request $request): HttpResponse
     {
         $workshop = $this->user($request)->workshop;
 
-        return response(DueCalendar::of($workshop, self::jobs($workshop), RepairView::loans($workshop->id)), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="due.ics"']);
+        return response(DueCalendar::of($workshop, self::jobs($workshop), RepairView::loans($workshop->id)), 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="due.ics"',
+        ]);
     }
 
     /** @return list<array{id: string, number: string, unit: string, place: string|null, what: string, outcome: string, dueOn: string, overdue: bool}> */
     private static function jobs(Workshop $workshop): array
     {
-        return array_values($workshop->jobs()->with(['unit', 'replacements'])->whereNotNull('due_on')->orderBy('due_on')->limit(500)->get()->map(static fn (Job $job): array => [
-            'id' => $job->id,
-            'number' => JobView::number($job),
-            'unit' => $job->unit->name,
-            'place' => $job->unit->place,
-            'what' => $job->complaint,
-            'outcome' => $job->outcome === null ? '' : $job->outcome->value,
-            'dueOn' => (string) $job->due_on?->toDateString(),
-            'overdue' => $job->due_on !== null && $job->due_on->toDateString() < now()->toDateString(),
-        ])->all());
+        return array_values(
+            $workshop
+                ->jobs()
+                ->with(['unit', 'replacements'])
+                ->whereNotNull('due_on')
+                ->orderBy('due_on')
+                ->limit(500)
+                ->get()
+                ->map(
+                    static fn(Job $job): array => [
+                        'id' => $job->id,
+                        'number' => JobView::number($job),
+                        'unit' => $job->unit->name,
+                        'place' => $job->unit->place,
+                        'what' => $job->complaint,
+                        'outcome' => $job->outcome === null ? '' : $job->outcome->value,
+                        'dueOn' => (string) $job->due_on?->toDateString(),
+                        'overdue' => $job->due_on !== null && $job->due_on->toDateString() < now()->toDateString(),
+                    ],
+                )
+                ->all(),
+        );
     }
 }

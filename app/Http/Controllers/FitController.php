@@ -35,31 +35,62 @@ final class FitController extends Controller
         $ledger = $job->ledger();
         $last = $ledger->latest(EntryKind::Fit);
         $choice = $ledger->latest(EntryKind::Choice);
-        $type = PartType::tryFrom($request->string('type')->toString()) ?? PartType::tryFrom($last?->text('type') ?? '') ?? $this->usual($job, $choice);
-        $old = $this->given($request, 'old') ?? $last?->map('old') ?? [];
-        $new = $this->given($request, 'new') ?? $last?->map('new') ?? [];
+        $type =
+            PartType::tryFrom($request->string('type')->toString()) ??
+            (PartType::tryFrom($last?->text('type') ?? '') ?? $this->usual($job, $choice));
+        $old = $this->given($request, 'old') ?? ($last?->map('old') ?? []);
+        $new = $this->given($request, 'new') ?? ($last?->map('new') ?? []);
 
         return Inertia::render('Fit', [
             'job' => JobView::head($job),
             'open' => $job->stage !== JobStage::Closed,
             'type' => $type->value,
-            'types' => array_map(static fn (PartType $one): array => ['value' => $one->value, 'label' => $one->label()], PartType::cases()),
+            'types' => array_map(
+                static fn(PartType $one): array => ['value' => $one->value, 'label' => $one->label()],
+                PartType::cases(),
+            ),
             'attributes' => AttributeView::of($type),
             'old' => (object) $old,
             'new' => (object) $new,
-            'candidate' => $request->string('candidate')->toString() !== '' ? $request->string('candidate')->toString() : ($last?->text('candidate') ?: $choice?->text('partNumber') ?: ''),
-            'findings' => array_map(static fn (FitFinding $one): array => ['key' => $one->attribute->value, 'verdict' => $one->verdict->value, 'how' => $one->how], $findings = FitCheck::compare($type, $old, $new)),
+            'candidate' =>
+                $request->string('candidate')->toString() !== ''
+                    ? $request->string('candidate')->toString()
+                    : ($last?->text('candidate') ?:
+                    $choice?->text('partNumber') ?:
+                    ''),
+            'findings' => array_map(
+                static fn(FitFinding $one): array => [
+                    'key' => $one->attribute->value,
+                    'verdict' => $one->verdict->value,
+                    'how' => $one->how,
+                ],
+                $findings = FitCheck::compare($type, $old, $new),
+            ),
             'worst' => FitCheck::worst($findings)->value,
             'chosen' => $choice?->text('label'),
             'checks' => RepairView::entries($ledger, EntryKind::Fit),
-            'catalogue' => array_values($job->workshop->parts()->get()->map(static fn (CatalogueEntry $entry): array => PartsFormat::partToArray($entry->toCore()))->all()),
+            'catalogue' => array_values(
+                $job->workshop
+                    ->parts()
+                    ->get()
+                    ->map(static fn(CatalogueEntry $entry): array => PartsFormat::partToArray($entry->toCore()))
+                    ->all(),
+            ),
         ]);
     }
 
     public function store(Request $request, Job $job, RecordEntry $record): RedirectResponse
     {
         $data = $request->validate(['id' => ['required', 'ulid']]);
-        $record($this->user($request), $job, Entry::read(strtolower($data['id']), EntryKind::Fit, $request->only(['when', 'type', 'candidate', 'old', 'new', 'accepted', 'reason'])));
+        $record(
+            $this->user($request),
+            $job,
+            Entry::read(
+                strtolower($data['id']),
+                EntryKind::Fit,
+                $request->only(['when', 'type', 'candidate', 'old', 'new', 'accepted', 'reason']),
+            ),
+        );
 
         return redirect("/jobs/$job->id/fit", 303)->with('notice', 'The comparison is on record.');
     }

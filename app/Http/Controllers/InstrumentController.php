@@ -32,28 +32,58 @@ final class InstrumentController extends Controller
         $units = $user->displayUnits();
 
         return Inertia::render('Instruments', [
-            'meters' => array_values($user->workshop->meters()->orderBy('name')->get()->map(static fn (MeterAddress $meter): array => ['id' => $meter->id, 'name' => $meter->name, 'host' => $meter->host, 'port' => $meter->port, 'identity' => $meter->identity])->all()),
+            'meters' => array_values(
+                $user->workshop
+                    ->meters()
+                    ->orderBy('name')
+                    ->get()
+                    ->map(
+                        static fn(MeterAddress $meter): array => [
+                            'id' => $meter->id,
+                            'name' => $meter->name,
+                            'host' => $meter->host,
+                            'port' => $meter->port,
+                            'identity' => $meter->identity,
+                        ],
+                    )
+                    ->all(),
+            ),
             'tried' => $request->session()->get('tried'),
             'leads' => Leads::ohms($request->session()),
             'system' => $units->system,
-            'quantities' => array_map(static fn (string $base, string $label): array => ['base' => $base, 'label' => $label, 'unit' => $units->unit($base)->symbol, 'choices' => DisplayUnits::choices($base)], array_keys(self::CHOICES), self::CHOICES),
+            'quantities' => array_map(
+                static fn(string $base, string $label): array => [
+                    'base' => $base,
+                    'label' => $label,
+                    'unit' => $units->unit($base)->symbol,
+                    'choices' => DisplayUnits::choices($base),
+                ],
+                array_keys(self::CHOICES),
+                self::CHOICES,
+            ),
         ]);
     }
 
     public function store(Request $request): RedirectResponse
     {
         $workshop = $this->user($request)->workshop;
-        $data = $request->validate([
-            'name' => ['required', 'string', 'max:60', Rule::unique('meters')->where('workshop_id', $workshop->id)],
-            'host' => ['required', 'string', 'max:120', 'regex:/^[A-Za-z0-9.\-:]+$/'],
-            'port' => ['required', 'integer', 'between:1024,65535'],
-        ], [
-            'name.unique' => 'The workshop has a meter of that name. Give this one another.',
-            'host.regex' => 'Give a host name or an address, such as 192.168.1.40.',
-            'port.between' => 'Give the port on which it speaks SCPI, from 1024 up: most use 5025.',
-        ]);
+        $data = $request->validate(
+            [
+                'name' => ['required', 'string', 'max:60', Rule::unique('meters')->where('workshop_id', $workshop->id)],
+                'host' => ['required', 'string', 'max:120', 'regex:/^[A-Za-z0-9.\-:]+$/'],
+                'port' => ['required', 'integer', 'between:1024,65535'],
+            ],
+            [
+                'name.unique' => 'The workshop has a meter of that name. Give this one another.',
+                'host.regex' => 'Give a host name or an address, such as 192.168.1.40.',
+                'port.between' => 'Give the port on which it speaks SCPI, from 1024 up: most use 5025.',
+            ],
+        );
         if (!WorkshopNetwork::holds($data['host'])) {
-            throw ValidationException::withMessages(['host' => 'Meters are only asked inside the workshop\'s own network, such as 192.168.1.40 or 127.0.0.1.']);
+            throw ValidationException::withMessages([
+                'host' =>
+                    'Meters are only asked inside the workshop\'s own network, such as 192.168.1.40 or 127.0.0.1.',
+            ]);
         }
         $meter = $workshop->meters()->create($data);
 
@@ -69,7 +99,10 @@ final class InstrumentController extends Controller
     {
         $this->user($request)->workshop->meters()->findOrFail($meter)->delete();
 
-        return redirect('/instruments', 303)->with('notice', 'The meter is off the list. Readings that came from it stay.');
+        return redirect('/instruments', 303)->with(
+            'notice',
+            'The meter is off the list. Readings that came from it stay.',
+        );
     }
 
     public function leads(Request $request): RedirectResponse
@@ -86,7 +119,10 @@ final class InstrumentController extends Controller
             throw ValidationException::withMessages(['ohms' => $error->getMessage()]);
         }
         if ($ohms < 0.0 || $ohms > Leads::MOST_OHMS) {
-            throw ValidationException::withMessages(['ohms' => 'Leads held together show from 0 to '.Leads::MOST_OHMS.' Ω: more means a bad lead or plug.']);
+            throw ValidationException::withMessages([
+                'ohms' =>
+                    'Leads held together show from 0 to ' . Leads::MOST_OHMS . ' Ω: more means a bad lead or plug.',
+            ]);
         }
         Leads::put($request->session(), $ohms);
 
@@ -109,7 +145,9 @@ final class InstrumentController extends Controller
             if (!in_array($data['unit'], DisplayUnits::choices($data['base']), true)) {
                 throw ValidationException::withMessages(['unit' => 'That is no unit of this quantity.']);
             }
-            $user->update(['unit_exceptions' => $user->displayUnits()->with($data['base'], $data['unit'])->exceptions()]);
+            $user->update([
+                'unit_exceptions' => $user->displayUnits()->with($data['base'], $data['unit'])->exceptions(),
+            ]);
         }
 
         return back(303);

@@ -30,20 +30,29 @@ final class JobController extends Controller
     /** @var array<string, list<array<string, mixed>>> cells of the circuits on a page, each read once */
     private array $cellsOf = [];
 
-    public function __construct(private readonly FamilyRegistry $families)
-    {
-    }
+    public function __construct(private readonly FamilyRegistry $families) {}
 
     public function index(Request $request): Response
     {
         $search = trim($request->string('q')->limit(100, '')->toString());
-        $query = $this->user($request)->workshop->jobs()->with(['unit', 'readings', 'maps', 'replacements'])->latest('updated_at')->limit(self::MOST_LISTED);
+        $query = $this->user($request)
+            ->workshop->jobs()
+            ->with(['unit', 'readings', 'maps', 'replacements'])
+            ->latest('updated_at')
+            ->limit(self::MOST_LISTED);
         if ($search !== '') {
-            $like = '%'.addcslashes($search, '%_\\').'%';
+            $like = '%' . addcslashes($search, '%_\\') . '%';
             $number = preg_match('/^j?-?0*(\d+)$/i', $search, $found) === 1 ? (int) $found[1] : null;
             $query->where(static function ($where) use ($like, $number): void {
-                $where->where('complaint', 'like', $like)
-                    ->orWhereHas('unit', static fn ($unit) => $unit->where('name', 'like', $like)->orWhere('place', 'like', $like)->orWhere('model', 'like', $like));
+                $where
+                    ->where('complaint', 'like', $like)
+                    ->orWhereHas(
+                        'unit',
+                        static fn($unit) => $unit
+                            ->where('name', 'like', $like)
+                            ->orWhere('place', 'like', $like)
+                            ->orWhere('model', 'like', $like),
+                    );
                 if ($number !== null) {
                     $where->orWhere('number', $number);
                 }
@@ -53,7 +62,10 @@ final class JobController extends Controller
 
         return Inertia::render('Jobs', [
             'search' => $search,
-            'jobs' => $jobs->map(fn (Job $job): array => [...JobView::head($job), ...$this->stripInSmall($job)])->values()->all(),
+            'jobs' => $jobs
+                ->map(fn(Job $job): array => [...JobView::head($job), ...$this->stripInSmall($job)])
+                ->values()
+                ->all(),
         ]);
     }
 
@@ -61,33 +73,61 @@ final class JobController extends Controller
     private function stripInSmall(Job $job): array
     {
         $maps = JobView::maps($job);
-        $current = array_values(array_filter($maps, static fn (array $map): bool => $map['kind'] !== 'remembered'));
-        $positions = $this->cellsOf[$job->family.json_encode($job->parameters)] ??= JobView::cells($job->circuit());
+        $current = array_values(array_filter($maps, static fn(array $map): bool => $map['kind'] !== 'remembered'));
+        $positions = $this->cellsOf[$job->family . json_encode($job->parameters)] ??= JobView::cells($job->circuit());
 
-        return ['positions' => $positions, 'states' => (object) ($current === [] ? [] : $current[count($current) - 1]['states'])];
+        return [
+            'positions' => $positions,
+            'states' => (object) ($current === [] ? [] : $current[count($current) - 1]['states']),
+        ];
     }
 
     public function create(Request $request): Response
     {
-        $units = $this->user($request)->workshop->units()->with(['jobs' => static fn ($jobs) => $jobs->with(['replacements', 'entries'])->latest()])->orderBy('name')->get();
+        $units = $this->user($request)
+            ->workshop->units()
+            ->with(['jobs' => static fn($jobs) => $jobs->with(['replacements', 'entries'])->latest()])
+            ->orderBy('name')
+            ->get();
 
         return Inertia::render('NewJob', [
             'families' => $this->familyChoices(),
-            'units' => $units->map(static fn (Unit $unit): array => [
-                'id' => $unit->id,
-                'name' => $unit->name,
-                'place' => $unit->place,
-                'model' => $unit->model,
-                'history' => $unit->jobs->map(static fn (Job $job): array => [
-                    'number' => JobView::number($job),
-                    'complaint' => $job->complaint,
-                    'stage' => $job->stage->value,
-                    'openedAt' => $job->created_at->toIso8601String(),
-                    'found' => array_map(static fn (Entry $found): string => $found->text('what').', '.$found->text('condition'), $job->ledger()->all(EntryKind::Found)),
-                    'replaced' => array_column(JobView::replacements($job, $job->circuit()), 'label'),
-                ])->values()->all(),
-                'circuit' => $unit->jobs->first() === null ? null : ['family' => $unit->jobs->first()->family, 'parameters' => (object) $unit->jobs->first()->parameters],
-            ])->values()->all(),
+            'units' => $units
+                ->map(
+                    static fn(Unit $unit): array => [
+                        'id' => $unit->id,
+                        'name' => $unit->name,
+                        'place' => $unit->place,
+                        'model' => $unit->model,
+                        'history' => $unit->jobs
+                            ->map(
+                                static fn(Job $job): array => [
+                                    'number' => JobView::number($job),
+                                    'complaint' => $job->complaint,
+                                    'stage' => $job->stage->value,
+                                    'openedAt' => $job->created_at->toIso8601String(),
+                                    'found' => array_map(
+                                        static fn(Entry $found): string => $found->text('what') .
+                                            ', ' .
+                                            $found->text('condition'),
+                                        $job->ledger()->all(EntryKind::Found),
+                                    ),
+                                    'replaced' => array_column(JobView::replacements($job, $job->circuit()), 'label'),
+                                ],
+                            )
+                            ->values()
+                            ->all(),
+                        'circuit' =>
+                            $unit->jobs->first() === null
+                                ? null
+                                : [
+                                    'family' => $unit->jobs->first()->family,
+                                    'parameters' => (object) $unit->jobs->first()->parameters,
+                                ],
+                    ],
+                )
+                ->values()
+                ->all(),
             'models' => $this->circuitsByModel($request),
             'start' => $this->start($request),
         ]);
@@ -101,7 +141,11 @@ final class JobController extends Controller
     private function start(Request $request): array
     {
         $asked = $request->string('family')->limit(60, '')->toString();
-        $usual = (string) $this->user($request)->workshop->jobs()->groupBy('family')->orderByRaw('count(*) desc')->value('family');
+        $usual = (string) $this->user($request)
+            ->workshop->jobs()
+            ->groupBy('family')
+            ->orderByRaw('count(*) desc')
+            ->value('family');
         $key = match (true) {
             $this->families->has($asked) => $asked,
             $this->families->has($usual) => $usual,
@@ -114,16 +158,33 @@ final class JobController extends Controller
             $circuit = $family->circuit($family->parameters()->read([]));
         }
 
-        return ['family' => $key, 'cells' => JobView::cells($circuit), 'questions' => JobView::questions($circuit), 'parts' => array_map(static fn (string $part): array => ['value' => $part, 'label' => $circuit->texts->get("parts.$part")], array_keys($circuit->parts))];
+        return [
+            'family' => $key,
+            'cells' => JobView::cells($circuit),
+            'questions' => JobView::questions($circuit),
+            'parts' => array_map(
+                static fn(string $part): array => ['value' => $part, 'label' => $circuit->texts->get("parts.$part")],
+                array_keys($circuit->parts),
+            ),
+        ];
     }
 
     /** @return array<string, array{family: string, parameters: object}> the latest circuit of each model */
     private function circuitsByModel(Request $request): array
     {
-        $jobs = $this->user($request)->workshop->jobs()->with('unit')->whereHas('unit', static fn ($unit) => $unit->whereNotNull('model'))->latest()->limit(500)->get();
+        $jobs = $this->user($request)
+            ->workshop->jobs()
+            ->with('unit')
+            ->whereHas('unit', static fn($unit) => $unit->whereNotNull('model'))
+            ->latest()
+            ->limit(500)
+            ->get();
         $models = [];
         foreach ($jobs as $job) {
-            $models[(string) $job->unit->model] ??= ['family' => $job->family, 'parameters' => (object) $job->parameters];
+            $models[(string) $job->unit->model] ??= [
+                'family' => $job->family,
+                'parameters' => (object) $job->parameters,
+            ];
         }
 
         return $models;
@@ -134,7 +195,12 @@ final class JobController extends Controller
     {
         $choices = [];
         foreach ($this->families->all() as $key => $family) {
-            $choices[] = ['key' => $key, 'name' => $family->texts()->get('name'), 'summary' => $family->texts()->get('summary'), 'parameters' => CircuitController::fields($family)];
+            $choices[] = [
+                'key' => $key,
+                'name' => $family->texts()->get('name'),
+                'summary' => $family->texts()->get('summary'),
+                'parameters' => CircuitController::fields($family),
+            ];
         }
 
         return $choices;
@@ -148,7 +214,10 @@ final class JobController extends Controller
         }
         $given = $request->input('parameters', []);
         try {
-            $parameters = $this->families->get($family)->parameters()->read(is_array($given) ? $given : []);
+            $parameters = $this->families
+                ->get($family)
+                ->parameters()
+                ->read(is_array($given) ? $given : []);
         } catch (ParameterError $error) {
             throw ValidationException::withMessages(['parameters' => $error->getMessage()]);
         }
@@ -158,7 +227,9 @@ final class JobController extends Controller
             throw ValidationException::withMessages(['part' => 'Choose the part that lies on the bench.']);
         }
         $answers = $kind->hasMap() ? Answers::read($request->input('answers'), $circuit) : [];
-        $states = $kind->hasMap() ? MapStates::read($request->input('states'), $circuit, answered: $answers !== [] || !$kind->needsMap()) : [];
+        $states = $kind->hasMap()
+            ? MapStates::read($request->input('states'), $circuit, answered: $answers !== [] || !$kind->needsMap())
+            : [];
         $job = $open($this->user($request), $request->validated(), $family, $parameters, $states, $answers);
 
         return $this->whereItStands($job);
@@ -176,7 +247,21 @@ final class JobController extends Controller
         return Inertia::render('Complaint', [
             'job' => JobView::head($job),
             'strip' => JobView::strip($job, $circuit),
-            'history' => $job->unit->jobs()->whereKeyNot($job->id)->latest()->get()->map(static fn (Job $other): array => ['id' => $other->id, 'number' => JobView::number($other), 'complaint' => $other->complaint, 'stage' => $other->stage->value])->values()->all(),
+            'history' => $job->unit
+                ->jobs()
+                ->whereKeyNot($job->id)
+                ->latest()
+                ->get()
+                ->map(
+                    static fn(Job $other): array => [
+                        'id' => $other->id,
+                        'number' => JobView::number($other),
+                        'complaint' => $other->complaint,
+                        'stage' => $other->stage->value,
+                    ],
+                )
+                ->values()
+                ->all(),
             'open' => $job->stage !== JobStage::Closed,
         ]);
     }

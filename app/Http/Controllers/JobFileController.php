@@ -22,7 +22,7 @@ final class JobFileController extends Controller
         return response()->json(
             $format->toArray(StoredJobFile::of($job)),
             200,
-            ['Content-Disposition' => 'attachment; filename="'.JobView::number($job).'.json"'],
+            ['Content-Disposition' => 'attachment; filename="' . JobView::number($job) . '.json"'],
             \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION,
         );
     }
@@ -30,7 +30,7 @@ final class JobFileController extends Controller
     public function store(Request $request, JobFileFormat $format): RedirectResponse
     {
         $file = $request->file('file');
-        if (!$file instanceof UploadedFile || !$file->isValid()) {
+        if (!($file instanceof UploadedFile) || !$file->isValid()) {
             throw ValidationException::withMessages(['file' => 'Choose a job file of at most 30 MB.']);
         }
         if ($file->getSize() > JobFileFormat::MOST_BYTES) {
@@ -42,6 +42,6 @@ final class JobFileController extends Controller
             throw ValidationException::withMessages(['file' => $error->getMessage()]);
         }
 
-        return $this->whereItStands($job, 'Imported as '.JobView::number($job).'.');
+        return $this->whereItStands($job, 'Imported as ' . JobView::number($job) . '.');
     }
 }

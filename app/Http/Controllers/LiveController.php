@@ -25,12 +25,18 @@ final class LiveController extends Controller
         $circuit = $job->circuit();
         $test = $circuit->tests[$request->string('test')->limit(80, '')->toString()] ?? abort(404);
         try {
-            ['now' => $now, 'held' => $held] = $live->look($this->user($request), $job, $circuit, $test, $this->meter($request, $meter));
+            ['now' => $now, 'held' => $held] = $live->look(
+                $this->user($request),
+                $job,
+                $circuit,
+                $test,
+                $this->meter($request, $meter),
+            );
         } catch (MeterTrouble $trouble) {
             return response()->json(['trouble' => $trouble->getMessage()]);
         }
         $words = new Words($circuit, $units);
-        $written = static fn (?float $value): string => $words->number($value ?? \INF, $test->probe->quantity);
+        $written = static fn(?float $value): string => $words->number($value ?? \INF, $test->probe->quantity);
 
         return response()->json([
             'trouble' => null,

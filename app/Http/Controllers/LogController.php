@@ -47,7 +47,9 @@ final class LogController extends Controller
             $unit = $words->unit($test->probe->quantity);
             $facts[$reading->id] = [
                 'setUp' => $words->setUp($test),
-                'place' => isset($circuit->places[$test->probe->at]) ? $words->place($test->probe->at) : $words->test($test),
+                'place' => isset($circuit->places[$test->probe->at])
+                    ? $words->place($test->probe->at)
+                    : $words->test($test),
                 'unit' => $unit->symbol,
                 'number' => $reading->number === null ? null : $unit->fromBase($reading->number),
             ];
@@ -56,8 +58,26 @@ final class LogController extends Controller
         return Inertia::render('Log', [
             'job' => JobView::head($job),
             'open' => $job->stage === JobStage::Bench,
-            'readings' => array_map(static fn (array $reading): array => $reading + $facts[$reading['id']], JobView::readings($job, $circuit)),
-            'photos' => array_values($job->photos()->get()->map(static fn (Photo $photo): array => ['id' => $photo->id, 'caption' => $photo->caption, 'width' => $photo->width, 'height' => $photo->height, 'reading' => $job->readings->firstWhere('sequence', $photo->reading_sequence)?->id, 'takenAt' => $photo->taken_at->toIso8601String()])->all()),
+            'readings' => array_map(
+                static fn(array $reading): array => $reading + $facts[$reading['id']],
+                JobView::readings($job, $circuit),
+            ),
+            'photos' => array_values(
+                $job
+                    ->photos()
+                    ->get()
+                    ->map(
+                        static fn(Photo $photo): array => [
+                            'id' => $photo->id,
+                            'caption' => $photo->caption,
+                            'width' => $photo->width,
+                            'height' => $photo->height,
+                            'reading' => $job->readings->firstWhere('sequence', $photo->reading_sequence)?->id,
+                            'takenAt' => $photo->taken_at->toIso8601String(),
+                        ],
+                    )
+                    ->all(),
+            ),
         ]);
     }
 
@@ -65,13 +85,17 @@ final class LogController extends Controller
     {
         $circuit = $job->circuit();
 
-        return response()->streamDownload(static function () use ($job, $circuit): void {
-            $out = fopen('php://output', 'w');
-            abort_if($out === false, 500);
-            foreach (ReadingTable::rows($job, $circuit) as $row) {
-                fputcsv($out, $row, ',', '"', '');
-            }
-        }, JobView::number($job).'-readings.csv', ['Content-Type' => 'text/csv']);
+        return response()->streamDownload(
+            static function () use ($job, $circuit): void {
+                $out = fopen('php://output', 'w');
+                abort_if($out === false, 500);
+                foreach (ReadingTable::rows($job, $circuit) as $row) {
+                    fputcsv($out, $row, ',', '"', '');
+                }
+            },
+            JobView::number($job) . '-readings.csv',
+            ['Content-Type' => 'text/csv'],
+        );
     }
 
     public function import(Request $request, Job $job, RecordReading $record): RedirectResponse
@@ -79,7 +103,10 @@ final class LogController extends Controller
         if ($job->stage !== JobStage::Bench) {
             return $this->whereItStands($job, 'This job is no longer on the bench: no reading was taken in.');
         }
-        $request->validate(['table' => ['required', 'file', 'max:2000']], ['table.required' => 'Choose a table.', 'table.max' => 'The table is larger than 2 MB.']);
+        $request->validate(
+            ['table' => ['required', 'file', 'max:2000']],
+            ['table.required' => 'Choose a table.', 'table.max' => 'The table is larger than 2 MB.'],
+        );
         $file = $request->file('table');
         abort_unless($file instanceof UploadedFile, 422);
         try {
@@ -90,22 +117,34 @@ final class LogController extends Controller
                     $record($this->user($request), $job, $reading, $takenAt);
                 }
             });
-        } catch (UnreadableNumber|ReadingRefused $error) {
+        } catch (UnreadableNumber | ReadingRefused $error) {
             throw ValidationException::withMessages(['table' => $error->getMessage()]);
         }
         $new = $job->readings()->count() - $before;
 
-        return redirect("/jobs/$job->id/log", 303)->with('notice', "$new readings were taken in".($new < count($read) ? ', '.(count($read) - $new).' were here already' : '').'.');
+        return redirect("/jobs/$job->id/log", 303)->with(
+            'notice',
+            "$new readings were taken in" .
+                ($new < count($read) ? ', ' . (count($read) - $new) . ' were here already' : '') .
+                '.',
+        );
     }
 
     public function photo(Request $request, Job $job): RedirectResponse
     {
-        $data = $request->validate([
-            'id' => ['required', 'ulid'],
-            'photo' => ['required', 'file', 'max:'.self::MOST_KILOBYTES],
-            'reading' => ['nullable', 'string', 'max:40'],
-            'caption' => ['nullable', 'string', 'max:200'],
-        ], ['photo.required' => 'Choose a photo.', 'photo.max' => 'The photo is larger than 12 MB.', 'photo.uploaded' => 'The photo did not arrive whole. Try it once more.']);
+        $data = $request->validate(
+            [
+                'id' => ['required', 'ulid'],
+                'photo' => ['required', 'file', 'max:' . self::MOST_KILOBYTES],
+                'reading' => ['nullable', 'string', 'max:40'],
+                'caption' => ['nullable', 'string', 'max:200'],
+            ],
+            [
+                'photo.required' => 'Choose a photo.',
+                'photo.max' => 'The photo is larger than 12 MB.',
+                'photo.uploaded' => 'The photo did not arrive whole. Try it once more.',
+            ],
+        );
         $file = $request->file('photo');
         abort_unless($file instanceof UploadedFile, 422);
         $reading = isset($data['reading']) ? $job->readings->firstWhere('id', $data['reading']) : null;
@@ -117,12 +156,24 @@ final class LogController extends Controller
         $id = strtolower($data['id']);
         $known = Photo::query()->find($id);
         if ($known !== null && $known->job_id !== $job->id) {
-            throw ValidationException::withMessages(['photo' => 'This photo was not taken. Reload the page and choose it again.']);
+            throw ValidationException::withMessages([
+                'photo' => 'This photo was not taken. Reload the page and choose it again.',
+            ]);
         }
         if ($known === null) {
             DB::transaction(function () use ($request, $job, $data, $reading, $picture, $id): void {
-                $photo = Photo::query()->create(['id' => $id, 'job_id' => $job->id, 'user_id' => $this->user($request)->id, 'reading_sequence' => $reading instanceof Reading ? $reading->sequence : null, 'caption' => $data['caption'] ?? null, 'width' => $picture->width, 'height' => $picture->height, 'taken_at' => now()]);
-                Storage::put($photo->path(), $picture->jpeg) || throw new \RuntimeException('The photo could not be stored.');
+                $photo = Photo::query()->create([
+                    'id' => $id,
+                    'job_id' => $job->id,
+                    'user_id' => $this->user($request)->id,
+                    'reading_sequence' => $reading instanceof Reading ? $reading->sequence : null,
+                    'caption' => $data['caption'] ?? null,
+                    'width' => $picture->width,
+                    'height' => $picture->height,
+                    'taken_at' => now(),
+                ]);
+                Storage::put($photo->path(), $picture->jpeg) ||
+                    throw new \RuntimeException('The photo could not be stored.');
             });
         }
 
@@ -134,7 +185,10 @@ final class LogController extends Controller
         $found = $job->photos()->findOrFail($photo);
         abort_unless(Storage::exists($found->path()), 404);
 
-        return Storage::response($found->path(), null, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400']);
+        return Storage::response($found->path(), null, [
+            'Content-Type' => 'image/jpeg',
+            'Cache-Control' => 'private, max-age=86400',
+        ]);
     }
 
     public function removePhoto(Job $job, string $photo): RedirectResponse

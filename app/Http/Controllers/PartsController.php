@@ -33,13 +33,23 @@ final class PartsController extends Controller
         foreach ($families->all() as $key => $family) {
             $circuit = $family->circuit($family->parameters()->read([]));
             foreach (array_keys($circuit->parts) as $part) {
-                $fits[] = ['value' => "$key:$part", 'label' => $family->texts()->get('name').': '.$circuit->texts->get("parts.$part")];
+                $fits[] = [
+                    'value' => "$key:$part",
+                    'label' => $family->texts()->get('name') . ': ' . $circuit->texts->get("parts.$part"),
+                ];
             }
         }
 
         return Inertia::render('Parts', [
             'parts' => array_map(PartsFormat::partToArray(...), $this->parts($this->user($request)->workshop)),
-            'types' => array_map(static fn (PartType $one): array => ['value' => $one->value, 'label' => $one->label(), 'attributes' => AttributeView::of($one)], PartType::cases()),
+            'types' => array_map(
+                static fn(PartType $one): array => [
+                    'value' => $one->value,
+                    'label' => $one->label(),
+                    'attributes' => AttributeView::of($one),
+                ],
+                PartType::cases(),
+            ),
             'makes' => CataloguePart::MAKES,
             'fits' => $fits,
         ]);
@@ -48,10 +58,14 @@ final class PartsController extends Controller
     public function store(Request $request): RedirectResponse
     {
         $given = $request->only(['number', 'name', 'type', 'make', 'fits', 'supersedes', 'attributes']);
-        foreach (['price', 'freight', 'selling', 'lifeYears', 'comeBack', 'lost', 'leadDays', 'warrantyMonths'] as $field) {
+        foreach (
+            ['price', 'freight', 'selling', 'lifeYears', 'comeBack', 'lost', 'leadDays', 'warrantyMonths']
+            as $field
+        ) {
             $text = trim(str_replace(',', '.', $request->string($field)->toString()));
             if ($text !== '') {
-                is_numeric($text) || throw ValidationException::withMessages([$field => 'Give a number, or leave it empty.']);
+                is_numeric($text) ||
+                    throw ValidationException::withMessages([$field => 'Give a number, or leave it empty.']);
                 $given[$field] = in_array($field, ['leadDays', 'warrantyMonths'], true) ? (int) $text : (float) $text;
             }
         }
@@ -59,7 +73,9 @@ final class PartsController extends Controller
         try {
             $part = PartsFormat::part($given, 'part');
         } catch (FileError $error) {
-            throw ValidationException::withMessages([explode(':', str_replace('part.', '', $error->getMessage()))[0] => $error->getMessage()]);
+            throw ValidationException::withMessages([
+                explode(':', str_replace('part.', '', $error->getMessage()))[0] => $error->getMessage(),
+            ]);
         }
         $this->keep($this->user($request)->workshop, [$part]);
 
@@ -69,57 +85,87 @@ final class PartsController extends Controller
     public function import(Request $request): RedirectResponse
     {
         $file = $request->file('file');
-        if (!$file instanceof UploadedFile || !$file->isValid() || $file->getSize() > PartsFormat::MOST_BYTES) {
+        if (!($file instanceof UploadedFile) || !$file->isValid() || $file->getSize() > PartsFormat::MOST_BYTES) {
             throw ValidationException::withMessages(['file' => 'Choose a catalogue of at most 2 MB, as JSON or CSV.']);
         }
         $content = (string) $file->get();
         try {
-            $parts = str_starts_with(ltrim($content), '{') ? PartsFormat::read($content) : PartsFormat::fromRows(self::table($file->getPathname()));
+            $parts = str_starts_with(ltrim($content), '{')
+                ? PartsFormat::read($content)
+                : PartsFormat::fromRows(self::table($file->getPathname()));
         } catch (FileError $error) {
             throw ValidationException::withMessages(['file' => $error->getMessage()]);
         }
         $this->keep($this->user($request)->workshop, $parts);
 
-        return redirect('/parts', 303)->with('notice', count($parts).' parts were taken in; those with the same number were replaced.');
+        return redirect('/parts', 303)->with(
+            'notice',
+            count($parts) . ' parts were taken in; those with the same number were replaced.',
+        );
     }
 
     public function json(Request $request): JsonResponse
     {
-        return response()->json(PartsFormat::toArray($this->parts($this->user($request)->workshop)), 200, ['Content-Disposition' => 'attachment; filename="parts.json"'], \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+        return response()->json(
+            PartsFormat::toArray($this->parts($this->user($request)->workshop)),
+            200,
+            ['Content-Disposition' => 'attachment; filename="parts.json"'],
+            \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+        );
     }
 
     public function csv(Request $request): StreamedResponse
     {
         $rows = PartsFormat::rows($this->parts($this->user($request)->workshop));
 
-        return response()->streamDownload(static function () use ($rows): void {
-            $out = fopen('php://output', 'w');
-            abort_if($out === false, 500);
-            foreach ($rows as $row) {
-                fputcsv($out, $row, ',', '"', '');
-            }
-        }, 'parts.csv', ['Content-Type' => 'text/csv']);
+        return response()->streamDownload(
+            static function () use ($rows): void {
+                $out = fopen('php://output', 'w');
+                abort_if($out === false, 500);
+                foreach ($rows as $row) {
+                    fputcsv($out, $row, ',', '"', '');
+                }
+            },
+            'parts.csv',
+            ['Content-Type' => 'text/csv'],
+        );
     }
 
     public function destroy(Request $request): RedirectResponse
     {
-        $this->user($request)->workshop->parts()->where('number', $request->string('number')->toString())->firstOrFail()->delete();
+        $this->user($request)
+            ->workshop->parts()
+            ->where('number', $request->string('number')->toString())
+            ->firstOrFail()
+            ->delete();
 
-        return redirect('/parts', 303)->with('notice', 'The part is out of the catalogue. Jobs that used it keep what they noted.');
+        return redirect('/parts', 303)->with(
+            'notice',
+            'The part is out of the catalogue. Jobs that used it keep what they noted.',
+        );
     }
 
     /** @param array<string, mixed> $given */
     private function filled(array $given): void
     {
-        foreach (['number' => 'Give the part number.', 'name' => 'Say what it is: coil pack, electronic module, motor with wheel.'] as $field => $message) {
-            is_string($given[$field] ?? null) && trim($given[$field]) !== '' || throw ValidationException::withMessages([$field => $message]);
+        foreach (
+            [
+                'number' => 'Give the part number.',
+                'name' => 'Say what it is: coil pack, electronic module, motor with wheel.',
+            ]
+            as $field => $message
+        ) {
+            (is_string($given[$field] ?? null) && trim($given[$field]) !== '') ||
+                throw ValidationException::withMessages([$field => $message]);
         }
     }
 
     /** @return list<CataloguePart> */
     private function parts(Workshop $workshop): array
     {
-        return array_values($workshop->parts()->get()->map(static fn (CatalogueEntry $entry): CataloguePart => $entry->toCore())->all());
+        return array_values(
+            $workshop->parts()->get()->map(static fn(CatalogueEntry $entry): CataloguePart => $entry->toCore())->all(),
+        );
     }
 
     /** @param list<CataloguePart> $parts */
@@ -127,7 +173,9 @@ final class PartsController extends Controller
     {
         DB::transaction(static function () use ($workshop, $parts): void {
             foreach ($parts as $part) {
-                $workshop->parts()->updateOrCreate(['number' => $part->number], ['part' => PartsFormat::partToArray($part)]);
+                $workshop
+                    ->parts()
+                    ->updateOrCreate(['number' => $part->number], ['part' => PartsFormat::partToArray($part)]);
             }
         });
     }

@@ -28,9 +28,7 @@ use Ispira\Core\Planning\Worked;
  */
 final class PlannerController extends Controller
 {
-    public function __construct(private readonly PlannerRegistry $planners)
-    {
-    }
+    public function __construct(private readonly PlannerRegistry $planners) {}
 
     public function index(): Response
     {
@@ -56,7 +54,8 @@ final class PlannerController extends Controller
         return Inertia::render('Planner', [
             'planner' => PlanView::head($planner),
             'fields' => CircuitController::shown($planner->parameters(), $planner->texts()),
-            // An object even when nothing was given: an empty list has methods of its own, by names that a field may have.
+            // An object even when nothing was given: an empty list has methods of its own, by names that a field may
+            // have.
             'values' => (object) $given,
             'problems' => $problems,
             'plan' => $plan === null ? null : PlanView::of($plan),
@@ -73,7 +72,12 @@ final class PlannerController extends Controller
         if ($job->stage !== JobStage::Bench) {
             return $this->whereItStands($job, 'This job is no longer on the bench: the reading was not recorded.');
         }
-        $data = $request->validate(['id' => ['required', 'ulid'], 'values' => ['required', 'array'], 'number' => ['required', 'integer', 'min:0'], 'test' => ['required', 'string', 'max:80']]);
+        $data = $request->validate([
+            'id' => ['required', 'ulid'],
+            'values' => ['required', 'array'],
+            'number' => ['required', 'integer', 'min:0'],
+            'test' => ['required', 'string', 'max:80'],
+        ]);
         try {
             $plan = $planner->plan($planner->parameters()->read($data['values'] ?? []));
         } catch (ParameterError $error) {
@@ -82,10 +86,21 @@ final class PlannerController extends Controller
         $worked = $plan->worked[(int) $data['number']] ?? null;
         $test = $job->circuit()->tests[$data['test']] ?? null;
         if ($worked === null || $test === null || $test->probe->quantity !== $worked->quantity) {
-            throw ValidationException::withMessages(['test' => 'That value does not belong to this test. Reload the page.']);
+            throw ValidationException::withMessages([
+                'test' => 'That value does not belong to this test. Reload the page.',
+            ]);
         }
         try {
-            $record($this->user($request), $job, new Reading($data['id'], $test->key, is_infinite($worked->value) ? null : $worked->value, instrument: $planner->texts()->get('name')));
+            $record(
+                $this->user($request),
+                $job,
+                new Reading(
+                    $data['id'],
+                    $test->key,
+                    is_infinite($worked->value) ? null : $worked->value,
+                    instrument: $planner->texts()->get('name'),
+                ),
+            );
         } catch (ReadingRefused $error) {
             throw ValidationException::withMessages(['test' => $error->getMessage()]);
         }
@@ -102,11 +117,15 @@ final class PlannerController extends Controller
     {
         $circuit = $job->circuit();
         $words = new Words($circuit);
-        $quantities = array_map(static fn (Worked $worked): Quantity => $worked->quantity, $plan->worked);
+        $quantities = array_map(static fn(Worked $worked): Quantity => $worked->quantity, $plan->worked);
         $tests = [];
         foreach ($job->stage === JobStage::Bench ? $circuit->tests : [] as $test) {
             if ($test->offered && in_array($test->probe->quantity, $quantities, true)) {
-                $tests[] = ['key' => $test->key, 'title' => $words->test($test), 'quantity' => $test->probe->quantity->value];
+                $tests[] = [
+                    'key' => $test->key,
+                    'title' => $words->test($test),
+                    'quantity' => $test->probe->quantity->value,
+                ];
             }
         }
 

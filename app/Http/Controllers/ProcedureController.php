@@ -29,20 +29,37 @@ use Ispira\Core\Procedure\StoredCharge;
  */
 final class ProcedureController extends Controller
 {
-    public function __construct(private readonly WorkshopLibrary $library)
-    {
-    }
+    public function __construct(private readonly WorkshopLibrary $library) {}
 
     public function index(Request $request): Response
     {
         $workshop = $this->user($request)->workshop;
         $job = $this->job($request);
         $own = $this->library->own($workshop);
-        $procedures = array_filter($this->library->of($workshop), static fn (Procedure $one): bool => $job === null || $one->serves($job->family));
+        $procedures = array_filter(
+            $this->library->of($workshop),
+            static fn(Procedure $one): bool => $job === null || $one->serves($job->family),
+        );
 
         return Inertia::render('Procedures', [
-            'procedures' => array_values(array_map(static fn (Procedure $one): array => RunView::head($one) + ['own' => in_array($one->key, $own, true)], $procedures)),
-            'running' => array_values($workshop->procedureRuns()->with(['job.unit', 'marks'])->orderByDesc('started_at')->limit(30)->get()->map(RunView::listed(...))->all()),
+            'procedures' => array_values(
+                array_map(
+                    static fn(Procedure $one): array => RunView::head($one) + [
+                        'own' => in_array($one->key, $own, true),
+                    ],
+                    $procedures,
+                ),
+            ),
+            'running' => array_values(
+                $workshop
+                    ->procedureRuns()
+                    ->with(['job.unit', 'marks'])
+                    ->orderByDesc('started_at')
+                    ->limit(30)
+                    ->get()
+                    ->map(RunView::listed(...))
+                    ->all(),
+            ),
             'job' => $job === null ? null : JobView::head($job),
             'lead' => $this->user($request)->role === 'lead',
         ]);
@@ -105,13 +122,29 @@ final class ProcedureController extends Controller
 
     public function done(Request $request, string $run): RedirectResponse
     {
-        $data = $request->validate(['step' => ['required', 'integer', 'min:0'], 'seen' => ['boolean'], 'confirmed' => ['boolean']]);
+        $data = $request->validate([
+            'step' => ['required', 'integer', 'min:0'],
+            'seen' => ['boolean'],
+            'confirmed' => ['boolean'],
+        ]);
         $user = $this->user($request);
         try {
             DB::transaction(function () use ($request, $run, $data, $user): void {
                 $stored = $user->workshop->procedureRuns()->lockForUpdate()->findOrFail($run);
-                $mark = $stored->run()->done((int) $data['step'], now()->getPreciseTimestamp() / 1e6, $request->boolean('seen'), $request->boolean('confirmed'));
-                $stored->marks()->create(['user_id' => $user->id, 'kind' => $mark->kind, 'step' => $mark->step, 'marked_at' => now()]);
+                $mark = $stored
+                    ->run()
+                    ->done(
+                        (int) $data['step'],
+                        now()->getPreciseTimestamp() / 1e6,
+                        $request->boolean('seen'),
+                        $request->boolean('confirmed'),
+                    );
+                $stored->marks()->create([
+                    'user_id' => $user->id,
+                    'kind' => $mark->kind,
+                    'step' => $mark->step,
+                    'marked_at' => now(),
+                ]);
             });
         } catch (NotYet $notYet) {
             throw ValidationException::withMessages(['step' => $notYet->getMessage()]);
@@ -123,13 +156,25 @@ final class ProcedureController extends Controller
     /** Begins the step that is up anew, or breaks the procedure off. */
     public function mark(Request $request, string $run): RedirectResponse
     {
-        $data = $request->validate(['kind' => ['required', 'in:again,aborted'], 'note' => ['nullable', 'string', 'max:250', 'required_if:kind,aborted']], ['note.required_if' => 'Say why it is broken off.']);
+        $data = $request->validate(
+            [
+                'kind' => ['required', 'in:again,aborted'],
+                'note' => ['nullable', 'string', 'max:250', 'required_if:kind,aborted'],
+            ],
+            ['note.required_if' => 'Say why it is broken off.'],
+        );
         $user = $this->user($request);
         DB::transaction(static function () use ($run, $data, $user): void {
             $stored = $user->workshop->procedureRuns()->lockForUpdate()->findOrFail($run);
             $now = $stored->run();
             if ($now->current() !== null) {
-                $stored->marks()->create(['user_id' => $user->id, 'kind' => MarkKind::from($data['kind']), 'step' => $now->step, 'note' => $data['note'] ?? null, 'marked_at' => now()]);
+                $stored->marks()->create([
+                    'user_id' => $user->id,
+                    'kind' => MarkKind::from($data['kind']),
+                    'step' => $now->step,
+                    'note' => $data['note'] ?? null,
+                    'marked_at' => now(),
+                ]);
             }
         });
 
@@ -141,15 +186,26 @@ final class ProcedureController extends Controller
     {
         $user = $this->user($request);
         abort_unless($user->role === 'lead', 403);
-        $data = $request->validate(['text' => ['required', 'string', 'max:200000']], ['text.required' => 'Paste the procedure as JSON.']);
+        $data = $request->validate(
+            ['text' => ['required', 'string', 'max:200000']],
+            ['text.required' => 'Paste the procedure as JSON.'],
+        );
         try {
             $procedure = ProcedureFormat::read($data['text']);
         } catch (ProcedureError $error) {
             throw ValidationException::withMessages(['text' => $error->getMessage()]);
         }
-        $user->workshop->procedures()->updateOrCreate(['key' => $procedure->key], ['text' => ProcedureFormat::toArray($procedure), 'user_id' => $user->id]);
+        $user->workshop
+            ->procedures()
+            ->updateOrCreate(
+                ['key' => $procedure->key],
+                ['text' => ProcedureFormat::toArray($procedure), 'user_id' => $user->id],
+            );
 
-        return redirect("/procedures/$procedure->key", 303)->with('notice', 'The procedure is stored. Runs that were begun before keep the old text.');
+        return redirect("/procedures/$procedure->key", 303)->with(
+            'notice',
+            'The procedure is stored. Runs that were begun before keep the old text.',
+        );
     }
 
     public function remove(Request $request, string $key): RedirectResponse
@@ -158,7 +214,10 @@ final class ProcedureController extends Controller
         abort_unless($user->role === 'lead', 403);
         $user->workshop->procedures()->where('key', $key)->firstOrFail()->delete();
 
-        return redirect($this->library->isShipped($key) ? "/procedures/$key" : '/procedures', 303)->with('notice', "The workshop's own text is gone.");
+        return redirect($this->library->isShipped($key) ? "/procedures/$key" : '/procedures', 303)->with(
+            'notice',
+            "The workshop's own text is gone.",
+        );
     }
 
     private function found(Request $request, string $run): ProcedureRun
@@ -177,7 +236,11 @@ final class ProcedureController extends Controller
     /** The capacitor that is told; null when nothing is known of it. */
     private function charge(Request $request): ?StoredCharge
     {
-        $given = ['microfarads' => ['µF', 'capacitance'], 'ohms' => ['Ω', 'resistance of the bleeder'], 'volts' => ['V', 'voltage']];
+        $given = [
+            'microfarads' => ['µF', 'capacitance'],
+            'ohms' => ['Ω', 'resistance of the bleeder'],
+            'volts' => ['V', 'voltage'],
+        ];
         $values = [];
         foreach ($given as $field => [$unit, $name]) {
             $value = $request->input($field);
@@ -194,9 +257,14 @@ final class ProcedureController extends Controller
             }
         }
         if ($values !== [] && count($values) < 3) {
-            throw ValidationException::withMessages([array_key_first(array_diff_key($given, $values)) ?? 'volts' => 'Give all three, or leave all empty: then the label and five minutes count.']);
+            throw ValidationException::withMessages([
+                array_key_first(array_diff_key($given, $values)) ??
+                'volts' => 'Give all three, or leave all empty: then the label and five minutes count.',
+            ]);
         }
 
-        return $values === [] ? null : new StoredCharge($values['microfarads'] ?? 1.0, $values['ohms'] ?? 1.0, $values['volts'] ?? 1.0);
+        return $values === []
+            ? null
+            : new StoredCharge($values['microfarads'] ?? 1.0, $values['ohms'] ?? 1.0, $values['volts'] ?? 1.0);
     }
 }

@@ -36,13 +36,14 @@ use Ispira\Core\Repair\Ledger\EntryKind;
  */
 final class ProofController extends Controller
 {
-    public function __construct(private readonly ProofView $proof, private readonly RecordEntry $entries)
-    {
-    }
+    public function __construct(private readonly ProofView $proof, private readonly RecordEntry $entries) {}
 
     public function show(Job $job): Response|RedirectResponse
     {
-        if ($job->stage === JobStage::Circuit || ($job->stage === JobStage::Bench && in_array(JobStage::Proof, $job->kind->flow(), true))) {
+        if (
+            $job->stage === JobStage::Circuit ||
+            ($job->stage === JobStage::Bench && in_array(JobStage::Proof, $job->kind->flow(), true))
+        ) {
             return $this->whereItStands($job);
         }
         $circuit = $job->circuit();
@@ -56,8 +57,18 @@ final class ProofController extends Controller
             'open' => $job->stage !== JobStage::Closed,
             'machine' => $job->kind->hasMap() && in_array(JobStage::Proof, $job->kind->flow(), true),
             'proved' => CloseJob::isProved($job),
-            'checks' => $job->stage === JobStage::Proof || $job->stage === JobStage::Closed ? $this->proof->shown($job, $circuit) : [],
-            'outcomes' => array_map(static fn (Outcome $one): array => ['value' => $one->value, 'needsReason' => $one->needsReason(), 'needsDay' => $one->needsDay()], $job->kind->outcomes()),
+            'checks' =>
+                $job->stage === JobStage::Proof || $job->stage === JobStage::Closed
+                    ? $this->proof->shown($job, $circuit)
+                    : [],
+            'outcomes' => array_map(
+                static fn(Outcome $one): array => [
+                    'value' => $one->value,
+                    'needsReason' => $one->needsReason(),
+                    'needsDay' => $one->needsDay(),
+                ],
+                $job->kind->outcomes(),
+            ),
             'adjusted' => RepairView::entries($ledger, EntryKind::Adjusted),
             'loans' => RepairView::entries($ledger, EntryKind::Loan),
             'closing' => RepairView::entries($ledger, EntryKind::Closed),
@@ -68,7 +79,10 @@ final class ProofController extends Controller
     {
         $data = $request->validate(['id' => ['required', 'ulid']]);
         if ($job->stage !== JobStage::Proof) {
-            return $this->whereItStands($job, $job->maps->contains('id', $data['id']) ? null : 'This job has moved on in another window.');
+            return $this->whereItStands(
+                $job,
+                $job->maps->contains('id', $data['id']) ? null : 'This job has moved on in another window.',
+            );
         }
         $states = MapStates::read($request->input('states'), $job->circuit(), whole: true);
         $right = array_unique(array_values($states)) === [SpeedState::Right->value];
@@ -83,18 +97,31 @@ final class ProofController extends Controller
             }
         });
 
-        return $this->whereItStands($job->refresh(), $right ? null : 'Not every position is right yet. The job is back on the bench with the new map as readings, and the verdict is marked as not having held.');
+        return $this->whereItStands(
+            $job->refresh(),
+            $right
+                ? null
+                : 'Not every position is right yet. The job is back on the bench with the new map as readings, and the verdict is marked as not having held.',
+        );
     }
 
     /** One of the checks that prove a repair: a reading like any other, and judged at once. */
     public function check(Request $request, Job $job, RecordReading $record, DisplayUnits $units): RedirectResponse
     {
-        $data = $request->validate(['id' => ['required', 'ulid'], 'test' => ['required', 'string', 'max:80'], 'value' => ['nullable', 'string', 'max:40']]);
+        $data = $request->validate([
+            'id' => ['required', 'ulid'],
+            'test' => ['required', 'string', 'max:80'],
+            'value' => ['nullable', 'string', 'max:40'],
+        ]);
         if ($job->stage !== JobStage::Proof) {
             return $this->whereItStands($job, 'This job has moved on in another window.');
         }
         $circuit = $job->circuit();
-        $test = $circuit->tests[$data['test']] ?? throw ValidationException::withMessages([$data['test'] => 'This circuit has no such test. Reload the page.']);
+        $test =
+            $circuit->tests[$data['test']] ??
+            throw ValidationException::withMessages([
+                $data['test'] => 'This circuit has no such test. Reload the page.',
+            ]);
         $value = TestValue::read((string) ($data['value'] ?? ''), $test, $circuit, $units, $test->key);
         $reading = new Reading(strtolower($data['id']), $test->key, $value);
         $right = $this->proof->of($job, $circuit)->isRight($test, $reading);
@@ -109,14 +136,27 @@ final class ProofController extends Controller
             throw ValidationException::withMessages([$test->key => $error->getMessage()]);
         }
 
-        return $this->whereItStands($job->refresh(), $right ? null : 'That is not what the sound circuit shows. The job is back on the bench with this reading, and the verdict is marked as not having held.');
+        return $this->whereItStands(
+            $job->refresh(),
+            $right
+                ? null
+                : 'That is not what the sound circuit shows. The job is back on the bench with this reading, and the verdict is marked as not having held.',
+        );
     }
 
     private function reopen(Request $request, Job $job, string $because): void
     {
         $last = $job->replacements()->reorder('sequence', 'desc')->first();
         if ($last !== null) {
-            ($this->entries)($this->user($request), $job, Entry::read(strtolower((string) Str::ulid()), EntryKind::Held, ['replacement' => $last->id, 'held' => false, 'because' => $because]));
+            ($this->entries)(
+                $this->user($request),
+                $job,
+                Entry::read(strtolower((string) Str::ulid()), EntryKind::Held, [
+                    'replacement' => $last->id,
+                    'held' => false,
+                    'because' => $because,
+                ]),
+            );
         }
         $job->update(['stage' => JobStage::Bench]);
     }

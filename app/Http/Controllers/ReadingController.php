@@ -20,8 +20,12 @@ use Ispira\Core\Job\JobStage;
 
 final class ReadingController extends Controller
 {
-    public function store(RecordReadingRequest $request, Job $job, RecordReading $record, LiveMeter $live): RedirectResponse
-    {
+    public function store(
+        RecordReadingRequest $request,
+        Job $job,
+        RecordReading $record,
+        LiveMeter $live,
+    ): RedirectResponse {
         if ($job->stage !== JobStage::Bench && !$job->readings->contains('id', $request->string('id')->toString())) {
             return $this->whereItStands($job, 'This job is no longer on the bench: the reading was not recorded.');
         }
@@ -32,13 +36,20 @@ final class ReadingController extends Controller
             throw ValidationException::withMessages(['value' => $error->getMessage()]);
         }
         if ($stored->instrument !== null) {
-            $live->letGo($this->user($request), $job, $circuit->tests[$stored->test], $request->string('meter')->toString());
+            $live->letGo(
+                $this->user($request),
+                $job,
+                $circuit->tests[$stored->test],
+                $request->string('meter')->toString(),
+            );
         }
 
         // While a table is stepped through, the next position is up; else what is proposed.
-        $next = $request->boolean('series') ? (new Series($circuit, $job->refresh()->caseFile()))->next($circuit->tests[$stored->test]) : null;
+        $next = $request->boolean('series')
+            ? (new Series($circuit, $job->refresh()->caseFile()))->next($circuit->tests[$stored->test])
+            : null;
 
-        return redirect("/jobs/$job->id/bench".($next === null ? '' : "?test=$next->key&series=1"), 303);
+        return redirect("/jobs/$job->id/bench" . ($next === null ? '' : "?test=$next->key&series=1"), 303);
     }
 
     public function strike(Request $request, Job $job, string $reading): RedirectResponse
@@ -55,7 +66,10 @@ final class ReadingController extends Controller
         );
         $notice = $strike->wasRecentlyCreated ? null : 'That reading was struck out already.';
 
-        return redirect("/jobs/$job->id/bench".($request->boolean('again') ? "?test=$found->test" : ''), 303)->with('notice', $notice);
+        return redirect("/jobs/$job->id/bench" . ($request->boolean('again') ? "?test=$found->test" : ''), 303)->with(
+            'notice',
+            $notice,
+        );
     }
 
     /** Answers the doubts about a reading: it is right as it stands. */
@@ -66,7 +80,10 @@ final class ReadingController extends Controller
         if ($job->stage !== JobStage::Bench) {
             return $this->whereItStands($job, 'Only readings of a job on the bench can be answered for.');
         }
-        KeptReading::query()->firstOrCreate(['reading_sequence' => $found->sequence], ['user_id' => $this->user($request)->id, 'kept_at' => now()]);
+        KeptReading::query()->firstOrCreate(
+            ['reading_sequence' => $found->sequence],
+            ['user_id' => $this->user($request)->id, 'kept_at' => now()],
+        );
 
         return redirect("/jobs/$job->id/bench", 303);
     }

@@ -26,9 +26,7 @@ use Ispira\Core\Repair\Remedy\BreakEven;
  */
 final class RemedyController extends Controller
 {
-    public function __construct(private readonly RemedyView $remedies)
-    {
-    }
+    public function __construct(private readonly RemedyView $remedies) {}
 
     public function show(Request $request, Job $job): Response|RedirectResponse
     {
@@ -42,7 +40,13 @@ final class RemedyController extends Controller
         return Inertia::render('Remedy', [
             'job' => JobView::head($job),
             'open' => $job->stage === JobStage::Bench,
-            'outlook' => $this->remedies->outlook($job, $circuit, $this->remedies->diagnosis($job, $circuit), $standing, $request->boolean('potted')),
+            'outlook' => $this->remedies->outlook(
+                $job,
+                $circuit,
+                $this->remedies->diagnosis($job, $circuit),
+                $standing,
+                $request->boolean('potted'),
+            ),
             'potted' => $request->boolean('potted'),
             'standing' => $request->string('standing')->limit(20, '')->toString(),
             'choices' => RepairView::entries($job->ledger(), EntryKind::Choice),
@@ -53,17 +57,54 @@ final class RemedyController extends Controller
 
     public function store(Request $request, Job $job, RecordEntry $record): RedirectResponse
     {
-        $data = $request->validate(['id' => ['required', 'ulid'], 'option' => ['required', 'string', 'max:150'], 'reason' => ['required', 'string', 'max:1000'], 'partNumber' => ['nullable', 'string', 'max:120']], ['option.required' => 'Choose one of the ways.', 'reason.required' => 'Say in a few words why this way: whoever comes next will ask.']);
+        $data = $request->validate(
+            [
+                'id' => ['required', 'ulid'],
+                'option' => ['required', 'string', 'max:150'],
+                'reason' => ['required', 'string', 'max:1000'],
+                'partNumber' => ['nullable', 'string', 'max:120'],
+            ],
+            [
+                'option.required' => 'Choose one of the ways.',
+                'reason.required' => 'Say in a few words why this way: whoever comes next will ask.',
+            ],
+        );
         if ($job->stage !== JobStage::Bench) {
             return $this->whereItStands($job, 'This job has moved on: the remedy was chosen already.');
         }
         $circuit = $job->circuit();
-        $outlook = $this->remedies->outlook($job, $circuit, $this->remedies->diagnosis($job, $circuit), $this->money($request, 'standing') ?? 0.0, $request->boolean('potted'));
-        $option = array_column($outlook['options'], null, 'key')[$data['option']] ?? throw ValidationException::withMessages(['option' => 'This way is not offered any more: the odds have changed. Choose again.']);
-        $record($this->user($request), $job, Entry::read(strtolower($data['id']), EntryKind::Choice, [
-            'option' => $option['key'], 'label' => $option['label'], 'parts' => $option['parts'], 'kind' => $option['kind'], 'purchase' => $option['price'], 'selling' => $request->input('selling'),
-            'minutes' => $option['minutes'], 'leadDays' => $option['leadDays'], 'warrantyMonths' => $option['warrantyMonths'], 'partNumber' => $data['partNumber'] ?? (str_starts_with($option['key'], 'number:') ? substr($option['key'], 7) : null), 'expected' => $option['expected'], 'reason' => $data['reason'],
-        ]));
+        $outlook = $this->remedies->outlook(
+            $job,
+            $circuit,
+            $this->remedies->diagnosis($job, $circuit),
+            $this->money($request, 'standing') ?? 0.0,
+            $request->boolean('potted'),
+        );
+        $option =
+            array_column($outlook['options'], null, 'key')[$data['option']] ??
+            throw ValidationException::withMessages([
+                'option' => 'This way is not offered any more: the odds have changed. Choose again.',
+            ]);
+        $record(
+            $this->user($request),
+            $job,
+            Entry::read(strtolower($data['id']), EntryKind::Choice, [
+                'option' => $option['key'],
+                'label' => $option['label'],
+                'parts' => $option['parts'],
+                'kind' => $option['kind'],
+                'purchase' => $option['price'],
+                'selling' => $request->input('selling'),
+                'minutes' => $option['minutes'],
+                'leadDays' => $option['leadDays'],
+                'warrantyMonths' => $option['warrantyMonths'],
+                'partNumber' =>
+                    $data['partNumber'] ??
+                    (str_starts_with($option['key'], 'number:') ? substr($option['key'], 7) : null),
+                'expected' => $option['expected'],
+                'reason' => $data['reason'],
+            ]),
+        );
 
         return redirect("/jobs/$job->id/fit", 303);
     }
@@ -83,7 +124,16 @@ final class RemedyController extends Controller
         $saving = $this->money($request, 'saving') ?? $tool['saving'];
         $even = new BreakEven($price, $saving, $this->money($request, 'perYear') ?? 0.0);
 
-        return ['tool' => $tool['key'], 'label' => $tool['label'], 'price' => $request->string('price')->toString(), 'perYear' => $request->string('perYear')->toString(), 'typed' => $request->string('saving')->toString(), 'saving' => $saving, 'jobs' => $even->jobs, 'months' => $even->months];
+        return [
+            'tool' => $tool['key'],
+            'label' => $tool['label'],
+            'price' => $request->string('price')->toString(),
+            'perYear' => $request->string('perYear')->toString(),
+            'typed' => $request->string('saving')->toString(),
+            'saving' => $saving,
+            'jobs' => $even->jobs,
+            'months' => $even->months,
+        ];
     }
 
     private function money(Request $request, string $field): ?float

@@ -24,21 +24,54 @@ use Ispira\Core\Repair\Ledger\EntryKind;
 final class RepairController extends Controller
 {
     /** Kinds that are noted as they are; the others are worked out by pages of their own. */
-    private const PLAIN = [EntryKind::Found, EntryKind::Kit, EntryKind::KitReady, EntryKind::Down, EntryKind::Up, EntryKind::Method, EntryKind::Wire, EntryKind::WireMoved, EntryKind::WireChecked, EntryKind::Switches, EntryKind::SwitchesSet, EntryKind::Plug, EntryKind::Adjusted, EntryKind::Loan, EntryKind::Returned, EntryKind::Removed];
+    private const PLAIN = [
+        EntryKind::Found,
+        EntryKind::Kit,
+        EntryKind::KitReady,
+        EntryKind::Down,
+        EntryKind::Up,
+        EntryKind::Method,
+        EntryKind::Wire,
+        EntryKind::WireMoved,
+        EntryKind::WireChecked,
+        EntryKind::Switches,
+        EntryKind::SwitchesSet,
+        EntryKind::Plug,
+        EntryKind::Adjusted,
+        EntryKind::Loan,
+        EntryKind::Returned,
+        EntryKind::Removed,
+    ];
 
     public function strip(Job $job): Response|RedirectResponse
     {
-        return $job->stage === JobStage::Circuit ? $this->whereItStands($job) : Inertia::render('Strip', ['job' => JobView::head($job), 'open' => $job->stage !== JobStage::Closed, ...RepairView::strip($job, $job->ledger())]);
+        return $job->stage === JobStage::Circuit
+            ? $this->whereItStands($job)
+            : Inertia::render('Strip', [
+                'job' => JobView::head($job),
+                'open' => $job->stage !== JobStage::Closed,
+                ...RepairView::strip($job, $job->ledger()),
+            ]);
     }
 
     public function wires(Job $job): Response|RedirectResponse
     {
-        return $job->stage === JobStage::Circuit ? $this->whereItStands($job) : Inertia::render('Wires', ['job' => JobView::head($job), 'open' => $job->stage !== JobStage::Closed, ...RepairView::wires($job, $job->ledger())]);
+        return $job->stage === JobStage::Circuit
+            ? $this->whereItStands($job)
+            : Inertia::render('Wires', [
+                'job' => JobView::head($job),
+                'open' => $job->stage !== JobStage::Closed,
+                ...RepairView::wires($job, $job->ledger()),
+            ]);
     }
 
     public function store(Request $request, Job $job, RecordEntry $record): RedirectResponse
     {
-        $data = $request->validate(['id' => ['required', 'ulid'], 'kind' => ['required', 'string'], 'data' => ['array']]);
+        $data = $request->validate([
+            'id' => ['required', 'ulid'],
+            'kind' => ['required', 'string'],
+            'data' => ['array'],
+        ]);
         $kind = EntryKind::tryFrom($data['kind']);
         if ($kind === null || !in_array($kind, self::PLAIN, true)) {
             throw ValidationException::withMessages(['kind' => 'This cannot be noted like that. Reload the page.']);
@@ -55,11 +88,21 @@ final class RepairController extends Controller
             return $this->whereItStands($job, 'This job is closed: nothing more is noted in it.');
         }
         $route = RepairView::route($job);
-        $there = array_map(static fn (Entry $kit): string => $kit->text('sort').$kit->text('what'), $job->ledger()->all(EntryKind::Kit));
+        $there = array_map(
+            static fn(Entry $kit): string => $kit->text('sort') . $kit->text('what'),
+            $job->ledger()->all(EntryKind::Kit),
+        );
         foreach ($route['kit'] ?? [] as $kit) {
-            [$sort, $what] = [is_string($kit['sort'] ?? null) ? $kit['sort'] : 'tool', is_string($kit['what'] ?? null) ? $kit['what'] : ''];
-            if (!in_array($sort.$what, $there, true)) {
-                $record($this->user($request), $job, Entry::read(strtolower((string) Str::ulid()), EntryKind::Kit, ['sort' => $sort, 'what' => $what]));
+            [$sort, $what] = [
+                is_string($kit['sort'] ?? null) ? $kit['sort'] : 'tool',
+                is_string($kit['what'] ?? null) ? $kit['what'] : '',
+            ];
+            if (!in_array($sort . $what, $there, true)) {
+                $record(
+                    $this->user($request),
+                    $job,
+                    Entry::read(strtolower((string) Str::ulid()), EntryKind::Kit, ['sort' => $sort, 'what' => $what]),
+                );
             }
         }
 

@@ -21,10 +21,25 @@ final class SessionController
     {
         $demo = config()->boolean('ispira.demo');
 
-        return Inertia::render('SignIn', ['demo' => $demo ? [
-            'password' => config()->string('ispira.demo_password'),
-            'accounts' => User::query()->where('email', 'like', '%@halvmark.example')->orderBy('id')->get()->map(static fn (User $user): array => ['name' => $user->name, 'email' => $user->email, 'role' => $user->role])->all(),
-        ] : null]);
+        return Inertia::render('SignIn', [
+            'demo' => $demo
+                ? [
+                    'password' => config()->string('ispira.demo_password'),
+                    'accounts' => User::query()
+                        ->where('email', 'like', '%@halvmark.example')
+                        ->orderBy('id')
+                        ->get()
+                        ->map(
+                            static fn(User $user): array => [
+                                'name' => $user->name,
+                                'email' => $user->email,
+                                'role' => $user->role,
+                            ],
+                        )
+                        ->all(),
+                ]
+                : null,
+        ]);
     }
 
     public function store(Request $request): RedirectResponse
@@ -33,9 +48,11 @@ final class SessionController
             ['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']],
             ['email.required' => 'Type your e-mail address.', 'password.required' => 'Type your password.'],
         );
-        $key = 'sign-in:'.mb_strtolower($request->string('email')->toString()).'|'.$request->ip();
+        $key = 'sign-in:' . mb_strtolower($request->string('email')->toString()) . '|' . $request->ip();
         if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
-            throw ValidationException::withMessages(['email' => 'Too many tries. Wait '.RateLimiter::availableIn($key).' seconds, then try again.']);
+            throw ValidationException::withMessages([
+                'email' => 'Too many tries. Wait ' . RateLimiter::availableIn($key) . ' seconds, then try again.',
+            ]);
         }
         if (!Auth::attempt($credentials)) {
             RateLimiter::hit($key);

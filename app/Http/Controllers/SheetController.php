@@ -17,8 +17,14 @@ final class SheetController extends Controller
 {
     public function show(Job $job, string $for, JobSheet $sheet): Response
     {
-        $pdf = SheetPrinter::pdf($for === 'file' ? 'sheets.file' : 'sheets.customer', $sheet->of($job, $for === 'file'));
+        $pdf = SheetPrinter::pdf(
+            $for === 'file' ? 'sheets.file' : 'sheets.customer',
+            $sheet->of($job, $for === 'file'),
+        );
 
-        return response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.JobView::number($job)."-$for.pdf\""]);
+        return response($pdf, 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="' . JobView::number($job) . "-$for.pdf\"",
+        ]);
     }
 }

@@ -26,7 +26,14 @@ final class SpeedMapController extends Controller
         if ($job->stage === JobStage::Closed) {
             return $this->whereItStands($job, 'This job is closed. Open a new one for the unit.');
         }
-        $record($this->user($request), $job, $data['id'], MapKind::Remembered, $data['notedFor'], MapStates::read($request->input('states'), $job->circuit()));
+        $record(
+            $this->user($request),
+            $job,
+            $data['id'],
+            MapKind::Remembered,
+            $data['notedFor'],
+            MapStates::read($request->input('states'), $job->circuit()),
+        );
 
         return redirect("/jobs/$job->id/complaint", 303);
     }

@@ -43,9 +43,7 @@ use Ispira\Core\Repair\Proof\ProofChecks;
  */
 final class SwapController extends Controller
 {
-    public function __construct(private readonly RemedyView $remedies)
-    {
-    }
+    public function __construct(private readonly RemedyView $remedies) {}
 
     public function show(Job $job, WorkshopLibrary $library, DisplayUnits $units): Response|RedirectResponse
     {
@@ -63,13 +61,58 @@ final class SwapController extends Controller
             'open' => $job->stage === JobStage::Bench,
             'choice' => array_slice(RepairView::entries($ledger, EntryKind::Choice), -1)[0] ?? null,
             'leading' => $diagnosis->suspects[0]->remedy ?? 'none',
-            'parts' => array_map(static fn (Part $part): array => ['key' => $part->key, 'label' => $words->part($part->key)], array_values($circuit->parts)),
+            'parts' => array_map(
+                static fn(Part $part): array => ['key' => $part->key, 'label' => $words->part($part->key)],
+                array_values($circuit->parts),
+            ),
             'repairCaution' => $circuit->texts->find('repair') ?? Words::general('repair'),
             'temporary' => TemporaryOffer::of($job, $circuit),
-            'tests' => array_map(static fn (Test $test): array => ['key' => $test->key, 'title' => $words->test($test), 'unit' => $words->unit($test->probe->quantity)->symbol, 'expected' => $checks->expected($test), 'choices' => array_map(static fn (string $value): array => ['value' => $value, 'label' => $words->choice($test, $value)], Judged::answers($circuit, $test)), 'cautions' => array_map(static fn (string $key): string => $circuit->texts->find("cautions.$key") ?? Words::general("cautions.$key"), $test->cautions)], $this->partTests($job, $circuit, $diagnosis)),
-            'measured' => array_map(static fn (array $one): array => $one + ['title' => isset($circuit->tests[$one['test'] ?? '']) ? $words->test($circuit->tests[$one['test']]) : ''], RepairView::entries($ledger, EntryKind::Measured)),
-            'procedures' => array_values(array_map(static fn (Procedure $one): array => ['key' => $one->key, 'title' => $one->title], array_filter($library->of($job->workshop), static fn (Procedure $one): bool => $one->serves($job->family)))),
-            'runs' => array_values($job->runs()->with(['job.unit', 'marks'])->get()->map(static fn (ProcedureRun $run): array => RunView::listed($run))->all()),
+            'tests' => array_map(
+                static fn(Test $test): array => [
+                    'key' => $test->key,
+                    'title' => $words->test($test),
+                    'unit' => $words->unit($test->probe->quantity)->symbol,
+                    'expected' => $checks->expected($test),
+                    'choices' => array_map(
+                        static fn(string $value): array => [
+                            'value' => $value,
+                            'label' => $words->choice($test, $value),
+                        ],
+                        Judged::answers($circuit, $test),
+                    ),
+                    'cautions' => array_map(
+                        static fn(string $key): string => $circuit->texts->find("cautions.$key") ??
+                            Words::general("cautions.$key"),
+                        $test->cautions,
+                    ),
+                ],
+                $this->partTests($job, $circuit, $diagnosis),
+            ),
+            'measured' => array_map(
+                static fn(array $one): array => $one + [
+                    'title' => isset($circuit->tests[$one['test'] ?? ''])
+                        ? $words->test($circuit->tests[$one['test']])
+                        : '',
+                ],
+                RepairView::entries($ledger, EntryKind::Measured),
+            ),
+            'procedures' => array_values(
+                array_map(
+                    static fn(Procedure $one): array => ['key' => $one->key, 'title' => $one->title],
+                    array_filter(
+                        $library->of($job->workshop),
+                        static fn(Procedure $one): bool => $one->serves($job->family),
+                    ),
+                ),
+            ),
+            'runs' => array_values(
+                $job
+                    ->runs()
+                    ->with(['job.unit', 'marks'])
+                    ->get()
+                    ->map(static fn(ProcedureRun $run): array => RunView::listed($run))
+                    ->all(),
+            ),
             'replacements' => JobView::replacements($job, $circuit),
         ]);
     }
@@ -77,27 +120,63 @@ final class SwapController extends Controller
     /** What the new part shows before it goes in. */
     public function measured(Request $request, Job $job, RecordEntry $record, DisplayUnits $units): RedirectResponse
     {
-        $data = $request->validate(['id' => ['required', 'ulid'], 'test' => ['required', 'string', 'max:80'], 'value' => ['nullable', 'string', 'max:40'], 'reason' => ['nullable', 'string', 'max:500']], ['test.required' => 'Choose what was measured.']);
+        $data = $request->validate(
+            [
+                'id' => ['required', 'ulid'],
+                'test' => ['required', 'string', 'max:80'],
+                'value' => ['nullable', 'string', 'max:40'],
+                'reason' => ['nullable', 'string', 'max:500'],
+            ],
+            ['test.required' => 'Choose what was measured.'],
+        );
         $circuit = $job->circuit();
-        $test = $circuit->tests[$data['test']] ?? throw ValidationException::withMessages(['test' => 'This circuit has no such test. Reload the page.']);
-        $checks = new ProofChecks($circuit, $job->repairSheet(), $this->remedies->diagnosis($job, $circuit)->evidence, $units);
+        $test =
+            $circuit->tests[$data['test']] ??
+            throw ValidationException::withMessages(['test' => 'This circuit has no such test. Reload the page.']);
+        $checks = new ProofChecks(
+            $circuit,
+            $job->repairSheet(),
+            $this->remedies->diagnosis($job, $circuit)->evidence,
+            $units,
+        );
         $value = TestValue::read((string) ($data['value'] ?? ''), $test, $circuit, $units, 'value');
         $right = $checks->isRight($test, new Reading('new', $test->key, $value));
-        $record($this->user($request), $job, Entry::read(strtolower($data['id']), EntryKind::Measured, ['test' => $test->key, 'number' => is_float($value) ? $value : null, 'answer' => is_string($value) ? $value : null, 'right' => $right, 'expected' => $checks->expected($test), 'reason' => $data['reason'] ?? null]));
+        $record(
+            $this->user($request),
+            $job,
+            Entry::read(strtolower($data['id']), EntryKind::Measured, [
+                'test' => $test->key,
+                'number' => is_float($value) ? $value : null,
+                'answer' => is_string($value) ? $value : null,
+                'right' => $right,
+                'expected' => $checks->expected($test),
+                'reason' => $data['reason'] ?? null,
+            ]),
+        );
 
         return redirect("/jobs/$job->id/swap", 303);
     }
 
-    public function store(Request $request, Job $job, RecordReplacement $record, JobDiagnosis $diagnosis): RedirectResponse
-    {
-        $data = $request->validate([
-            'id' => ['required', 'ulid'],
-            'parts' => ['required', 'array', 'min:1', 'max:6'],
-            'parts.*' => ['string', 'max:60', 'distinct'],
-            'partNumber' => ['nullable', 'string', 'max:120'],
-            'note' => ['nullable', 'string', 'max:2000'],
-            'temporaryUntil' => ['nullable', 'date_format:Y-m-d', 'after:today'],
-        ], ['parts.required' => 'Choose what was replaced or repaired.', 'temporaryUntil.*' => 'Give the day on which the part is due, after today.']);
+    public function store(
+        Request $request,
+        Job $job,
+        RecordReplacement $record,
+        JobDiagnosis $diagnosis,
+    ): RedirectResponse {
+        $data = $request->validate(
+            [
+                'id' => ['required', 'ulid'],
+                'parts' => ['required', 'array', 'min:1', 'max:6'],
+                'parts.*' => ['string', 'max:60', 'distinct'],
+                'partNumber' => ['nullable', 'string', 'max:120'],
+                'note' => ['nullable', 'string', 'max:2000'],
+                'temporaryUntil' => ['nullable', 'date_format:Y-m-d', 'after:today'],
+            ],
+            [
+                'parts.required' => 'Choose what was replaced or repaired.',
+                'temporaryUntil.*' => 'Give the day on which the part is due, after today.',
+            ],
+        );
         $circuit = $job->circuit();
         $parts = array_values($data['parts']);
         sort($parts);
@@ -108,9 +187,25 @@ final class SwapController extends Controller
         }
         $until = TemporaryOffer::until($job, $circuit, $parts, $data['temporaryUntil'] ?? null);
         $verdict = $job->stage === JobStage::Bench ? $diagnosis->of($job, $circuit)['diagnosis'] : null;
-        $snapshot = $verdict === null ? null : ['verdict' => $verdict['verdict'], 'suspects' => array_slice((array) $verdict['suspects'], 0, 4), 'guessing' => $diagnosis->priceOfGuessing($job, $circuit)];
+        $snapshot =
+            $verdict === null
+                ? null
+                : [
+                    'verdict' => $verdict['verdict'],
+                    'suspects' => array_slice((array) $verdict['suspects'], 0, 4),
+                    'guessing' => $diagnosis->priceOfGuessing($job, $circuit),
+                ];
         try {
-            $record($this->user($request), $job, $data['id'], implode('+', $parts), $data['partNumber'] ?? null, $data['note'] ?? null, $snapshot, $until);
+            $record(
+                $this->user($request),
+                $job,
+                $data['id'],
+                implode('+', $parts),
+                $data['partNumber'] ?? null,
+                $data['note'] ?? null,
+                $snapshot,
+                $until,
+            );
         } catch (ReadingRefused $error) {
             return $this->whereItStands($job->refresh(), $error->getMessage());
         }
@@ -123,6 +218,8 @@ final class SwapController extends Controller
     {
         $leading = $diagnosis->suspects[0] ?? null;
 
-        return $leading === null || $leading->remedy === HypothesisList::NOTHING_WRONG ? [] : (new NewPartTests($circuit, $diagnosis->evidence))->of($job->caseFile(), $leading->leading());
+        return $leading === null || $leading->remedy === HypothesisList::NOTHING_WRONG
+            ? []
+            : (new NewPartTests($circuit, $diagnosis->evidence))->of($job->caseFile(), $leading->leading());
     }
 }

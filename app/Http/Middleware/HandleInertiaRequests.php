@@ -19,8 +19,16 @@ final class HandleInertiaRequests extends Middleware
 
         return [
             ...parent::share($request),
-            'user' => $user instanceof User ? ['name' => $user->name, 'role' => $user->role, 'workshop' => $user->workshop->name, 'currency' => $user->workshop->currency] : null,
-            'notice' => fn () => $request->session()->get('notice'),
+            'user' =>
+                $user instanceof User
+                    ? [
+                        'name' => $user->name,
+                        'role' => $user->role,
+                        'workshop' => $user->workshop->name,
+                        'currency' => $user->workshop->currency,
+                    ]
+                    : null,
+            'notice' => fn() => $request->session()->get('notice'),
         ];
     }
 }

@@ -27,7 +27,9 @@ final class Answers
             }
             $test = $circuit->tests[$key] ?? null;
             if ($test === null || !$test->asked || !in_array($answer, Judged::answers($circuit, $test), true)) {
-                throw ValidationException::withMessages(['answers' => 'Choose one of the answers, or leave the question open.']);
+                throw ValidationException::withMessages([
+                    'answers' => 'Choose one of the answers, or leave the question open.',
+                ]);
             }
             $answers[(string) $key] = (string) $answer;
         }

@@ -28,7 +28,7 @@ final class BenchRunRequest extends FormRequest
             'smooth' => ['required', 'boolean'],
             'loaded' => ['required', 'boolean'],
             'note' => ['nullable', 'string', 'max:500'],
-            'points' => ['array', 'max:'.self::MOST_POINTS],
+            'points' => ['array', 'max:' . self::MOST_POINTS],
         ];
     }
 
@@ -40,7 +40,8 @@ final class BenchRunRequest extends FormRequest
 
     public function pulses(): float
     {
-        return $this->number('pulses', 1.0, 48.0) ?? throw ValidationException::withMessages(['pulses' => 'Give the pulses a turn, such as 8.']);
+        return $this->number('pulses', 1.0, 48.0) ??
+            throw ValidationException::withMessages(['pulses' => 'Give the pulses a turn, such as 8.']);
     }
 
     public function amps(): ?float
@@ -53,10 +54,18 @@ final class BenchRunRequest extends FormRequest
         $turned = $this->boolean('turned');
         $starts = $this->number('startsAt', 0.0, 15.0);
         if ($turned && $starts === null) {
-            throw ValidationException::withMessages(['startsAt' => 'Give the command in volts at which it began to turn.']);
+            throw ValidationException::withMessages([
+                'startsAt' => 'Give the command in volts at which it began to turn.',
+            ]);
         }
 
-        return new BenchRun($turned ? $starts : null, $turned ? $this->points() : [], $this->boolean('steady'), $this->boolean('smooth'), $this->boolean('loaded'));
+        return new BenchRun(
+            $turned ? $starts : null,
+            $turned ? $this->points() : [],
+            $this->boolean('steady'),
+            $this->boolean('smooth'),
+            $this->boolean('loaded'),
+        );
     }
 
     /** @return list<array{0: float, 1: float}> */
@@ -66,7 +75,10 @@ final class BenchRunRequest extends FormRequest
         $pulses = $this->pulses();
         $points = $problems = [];
         foreach (is_array($given) ? array_values($given) : [] as $row => $point) {
-            [$volts, $hertz] = [is_array($point) ? ($point['volts'] ?? '') : '', is_array($point) ? ($point['hertz'] ?? '') : ''];
+            [$volts, $hertz] = [
+                is_array($point) ? $point['volts'] ?? '' : '',
+                is_array($point) ? $point['hertz'] ?? '' : '',
+            ];
             if ($volts === '' && $hertz === '') {
                 continue;
             }
@@ -79,7 +91,7 @@ final class BenchRunRequest extends FormRequest
         if ($problems !== []) {
             throw ValidationException::withMessages($problems);
         }
-        usort($points, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        usort($points, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
 
         return $points;
     }

@@ -29,19 +29,27 @@ final class MapStates
             }
             $cell = $circuit->positions[$position] ?? null;
             if ($cell === null) {
-                throw ValidationException::withMessages(['states' => "The selector has no position \"$position\". Reload the page: the circuit has changed."]);
+                throw ValidationException::withMessages([
+                    'states' => "The selector has no position \"$position\". Reload the page: the circuit has changed.",
+                ]);
             }
             $known = is_string($state) ? SpeedState::tryFrom($state) : null;
             if ($known === null || !in_array($known, SpeedState::possible($cell->kind), true)) {
-                throw ValidationException::withMessages(['states' => "Choose what the fan does in position $cell->label."]);
+                throw ValidationException::withMessages([
+                    'states' => "Choose what the fan does in position $cell->label.",
+                ]);
             }
             $states[(string) $position] = $known->value;
         }
         if ($states === [] && !$answered) {
-            throw ValidationException::withMessages(['states' => 'Step through the selector and note what the fan does: at least one position.']);
+            throw ValidationException::withMessages([
+                'states' => 'Step through the selector and note what the fan does: at least one position.',
+            ]);
         }
         if ($whole && count($states) < count($circuit->positions)) {
-            throw ValidationException::withMessages(['states' => 'Every position counts for the proof: try the ones that are still open.']);
+            throw ValidationException::withMessages([
+                'states' => 'Every position counts for the proof: try the ones that are still open.',
+            ]);
         }
 
         return $states;

@@ -23,7 +23,17 @@ use Ispira\Core\Measurement\UnreadableNumber;
 final class RecordReadingRequest extends FormRequest
 {
     /** Beyond this, in V, A or 10 MΩ, no instrument of the trade reads. */
-    private const LARGEST = ['volts' => 1000.0, 'amps' => 500.0, 'ohms' => 1e8, 'duty' => 100.0, 'vacuum' => 110.0, 'capacitance' => 1e4, 'rise' => 200.0, 'pressure' => 1e4, 'frequency' => 1e5];
+    private const LARGEST = [
+        'volts' => 1000.0,
+        'amps' => 500.0,
+        'ohms' => 1e8,
+        'duty' => 100.0,
+        'vacuum' => 110.0,
+        'capacitance' => 1e4,
+        'rise' => 200.0,
+        'pressure' => 1e4,
+        'frequency' => 1e5,
+    ];
 
     /** @return array<string, mixed> */
     public function rules(): array
@@ -45,7 +55,11 @@ final class RecordReadingRequest extends FormRequest
     /** @throws ValidationException */
     public function reading(Job $job, CircuitModel $circuit, LiveMeter $live): Reading
     {
-        $test = $circuit->tests[$this->string('test')->toString()] ?? throw ValidationException::withMessages(['value' => 'This circuit has no such test. Reload the page: the circuit may have been changed.']);
+        $test =
+            $circuit->tests[$this->string('test')->toString()] ??
+            throw ValidationException::withMessages([
+                'value' => 'This circuit has no such test. Reload the page: the circuit may have been changed.',
+            ]);
 
         $meter = $this->string('meter')->toString();
         if ($meter !== '' && $test->probe->quantity->isNumber()) {
@@ -68,10 +82,18 @@ final class RecordReadingRequest extends FormRequest
     {
         $user = $this->user();
         $address = $user instanceof User ? $user->workshop->meters()->find($meter) : null;
-        if (!$user instanceof User || $address === null) {
-            $this->fail('value', 'That meter is not on the workshop\'s list any more: choose another, or type the reading.');
+        if (!($user instanceof User) || $address === null) {
+            $this->fail(
+                'value',
+                'That meter is not on the workshop\'s list any more: choose another, or type the reading.',
+            );
         }
-        $held = $live->toRecord($user, $job, $test, $address) ?? $this->fail('value', 'The meter was not read for a while: wait until it shows a value again, or type the reading.');
+        $held =
+            $live->toRecord($user, $job, $test, $address) ??
+            $this->fail(
+                'value',
+                'The meter was not read for a while: wait until it shows a value again, or type the reading.',
+            );
         $leads = $held->value === null ? 0.0 : $this->leadOhms($test);
 
         return new Reading(
@@ -98,10 +120,18 @@ final class RecordReadingRequest extends FormRequest
         }
         $number = (float) $measure->inBase() - $this->leadOhms($test);
         if ($quantity === Quantity::Ohms && $number < -0.1) {
-            $this->fail('value', $this->leadOhms($test) > 0.0 ? 'That is less than the leads alone: measure the leads again, or take their value off the list.' : 'A resistance is never below zero. Was the part live, or were the leads not zeroed?');
+            $this->fail(
+                'value',
+                $this->leadOhms($test) > 0.0
+                    ? 'That is less than the leads alone: measure the leads again, or take their value off the list.'
+                    : 'A resistance is never below zero. Was the part live, or were the leads not zeroed?',
+            );
         }
         if (abs($number) > (self::LARGEST[$quantity->value] ?? 0.0)) {
-            $this->fail('value', 'No meter of the trade reads that much. Check the prefix and the decimal point, or press over range.');
+            $this->fail(
+                'value',
+                'No meter of the trade reads that much. Check the prefix and the decimal point, or press over range.',
+            );
         }
 
         return $quantity === Quantity::Ohms ? max(0.0, $number) : $number;
@@ -140,7 +170,8 @@ final class RecordReadingRequest extends FormRequest
 
     private function read(string $field, mixed $given, string $unit): float
     {
-        return $this->measure($field, $given, $unit)->inBase() ?? $this->fail($field, 'Over-range is no number here: type a value.');
+        return $this->measure($field, $given, $unit)->inBase() ??
+            $this->fail($field, 'Over-range is no number here: type a value.');
     }
 
     private function measure(string $field, mixed $given, string $base): Measure

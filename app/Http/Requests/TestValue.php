@@ -24,11 +24,18 @@ final class TestValue
      *
      * @throws ValidationException
      */
-    public static function read(string $given, Test $test, CircuitModel $circuit, DisplayUnits $units, string $field): float|string|null
-    {
+    public static function read(
+        string $given,
+        Test $test,
+        CircuitModel $circuit,
+        DisplayUnits $units,
+        string $field,
+    ): float|string|null {
         $base = $test->probe->quantity->unit();
         if (!$test->probe->quantity->isNumber()) {
-            return in_array($given, Judged::answers($circuit, $test), true) ? $given : throw ValidationException::withMessages([$field => 'Choose what it shows.']);
+            return in_array($given, Judged::answers($circuit, $test), true)
+                ? $given
+                : throw ValidationException::withMessages([$field => 'Choose what it shows.']);
         }
         try {
             return MeasureReader::read($given, $base, $units->unit($base)->symbol)->inBase();

@@ -33,9 +33,7 @@ final class CsvFile
     private int $bad = 0;
 
     /** @param resource $file at its beginning */
-    public function __construct(private readonly mixed $file)
-    {
-    }
+    public function __construct(private readonly mixed $file) {}
 
     /** @throws CaptureError */
     public function into(SampleStore $store, ImportSettings $settings): Head
@@ -45,10 +43,13 @@ final class CsvFile
         if ($layout->time === null) {
             $interval = $layout->interval ?? ($settings->rate === null ? null : 1.0 / $settings->rate);
             if ($interval === null) {
-                throw new CaptureError('The file has no times. Type how many samples a second it has, and import it again.');
+                throw new CaptureError(
+                    'The file has no times. Type how many samples a second it has, and import it again.',
+                );
             }
 
-            return $this->even($layout, $store, $settings, $interval) ?? throw new CaptureError('The file holds no samples.');
+            return $this->even($layout, $store, $settings, $interval) ??
+                throw new CaptureError('The file holds no samples.');
         }
         $head = $this->even($layout, $store, $settings, null);
         if ($head !== null) {
@@ -70,7 +71,7 @@ final class CsvFile
     {
         $channels = \count($layout->columns);
         $waiting = array_fill(0, $channels, []);
-        $scales = array_map(static fn (float $scale): float => $scale * $settings->probe, $layout->scales);
+        $scales = array_map(static fn(float $scale): float => $scale * $settings->probe, $layout->scales);
         [$count, $start, $before, $least, $most] = [0, 0.0, 0.0, \INF, 0.0];
         foreach ($this->rows($layout) as $row) {
             foreach ($scales as $channel => $scale) {
@@ -103,7 +104,9 @@ final class CsvFile
         $repairs = $this->repairs($count);
         if ($interval === null) {
             if ($least < 0.0) {
-                throw new CaptureError('The times of the file run backwards: it is damaged, or several captures stand in one file.');
+                throw new CaptureError(
+                    'The times of the file run backwards: it is damaged, or several captures stand in one file.',
+                );
             }
             $interval = ($before - $start) / ($count - 1);
             if ($interval <= 0.0) {
@@ -145,7 +148,10 @@ final class CsvFile
         $held->until($last + $step);
         $count = $held->finish();
 
-        return new Head($layout->names, $layout->units, $step, $first, $count, ['The times are uneven: each value is held until the next.', ...$this->repairs($rows)]);
+        return new Head($layout->names, $layout->units, $step, $first, $count, [
+            'The times are uneven: each value is held until the next.',
+            ...$this->repairs($rows),
+        ]);
     }
 
     /**
@@ -187,7 +193,7 @@ final class CsvFile
                     $row[] = $before[$channel + 1] ?? 0.0;
                 }
             }
-            yield $before = $row;
+            yield ($before = $row);
         }
     }
 
@@ -199,10 +205,22 @@ final class CsvFile
     private function repairs(int $rows): array
     {
         if ($this->bad > max(2, self::MOST_BAD * $rows)) {
-            throw new CaptureError(\sprintf('%s of %s lines cannot be read as numbers: is this the right file?', number_format($this->bad), number_format($rows + $this->bad)));
+            throw new CaptureError(
+                \sprintf(
+                    '%s of %s lines cannot be read as numbers: is this the right file?',
+                    number_format($this->bad),
+                    number_format($rows + $this->bad),
+                ),
+            );
         }
 
-        return $this->bad === 0 ? [] : [$this->bad === 1 ? 'One place could not be read as a number: the value before it stands there.' : "$this->bad places could not be read as numbers: the value before each stands there."];
+        return $this->bad === 0
+            ? []
+            : [
+                $this->bad === 1
+                    ? 'One place could not be read as a number: the value before it stands there.'
+                    : "$this->bad places could not be read as numbers: the value before each stands there.",
+            ];
     }
 
     /** @return list<string> */

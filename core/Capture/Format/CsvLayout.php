@@ -15,8 +15,31 @@ use Ispira\Core\Measurement\Unit;
  */
 final readonly class CsvLayout
 {
-    private const SECONDS = ['s' => 1.0, 'sec' => 1.0, 'second' => 1.0, 'seconds' => 1.0, 'Second' => 1.0, 'Seconds' => 1.0, 'ms' => 1e-3, 'us' => 1e-6, 'µs' => 1e-6, 'μs' => 1e-6, 'ns' => 1e-9];
-    private const VOLTS = ['V' => 1.0, 'v' => 1.0, 'volt' => 1.0, 'volts' => 1.0, 'Volt' => 1.0, 'Volts' => 1.0, 'mV' => 1e-3, 'µV' => 1e-6, 'uV' => 1e-6, 'kV' => 1e3];
+    private const SECONDS = [
+        's' => 1.0,
+        'sec' => 1.0,
+        'second' => 1.0,
+        'seconds' => 1.0,
+        'Second' => 1.0,
+        'Seconds' => 1.0,
+        'ms' => 1e-3,
+        'us' => 1e-6,
+        'µs' => 1e-6,
+        'μs' => 1e-6,
+        'ns' => 1e-9,
+    ];
+    private const VOLTS = [
+        'V' => 1.0,
+        'v' => 1.0,
+        'volt' => 1.0,
+        'volts' => 1.0,
+        'Volt' => 1.0,
+        'Volts' => 1.0,
+        'mV' => 1e-3,
+        'µV' => 1e-6,
+        'uV' => 1e-6,
+        'kV' => 1e3,
+    ];
 
     /**
      * @param non-empty-string         $delimiter
@@ -40,8 +63,7 @@ final readonly class CsvLayout
         public array $scales,
         public array $units,
         public ?float $interval,
-    ) {
-    }
+    ) {}
 
     /**
      * @param list<string> $lines the first lines of the file
@@ -51,11 +73,26 @@ final readonly class CsvLayout
     public static function of(array $lines): self
     {
         [$delimiter, $comma, $headRows] = self::grammar($lines);
-        $head = array_map(static fn (string $line): array => self::cells($line, $delimiter), \array_slice($lines, 0, $headRows));
-        $rows = array_map(static fn (string $line): array => self::numbers($line, $delimiter, $comma), \array_slice($lines, $headRows, 40));
+        $head = array_map(
+            static fn(string $line): array => self::cells($line, $delimiter),
+            \array_slice($lines, 0, $headRows),
+        );
+        $rows = array_map(
+            static fn(string $line): array => self::numbers($line, $delimiter, $comma),
+            \array_slice($lines, $headRows, 40),
+        );
         $width = \count($rows[0]);
         $interval = self::setting($head, $comma);
-        $titles = array_values(array_filter($head, static fn (array $cells): bool => \count(array_filter($cells, static fn (string $c): bool => $c !== '')) >= min(2, $width) && \count($cells) >= $width && self::number($cells[0], $comma) === null));
+        $titles = array_values(
+            array_filter(
+                $head,
+                static fn(array $cells): bool => \count(
+                    array_filter($cells, static fn(string $c): bool => $c !== ''),
+                ) >= min(2, $width) &&
+                    \count($cells) >= $width &&
+                    self::number($cells[0], $comma) === null,
+            ),
+        );
         $unitRow = $titles !== [] && self::isUnits($titles[\count($titles) - 1]) ? array_pop($titles) : null;
         $nameRow = $titles === [] ? null : $titles[\count($titles) - 1];
         $labels = [];
@@ -74,7 +111,7 @@ final readonly class CsvLayout
             throw new CaptureError('The table has a time but no channel beside it.');
         }
         $columns = \array_slice($columns, 0, Head::MOST_CHANNELS);
-        $seconds = $time === null ? 1.0 : (self::SECONDS[$labels[$time][1]] ?? 1.0);
+        $seconds = $time === null ? 1.0 : self::SECONDS[$labels[$time][1]] ?? 1.0;
 
         return new self(
             $delimiter,
@@ -83,9 +120,20 @@ final readonly class CsvLayout
             $time,
             $seconds,
             $columns,
-            array_map(static fn (int $column, int $n): string => $labels[$column][0] === '' ? 'channel '.($n + 1) : $labels[$column][0], $columns, array_keys($columns)),
-            array_map(static fn (int $column): float => self::VOLTS[$labels[$column][1]] ?? 1.0, $columns),
-            array_map(static fn (int $column): string => isset(self::VOLTS[$labels[$column][1]]) || $labels[$column][1] === '' ? 'V' : '', $columns),
+            array_map(
+                static fn(int $column, int $n): string => $labels[$column][0] === ''
+                    ? 'channel ' . ($n + 1)
+                    : $labels[$column][0],
+                $columns,
+                array_keys($columns),
+            ),
+            array_map(static fn(int $column): float => self::VOLTS[$labels[$column][1]] ?? 1.0, $columns),
+            array_map(
+                static fn(int $column): string => isset(self::VOLTS[$labels[$column][1]]) || $labels[$column][1] === ''
+                    ? 'V'
+                    : '',
+                $columns,
+            ),
             $interval,
         );
     }
@@ -97,7 +145,10 @@ final readonly class CsvLayout
      */
     public static function cells(string $line, string $delimiter): array
     {
-        return array_map(static fn (string $cell): string => trim($cell, " \t\r\n\"'\u{FEFF}"), explode($delimiter, $line));
+        return array_map(
+            static fn(string $cell): string => trim($cell, " \t\r\n\"'\u{FEFF}"),
+            explode($delimiter, $line),
+        );
     }
 
     /**
@@ -108,7 +159,10 @@ final readonly class CsvLayout
     private static function grammar(array $lines): array
     {
         $best = null;
-        foreach ([["\t", false], [';', false], [',', false], ["\t", true], [';', true], [' ', false], ['|', false]] as [$delimiter, $comma]) {
+        foreach (
+            [["\t", false], [';', false], [',', false], ["\t", true], [';', true], [' ', false], ['|', false]]
+            as [$delimiter, $comma]
+        ) {
             foreach ($lines as $number => $line) {
                 $cells = self::numbers($line, $delimiter, $comma);
                 // Numbers begin where two lines on end have them in every column.
@@ -123,7 +177,10 @@ final readonly class CsvLayout
             }
         }
 
-        return $best[1] ?? throw new CaptureError('No table of numbers was found in the file. Export the capture as CSV with one line a sample.');
+        return $best[1] ??
+            throw new CaptureError(
+                'No table of numbers was found in the file. Export the capture as CSV with one line a sample.',
+            );
     }
 
     /** @param list<float|null> $cells */
@@ -144,7 +201,7 @@ final readonly class CsvLayout
             array_pop($cells);
         }
 
-        return array_map(static fn (string $cell): ?float => self::number($cell, $comma), $cells);
+        return array_map(static fn(string $cell): ?float => self::number($cell, $comma), $cells);
     }
 
     private static function number(string $cell, bool $comma): ?float
@@ -189,18 +246,26 @@ final readonly class CsvLayout
     private static function timeColumn(array $labels, array $rows): ?int
     {
         foreach ($labels as $column => [$name, $unit]) {
-            if (preg_match('/^(time|zeit|temps|tiempo|t|x|x-axis|seconds?|source)$/i', $name) === 1 && !isset(self::VOLTS[$unit]) || isset(self::SECONDS[$unit])) {
+            if (
+                (preg_match('/^(time|zeit|temps|tiempo|t|x|x-axis|seconds?|source)$/i', $name) === 1 &&
+                    !isset(self::VOLTS[$unit])) ||
+                isset(self::SECONDS[$unit])
+            ) {
                 return $column;
             }
         }
-        if (\count($labels) < 2 || \count($rows) < 3 || preg_match('/^(sample|index|no|nr|#|n)\.?$/i', $labels[0][0]) === 1) {
+        if (
+            \count($labels) < 2 ||
+            \count($rows) < 3 ||
+            preg_match('/^(sample|index|no|nr|#|n)\.?$/i', $labels[0][0]) === 1
+        ) {
             return null;
         }
         // A first column that only rises, and does not count 0, 1, 2: the time without a name.
         $before = null;
         foreach ($rows as $row) {
             $now = $row[0] ?? null;
-            if ($now === null || $before !== null && $now <= $before) {
+            if ($now === null || ($before !== null && $now <= $before)) {
                 return null;
             }
             $before = $now;
@@ -240,7 +305,13 @@ final readonly class CsvLayout
     {
         foreach ($head as $cells) {
             $text = implode(' ', $cells);
-            if (preg_match('/\b(interval|increment|period|rate|frequency)\b[^0-9+-]*([0-9][0-9.,]*(?:e[+-]?\d+)?)\s*([a-zµ]*)/iu', $text, $found) !== 1) {
+            if (
+                preg_match(
+                    '/\b(interval|increment|period|rate|frequency)\b[^0-9+-]*([0-9][0-9.,]*(?:e[+-]?\d+)?)\s*([a-zµ]*)/iu',
+                    $text,
+                    $found,
+                ) !== 1
+            ) {
                 continue;
             }
             $number = self::number($found[2], $comma || !str_contains($found[2], '.'));

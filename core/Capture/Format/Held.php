@@ -22,8 +22,12 @@ final class Held
     /** @var list<list<float>> */
     private array $waiting;
 
-    public function __construct(private readonly SampleStore $store, private readonly float $start, private readonly float $interval, int $channels)
-    {
+    public function __construct(
+        private readonly SampleStore $store,
+        private readonly float $start,
+        private readonly float $interval,
+        int $channels,
+    ) {
         $this->values = array_fill(0, $channels, 0.0);
         $this->waiting = array_fill(0, $channels, []);
     }

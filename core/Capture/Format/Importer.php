@@ -14,9 +14,7 @@ use Ispira\Core\Capture\SampleStore;
  */
 final class Importer
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @param string $path of the file
@@ -36,7 +34,9 @@ final class Importer
                 $start === '' => throw new CaptureError('The file is empty.'),
                 str_starts_with($start, 'RIFF') => (new WavFile($file))->into($store, $settings),
                 preg_match('/^\s*\$[a-z]+\s/', $start) === 1 => (new VcdFile($file))->into($store, $settings),
-                str_contains($start, "\0") => throw new CaptureError('This is neither CSV, VCD nor WAV. Export the capture from the scope as CSV and import that.'),
+                str_contains($start, "\0") => throw new CaptureError(
+                    'This is neither CSV, VCD nor WAV. Export the capture from the scope as CSV and import that.',
+                ),
                 default => (new CsvFile($file))->into($store, $settings),
             };
             $store->finish($head);

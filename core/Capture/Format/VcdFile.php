@@ -38,9 +38,7 @@ final class VcdFile
     private array $leftOut = [];
 
     /** @param resource $file at its beginning */
-    public function __construct(private readonly mixed $file)
-    {
-    }
+    public function __construct(private readonly mixed $file) {}
 
     /** @throws CaptureError */
     public function into(SampleStore $store, ImportSettings $settings): Head
@@ -70,7 +68,7 @@ final class VcdFile
         $held->until($last * $this->tick + $ticks * $this->tick);
         $repairs = $bad > 0 ? ["$bad lines could not be read and were left out."] : [];
         if ($this->leftOut !== []) {
-            $repairs[] = 'Left out, of several bits: '.implode(', ', \array_slice($this->leftOut, 0, 5)).'.';
+            $repairs[] = 'Left out, of several bits: ' . implode(', ', \array_slice($this->leftOut, 0, 5)) . '.';
         }
 
         return new Head($this->names, $this->units, $ticks * $this->tick, $start, $held->finish(), $repairs);
@@ -105,7 +103,11 @@ final class VcdFile
     private function timescale(string $text): void
     {
         if (preg_match('/^(1|10|100)([munpf]?s)$/', $text, $found) !== 1) {
-            throw new CaptureError("The VCD file's time scale \"".mb_strimwidth($text, 0, 20, '…').'" is not one of 1, 10 or 100 with s, ms, us, ns, ps or fs.');
+            throw new CaptureError(
+                "The VCD file's time scale \"" .
+                    mb_strimwidth($text, 0, 20, '…') .
+                    '" is not one of 1, 10 or 100 with s, ms, us, ns, ps or fs.',
+            );
         }
         $this->tick = (float) $found[1] * self::UNITS[$found[2]];
     }
@@ -118,7 +120,7 @@ final class VcdFile
             return;
         }
         $real = $type === 'real' || $type === 'realtime';
-        if (!$real && $bits !== '1' || \count($this->names) >= Head::MOST_CHANNELS) {
+        if ((!$real && $bits !== '1') || \count($this->names) >= Head::MOST_CHANNELS) {
             $this->leftOut[] = $name;
 
             return;

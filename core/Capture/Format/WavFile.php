@@ -16,13 +16,11 @@ final readonly class WavFile
 {
     private const PCM = 1;
     private const FLOAT = 3;
-    private const EXTENSIBLE = 0xFFFE;
+    private const EXTENSIBLE = 0xfffe;
     private const FRAMES = 4096;
 
     /** @param resource $file at its beginning */
-    public function __construct(private mixed $file)
-    {
-    }
+    public function __construct(private mixed $file) {}
 
     /** @throws CaptureError */
     public function into(SampleStore $store, ImportSettings $settings): Head
@@ -36,10 +34,15 @@ final readonly class WavFile
             $name = substr($chunk, 0, 4);
             if ($name === 'fmt ') {
                 $format = $this->format($this->bytes(min($size, 64)));
-                fseek($this->file, max(0, $size - 64) + $size % 2, \SEEK_CUR);
+                fseek($this->file, max(0, $size - 64) + ($size % 2), \SEEK_CUR);
             } elseif ($name === 'data') {
-                return $this->data($format ?? throw new CaptureError('The WAV file has samples before it says what they are.'), $size, $store, $settings);
-            } elseif (fseek($this->file, $size + $size % 2, \SEEK_CUR) !== 0) {
+                return $this->data(
+                    $format ?? throw new CaptureError('The WAV file has samples before it says what they are.'),
+                    $size,
+                    $store,
+                    $settings,
+                );
+            } elseif (fseek($this->file, $size + ($size % 2), \SEEK_CUR) !== 0) {
                 break;
             }
         }
@@ -56,12 +59,25 @@ final readonly class WavFile
         if ($kind === self::EXTENSIBLE && \strlen($bytes) >= 26) {
             $kind = self::number('v', substr($bytes, 24));
         }
-        [$channels, $rate, $bits] = [self::number('v', substr($bytes, 2)), self::number('V', substr($bytes, 4)), self::number('v', substr($bytes, 14))];
+        [$channels, $rate, $bits] = [
+            self::number('v', substr($bytes, 2)),
+            self::number('V', substr($bytes, 4)),
+            self::number('v', substr($bytes, 14)),
+        ];
         if ($channels < 1 || $channels > Head::MOST_CHANNELS || $rate < 1) {
-            throw new CaptureError("The WAV file has $channels channels at $rate samples a second: 1 to ".Head::MOST_CHANNELS.' channels can be read.');
+            throw new CaptureError(
+                "The WAV file has $channels channels at $rate samples a second: 1 to " .
+                    Head::MOST_CHANNELS .
+                    ' channels can be read.',
+            );
         }
-        if (!($kind === self::PCM && \in_array($bits, [8, 16, 24, 32], true)) && !($kind === self::FLOAT && $bits === 32)) {
-            throw new CaptureError('The WAV file is compressed or of an odd kind. Save it as plain PCM and import that.');
+        if (
+            !($kind === self::PCM && \in_array($bits, [8, 16, 24, 32], true)) &&
+            !($kind === self::FLOAT && $bits === 32)
+        ) {
+            throw new CaptureError(
+                'The WAV file is compressed or of an odd kind. Save it as plain PCM and import that.',
+            );
         }
 
         return ['kind' => $kind, 'channels' => $channels, 'rate' => $rate, 'bytes' => max(1, min(4, intdiv($bits, 8)))];
@@ -74,8 +90,17 @@ final readonly class WavFile
         $frame = $channels * $bytes;
         $most = min(intdiv($size, $frame), Head::MOST_SAMPLES + 1);
         $count = 0;
-        while ($count < $most && ($read = fread($this->file, max(1, $frame * min(self::FRAMES, $most - $count)))) !== false && \strlen($read) >= $frame) {
-            $values = self::samples(substr($read, 0, \strlen($read) - \strlen($read) % $frame), $kind, $bytes, $settings->volts * $settings->probe);
+        while (
+            $count < $most &&
+            ($read = fread($this->file, max(1, $frame * min(self::FRAMES, $most - $count)))) !== false &&
+            \strlen($read) >= $frame
+        ) {
+            $values = self::samples(
+                substr($read, 0, \strlen($read) - (\strlen($read) % $frame)),
+                $kind,
+                $bytes,
+                $settings->volts * $settings->probe,
+            );
             if ($channels === 1) {
                 $store->append(0, $values);
             } else {
@@ -93,9 +118,25 @@ final readonly class WavFile
             throw new CaptureError('The WAV file holds no samples: it may have been cut off.');
         }
         Head::within($count);
-        $repairs = $count < intdiv($size, $frame) ? [\sprintf('The file is cut off: %s of %s samples are there.', number_format($count), number_format(intdiv($size, $frame)))] : [];
+        $repairs =
+            $count < intdiv($size, $frame)
+                ? [
+                    \sprintf(
+                        'The file is cut off: %s of %s samples are there.',
+                        number_format($count),
+                        number_format(intdiv($size, $frame)),
+                    ),
+                ]
+                : [];
 
-        return new Head(array_map(static fn (int $n): string => $channels === 1 ? 'sound' : "channel $n", range(1, $channels)), array_fill(0, $channels, 'V'), 1.0 / $rate, 0.0, $count, $repairs);
+        return new Head(
+            array_map(static fn(int $n): string => $channels === 1 ? 'sound' : "channel $n", range(1, $channels)),
+            array_fill(0, $channels, 'V'),
+            1.0 / $rate,
+            0.0,
+            $count,
+            $repairs,
+        );
     }
 
     /** @return list<float> in V */
@@ -106,16 +147,19 @@ final readonly class WavFile
             $kind === self::FLOAT => unpack('g*', $bytes),
             $width === 1 => unpack('C*', $bytes),
             $width === 2 => unpack('v*', $bytes),
-            $width === 3 => unpack('V*', implode('', array_map(static fn (string $three): string => "\0$three", str_split($bytes, 3)))),
+            $width === 3 => unpack(
+                'V*',
+                implode('', array_map(static fn(string $three): string => "\0$three", str_split($bytes, 3))),
+            ),
             default => unpack('V*', $bytes),
         };
         $values = [];
         foreach ($numbers === false ? [] : $numbers as $number) {
             $values[] = match (true) {
                 $kind === self::FLOAT => is_finite((float) $number) ? $number * $volts : 0.0,
-                $width === 1 => ($number - 128) / 128.0 * $volts,
-                $width === 2 => ($number >= 0x8000 ? $number - 0x10000 : $number) / 32768.0 * $volts,
-                default => ($number >= 0x80000000 ? $number - 0x100000000 : $number) / 2147483648.0 * $volts,
+                $width === 1 => (($number - 128) / 128.0) * $volts,
+                $width === 2 => (($number >= 0x8000 ? $number - 0x10000 : $number) / 32768.0) * $volts,
+                default => (($number >= 0x80000000 ? $number - 0x100000000 : $number) / 2147483648.0) * $volts,
             };
         }
 

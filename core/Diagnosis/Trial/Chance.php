@@ -24,7 +24,7 @@ final class Chance
     /** Evenly spread between two numbers, neither of them reached. */
     public function between(float $least, float $most): float
     {
-        return $least + ($most - $least) * ($this->randomizer->getInt(0, self::STEPS - 1) + 0.5) / self::STEPS;
+        return $least + (($most - $least) * ($this->randomizer->getInt(0, self::STEPS - 1) + 0.5)) / self::STEPS;
     }
 
     public function happens(float $probability): bool

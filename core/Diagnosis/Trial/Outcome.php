@@ -23,6 +23,5 @@ final readonly class Outcome
         public float $minutes,
         public float $avoidable,
         public string $verdict,
-    ) {
-    }
+    ) {}
 }

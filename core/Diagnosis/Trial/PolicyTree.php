@@ -32,8 +32,12 @@ final class PolicyTree
     private array $outcomes = [];
 
     /** @param list<Test> $tests */
-    public function __construct(private readonly CircuitModel $circuit, private readonly Evidence $evidence, private readonly DecisionSettings $settings, array $tests)
-    {
+    public function __construct(
+        private readonly CircuitModel $circuit,
+        private readonly Evidence $evidence,
+        private readonly DecisionSettings $settings,
+        array $tests,
+    ) {
         $this->money = new Money($circuit, $settings);
         foreach ($tests as $test) {
             $this->tests[$test->key] = $test;
@@ -114,7 +118,7 @@ final class PolicyTree
             }
             $total = array_sum($weights);
             if ($total > 0.0) {
-                $posteriors[] = [$total, array_map(static fn (float $w): float => $w / $total, $weights)];
+                $posteriors[] = [$total, array_map(static fn(float $w): float => $w / $total, $weights)];
             }
         }
 

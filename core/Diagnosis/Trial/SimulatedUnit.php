@@ -69,22 +69,42 @@ final class SimulatedUnit
     /** @return list<Reading> of every position, before any repair */
     public function map(): array
     {
-        return array_map(fn (Position $position): Reading => $this->read("m$position->key", $this->circuit->speedTest((string) $position->key), 0), array_values($this->circuit->positions));
+        return array_map(
+            fn(Position $position): Reading => $this->read(
+                "m$position->key",
+                $this->circuit->speedTest((string) $position->key),
+                0,
+            ),
+            array_values($this->circuit->positions),
+        );
     }
 
     /** The reading that a person takes down. */
     public function read(string $id, Test $test, int $episode): Reading
     {
         $through = $test->probe->quantity->isNumber() && $this->truth->isLoose() && $this->isVisible($test);
-        $steady = !$test->probe->quantity->isNumber() || !$this->chance->happens($through ? self::WANDERS_WHEN_LOOSE : self::WANDERS);
+        $steady =
+            !$test->probe->quantity->isNumber() ||
+            !$this->chance->happens($through ? self::WANDERS_WHEN_LOOSE : self::WANDERS);
 
-        return new Reading($id, $test->key, $this->answer($test), $steady, episode: $episode, misbehaved: $this->noted($test));
+        return new Reading(
+            $id,
+            $test->key,
+            $this->answer($test),
+            $steady,
+            episode: $episode,
+            misbehaved: $this->noted($test),
+        );
     }
 
     /** Whether a meter shows the fault at all: only then can its joint be seen to wander. */
     private function isVisible(Test $test): bool
     {
-        return Likelihood::tellsApart($test->probe->quantity, $this->observe($test, $this->truth), $this->observe($test, $this->sound));
+        return Likelihood::tellsApart(
+            $test->probe->quantity,
+            $this->observe($test, $this->truth),
+            $this->observe($test, $this->sound),
+        );
     }
 
     /** Whether what was heard or seen comes of the fault: markedly likelier with it than without. */
@@ -95,7 +115,10 @@ final class SimulatedUnit
             $with = Likelihood::observed($this->truth, $test, $usual);
         } else {
             $usual = Judged::chances($this->circuit, $test, $this->asJudged($test, $this->sound));
-            $with = $this->truth->comesAndGoes && $outcome === SpeedState::CutsOut->value && $this->judgedApart($test) ? [$outcome => 1.0] : Judged::chances($this->circuit, $test, $this->asJudged($test, $this->truth));
+            $with =
+                $this->truth->comesAndGoes && $outcome === SpeedState::CutsOut->value && $this->judgedApart($test)
+                    ? [$outcome => 1.0]
+                    : Judged::chances($this->circuit, $test, $this->asJudged($test, $this->truth));
         }
 
         return ($with[$outcome] ?? 0.0) > self::COMPLAINED_OF * ($usual[$outcome] ?? 0.0);
@@ -110,7 +133,11 @@ final class SimulatedUnit
     private function noted(Test $test): ?bool
     {
         $moving = $this->circuit->movingTest($test->setUp);
-        if (!$this->truth->comesAndGoes || !$test->probe->quantity->isNumber() || $this->circuit->kindIn($moving) === PositionKind::Stands) {
+        if (
+            !$this->truth->comesAndGoes ||
+            !$test->probe->quantity->isNumber() ||
+            $this->circuit->kindIn($moving) === PositionKind::Stands
+        ) {
             return null;
         }
         $right = $this->asJudged($moving, $this->sound);
@@ -134,7 +161,12 @@ final class SimulatedUnit
         if ($test->probe->quantity->isNumber()) {
             $seen = $this->observe($test, $shows ? $this->truth : $this->sound);
             if ($slip) {
-                return $test->probe->quantity === Quantity::Ohms ? 10.0 ** $this->chance->between(-1.0, 6.0) : $this->chance->between(0.0, 13.0 * $this->values[$this->simulator->solver->slot($this->circuit->supply)] / 12.0);
+                return $test->probe->quantity === Quantity::Ohms
+                    ? 10.0 ** $this->chance->between(-1.0, 6.0)
+                    : $this->chance->between(
+                        0.0,
+                        (13.0 * $this->values[$this->simulator->solver->slot($this->circuit->supply)]) / 12.0,
+                    );
             }
 
             if (is_infinite($seen)) {
@@ -144,9 +176,10 @@ final class SimulatedUnit
 
             return $test->probe->quantity === Quantity::Ohms ? max(0.0, $shown) : $shown;
         }
-        $chances = $test->probe->quantity === Quantity::Observation
-            ? Likelihood::observed($this->truth, $test, $this->circuit->observations[$test->probe->at]->usual)
-            : $this->judged($test, $shows);
+        $chances =
+            $test->probe->quantity === Quantity::Observation
+                ? Likelihood::observed($this->truth, $test, $this->circuit->observations[$test->probe->at]->usual)
+                : $this->judged($test, $shows);
         if ($slip) {
             $chances = array_fill_keys(array_keys($chances), 1.0 / \count($chances));
         }
@@ -175,18 +208,32 @@ final class SimulatedUnit
         }
         $setUp = $this->circuit->setUps[$test->setUp];
         if ($setUp->atRest !== []) {
-            return $this->simulator->restless($this->circuit->kindIn($test), $test->probe->at, $this->values, $setUp, $state, $this->simulator->soundWay($test->probe->at, $this->values, $setUp, $this->sound));
+            return $this->simulator->restless(
+                $this->circuit->kindIn($test),
+                $test->probe->at,
+                $this->values,
+                $setUp,
+                $state,
+                $this->simulator->soundWay($test->probe->at, $this->values, $setUp, $this->sound),
+            );
         }
         $mover = $this->circuit->fullSpeedMover($test);
-        $full = $this->simulator->solver->solve($this->simulator->valuesFor($this->values, $this->circuit->fullSpeedSetUp($mover), $this->sound))->speed($mover);
+        $full = $this->simulator->solver
+            ->solve($this->simulator->valuesFor($this->values, $this->circuit->fullSpeedSetUp($mover), $this->sound))
+            ->speed($mover);
 
-        return $state->decouples() ? 0.0 : Simulator::heard($this->observe($test, $state), $this->observe($test, $this->sound), $full);
+        return $state->decouples()
+            ? 0.0
+            : Simulator::heard($this->observe($test, $state), $this->observe($test, $this->sound), $full);
     }
 
     private function observe(Test $test, Hypothesis $state): float
     {
         $probe = $test->probe;
-        $applied = $this->simulator->valuesAt($probe, $this->simulator->valuesFor($this->values, $this->circuit->setUps[$test->setUp], $state));
+        $applied = $this->simulator->valuesAt(
+            $probe,
+            $this->simulator->valuesFor($this->values, $this->circuit->setUps[$test->setUp], $state),
+        );
 
         return $this->simulator->observe($probe, $this->simulator->solverFor($probe)->solve($applied));
     }
@@ -194,6 +241,9 @@ final class SimulatedUnit
     /** The fault in a degree between those of the engine's grid. */
     private function ofOwnDegree(Hypothesis $truth): Hypothesis
     {
-        return $truth->inDegree(exp(self::DEGREE_SPREAD * $this->chance->normal()), exp(self::DEGREE_SPREAD * $this->chance->normal()));
+        return $truth->inDegree(
+            exp(self::DEGREE_SPREAD * $this->chance->normal()),
+            exp(self::DEGREE_SPREAD * $this->chance->normal()),
+        );
     }
 }

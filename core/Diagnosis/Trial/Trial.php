@@ -18,9 +18,7 @@ use Ispira\Core\Family\Parameter;
  */
 final readonly class Trial
 {
-    public function __construct(private Family $family, private int $seed, private float $slips = 0.02)
-    {
-    }
+    public function __construct(private Family $family, private int $seed, private float $slips = 0.02) {}
 
     /**
      * The ordinary circuit, and one more for each other choice of each parameter.
@@ -58,7 +56,15 @@ final readonly class Trial
                 $hidden = $degrees[$run % \count($degrees)];
                 $seed = crc32("$this->seed/$circuit->hash/$fault/$run");
                 $unit = new SimulatedUnit($circuit, $hidden, new Chance($seed), $this->slips);
-                $job = new TrialJob($circuit, $unit, $engine, $policy, new Chance($seed + 1), new DecisionSettings(), $hidden->comesAndGoes);
+                $job = new TrialJob(
+                    $circuit,
+                    $unit,
+                    $engine,
+                    $policy,
+                    new Chance($seed + 1),
+                    new DecisionSettings(),
+                    $hidden->comesAndGoes,
+                );
                 yield ['group' => $group, 'fault' => $fault, 'outcome' => $job->run()];
             }
         }
@@ -86,6 +92,11 @@ final readonly class Trial
     /** @return list<string> */
     private function otherChoices(Parameter $parameter): array
     {
-        return array_values(array_filter($parameter->naming ? [] : $parameter->choices, static fn (string $choice): bool => $choice !== $parameter->default));
+        return array_values(
+            array_filter(
+                $parameter->naming ? [] : $parameter->choices,
+                static fn(string $choice): bool => $choice !== $parameter->default,
+            ),
+        );
     }
 }

@@ -54,7 +54,12 @@ final class TrialJob
             $diagnosis = $this->investigate();
             $remedy = $diagnosis->verdict->suspect->remedy ?? $diagnosis->suspects[0]->remedy;
             if ($first === null) {
-                $first = [$remedy === $right, $diagnosis->verdict !== null, $diagnosis->suspects[0]->probability, $remedy];
+                $first = [
+                    $remedy === $right,
+                    $diagnosis->verdict !== null,
+                    $diagnosis->suspects[0]->probability,
+                    $remedy,
+                ];
             }
             $bought = $remedy === 'none' ? [] : explode('+', $remedy);
             $needed = explode('+', $right);
@@ -72,10 +77,21 @@ final class TrialJob
             $this->case = $this->case->afterReplacing($remedy);
         }
 
-        return new Outcome($first[0], $first[1], $first[2], $this->tests, $this->minutes, $avoidable + $this->settings->labour($this->minutes), $first[3]);
+        return new Outcome(
+            $first[0],
+            $first[1],
+            $first[2],
+            $this->tests,
+            $this->minutes,
+            $avoidable + $this->settings->labour($this->minutes),
+            $first[3],
+        );
     }
 
-    /** Steps through the selector; there is no job without a complaint, so until something of the fault is noticed it is done again. */
+    /**
+     * Steps through the selector; there is no job without a complaint, so until something of the fault is noticed it is
+     * done again.
+     */
     private function map(): void
     {
         $before = $this->case;
@@ -100,7 +116,7 @@ final class TrialJob
     private function investigate(): Diagnosis
     {
         $repeated = [];
-        $fixed = array_values(array_filter($this->circuit->tests, static fn (Test $t): bool => $t->offered));
+        $fixed = array_values(array_filter($this->circuit->tests, static fn(Test $t): bool => $t->offered));
         if ($this->policy === Policy::RandomOrder) {
             $fixed = $this->chance->shuffled($fixed);
         }
@@ -114,9 +130,14 @@ final class TrialJob
                 $repeated[] = $this->repeat($doubtful[0]);
                 continue;
             }
-            $cause = $diagnosis->verdict === null ? null : ($diagnosis->verdict->causesToCheck[0] ?? null);
-            $next = $this->policy === Policy::Engine ? $diagnosis->next->test ?? ($cause === null ? null : $this->circuit->tests[$cause->test]) : ($diagnosis->suspects[0]->probability >= self::SURE ? null : array_shift($fixed));
-            if (!$next instanceof Test) {
+            $cause = $diagnosis->verdict === null ? null : $diagnosis->verdict->causesToCheck[0] ?? null;
+            $next =
+                $this->policy === Policy::Engine
+                    ? $diagnosis->next->test ?? ($cause === null ? null : $this->circuit->tests[$cause->test])
+                    : ($diagnosis->suspects[0]->probability >= self::SURE
+                        ? null
+                        : array_shift($fixed));
+            if (!($next instanceof Test)) {
                 return $diagnosis;
             }
             $this->read($next);
@@ -138,7 +159,7 @@ final class TrialJob
 
     private function read(Test $test): string
     {
-        $id = 'r'.$this->number++;
+        $id = 'r' . $this->number++;
         $this->case = $this->case->with($this->unit->read($id, $test, \count($this->case->replacements)));
 
         return $id;

@@ -47,7 +47,12 @@ final class TrialSummary
     /** @return list<Outcome> whose verdict was stated with odds from one number to under another */
     public function stated(float $from, float $to): array
     {
-        return array_values(array_filter($this->all(), static fn (Outcome $o): bool => $o->probability >= $from && $o->probability < $to));
+        return array_values(
+            array_filter(
+                $this->all(),
+                static fn(Outcome $o): bool => $o->probability >= $from && $o->probability < $to,
+            ),
+        );
     }
 
     /** Mean money spent beyond the right repair. */
@@ -59,7 +64,7 @@ final class TrialSummary
     /** @param list<Outcome> $outcomes */
     public static function right(array $outcomes): float
     {
-        return \count(array_filter($outcomes, static fn (Outcome $o): bool => $o->right)) / max(1, \count($outcomes));
+        return \count(array_filter($outcomes, static fn(Outcome $o): bool => $o->right)) / max(1, \count($outcomes));
     }
 
     /**
@@ -68,7 +73,7 @@ final class TrialSummary
      */
     public static function mean(array $outcomes, string $of): float
     {
-        return array_sum(array_map(static fn (Outcome $o): float => $o->$of, $outcomes)) / max(1, \count($outcomes));
+        return array_sum(array_map(static fn(Outcome $o): float => $o->$of, $outcomes)) / max(1, \count($outcomes));
     }
 
     /** @return list<Outcome> */

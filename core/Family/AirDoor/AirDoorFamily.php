@@ -38,10 +38,15 @@ final class AirDoorFamily implements Family, Repairable
     {
         $kind = \is_string($values['kind'] ?? null) ? $values['kind'] : 'five-wire';
         $ohms = ParameterList::numberIn($values, 'motorOhms');
-        $layout = $kind === 'vacuum' ? new VacuumDoors() : new ElectricDoor($kind === 'five-wire', ($values['zones'] ?? 'one') === 'two', $ohms);
+        $layout =
+            $kind === 'vacuum'
+                ? new VacuumDoors()
+                : new ElectricDoor($kind === 'five-wire', ($values['zones'] ?? 'one') === 'two', $ohms);
         $netlist = $layout->netlist();
         ksort($values);
-        $texts = Texts::fromFile(__DIR__.'/'.($kind === 'vacuum' ? 'vacuum' : 'electric').'.en.json')->over($this->texts());
+        $texts = Texts::fromFile(__DIR__ . '/' . ($kind === 'vacuum' ? 'vacuum' : 'electric') . '.en.json')->over(
+            $this->texts(),
+        );
 
         return new CircuitModel(
             [$this->key(), $values],
@@ -66,11 +71,11 @@ final class AirDoorFamily implements Family, Repairable
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     public function repairSheet(): RepairSheet
     {
-        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
     }
 }

@@ -43,20 +43,29 @@ final readonly class ElectricDoor implements Layout
     /** Shares of the track at the ends and in the middle of the travel. */
     public const SHARES = ['cold' => 0.1, 'middle' => 0.5, 'warm' => 0.9];
 
-    public function __construct(private bool $feedback, private bool $twoZones, private ?float $motorOhms)
-    {
-    }
+    public function __construct(private bool $feedback, private bool $twoZones, private ?float $motorOhms) {}
 
     public function netlist(): Netlist
     {
-        $r = static fn (string $id, string $from, string $to, float $ohms): Element => Element::resistor($id, $from, $to, $ohms);
+        $r = static fn(string $id, string $from, string $to, float $ohms): Element => Element::resistor(
+            $id,
+            $from,
+            $to,
+            $ohms,
+        );
 
         return new Netlist([
             Element::source('battery', 'battery', '0', 12.6, 0.02),
             $r('fuse', 'battery', 'fed', self::JOINT),
             $r('feed', 'fed', 'head', 0.05),
             $r('ground', 'head-ground', '0', 0.02),
-            Element::controlInput('head-supply', 'head', 'head-ground', 150.0, new Control('reference.volts', [[6.0, 0.0], [7.0, 5.0]])),
+            Element::controlInput(
+                'head-supply',
+                'head',
+                'head-ground',
+                150.0,
+                new Control('reference.volts', [[6.0, 0.0], [7.0, 5.0]]),
+            ),
             Element::source('reference', 'ref', 'head-ground', 0.0, 20.0),
             ...$this->decision('warm', $r),
             ...$this->decision('cold', $r),
@@ -77,7 +86,7 @@ final readonly class ElectricDoor implements Layout
             $r('direct-warm-minus', 'B', '0', self::OPEN),
             $r('direct-cold-plus', 'battery', 'B', self::OPEN),
             $r('direct-cold-minus', 'A', '0', self::OPEN),
-            ...($this->feedback ? $this->report($r) : []),
+            ...$this->feedback ? $this->report($r) : [],
         ]);
     }
 
@@ -94,13 +103,22 @@ final readonly class ElectricDoor implements Layout
         if (!$this->feedback) {
             return [$r("ask-$way", 'head', "$way-coil", self::OPEN), $coil];
         }
-        $table = $way === 'warm' ? [[0.03, 0.0], [0.04, 12.0], [0.82, 12.0], [0.84, 0.0]] : [[0.16, 0.0], [0.18, 12.0], [0.96, 12.0], [0.97, 0.0]];
+        $table =
+            $way === 'warm'
+                ? [[0.03, 0.0], [0.04, 12.0], [0.82, 12.0], [0.84, 0.0]]
+                : [[0.16, 0.0], [0.18, 12.0], [0.96, 12.0], [0.97, 0.0]];
 
         return [
             Element::source("decide-$way", "$way-decided", 'head-ground', 0.0, 50.0),
             $r("ask-$way", "$way-decided", "$way-coil", self::OPEN),
             $coil,
-            Element::controlInput("sense-$way", 'told', 'head-ground', 2.0 * self::INPUT_OHMS, new Control("decide-$way.volts", $table, reference: ['ref', 'head-ground'], worksFrom: 3.0)),
+            Element::controlInput(
+                "sense-$way",
+                'told',
+                'head-ground',
+                2.0 * self::INPUT_OHMS,
+                new Control("decide-$way.volts", $table, reference: ['ref', 'head-ground'], worksFrom: 3.0),
+            ),
         ];
     }
 
@@ -124,7 +142,13 @@ final readonly class ElectricDoor implements Layout
 
     private function motor(float $size, float $emf, float $load): BrushedMotor
     {
-        return new BrushedMotor(($this->motorOhms ?? self::MOTOR_OHMS) / $size, self::EMF * $emf, self::DOOR_TORQUE * $load, 0.0, self::GEAR_DRAG);
+        return new BrushedMotor(
+            ($this->motorOhms ?? self::MOTOR_OHMS) / $size,
+            self::EMF * $emf,
+            self::DOOR_TORQUE * $load,
+            0.0,
+            self::GEAR_DRAG,
+        );
     }
 
     public function supply(): string
@@ -139,7 +163,7 @@ final readonly class ElectricDoor implements Layout
             Unknown::factor('size', 1.0, $this->motorOhms === null ? 0.25 : 0.04),
             Unknown::factor('emf', 1.0, 0.06),
             Unknown::factor('load', 1.0, 0.25),
-            ...($this->feedback ? [Unknown::factor('track', 1.0, 0.3)] : []),
+            ...$this->feedback ? [Unknown::factor('track', 1.0, 0.3)] : [],
         ];
     }
 
@@ -160,15 +184,26 @@ final readonly class ElectricDoor implements Layout
     {
         return [
             new Position('rest', 'at rest', PositionKind::Stands, $this->at('middle')),
-            new Position('cold', 'to cold', PositionKind::Runs, [Adjustment::set('ask-cold.ohms', 0.05), ...$this->at('warm')]),
-            new Position('warm', 'to warm', PositionKind::Runs, [Adjustment::set('ask-warm.ohms', 0.05), ...$this->at('cold')]),
+            new Position('cold', 'to cold', PositionKind::Runs, [
+                Adjustment::set('ask-cold.ohms', 0.05),
+                ...$this->at('warm'),
+            ]),
+            new Position('warm', 'to warm', PositionKind::Runs, [
+                Adjustment::set('ask-warm.ohms', 0.05),
+                ...$this->at('cold'),
+            ]),
         ];
     }
 
     /** @return list<Adjustment> the potentiometer with the door in a place of its travel */
     private function at(string $place): array
     {
-        return $this->feedback ? [Adjustment::scale('track-upper.ohms', 1.0 - self::SHARES[$place]), Adjustment::scale('track-lower.ohms', self::SHARES[$place])] : [];
+        return $this->feedback
+            ? [
+                Adjustment::scale('track-upper.ohms', 1.0 - self::SHARES[$place]),
+                Adjustment::scale('track-lower.ohms', self::SHARES[$place]),
+            ]
+            : [];
     }
 
     public function setUps(): array
@@ -176,15 +211,39 @@ final readonly class ElectricDoor implements Layout
         $setUps = [new SetUp('rest', 'rest'), new SetUp('cold', 'cold'), new SetUp('warm', 'warm')];
         $unplugged = [Adjustment::opened('warm-plug'), Adjustment::opened('cold-plug')];
         foreach (['cold', 'warm'] as $way) {
-            $setUps[] = new SetUp("free-$way", $way, [Adjustment::set('motor.frictionTorque', 0.0)], 'free', PositionKind::Runs);
-            $setUps[] = new SetUp("direct-$way", 'rest', [...$unplugged, Adjustment::set("direct-$way-plus.ohms", 0.1), Adjustment::set("direct-$way-minus.ohms", 0.1)], "direct-$way", PositionKind::Runs);
+            $setUps[] = new SetUp(
+                "free-$way",
+                $way,
+                [Adjustment::set('motor.frictionTorque', 0.0)],
+                'free',
+                PositionKind::Runs,
+            );
+            $setUps[] = new SetUp(
+                "direct-$way",
+                'rest',
+                [
+                    ...$unplugged,
+                    Adjustment::set("direct-$way-plus.ohms", 0.1),
+                    Adjustment::set("direct-$way-minus.ohms", 0.1),
+                ],
+                "direct-$way",
+                PositionKind::Runs,
+            );
         }
         $setUps[] = new SetUp('apart', 'rest', $unplugged, 'apart');
         if ($this->feedback) {
             $out = [Adjustment::opened('ref-wire'), Adjustment::opened('low-wire'), Adjustment::opened('told-wire')];
             $setUps[] = new SetUp('told-out', 'rest', [...$unplugged, ...$out], 'apart');
             foreach (self::SHARES as $place => $share) {
-                $setUps[] = new SetUp("at-$place", 'rest', [Adjustment::scale('track-upper.ohms', (1.0 - $share) / 0.5), Adjustment::scale('track-lower.ohms', $share / 0.5)], "at-$place");
+                $setUps[] = new SetUp(
+                    "at-$place",
+                    'rest',
+                    [
+                        Adjustment::scale('track-upper.ohms', (1.0 - $share) / 0.5),
+                        Adjustment::scale('track-lower.ohms', $share / 0.5),
+                    ],
+                    "at-$place",
+                );
             }
         }
 

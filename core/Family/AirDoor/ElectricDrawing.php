@@ -12,17 +12,27 @@ use Ispira\Core\Family\SheetElement;
  */
 final class ElectricDrawing
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     public static function sheet(bool $feedback): Sheet
     {
         $bottom = 440.0;
         $nodes = [
-            '0' => [40.0, $bottom], 'battery' => [40.0, 60.0], 'fed' => [110.0, 60.0], 'head' => [180.0, 60.0], 'head-ground' => [180.0, 250.0],
-            'warm-top' => [220.0, 60.0], 'warm-side' => [270.0, 60.0], 'cold-top' => [220.0, 190.0], 'cold-side' => [270.0, 190.0],
-            'warm-out' => [310.0, 60.0], 'cold-out' => [310.0, 190.0], 'warm-pin' => [420.0, 60.0], 'cold-pin' => [420.0, 190.0], 'A' => [470.0, 60.0], 'B' => [470.0, 190.0],
+            '0' => [40.0, $bottom],
+            'battery' => [40.0, 60.0],
+            'fed' => [110.0, 60.0],
+            'head' => [180.0, 60.0],
+            'head-ground' => [180.0, 250.0],
+            'warm-top' => [220.0, 60.0],
+            'warm-side' => [270.0, 60.0],
+            'cold-top' => [220.0, 190.0],
+            'cold-side' => [270.0, 190.0],
+            'warm-out' => [310.0, 60.0],
+            'cold-out' => [310.0, 190.0],
+            'warm-pin' => [420.0, 60.0],
+            'cold-pin' => [420.0, 190.0],
+            'A' => [470.0, 60.0],
+            'B' => [470.0, 190.0],
         ];
         $elements = [
             'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, $bottom]),
@@ -33,7 +43,13 @@ final class ElectricDrawing
             'warm-stage' => new SheetElement('wire'),
             'cold-stage' => new SheetElement('wire', '', [[200.0, 60.0], [200.0, 190.0]]),
             'warm-high' => new SheetElement('relay', 'warm +', side: 'above'),
-            'warm-low' => new SheetElement('relay', 'warm −', [[270.0, 120.0], [240.0, 120.0], [240.0, 250.0]], 0, side: 'right'),
+            'warm-low' => new SheetElement(
+                'relay',
+                'warm −',
+                [[270.0, 120.0], [240.0, 120.0], [240.0, 250.0]],
+                0,
+                side: 'right',
+            ),
             'cold-high' => new SheetElement('relay', 'cold +', side: 'above'),
             'cold-low' => new SheetElement('relay', 'cold −', [[270.0, 250.0]], 0, side: 'right'),
             'warm-joint' => new SheetElement('wire'),
@@ -45,7 +61,14 @@ final class ElectricDrawing
             'motor' => new SheetElement('motor', 'door', side: 'left'),
         ];
         if ($feedback) {
-            $nodes += ['ref' => [250.0, 310.0], 'ref-pin' => [420.0, 310.0], 'track' => [470.0, 345.0], 'low-pin' => [420.0, 405.0], 'told' => [250.0, 345.0], 'told-pin' => [370.0, 345.0]];
+            $nodes += [
+                'ref' => [250.0, 310.0],
+                'ref-pin' => [420.0, 310.0],
+                'track' => [470.0, 345.0],
+                'low-pin' => [420.0, 405.0],
+                'told' => [250.0, 345.0],
+                'told-pin' => [370.0, 345.0],
+            ];
             $elements += [
                 'reference' => new SheetElement('battery', '5 V', [[215.0, 310.0], [215.0, 250.0]], 0, side: 'below'),
                 'ref-wire' => new SheetElement('wire', '5 V wire', side: 'above'),

@@ -28,7 +28,13 @@ final readonly class VacuumDoors implements Layout
 
     /** Doors and the position that pulls each. */
     public const DOORS = ['face', 'feet', 'fresh'];
-    public const LABELS = ['windscreen' => 'windscreen', 'face' => 'face', 'feet' => 'feet', 'fresh' => 'recirculate', 'hill' => 'face, uphill'];
+    public const LABELS = [
+        'windscreen' => 'windscreen',
+        'face' => 'face',
+        'feet' => 'feet',
+        'fresh' => 'recirculate',
+        'hill' => 'face, uphill',
+    ];
 
     /** kPa under the air outside: idling engine, pulling hard, and what the tank then still holds. */
     private const ENGINE_KPA = 60.0;
@@ -47,7 +53,12 @@ final readonly class VacuumDoors implements Layout
 
     public function netlist(): Netlist
     {
-        $r = static fn (string $id, string $from, string $to, float $ohms): Element => Element::resistor($id, $from, $to, $ohms);
+        $r = static fn(string $id, string $from, string $to, float $ohms): Element => Element::resistor(
+            $id,
+            $from,
+            $to,
+            $ohms,
+        );
         $elements = [
             Element::source('engine', 'manifold', '0', self::ENGINE_KPA, 0.2),
             $r('supply-hose', 'manifold', 'check', self::SUPPLY),
@@ -106,9 +117,20 @@ final readonly class VacuumDoors implements Layout
     {
         $positions = [new Position('windscreen', self::LABELS['windscreen'], PositionKind::Stands, [], 'door-face')];
         foreach (self::DOORS as $door) {
-            $positions[] = new Position($door, self::LABELS[$door], PositionKind::Holds, [Adjustment::set("port-$door.ohms", 0.1)], "door-$door");
+            $positions[] = new Position(
+                $door,
+                self::LABELS[$door],
+                PositionKind::Holds,
+                [Adjustment::set("port-$door.ohms", 0.1)],
+                "door-$door",
+            );
         }
-        $hill = [Adjustment::set('port-face.ohms', 0.1), Adjustment::set('engine.volts', self::HILL_KPA), Adjustment::opened('check-valve'), Adjustment::set('reserve.ohms', 6.0)];
+        $hill = [
+            Adjustment::set('port-face.ohms', 0.1),
+            Adjustment::set('engine.volts', self::HILL_KPA),
+            Adjustment::opened('check-valve'),
+            Adjustment::set('reserve.ohms', 6.0),
+        ];
         $positions[] = new Position('hill', self::LABELS['hill'], PositionKind::Holds, $hill, 'door-face');
 
         return $positions;
@@ -116,11 +138,18 @@ final readonly class VacuumDoors implements Layout
 
     public function setUps(): array
     {
-        $setUps = array_map(static fn (string $key): SetUp => new SetUp($key, $key), array_keys(self::LABELS));
+        $setUps = array_map(static fn(string $key): SetUp => new SetUp($key, $key), array_keys(self::LABELS));
         $setUps[] = new SetUp('clamp-head', 'windscreen', [Adjustment::opened('tank-hose')], 'clamp-head');
         foreach (self::DOORS as $door) {
             $setUps[] = new SetUp("clamp-$door", $door, [Adjustment::opened("hose-$door")], "clamp-$door");
-            $setUps[] = new SetUp("pump-$door", 'windscreen', [Adjustment::opened("hose-$door"), Adjustment::set("pump-$door.ohms", 0.05)], "pump-$door", PositionKind::Holds, "door-$door");
+            $setUps[] = new SetUp(
+                "pump-$door",
+                'windscreen',
+                [Adjustment::opened("hose-$door"), Adjustment::set("pump-$door.ohms", 0.05)],
+                "pump-$door",
+                PositionKind::Holds,
+                "door-$door",
+            );
         }
 
         return $setUps;
@@ -129,7 +158,10 @@ final readonly class VacuumDoors implements Layout
     /** @return list<Adjustment> that leave a door or its rod where it is, whatever pulls */
     public static function never(string $what): array
     {
-        return [Adjustment::set("$what.pullInVolts", self::NEVER_KPA[0]), Adjustment::set("$what.dropOutVolts", self::NEVER_KPA[1])];
+        return [
+            Adjustment::set("$what.pullInVolts", self::NEVER_KPA[0]),
+            Adjustment::set("$what.dropOutVolts", self::NEVER_KPA[1]),
+        ];
     }
 
     public function tests(): array
@@ -154,7 +186,10 @@ final readonly class VacuumDoors implements Layout
 
     public function causeChecks(): array
     {
-        return array_map(static fn (string $door): CauseCheck => new CauseCheck("actuator-$door", "by-hand-$door", 'door'), self::DOORS);
+        return array_map(
+            static fn(string $door): CauseCheck => new CauseCheck("actuator-$door", "by-hand-$door", 'door'),
+            self::DOORS,
+        );
     }
 
     public function accessMinutes(): array

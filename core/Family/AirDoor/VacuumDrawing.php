@@ -12,14 +12,18 @@ use Ispira\Core\Family\SheetElement;
  */
 final class VacuumDrawing
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     public static function sheet(): Sheet
     {
         $bottom = 440.0;
-        $nodes = ['0' => [40.0, $bottom], 'manifold' => [40.0, 200.0], 'check' => [115.0, 200.0], 'tank' => [205.0, 200.0], 'head' => [290.0, 200.0]];
+        $nodes = [
+            '0' => [40.0, $bottom],
+            'manifold' => [40.0, 200.0],
+            'check' => [115.0, 200.0],
+            'tank' => [205.0, 200.0],
+            'head' => [290.0, 200.0],
+        ];
         $elements = [
             'engine' => new SheetElement('vacuum', 'engine', side: 'right', groundAt: [40.0, $bottom]),
             'supply-hose' => new SheetElement('wire', 'supply'),
@@ -31,7 +35,12 @@ final class VacuumDrawing
             $y = 70.0 + 130.0 * $n;
             $nodes["out-$door"] = [370.0, $y];
             $nodes[$door] = [460.0, $y];
-            $elements["port-$door"] = new SheetElement('relay', VacuumDoors::LABELS[$door], $n === 1 ? [] : [[290.0, $y]], $n === 1 ? 0 : 1);
+            $elements["port-$door"] = new SheetElement(
+                'relay',
+                VacuumDoors::LABELS[$door],
+                $n === 1 ? [] : [[290.0, $y]],
+                $n === 1 ? 0 : 1,
+            );
             $elements["hose-$door"] = new SheetElement('wire', 'hose');
             $elements["rod-$door"] = new SheetElement('diaphragm', 'door', [], 0, 'left', [460.0, $y + 75.0]);
         }

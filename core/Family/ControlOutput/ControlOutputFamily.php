@@ -68,11 +68,11 @@ final class ControlOutputFamily implements Family, Repairable
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     public function repairSheet(): RepairSheet
     {
-        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
     }
 }

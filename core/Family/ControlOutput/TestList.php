@@ -20,16 +20,22 @@ final class TestList
 
     private const LABELS = ['off' => 'no call', 'call' => 'call', 'all' => 'call, all on'];
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /** @return list<Test> */
     public static function all(): array
     {
         $tests = [];
         foreach (self::LABELS as $position => $label) {
-            $tests[] = new Test("speed@$position", 'speed', $position, Probe::speed('contactor'), 0.5, words: ['position' => $label], offered: false);
+            $tests[] = new Test(
+                "speed@$position",
+                'speed',
+                $position,
+                Probe::speed('contactor'),
+                0.5,
+                words: ['position' => $label],
+                offered: false,
+            );
         }
 
         return [...$tests, ...self::looks(), ...self::volts(), ...self::others()];
@@ -53,8 +59,14 @@ final class TestList
      * @param list<string> $access
      * @param list<string> $cautions
      */
-    private static function look(string $key, float $minutes, array $access, array $cautions = ['power-off'], string $setUp = 'off', bool $again = false): Test
-    {
+    private static function look(
+        string $key,
+        float $minutes,
+        array $access,
+        array $cautions = ['power-off'],
+        string $setUp = 'off',
+        bool $again = false,
+    ): Test {
         return new Test($key, $key, $setUp, Probe::observation($key), $minutes, $access, $cautions, repeatable: $again);
     }
 
@@ -82,19 +94,67 @@ final class TestList
      * @param list<string> $access
      * @param list<string> $tools
      */
-    private static function measure(string $key, string $setUp, string $plus, string $minus, array $access, float $minutes = 1.0, array $tools = ['meter'], ?Trap $trap = null): Test
-    {
-        return new Test("$key@$setUp", $key, $setUp, Probe::volts($plus, $minus), $minutes, $access, self::LIVE, $tools, ['position' => self::LABELS[$setUp] ?? $setUp], trap: $trap);
+    private static function measure(
+        string $key,
+        string $setUp,
+        string $plus,
+        string $minus,
+        array $access,
+        float $minutes = 1.0,
+        array $tools = ['meter'],
+        ?Trap $trap = null,
+    ): Test {
+        return new Test(
+            "$key@$setUp",
+            $key,
+            $setUp,
+            Probe::volts($plus, $minus),
+            $minutes,
+            $access,
+            self::LIVE,
+            $tools,
+            ['position' => self::LABELS[$setUp] ?? $setUp],
+            trap: $trap,
+        );
     }
 
     /** @return list<Test> */
     private static function others(): array
     {
         return [
-            new Test('coil-amps@call', 'coil-amps', 'call', Probe::amps('contactor'), 1.5, ['cabinet'], self::LIVE, ['clamp']),
-            new Test('coil-ohms', 'coil-ohms', 'dead', Probe::ohms('coil-in', 'coil-out'), 1.5, ['outdoor'], ['outdoor-off', 'ohms-dead'], ['meter']),
-            new Test('field-ohms', 'field-ohms', 'dead', Probe::ohms('coil-in', '0'), 2.0, ['outdoor', 'wire-off'], ['outdoor-off', 'ohms-dead'], ['meter']),
-            new Test('known-load', 'known-load', 'known', Probe::speed('known-coil'), 4.0, ['cabinet', 'wire-off'], self::LIVE, ['known-relay']),
+            new Test('coil-amps@call', 'coil-amps', 'call', Probe::amps('contactor'), 1.5, ['cabinet'], self::LIVE, [
+                'clamp',
+            ]),
+            new Test(
+                'coil-ohms',
+                'coil-ohms',
+                'dead',
+                Probe::ohms('coil-in', 'coil-out'),
+                1.5,
+                ['outdoor'],
+                ['outdoor-off', 'ohms-dead'],
+                ['meter'],
+            ),
+            new Test(
+                'field-ohms',
+                'field-ohms',
+                'dead',
+                Probe::ohms('coil-in', '0'),
+                2.0,
+                ['outdoor', 'wire-off'],
+                ['outdoor-off', 'ohms-dead'],
+                ['meter'],
+            ),
+            new Test(
+                'known-load',
+                'known-load',
+                'known',
+                Probe::speed('known-coil'),
+                4.0,
+                ['cabinet', 'wire-off'],
+                self::LIVE,
+                ['known-relay'],
+            ),
         ];
     }
 

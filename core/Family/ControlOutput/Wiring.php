@@ -41,8 +41,7 @@ final readonly class Wiring
         private bool $relay,
         private ?float $metres,
         private ?float $coilVa,
-    ) {
-    }
+    ) {}
 
     public function netlist(): Netlist
     {
@@ -73,9 +72,17 @@ final readonly class Wiring
     private function coil(float $size): Contactor
     {
         $va = ($this->coilVa ?? ($this->relay ? self::RELAY_VA : self::COIL_VA)) * $size;
-        $sealed = 24.0 * 24.0 / $va;
+        $sealed = (24.0 * 24.0) / $va;
 
-        return Contactor::of(0.12 * $sealed, $sealed * self::APART_SHARE, self::APART_FACTOR, $sealed, self::SEALED_FACTOR, 18.5, 10.0);
+        return Contactor::of(
+            0.12 * $sealed,
+            $sealed * self::APART_SHARE,
+            self::APART_FACTOR,
+            $sealed,
+            self::SEALED_FACTOR,
+            18.5,
+            10.0,
+        );
     }
 
     /** @return list<Position> */
@@ -86,7 +93,19 @@ final readonly class Wiring
         return [
             new Position('off', 'no call', PositionKind::Stands, [], 'contactor'),
             new Position('call', 'call', PositionKind::Holds, $call, 'contactor'),
-            new Position('all', 'call, all on', PositionKind::Holds, [...$call, Adjustment::set('other-loads.ohms', $this->large ? 0.5 * self::ALL_LOADS_OHMS : self::ALL_LOADS_OHMS)], 'contactor'),
+            new Position(
+                'all',
+                'call, all on',
+                PositionKind::Holds,
+                [
+                    ...$call,
+                    Adjustment::set(
+                        'other-loads.ohms',
+                        $this->large ? 0.5 * self::ALL_LOADS_OHMS : self::ALL_LOADS_OHMS,
+                    ),
+                ],
+                'contactor',
+            ),
         ];
     }
 
@@ -101,7 +120,13 @@ final readonly class Wiring
             new SetUp('all', 'all'),
             new SetUp('lifted', 'call', [$lifted], 'lifted'),
             new SetUp('test-load', 'call', [$lifted, Adjustment::set('test-load.ohms', 33.0)], 'test-load'),
-            new SetUp('known', 'call', [$lifted, Adjustment::set('known-lead.ohms', 0.05)], 'known', mover: 'known-coil'),
+            new SetUp(
+                'known',
+                'call',
+                [$lifted, Adjustment::set('known-lead.ohms', 0.05)],
+                'known',
+                mover: 'known-coil',
+            ),
             new SetUp('dead', 'off', [$lifted], 'dead'),
         ];
     }
@@ -112,7 +137,11 @@ final readonly class Wiring
         return [
             Unknown::normal('volts', 27.2, 0.6),
             Unknown::factor('source', 1.0, 0.18),
-            Unknown::factor('wire', $this->metres === null ? 1.0 : $this->metres / self::METRES, $this->metres === null ? 0.45 : 0.08),
+            Unknown::factor(
+                'wire',
+                $this->metres === null ? 1.0 : $this->metres / self::METRES,
+                $this->metres === null ? 0.45 : 0.08,
+            ),
             Unknown::factor('coil', 1.0, $this->coilVa === null ? 0.16 : 0.05),
             Unknown::normal('pullIn', 18.5, 0.7),
             Unknown::factor('board', 1.0, 0.3),

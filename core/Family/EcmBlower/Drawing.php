@@ -14,16 +14,24 @@ final readonly class Drawing
 {
     private const BOTTOM = 470.0;
 
-    public function __construct(private Wiring $wiring)
-    {
-    }
+    public function __construct(private Wiring $wiring) {}
 
     public function sheet(): Sheet
     {
         $nodes = [
-            '0' => [50.0, self::BOTTOM], 'L' => [50.0, 60.0], 'fed' => [120.0, 60.0], 'live' => [210.0, 60.0], 'module-line' => [310.0, 60.0], 'bus' => [430.0, 60.0],
-            'module-neutral' => [430.0, 200.0], 'R' => [150.0, 240.0], 'module-common' => [400.0, 410.0],
-            'pin-a' => [500.0, 110.0], 'pin-b' => [535.0, 110.0], 'pin-c' => [570.0, 110.0], 'star' => [535.0, 210.0],
+            '0' => [50.0, self::BOTTOM],
+            'L' => [50.0, 60.0],
+            'fed' => [120.0, 60.0],
+            'live' => [210.0, 60.0],
+            'module-line' => [310.0, 60.0],
+            'bus' => [430.0, 60.0],
+            'module-neutral' => [430.0, 200.0],
+            'R' => [150.0, 240.0],
+            'module-common' => [400.0, 410.0],
+            'pin-a' => [500.0, 110.0],
+            'pin-b' => [535.0, 110.0],
+            'pin-c' => [570.0, 110.0],
+            'star' => [535.0, 210.0],
         ];
         $elements = [
             'line' => new SheetElement('mains', 'line', side: 'right', groundAt: [50.0, 200.0]),
@@ -33,7 +41,14 @@ final readonly class Drawing
             'inrush' => new SheetElement('resistor', 'inrush limiter'),
             'motor' => new SheetElement('module', 'electronics', side: 'left'),
             'neutral-plug' => new SheetElement('plug', 'neutral', side: 'right', groundAt: [430.0, 255.0]),
-            'transformer' => new SheetElement('transformer', '24 V', [[60.0, 240.0]], 1, side: 'right', groundAt: [60.0, self::BOTTOM]),
+            'transformer' => new SheetElement(
+                'transformer',
+                '24 V',
+                [[60.0, 240.0]],
+                1,
+                side: 'right',
+                groundAt: [60.0, self::BOTTOM],
+            ),
             'common-wire' => new SheetElement('wire', 'C', side: 'left', groundAt: [400.0, self::BOTTOM]),
             'phase-a' => new SheetElement('winding', '', [[500.0, 210.0]]),
             'phase-b' => new SheetElement('winding'),

@@ -39,7 +39,7 @@ final class EcmBlowerFamily implements Family, Planned, Repairable
 
     public function circuit(array $values): CircuitModel
     {
-        $number = static fn (string $key): ?float => ParameterList::numberIn($values, $key);
+        $number = static fn(string $key): ?float => ParameterList::numberIn($values, $key);
         $wiring = new Wiring(
             ($values['control'] ?? 'taps') === 'data',
             ($values['fanTerminal'] ?? 'yes') === 'yes',
@@ -76,7 +76,7 @@ final class EcmBlowerFamily implements Family, Planned, Repairable
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
     }
 
     public function planners(): array
@@ -86,6 +86,6 @@ final class EcmBlowerFamily implements Family, Planned, Repairable
 
     public function repairSheet(): RepairSheet
     {
-        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
     }
 }

@@ -27,9 +27,13 @@ final readonly class Wiring
     private const PHASE_OHMS = 2.4;
     private const RATED_WATTS = 420.0;
 
-    public function __construct(public bool $data, private bool $fanTerminal, public float $line, private ?float $phaseOhms, private ?float $ratedAmps)
-    {
-    }
+    public function __construct(
+        public bool $data,
+        private bool $fanTerminal,
+        public float $line,
+        private ?float $phaseOhms,
+        private ?float $ratedAmps,
+    ) {}
 
     /** @return list<string> calls from the slowest to the fastest */
     public function calls(): array
@@ -56,7 +60,10 @@ final readonly class Wiring
 
     private function motor(): ElectronicMotor
     {
-        return new ElectronicMotor(leastVolts: 0.6 * $this->line, ratedWatts: $this->ratedAmps === null ? self::RATED_WATTS : 0.6 * $this->ratedAmps * $this->line);
+        return new ElectronicMotor(
+            leastVolts: 0.6 * $this->line,
+            ratedWatts: $this->ratedAmps === null ? self::RATED_WATTS : 0.6 * $this->ratedAmps * $this->line,
+        );
     }
 
     public function netlist(): Netlist
@@ -76,7 +83,12 @@ final readonly class Wiring
         foreach ($this->calls() as $call) {
             $elements[] = Element::resistor("call-$call", 'R', self::CALLS[$call][0], Element::OPEN_OHMS);
             $elements[] = Element::resistor("call-input-$call", self::CALLS[$call][0], '0', self::INPUT_OHMS);
-            $elements[] = Element::resistor("input-$call", $this->signal($call), 'module-common', $this->data ? Element::OPEN_OHMS : self::INPUT_OHMS);
+            $elements[] = Element::resistor(
+                "input-$call",
+                $this->signal($call),
+                'module-common',
+                $this->data ? Element::OPEN_OHMS : self::INPUT_OHMS,
+            );
             if (!$this->data) {
                 $elements[] = Element::resistor("output-$call", 'R', "sent-$call", Element::OPEN_OHMS);
                 $elements[] = Element::resistor("wire-$call", "sent-$call", "tap-$call", 0.1);
@@ -84,14 +96,28 @@ final readonly class Wiring
             }
             $inputs["input-$call"] = self::CALLS[$call][1];
         }
-        $elements = [...$elements, ...($this->data
-            ? [Element::resistor('output', 'R', 'sent', Element::OPEN_OHMS), Element::resistor('data-wire', 'sent', 'data', 0.1)]
-            : [Element::resistor('bridge', 'tap-heat', 'tap-cool', Element::OPEN_OHMS)])];
+        $elements = [
+            ...$elements,
+            ...$this->data
+                ? [
+                    Element::resistor('output', 'R', 'sent', Element::OPEN_OHMS),
+                    Element::resistor('data-wire', 'sent', 'data', 0.1),
+                ]
+                : [Element::resistor('bridge', 'tap-heat', 'tap-cool', Element::OPEN_OHMS)],
+        ];
 
         return new Netlist([
             ...$elements,
             Element::electronicMotor('motor', 'bus', 'module-neutral', $this->motor(), $inputs),
-            ...array_map(static fn (string $phase): Element => Element::resistor("phase-$phase", "pin-$phase", 'star', self::PHASE_OHMS), ['a', 'b', 'c']),
+            ...array_map(
+                static fn(string $phase): Element => Element::resistor(
+                    "phase-$phase",
+                    "pin-$phase",
+                    'star',
+                    self::PHASE_OHMS,
+                ),
+                ['a', 'b', 'c'],
+            ),
             Element::resistor('case-leak', 'star', 'case', Element::OPEN_OHMS),
             Element::resistor('bond', 'case', '0', 0.1),
         ]);
@@ -102,10 +128,18 @@ final readonly class Wiring
     {
         $positions = [new Position('off', 'no call', PositionKind::Stands, [], 'motor')];
         foreach ($this->calls() as $call) {
-            $positions[] = new Position($call, $call, PositionKind::Runs, [
-                Adjustment::set("call-$call.ohms", 0.1),
-                ...($this->data ? [Adjustment::set('output.ohms', 600.0), Adjustment::set("input-$call.ohms", self::INPUT_OHMS)] : [Adjustment::set("output-$call.ohms", 0.1)]),
-            ], 'motor');
+            $positions[] = new Position(
+                $call,
+                $call,
+                PositionKind::Runs,
+                [
+                    Adjustment::set("call-$call.ohms", 0.1),
+                    ...$this->data
+                        ? [Adjustment::set('output.ohms', 600.0), Adjustment::set("input-$call.ohms", self::INPUT_OHMS)]
+                        : [Adjustment::set("output-$call.ohms", 0.1)],
+                ],
+                'motor',
+            );
         }
 
         return $positions;
@@ -118,7 +152,10 @@ final readonly class Wiring
      */
     public function silent(string $call): array
     {
-        return [Adjustment::opened("call-$call"), ...($this->data ? [Adjustment::opened("input-$call")] : [Adjustment::opened("output-$call")])];
+        return [
+            Adjustment::opened("call-$call"),
+            ...$this->data ? [Adjustment::opened("input-$call")] : [Adjustment::opened("output-$call")],
+        ];
     }
 
     /** @return list<SetUp> */
@@ -135,7 +172,18 @@ final readonly class Wiring
         }
         if (!$this->data) {
             // With the plug off nothing loads the idle wires.
-            $setUps[] = new SetUp('signal-unplugged', 'heat', [Adjustment::opened('common-wire'), ...array_map(static fn (string $call): Adjustment => Adjustment::opened("input-$call"), $this->calls())], 'signal-unplugged');
+            $setUps[] = new SetUp(
+                'signal-unplugged',
+                'heat',
+                [
+                    Adjustment::opened('common-wire'),
+                    ...array_map(
+                        static fn(string $call): Adjustment => Adjustment::opened("input-$call"),
+                        $this->calls(),
+                    ),
+                ],
+                'signal-unplugged',
+            );
         }
 
         return $setUps;
@@ -164,7 +212,7 @@ final readonly class Wiring
         $motor = $this->motor();
         $values = [
             'line.volts' => $u['volts'],
-            'transformer.volts' => 27.2 * $u['volts'] / $this->line,
+            'transformer.volts' => (27.2 * $u['volts']) / $this->line,
             'motor.ratedWatts' => $motor->ratedWatts * $u['watts'],
             'motor.fanTorque' => $motor->fanTorque * $u['fan'],
             'inrush.ohms' => 4.0 * $u['inrush'],

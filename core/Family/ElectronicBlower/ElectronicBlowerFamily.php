@@ -45,7 +45,14 @@ final class ElectronicBlowerFamily implements Family, Repairable
         $wiring = new Wiring($variant);
         $faults = new FaultList($variant);
         $tests = new TestList($variant);
-        $mechanical = new Mechanical('motor', (string) $variant->steps, 'wheel', 0.04, outlets: true, motorPart: $variant->motorPart());
+        $mechanical = new Mechanical(
+            'motor',
+            (string) $variant->steps,
+            'wheel',
+            0.04,
+            outlets: true,
+            motorPart: $variant->motorPart(),
+        );
         $netlist = $wiring->netlist();
         ksort($values);
 
@@ -72,11 +79,11 @@ final class ElectronicBlowerFamily implements Family, Repairable
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
     }
 
     public function repairSheet(): RepairSheet
     {
-        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
     }
 }

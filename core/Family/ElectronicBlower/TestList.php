@@ -14,19 +14,32 @@ use Ispira\Core\Family\Trap;
  */
 final readonly class TestList
 {
-    public const ACCESS_MINUTES = ['battery' => 0.5, 'fuse-box' => 1.5, 'module-plug' => 4.0, 'motor-plug' => 3.0, 'wheel' => 4.0, 'controller' => 8.0, 'diagnostic-plug' => 0.5];
+    public const ACCESS_MINUTES = [
+        'battery' => 0.5,
+        'fuse-box' => 1.5,
+        'module-plug' => 4.0,
+        'motor-plug' => 3.0,
+        'wheel' => 4.0,
+        'controller' => 8.0,
+        'diagnostic-plug' => 0.5,
+    ];
 
     private const RUNS = ['hands-clear'];
     private const PLUG = ['run-on', 'hands-clear'];
 
-    public function __construct(private Variant $variant)
-    {
-    }
+    public function __construct(private Variant $variant) {}
 
     /** @return list<Test> */
     public function all(): array
     {
-        return [...$this->speeds(), ...$this->looks(), ...$this->loads(), ...$this->volts(), ...$this->commands(), ...$this->currents()];
+        return [
+            ...$this->speeds(),
+            ...$this->looks(),
+            ...$this->loads(),
+            ...$this->volts(),
+            ...$this->commands(),
+            ...$this->currents(),
+        ];
     }
 
     /** @return list<CauseCheck> */
@@ -34,7 +47,7 @@ final readonly class TestList
     {
         $top = $this->variant->steps;
         $checks = [];
-        foreach (['module-plug', 'fuse', ...($this->variant->external ? ['module', 'motor-plug'] : [])] as $part) {
+        foreach (['module-plug', 'fuse', ...$this->variant->external ? ['module', 'motor-plug'] : []] as $part) {
             $checks[] = new CauseCheck($part, "current@$top", 'draw');
             $checks[] = new CauseCheck($part, 'spin', 'drag');
         }
@@ -50,10 +63,26 @@ final readonly class TestList
     {
         $tests = [];
         foreach (['key-off' => 'key off', 'off' => '0'] as $position => $label) {
-            $tests[] = new Test("speed@$position", 'speed', $position, Probe::speed('motor'), 0.3, words: ['position' => $label], offered: false);
+            $tests[] = new Test(
+                "speed@$position",
+                'speed',
+                $position,
+                Probe::speed('motor'),
+                0.3,
+                words: ['position' => $label],
+                offered: false,
+            );
         }
         foreach (range(1, $this->variant->steps) as $step) {
-            $tests[] = new Test("speed@$step", 'speed', (string) $step, Probe::speed('motor'), 0.3, words: ['position' => (string) $step], offered: false);
+            $tests[] = new Test(
+                "speed@$step",
+                'speed',
+                (string) $step,
+                Probe::speed('motor'),
+                0.3,
+                words: ['position' => (string) $step],
+                offered: false,
+            );
         }
 
         return $tests;
@@ -64,9 +93,25 @@ final readonly class TestList
      * @param list<string> $cautions
      * @param list<string> $tools
      */
-    private function look(string $key, float $minutes, array $access, array $cautions, string $setUp = 'off', array $tools = []): Test
-    {
-        return new Test($key, $key, $setUp, Probe::observation($key), $minutes, $access, $cautions, $tools, repeatable: str_starts_with($key, 'wiggle') || $key === 'warm');
+    private function look(
+        string $key,
+        float $minutes,
+        array $access,
+        array $cautions,
+        string $setUp = 'off',
+        array $tools = [],
+    ): Test {
+        return new Test(
+            $key,
+            $key,
+            $setUp,
+            Probe::observation($key),
+            $minutes,
+            $access,
+            $cautions,
+            $tools,
+            repeatable: str_starts_with($key, 'wiggle') || $key === 'warm',
+        );
     }
 
     /** @return list<Test> */
@@ -102,11 +147,39 @@ final readonly class TestList
             $this->lamp('lamp', 1.5, 'lamp', 'lamp'),
             $this->lamp('lamp-feed', 1.5, 'lamp-feed', 'lamp'),
             $this->lamp('lamp-ground', 1.5, 'lamp-ground', 'lamp'),
-            new Test('unplugged-volts', 'unplugged-volts', 'unplugged', Probe::volts('feed-pin', 'ground-pin'), 0.8, ['module-plug'], ['run-on', 'terminals'], ['meter'], trap: Trap::NoLoad),
+            new Test(
+                'unplugged-volts',
+                'unplugged-volts',
+                'unplugged',
+                Probe::volts('feed-pin', 'ground-pin'),
+                0.8,
+                ['module-plug'],
+                ['run-on', 'terminals'],
+                ['meter'],
+                trap: Trap::NoLoad,
+            ),
         ];
-        $tests[] = new Test('module-ohms', 'module-ohms', 'unplugged', Probe::ohms('supply', 'module-ground'), 1.0, ['module-plug'], ['run-on', 'ohms-dead'], ['meter']);
+        $tests[] = new Test(
+            'module-ohms',
+            'module-ohms',
+            'unplugged',
+            Probe::ohms('supply', 'module-ground'),
+            1.0,
+            ['module-plug'],
+            ['run-on', 'ohms-dead'],
+            ['meter'],
+        );
         foreach (['lamp', 'two-lamps'] as $load) {
-            $tests[] = new Test("$load-volts", "$load-volts", $load, Probe::volts('feed-pin', 'ground-pin'), 2.0, ['module-plug'], ['run-on', 'terminals'], ['lamp', 'meter']);
+            $tests[] = new Test(
+                "$load-volts",
+                "$load-volts",
+                $load,
+                Probe::volts('feed-pin', 'ground-pin'),
+                2.0,
+                ['module-plug'],
+                ['run-on', 'terminals'],
+                ['lamp', 'meter'],
+            );
         }
 
         return $tests;
@@ -114,7 +187,17 @@ final readonly class TestList
 
     private function lamp(string $key, float $minutes, string $element, string $tool): Test
     {
-        return new Test($key, $key, $key, Probe::lamp($element, 12.6), $minutes, ['module-plug'], ['run-on', 'terminals'], [$tool], trap: $tool === 'probe-light' ? Trap::SmallLamp : Trap::Lamp);
+        return new Test(
+            $key,
+            $key,
+            $key,
+            Probe::lamp($element, 12.6),
+            $minutes,
+            ['module-plug'],
+            ['run-on', 'terminals'],
+            [$tool],
+            trap: $tool === 'probe-light' ? Trap::SmallLamp : Trap::Lamp,
+        );
     }
 
     /** @param list<string> $access */
@@ -122,7 +205,17 @@ final readonly class TestList
     {
         $label = ['off' => '0', 'key-off' => 'key off'][$position] ?? $position;
 
-        return new Test("$name@$position", $name, $position, Probe::volts($plus, $minus), 0.8, $access, self::PLUG, ['meter'], ['position' => $label]);
+        return new Test(
+            "$name@$position",
+            $name,
+            $position,
+            Probe::volts($plus, $minus),
+            0.8,
+            $access,
+            self::PLUG,
+            ['meter'],
+            ['position' => $label],
+        );
     }
 
     /** @return list<Test> */
@@ -144,9 +237,36 @@ final readonly class TestList
                 $tests[] = $this->measure('motor-volts', $position, 'motor-plus', 'motor-minus', ['motor-plug']);
             }
             $tests[] = $this->measure('motor-plug-drop', $top, 'out', 'motor-plus', ['motor-plug']);
-            $tests[] = new Test('motor-ohms', 'motor-ohms', 'direct', Probe::ohms('motor-plus', 'motor-minus'), 1.0, ['motor-plug'], ['run-on', 'ohms-dead'], ['meter']);
-            $tests[] = new Test('speed@direct', 'direct', 'direct', Probe::speed('motor'), 3.0, ['motor-plug', 'battery'], ['jumper', 'hands-clear'], ['jumper']);
-            $tests[] = new Test('amps@direct', 'direct-amps', 'direct', Probe::amps('motor'), 3.0, ['motor-plug', 'battery'], ['jumper', 'hands-clear'], ['jumper', 'clamp']);
+            $tests[] = new Test(
+                'motor-ohms',
+                'motor-ohms',
+                'direct',
+                Probe::ohms('motor-plus', 'motor-minus'),
+                1.0,
+                ['motor-plug'],
+                ['run-on', 'ohms-dead'],
+                ['meter'],
+            );
+            $tests[] = new Test(
+                'speed@direct',
+                'direct',
+                'direct',
+                Probe::speed('motor'),
+                3.0,
+                ['motor-plug', 'battery'],
+                ['jumper', 'hands-clear'],
+                ['jumper'],
+            );
+            $tests[] = new Test(
+                'amps@direct',
+                'direct-amps',
+                'direct',
+                Probe::amps('motor'),
+                3.0,
+                ['motor-plug', 'battery'],
+                ['jumper', 'hands-clear'],
+                ['jumper', 'clamp'],
+            );
         }
 
         return $tests;
@@ -161,15 +281,75 @@ final readonly class TestList
         foreach ($positions as $position) {
             $label = ['off' => '0', 'key-off' => 'key off'][$position] ?? $position;
             $tests[] = $v->pulse
-                ? new Test("command@$position", 'command-duty', $position, Probe::duty('command-pin', '0', Variant::LEVEL), 0.8, ['module-plug'], ['no-lamp'], ['scope'], ['position' => $label])
-                : new Test("command@$position", 'command-volts', $position, Probe::volts('command-pin', '0'), 0.8, ['module-plug'], ['no-lamp'], ['meter'], ['position' => $label]);
+                ? new Test(
+                    "command@$position",
+                    'command-duty',
+                    $position,
+                    Probe::duty('command-pin', '0', Variant::LEVEL),
+                    0.8,
+                    ['module-plug'],
+                    ['no-lamp'],
+                    ['scope'],
+                    ['position' => $label],
+                )
+                : new Test(
+                    "command@$position",
+                    'command-volts',
+                    $position,
+                    Probe::volts('command-pin', '0'),
+                    0.8,
+                    ['module-plug'],
+                    ['no-lamp'],
+                    ['meter'],
+                    ['position' => $label],
+                );
         }
-        $tests[] = new Test('sent', 'sent', (string) intdiv($v->steps + 1, 2), Probe::volts('sent', '0'), 1.0, ['controller'], ['no-lamp'], ['meter'], ['position' => (string) intdiv($v->steps + 1, 2)]);
-        $tests[] = new Test('sent-alone', 'sent-alone', 'wire-off', Probe::volts('sent', '0'), 1.5, ['controller'], ['no-lamp'], ['meter'], ['position' => (string) intdiv($v->steps + 1, 2)]);
+        $tests[] = new Test(
+            'sent',
+            'sent',
+            (string) intdiv($v->steps + 1, 2),
+            Probe::volts('sent', '0'),
+            1.0,
+            ['controller'],
+            ['no-lamp'],
+            ['meter'],
+            ['position' => (string) intdiv($v->steps + 1, 2)],
+        );
+        $tests[] = new Test(
+            'sent-alone',
+            'sent-alone',
+            'wire-off',
+            Probe::volts('sent', '0'),
+            1.5,
+            ['controller'],
+            ['no-lamp'],
+            ['meter'],
+            ['position' => (string) intdiv($v->steps + 1, 2)],
+        );
         $tests[] = $this->look('steps', 2.5, ['module-plug'], ['no-lamp'], 'off', [$v->pulse ? 'scope' : 'meter']);
-        $tests[] = new Test('command-off', 'command-off', 'command-off', Probe::speed('motor'), 1.0, ['module-plug'], self::PLUG, [], ['position' => (string) $v->steps]);
+        $tests[] = new Test(
+            'command-off',
+            'command-off',
+            'command-off',
+            Probe::speed('motor'),
+            1.0,
+            ['module-plug'],
+            self::PLUG,
+            [],
+            ['position' => (string) $v->steps],
+        );
         foreach (['half', 'full'] as $share) {
-            $tests[] = new Test("inject-$share", 'inject', "inject-$share", Probe::speed('motor'), 3.0, ['module-plug'], self::PLUG, ['generator'], ['share' => $share === 'half' ? '50 %' : '90 %']);
+            $tests[] = new Test(
+                "inject-$share",
+                'inject',
+                "inject-$share",
+                Probe::speed('motor'),
+                3.0,
+                ['module-plug'],
+                self::PLUG,
+                ['generator'],
+                ['share' => $share === 'half' ? '50 %' : '90 %'],
+            );
         }
 
         return $tests;
@@ -180,7 +360,17 @@ final readonly class TestList
     {
         $tests = [];
         foreach (['key-off', '1', (string) $this->variant->steps] as $position) {
-            $tests[] = new Test("current@$position", $position === 'key-off' ? 'current-off' : 'current', $position, Probe::amps('feed'), 1.0, ['fuse-box'], self::RUNS, ['clamp'], ['position' => $position]);
+            $tests[] = new Test(
+                "current@$position",
+                $position === 'key-off' ? 'current-off' : 'current',
+                $position,
+                Probe::amps('feed'),
+                1.0,
+                ['fuse-box'],
+                self::RUNS,
+                ['clamp'],
+                ['position' => $position],
+            );
         }
 
         return $tests;

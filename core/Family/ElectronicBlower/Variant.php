@@ -26,8 +26,7 @@ final readonly class Variant
         public bool $activeLow,
         public string $open,
         public ?float $motorAmps,
-    ) {
-    }
+    ) {}
 
     /** @param array<string, mixed> $values */
     public static function of(array $values): self
@@ -67,7 +66,7 @@ final readonly class Variant
 
     public function share(int $step): float
     {
-        return $step === 0 ? 0.0 : self::LEAST + (self::MOST - self::LEAST) * ($step - 1) / ($this->steps - 1);
+        return $step === 0 ? 0.0 : self::LEAST + ((self::MOST - self::LEAST) * ($step - 1)) / ($this->steps - 1);
     }
 
     /** Share to which the module pulls its input when no command is there. */
@@ -92,6 +91,6 @@ final readonly class Variant
             return $table;
         }
 
-        return array_map(static fn (array $point): array => [1.0 - $point[0], $point[1]], array_reverse($table));
+        return array_map(static fn(array $point): array => [1.0 - $point[0], $point[1]], array_reverse($table));
     }
 }

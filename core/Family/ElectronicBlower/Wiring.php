@@ -33,9 +33,7 @@ final readonly class Wiring
     private const TWO_LAMPS = 1.5;
     private const PROBE_LIGHT = 48.0;
 
-    public function __construct(private Variant $variant)
-    {
-    }
+    public function __construct(private Variant $variant) {}
 
     public function netlist(): Netlist
     {
@@ -46,7 +44,13 @@ final readonly class Wiring
             Element::resistor('fuse', 'fuse-in', 'fused', self::JOINT),
             Element::resistor('relay', 'fused', 'feed-pin', self::JOINT),
             Element::resistor('plug-feed', 'feed-pin', 'supply', self::JOINT),
-            Element::moduleOutput('stage', 'out', 'module-ground', new SpeedModule(0.02, 0.0, 0.6, $v->linear), 'module'),
+            Element::moduleOutput(
+                'stage',
+                'out',
+                'module-ground',
+                new SpeedModule(0.02, 0.0, 0.6, $v->linear),
+                'module',
+            ),
             Element::resistor('plug-ground', 'module-ground', 'ground-pin', self::JOINT),
             Element::resistor('ground', 'ground-pin', '0', self::WIRE),
             Element::resistor('plug-motor', 'out', 'motor-plus', self::JOINT),
@@ -62,7 +66,13 @@ final readonly class Wiring
             Element::source('bias', 'bias', '0', $v->commandVolts($v->openShare()), 68e3),
             Element::resistor('bias-lead', 'bias', 'command-in', 1.0),
             // The width of a pulse does not change with the ground of the module; a voltage does.
-            Element::controlInput('input', 'command-in', $v->pulse ? '0' : 'module-ground', 1e6, new Control('stage.duty', $v->table(), Variant::LEVEL)),
+            Element::controlInput(
+                'input',
+                'command-in',
+                $v->pulse ? '0' : 'module-ground',
+                1e6,
+                new Control('stage.duty', $v->table(), Variant::LEVEL),
+            ),
             Element::resistor('leg', 'supply', 'module-ground', self::OPEN),
             Element::resistor('lamp', 'feed-pin', 'ground-pin', self::OPEN),
             Element::resistor('lamp-feed', 'feed-pin', '0', self::OPEN),
@@ -97,11 +107,18 @@ final readonly class Wiring
     {
         $off = $this->command(0.0);
         $positions = [
-            new Position('key-off', 'key off', PositionKind::Stands, $this->variant->relay ? [$off, Adjustment::set('relay.ohms', self::OPEN)] : [$off]),
+            new Position(
+                'key-off',
+                'key off',
+                PositionKind::Stands,
+                $this->variant->relay ? [$off, Adjustment::set('relay.ohms', self::OPEN)] : [$off],
+            ),
             new Position('off', '0', PositionKind::Stands, [$off]),
         ];
         foreach (range(1, $this->variant->steps) as $step) {
-            $positions[] = new Position((string) $step, (string) $step, PositionKind::Runs, [$this->command($this->variant->share($step))]);
+            $positions[] = new Position((string) $step, (string) $step, PositionKind::Runs, [
+                $this->command($this->variant->share($step)),
+            ]);
         }
 
         return $positions;
@@ -113,18 +130,60 @@ final readonly class Wiring
         $v = $this->variant;
         $top = (string) $v->steps;
         $out = [Adjustment::opened('plug-feed'), Adjustment::opened('plug-ground')];
-        $setUps = array_map(static fn (Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions());
-        foreach (['lamp' => ['lamp', self::LAMP], 'two-lamps' => ['lamp', self::TWO_LAMPS], 'probe-light' => ['lamp', self::PROBE_LIGHT], 'lamp-feed' => ['lamp-feed', self::LAMP], 'lamp-ground' => ['lamp-ground', self::LAMP]] as $key => [$element, $ohms]) {
+        $setUps = array_map(static fn(Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions());
+        foreach (
+            [
+                'lamp' => ['lamp', self::LAMP],
+                'two-lamps' => ['lamp', self::TWO_LAMPS],
+                'probe-light' => ['lamp', self::PROBE_LIGHT],
+                'lamp-feed' => ['lamp-feed', self::LAMP],
+                'lamp-ground' => ['lamp-ground', self::LAMP],
+            ]
+            as $key => [$element, $ohms]
+        ) {
             $setUps[] = new SetUp($key, $top, [...$out, Adjustment::set("$element.ohms", $ohms)], $key);
         }
         $setUps[] = new SetUp('unplugged', $top, $out, 'unplugged');
-        $setUps[] = new SetUp('command-off', $top, [Adjustment::opened('command-plug')], 'command-off', $v->open === 'off' ? PositionKind::Stands : PositionKind::Runs);
-        $setUps[] = new SetUp('wire-off', (string) intdiv($v->steps + 1, 2), [Adjustment::opened('command-wire')], 'wire-off');
+        $setUps[] = new SetUp(
+            'command-off',
+            $top,
+            [Adjustment::opened('command-plug')],
+            'command-off',
+            $v->open === 'off' ? PositionKind::Stands : PositionKind::Runs,
+        );
+        $setUps[] = new SetUp(
+            'wire-off',
+            (string) intdiv($v->steps + 1, 2),
+            [Adjustment::opened('command-wire')],
+            'wire-off',
+        );
         foreach (['half' => 0.5, 'full' => 0.9] as $key => $share) {
-            $setUps[] = new SetUp("inject-$key", 'off', [Adjustment::opened('command-plug'), Adjustment::set('inject.ohms', 1.0), Adjustment::set('generator.volts', $v->commandVolts($share)), Adjustment::set('relay.ohms', self::JOINT)], "inject-$key", PositionKind::Runs);
+            $setUps[] = new SetUp(
+                "inject-$key",
+                'off',
+                [
+                    Adjustment::opened('command-plug'),
+                    Adjustment::set('inject.ohms', 1.0),
+                    Adjustment::set('generator.volts', $v->commandVolts($share)),
+                    Adjustment::set('relay.ohms', self::JOINT),
+                ],
+                "inject-$key",
+                PositionKind::Runs,
+            );
         }
         if ($v->external) {
-            $setUps[] = new SetUp('direct', 'off', [Adjustment::opened('plug-motor'), Adjustment::opened('motor-return'), Adjustment::set('direct-plus.ohms', 0.03), Adjustment::set('direct-minus.ohms', 0.01)], 'direct', PositionKind::Runs);
+            $setUps[] = new SetUp(
+                'direct',
+                'off',
+                [
+                    Adjustment::opened('plug-motor'),
+                    Adjustment::opened('motor-return'),
+                    Adjustment::set('direct-plus.ohms', 0.03),
+                    Adjustment::set('direct-minus.ohms', 0.01),
+                ],
+                'direct',
+                PositionKind::Runs,
+            );
         }
 
         return $setUps;
@@ -138,7 +197,11 @@ final readonly class Wiring
         return [
             Unknown::normal('supply', 13.1, 0.45),
             Unknown::factor('joints', 1.0, 0.35),
-            Unknown::factor('size', ($amps ?? self::ORDINARY_AMPS) / self::ORDINARY_AMPS, $amps === null ? 0.14 : 0.035),
+            Unknown::factor(
+                'size',
+                ($amps ?? self::ORDINARY_AMPS) / self::ORDINARY_AMPS,
+                $amps === null ? 0.14 : 0.035,
+            ),
             Unknown::factor('emf', 1.0, 0.03),
             Unknown::factor('fan', 1.0, 0.08),
             Unknown::factor('friction', 1.0, 0.25),

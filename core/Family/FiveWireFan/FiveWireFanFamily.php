@@ -30,8 +30,12 @@ final class FiveWireFanFamily implements Family, Planned, Repairable
     {
         $names = [];
         foreach (PinMap::USUAL as $function => $colour) {
-            $names[] = Parameter::choice("colour-$function", PinMap::COLOURS, $colour)->onlyWith('map', 'own')->naming();
-            $names[] = Parameter::number("pin-$function", '', 1.0, 16.0)->onlyWith('map', 'own')->naming();
+            $names[] = Parameter::choice("colour-$function", PinMap::COLOURS, $colour)
+                ->onlyWith('map', 'own')
+                ->naming();
+            $names[] = Parameter::number("pin-$function", '', 1.0, 16.0)
+                ->onlyWith('map', 'own')
+                ->naming();
         }
 
         return new ParameterList([
@@ -46,13 +50,22 @@ final class FiveWireFanFamily implements Family, Planned, Repairable
 
     public function circuit(array $values): CircuitModel
     {
-        $number = static fn (string $key): ?float => ParameterList::numberIn($values, $key);
+        $number = static fn(string $key): ?float => ParameterList::numberIn($values, $key);
         $supply = $values['supply'] ?? '320';
-        $wiring = new Wiring(\is_string($supply) ? (float) $supply : 320.0, ($values['pullUp'] ?? '15') === '5' ? 5.0 : 15.0, $number('pulses') ?? 8.0, $number('fullRpm') ?? 1050.0);
+        $wiring = new Wiring(
+            \is_string($supply) ? (float) $supply : 320.0,
+            ($values['pullUp'] ?? '15') === '5' ? 5.0 : 15.0,
+            $number('pulses') ?? 8.0,
+            $number('fullRpm') ?? 1050.0,
+        );
         $tests = new TestList($wiring);
         $mechanical = new Mechanical('motor', 'high', 'wheel', 0.1, outlets: false);
         $netlist = $wiring->netlist();
-        $electric = array_filter($values, fn (string $key): bool => !$this->parameters()->parameters[$key]->naming, \ARRAY_FILTER_USE_KEY);
+        $electric = array_filter(
+            $values,
+            fn(string $key): bool => !$this->parameters()->parameters[$key]->naming,
+            \ARRAY_FILTER_USE_KEY,
+        );
         ksort($electric);
 
         return new CircuitModel(
@@ -78,7 +91,7 @@ final class FiveWireFanFamily implements Family, Planned, Repairable
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
     }
 
     public function planners(): array
@@ -88,6 +101,6 @@ final class FiveWireFanFamily implements Family, Planned, Repairable
 
     public function repairSheet(): RepairSheet
     {
-        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
     }
 }

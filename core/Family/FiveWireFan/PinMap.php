@@ -13,15 +13,25 @@ final readonly class PinMap
 {
     public const USUAL = ['vm' => 'red', 'gnd' => 'black', 'vcc' => 'white', 'vsp' => 'yellow', 'fg' => 'blue'];
 
-    public const COLOURS = ['red', 'black', 'white', 'yellow', 'blue', 'brown', 'orange', 'green', 'grey', 'violet', 'pink'];
+    public const COLOURS = [
+        'red',
+        'black',
+        'white',
+        'yellow',
+        'blue',
+        'brown',
+        'orange',
+        'green',
+        'grey',
+        'violet',
+        'pink',
+    ];
 
     /**
      * @param array<string, string>   $colours by function
      * @param array<string, int|null> $pins    by function
      */
-    private function __construct(private bool $mapped, private array $colours, private array $pins)
-    {
-    }
+    private function __construct(private bool $mapped, private array $colours, private array $pins) {}
 
     /** @param array<string, mixed> $values of the parameters */
     public static function of(array $values): self
@@ -49,7 +59,13 @@ final readonly class PinMap
     {
         foreach ($this->colours as $function => $colour) {
             $pin = $this->pins[$function];
-            $places[$function] .= ' ('.$texts->get($this->mapped ? 'wire.mapped' : 'wire.usual', ['colour' => $texts->get("colours.$colour")]).($pin === null ? '' : ', '.$texts->get('wire.pin', ['pin' => (string) $pin])).')';
+            $places[$function] .=
+                ' (' .
+                $texts->get($this->mapped ? 'wire.mapped' : 'wire.usual', [
+                    'colour' => $texts->get("colours.$colour"),
+                ]) .
+                ($pin === null ? '' : ', ' . $texts->get('wire.pin', ['pin' => (string) $pin])) .
+                ')';
         }
 
         return $places;

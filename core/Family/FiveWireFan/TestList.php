@@ -20,16 +20,22 @@ final readonly class TestList
     private const LIVE = ['licensed', 'mains-live', 'never-unplug'];
     private const DEAD = ['licensed', 'bus-charge'];
 
-    public function __construct(private Wiring $wiring)
-    {
-    }
+    public function __construct(private Wiring $wiring) {}
 
     /** @return list<Test> */
     public function all(): array
     {
         $tests = [];
         foreach ($this->wiring->positions() as $p) {
-            $tests[] = new Test("speed@$p->key", 'speed', $p->key, Probe::speed('motor'), 0.5, words: ['position' => $p->label], offered: false);
+            $tests[] = new Test(
+                "speed@$p->key",
+                'speed',
+                $p->key,
+                Probe::speed('motor'),
+                0.5,
+                words: ['position' => $p->label],
+                offered: false,
+            );
         }
 
         return [...$tests, ...self::looks(), ...$this->plugged(), ...self::unplugged(), ...$this->alone()];
@@ -40,9 +46,26 @@ final readonly class TestList
      * @param list<string> $cautions
      * @param list<string> $tools
      */
-    private static function look(string $key, float $minutes, array $access, array $cautions = self::DEAD, string $setUp = 'off', bool $again = false, array $tools = []): Test
-    {
-        return new Test($key, $key, $setUp, Probe::observation($key), $minutes, $access, $cautions, $tools, repeatable: $again);
+    private static function look(
+        string $key,
+        float $minutes,
+        array $access,
+        array $cautions = self::DEAD,
+        string $setUp = 'off',
+        bool $again = false,
+        array $tools = [],
+    ): Test {
+        return new Test(
+            $key,
+            $key,
+            $setUp,
+            Probe::observation($key),
+            $minutes,
+            $access,
+            $cautions,
+            $tools,
+            repeatable: $again,
+        );
     }
 
     /** @return list<Test> */
@@ -66,9 +89,28 @@ final readonly class TestList
      * @param list<string>          $access
      * @param array<string, string> $words
      */
-    private static function volts(string $key, string $text, string $setUp, string $plus, string $minus, array $access, array $words = [], ?Trap $trap = null): Test
-    {
-        return new Test($key, $text, $setUp, Probe::volts($plus, $minus), 1.0, $access, self::LIVE, ['meter'], $words, trap: $trap);
+    private static function volts(
+        string $key,
+        string $text,
+        string $setUp,
+        string $plus,
+        string $minus,
+        array $access,
+        array $words = [],
+        ?Trap $trap = null,
+    ): Test {
+        return new Test(
+            $key,
+            $text,
+            $setUp,
+            Probe::volts($plus, $minus),
+            1.0,
+            $access,
+            self::LIVE,
+            ['meter'],
+            $words,
+            trap: $trap,
+        );
     }
 
     /** @return list<Test> */
@@ -79,14 +121,40 @@ final readonly class TestList
             self::volts('vm-volts', 'vm-volts', 'high', 'vm', 'gnd', $at),
             self::volts('vcc-volts', 'vcc-volts', 'high', 'vcc', 'gnd', $at),
             self::volts('fg-hand', 'fg-hand', 'by-hand', 'board-fg', '0', [...$at, 'wheel'], trap: Trap::Averaged),
-            self::volts('fg-hand-motor', 'fg-hand-motor', 'by-hand', 'fg', 'gnd', [...$at, 'wheel'], trap: Trap::Averaged),
+            self::volts(
+                'fg-hand-motor',
+                'fg-hand-motor',
+                'by-hand',
+                'fg',
+                'gnd',
+                [...$at, 'wheel'],
+                trap: Trap::Averaged,
+            ),
             self::volts('ground-drop', 'ground-drop', 'high', 'gnd', '0', $at),
             self::volts('board-vm', 'board-vm', 'high', 'board-vm', '0', ['cover']),
             self::volts('board-vcc', 'board-vcc', 'high', 'board-vcc', '0', ['cover']),
-            new Test('fg-hertz', 'fg-hertz', 'high', Probe::frequency('motor', $this->wiring->fullHertz(), $this->wiring->fullSpeed(), 'fg', 'gnd', $this->wiring->pullUp), 1.0, $at, self::LIVE, ['meter']),
+            new Test(
+                'fg-hertz',
+                'fg-hertz',
+                'high',
+                Probe::frequency(
+                    'motor',
+                    $this->wiring->fullHertz(),
+                    $this->wiring->fullSpeed(),
+                    'fg',
+                    'gnd',
+                    $this->wiring->pullUp,
+                ),
+                1.0,
+                $at,
+                self::LIVE,
+                ['meter'],
+            ),
         ];
         foreach (['low', 'high'] as $position) {
-            $tests[] = self::volts("vsp-volts@$position", 'vsp-volts', $position, 'vsp', 'gnd', $at, ['position' => $position]);
+            $tests[] = self::volts("vsp-volts@$position", 'vsp-volts', $position, 'vsp', 'gnd', $at, [
+                'position' => $position,
+            ]);
         }
         $tests[] = self::volts('board-vsp', 'board-vsp', 'high', 'board-vsp', '0', ['cover']);
 
@@ -96,11 +164,36 @@ final readonly class TestList
     /** @return list<Test> */
     private static function unplugged(): array
     {
-        $ohms = static fn (string $key, string $pin): Test => new Test($key, $key, 'dead', Probe::ohms($pin, 'gnd'), 0.8, ['cover', 'plug'], self::DEAD, ['meter']);
+        $ohms = static fn(string $key, string $pin): Test => new Test(
+            $key,
+            $key,
+            'dead',
+            Probe::ohms($pin, 'gnd'),
+            0.8,
+            ['cover', 'plug'],
+            self::DEAD,
+            ['meter'],
+        );
 
         return [
-            self::volts('vm-unplugged', 'vm-unplugged', 'unplugged', 'board-vm', '0', ['cover', 'plug'], trap: Trap::NoLoad),
-            self::volts('vcc-unplugged', 'vcc-unplugged', 'unplugged', 'board-vcc', '0', ['cover', 'plug'], trap: Trap::NoLoad),
+            self::volts(
+                'vm-unplugged',
+                'vm-unplugged',
+                'unplugged',
+                'board-vm',
+                '0',
+                ['cover', 'plug'],
+                trap: Trap::NoLoad,
+            ),
+            self::volts(
+                'vcc-unplugged',
+                'vcc-unplugged',
+                'unplugged',
+                'board-vcc',
+                '0',
+                ['cover', 'plug'],
+                trap: Trap::NoLoad,
+            ),
             $ohms('vm-ohms', 'vm'),
             $ohms('vcc-ohms', 'vcc'),
             $ohms('vsp-ohms', 'vsp'),
@@ -114,8 +207,19 @@ final readonly class TestList
         $cautions = ['licensed', 'bench-live', 'bench-order', 'hands-clear'];
 
         return [
-            new Test('speed@bench', 'bench-speed', 'bench', Probe::speed('motor'), 3.0, $at, $cautions, ['bench-supply']),
-            new Test('bench-hertz', 'bench-hertz', 'bench', Probe::frequency('motor', $this->wiring->fullHertz(), $this->wiring->fullSpeed(), 'fg', 'gnd', 15.0), 1.0, $at, $cautions, ['bench-supply', 'meter']),
+            new Test('speed@bench', 'bench-speed', 'bench', Probe::speed('motor'), 3.0, $at, $cautions, [
+                'bench-supply',
+            ]),
+            new Test(
+                'bench-hertz',
+                'bench-hertz',
+                'bench',
+                Probe::frequency('motor', $this->wiring->fullHertz(), $this->wiring->fullSpeed(), 'fg', 'gnd', 15.0),
+                1.0,
+                $at,
+                $cautions,
+                ['bench-supply', 'meter'],
+            ),
         ];
     }
 

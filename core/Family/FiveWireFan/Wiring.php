@@ -42,27 +42,35 @@ final readonly class Wiring
     /** Torque of the fan in N·m at 1050 a minute. */
     private const TORQUE = 0.35;
 
-    public function __construct(public float $bus, public float $pullUp, public float $pulses, private float $fullRpm)
-    {
-    }
+    public function __construct(
+        public float $bus,
+        public float $pullUp,
+        public float $pulses,
+        private float $fullRpm,
+    ) {}
 
     public function fullSpeed(): float
     {
-        return $this->fullRpm * \M_PI / 30.0;
+        return ($this->fullRpm * \M_PI) / 30.0;
     }
 
     /** Pulses a second at full speed: n a turn. */
     public function fullHertz(): float
     {
-        return $this->fullRpm / 60.0 * $this->pulses;
+        return ($this->fullRpm / 60.0) * $this->pulses;
     }
 
     private function motor(float $size): BrushedMotor
     {
-        $constant = 0.96 * $this->bus / $this->fullSpeed();
+        $constant = (0.96 * $this->bus) / $this->fullSpeed();
         $torque = self::TORQUE * $size * (110.0 / $this->fullSpeed());
 
-        return new BrushedMotor(0.03 * $this->bus / ($torque / $constant), $constant, 0.03 * $torque, $torque / $this->fullSpeed() ** 2);
+        return new BrushedMotor(
+            (0.03 * $this->bus) / ($torque / $constant),
+            $constant,
+            0.03 * $torque,
+            $torque / $this->fullSpeed() ** 2,
+        );
     }
 
     public function netlist(): Netlist
@@ -97,7 +105,15 @@ final readonly class Wiring
     private static function wires(): array
     {
         return [
-            ...array_map(static fn (string $function): Element => Element::resistor("wire-$function", "board-$function", $function, 0.1), ['vm', 'vcc', 'vsp', 'fg']),
+            ...array_map(
+                static fn(string $function): Element => Element::resistor(
+                    "wire-$function",
+                    "board-$function",
+                    $function,
+                    0.1,
+                ),
+                ['vm', 'vcc', 'vsp', 'fg'],
+            ),
             Element::resistor('wire-gnd', 'gnd', '0', 0.05),
         ];
     }
@@ -120,7 +136,17 @@ final readonly class Wiring
             Element::motor('motor', 'out', 'gnd', $this->motor(1.0)),
             Element::resistor('vsp-inside', 'vsp', 'vsp-in', 1.0),
             Element::resistor('vsp-leak', 'vsp', 'gnd', self::OPEN),
-            Element::controlInput('vsp-input', 'vsp-in', 'gnd', 150e3, new Control('stage.duty', [[self::STARTS_AT, 0.0], [self::STARTS_AT + 0.05, 0.12], [self::FULL_AT, 1.0]])),
+            Element::controlInput(
+                'vsp-input',
+                'vsp-in',
+                'gnd',
+                150e3,
+                new Control('stage.duty', [
+                    [self::STARTS_AT, 0.0],
+                    [self::STARTS_AT + 0.05, 0.12],
+                    [self::FULL_AT, 1.0],
+                ]),
+            ),
             Element::coil('turning', 'out', 'gnd', 3e6, 0.03 * $this->bus, 0.02 * $this->bus),
             Element::resistor('fg-transistor', 'fg', 'fg-inside', 50.0),
             Element::workContact('fg-pulses', 'fg-inside', 'gnd', 'turning', self::PULL_UP),
@@ -138,7 +164,12 @@ final readonly class Wiring
     public function positions(): array
     {
         return array_map(
-            static fn (string $key, float $volts): Position => new Position($key, $key, $volts > 0.0 ? PositionKind::Runs : PositionKind::Stands, [Adjustment::set('command.volts', $volts)]),
+            static fn(string $key, float $volts): Position => new Position(
+                $key,
+                $key,
+                $volts > 0.0 ? PositionKind::Runs : PositionKind::Stands,
+                [Adjustment::set('command.volts', $volts)],
+            ),
             array_keys(self::COMMANDS),
             self::COMMANDS,
         );
@@ -147,18 +178,44 @@ final readonly class Wiring
     /** @return list<SetUp> */
     public function setUps(): array
     {
-        $apart = [...array_map(static fn (string $function): Adjustment => Adjustment::opened("wire-$function"), ['vm', 'vcc', 'vsp', 'fg']), Adjustment::opened('wire-gnd')];
+        $apart = [
+            ...array_map(static fn(string $function): Adjustment => Adjustment::opened("wire-$function"), [
+                'vm',
+                'vcc',
+                'vsp',
+                'fg',
+            ]),
+            Adjustment::opened('wire-gnd'),
+        ];
         $bench = [
-            ...array_map(static fn (string $function): Adjustment => Adjustment::opened("wire-$function"), ['vm', 'vcc', 'vsp', 'fg']),
-            Adjustment::set('bench-vm.ohms', 1.0), Adjustment::set('bench-vcc.ohms', 0.1), Adjustment::set('bench-vsp.ohms', 0.1), Adjustment::set('bench-fg.ohms', self::PULL_UP), Adjustment::set('wire-gnd.ohms', 0.05),
+            ...array_map(static fn(string $function): Adjustment => Adjustment::opened("wire-$function"), [
+                'vm',
+                'vcc',
+                'vsp',
+                'fg',
+            ]),
+            Adjustment::set('bench-vm.ohms', 1.0),
+            Adjustment::set('bench-vcc.ohms', 0.1),
+            Adjustment::set('bench-vsp.ohms', 0.1),
+            Adjustment::set('bench-fg.ohms', self::PULL_UP),
+            Adjustment::set('wire-gnd.ohms', 0.05),
         ];
 
         return [
-            ...array_map(static fn (string $key): SetUp => new SetUp($key, $key), array_keys(self::COMMANDS)),
+            ...array_map(static fn(string $key): SetUp => new SetUp($key, $key), array_keys(self::COMMANDS)),
             new SetUp('unplugged', 'high', $apart, 'unplugged'),
             new SetUp('dead', 'off', $apart, 'dead'),
             // The bus is off and proven; the logic supply alone lets the Hall sensors speak.
-            new SetUp('by-hand', 'off', [Adjustment::set('bus.volts', 0.0), Adjustment::set('hall.ohms', self::PULL_UP), Adjustment::opened('fg-rest')], 'by-hand'),
+            new SetUp(
+                'by-hand',
+                'off',
+                [
+                    Adjustment::set('bus.volts', 0.0),
+                    Adjustment::set('hall.ohms', self::PULL_UP),
+                    Adjustment::opened('fg-rest'),
+                ],
+                'by-hand',
+            ),
             new SetUp('bench', 'off', $bench, 'bench', PositionKind::Runs),
         ];
     }

@@ -41,7 +41,7 @@ final class FlueFanFamily implements Family, Bridged, Repairable
 
     public function circuit(array $values): CircuitModel
     {
-        $number = static fn (string $key): ?float => ParameterList::numberIn($values, $key);
+        $number = static fn(string $key): ?float => ParameterList::numberIn($values, $key);
         $wiring = new Wiring(
             ($values['speeds'] ?? '1') === '2',
             ($values['line'] ?? '230') === '120' ? 120.0 : 230.0,
@@ -77,16 +77,28 @@ final class FlueFanFamily implements Family, Bridged, Repairable
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
     }
 
     public function temporaryRepair(): TemporaryRepair
     {
-        return new TemporaryRepair('fan', 14, ['axial-play' => ['play'], 'noise' => ['rub'], 'gaps' => ['uneven'], 'look-seal' => ['leaks'], 'smoke-seal' => ['drawn'], 'spin' => ['locked']], ['spin', 'axial-play', 'look-seal']);
+        return new TemporaryRepair(
+            'fan',
+            14,
+            [
+                'axial-play' => ['play'],
+                'noise' => ['rub'],
+                'gaps' => ['uneven'],
+                'look-seal' => ['leaks'],
+                'smoke-seal' => ['drawn'],
+                'spin' => ['locked'],
+            ],
+            ['spin', 'axial-play', 'look-seal'],
+        );
     }
 
     public function repairSheet(): RepairSheet
     {
-        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
     }
 }

@@ -9,7 +9,8 @@ use Ispira\Core\Family\Probe;
 use Ispira\Core\Family\Test;
 
 /**
- * What is worth testing on a flue fan: its shaft, its windings, what feeds it, and the draught that it makes with the gas shut.
+ * What is worth testing on a flue fan: its shaft, its windings, what feeds it, and the draught that it makes with the
+ * gas shut.
  */
 final readonly class TestList
 {
@@ -21,16 +22,22 @@ final readonly class TestList
     /** Draught in Pa at full speed where no plate says it. */
     private const PRESSURE = 160.0;
 
-    public function __construct(private Wiring $wiring, private ?float $pressure, private ?float $switchPressure)
-    {
-    }
+    public function __construct(private Wiring $wiring, private ?float $pressure, private ?float $switchPressure) {}
 
     /** @return list<Test> */
     public function all(): array
     {
         $tests = [];
         foreach ($this->wiring->positions() as $p) {
-            $tests[] = new Test("speed@$p->key", 'speed', $p->key, Probe::speed('fast'), 0.5, words: ['position' => $p->label], offered: false);
+            $tests[] = new Test(
+                "speed@$p->key",
+                'speed',
+                $p->key,
+                Probe::speed('fast'),
+                0.5,
+                words: ['position' => $p->label],
+                offered: false,
+            );
         }
 
         return [...$tests, ...$this->looks(), ...$this->volts(), ...$this->others()];
@@ -41,9 +48,28 @@ final readonly class TestList
      * @param list<string>          $cautions
      * @param array<string, string> $words
      */
-    private static function look(string $key, float $minutes, array $access, array $cautions = self::DEAD, string $setUp = 'off', bool $again = false, bool $asked = false, array $words = []): Test
-    {
-        return new Test($key, $key, $setUp, Probe::observation($key), $minutes, $access, $cautions, words: $words, repeatable: $again, asked: $asked);
+    private static function look(
+        string $key,
+        float $minutes,
+        array $access,
+        array $cautions = self::DEAD,
+        string $setUp = 'off',
+        bool $again = false,
+        bool $asked = false,
+        array $words = [],
+    ): Test {
+        return new Test(
+            $key,
+            $key,
+            $setUp,
+            Probe::observation($key),
+            $minutes,
+            $access,
+            $cautions,
+            words: $words,
+            repeatable: $again,
+            asked: $asked,
+        );
     }
 
     /** @return list<Test> */
@@ -56,7 +82,15 @@ final readonly class TestList
             self::look('look-wheel', 1.0, ['cover', 'fan'], [...self::DEAD, 'wheel']),
             self::look('look-seal', 1.0, ['cover', 'fan']),
             self::look('look-tube', 1.0, ['cover']),
-            self::look('blow-switch', 1.5, ['cover'], [...self::DEAD, 'no-bridge'], words: ['pressure' => number_format($this->switchPressure ?? 0.6 * ($this->pressure ?? self::PRESSURE))]),
+            self::look(
+                'blow-switch',
+                1.5,
+                ['cover'],
+                [...self::DEAD, 'no-bridge'],
+                words: [
+                    'pressure' => number_format($this->switchPressure ?? 0.6 * ($this->pressure ?? self::PRESSURE)),
+                ],
+            ),
             self::look('look-flue', 2.0, ['terminal'], ['gas-licence', 'hot-flue']),
             self::look('reset', 0.5, ['cover']),
             self::look('bare-spin', 1.0, ['cover', 'fan', 'wheel-off'], [...self::DEAD, 'wheel']),
@@ -75,9 +109,26 @@ final readonly class TestList
      * @param list<string>          $access
      * @param array<string, string> $words
      */
-    private static function measure(string $key, string $text, string $setUp, string $plus, string $minus, array $access, array $words = []): Test
-    {
-        return new Test($key, $text, $setUp, Probe::volts($plus, $minus), 1.0, $access, [...self::LIVE, 'gas-shut'], ['meter'], $words);
+    private static function measure(
+        string $key,
+        string $text,
+        string $setUp,
+        string $plus,
+        string $minus,
+        array $access,
+        array $words = [],
+    ): Test {
+        return new Test(
+            $key,
+            $text,
+            $setUp,
+            Probe::volts($plus, $minus),
+            1.0,
+            $access,
+            [...self::LIVE, 'gas-shut'],
+            ['meter'],
+            $words,
+        );
     }
 
     /** @return list<Test> */
@@ -91,8 +142,24 @@ final readonly class TestList
         foreach ($this->wiring->speeds() as $speed) {
             $position = $speed === 'fast' ? 'full' : 'slow';
             $words = ['speed' => $this->wiring->twoSpeeds ? "$speed " : ''];
-            $tests[] = self::measure("sent-volts@$position", 'sent-volts', $position, "sent-$speed", '0', ['cover'], $words);
-            $tests[] = self::measure("fan-volts@$position", 'fan-volts', $position, "plug-$speed", 'plug-neutral', ['cover', 'plug'], $words);
+            $tests[] = self::measure(
+                "sent-volts@$position",
+                'sent-volts',
+                $position,
+                "sent-$speed",
+                '0',
+                ['cover'],
+                $words,
+            );
+            $tests[] = self::measure(
+                "fan-volts@$position",
+                'fan-volts',
+                $position,
+                "plug-$speed",
+                'plug-neutral',
+                ['cover', 'plug'],
+                $words,
+            );
         }
 
         return $tests;
@@ -103,12 +170,41 @@ final readonly class TestList
     {
         $full = $this->pressure ?? self::PRESSURE;
         $tests = [
-            new Test('pressure', 'pressure', 'gas-shut', Probe::pressure('fast', $full, 0.97 * $this->wiring->motor()->ratedSpeed), 4.0, ['tee'], ['gas-licence', 'gas-shut'], ['manometer'], ['full' => number_format($full)]),
+            new Test(
+                'pressure',
+                'pressure',
+                'gas-shut',
+                Probe::pressure('fast', $full, 0.97 * $this->wiring->motor()->ratedSpeed),
+                4.0,
+                ['tee'],
+                ['gas-licence', 'gas-shut'],
+                ['manometer'],
+                ['full' => number_format($full)],
+            ),
             new Test('amps', 'amps', 'full', Probe::amps('neutral'), 1.0, ['cover'], self::LIVE, ['clamp']),
-            new Test('case-ohms', 'case-ohms', 'dead', Probe::ohms('plug-neutral', 'case'), 1.0, ['cover', 'plug'], self::DEAD, ['meter']),
+            new Test(
+                'case-ohms',
+                'case-ohms',
+                'dead',
+                Probe::ohms('plug-neutral', 'case'),
+                1.0,
+                ['cover', 'plug'],
+                self::DEAD,
+                ['meter'],
+            ),
         ];
         foreach ($this->wiring->speeds() as $speed) {
-            $tests[] = new Test("ohms-$speed", 'winding-ohms', 'dead', Probe::ohms("plug-$speed", 'plug-neutral'), 1.0, ['cover', 'plug'], self::DEAD, ['meter'], ['speed' => $this->wiring->twoSpeeds ? "$speed " : '']);
+            $tests[] = new Test(
+                "ohms-$speed",
+                'winding-ohms',
+                'dead',
+                Probe::ohms("plug-$speed", 'plug-neutral'),
+                1.0,
+                ['cover', 'plug'],
+                self::DEAD,
+                ['meter'],
+                ['speed' => $this->wiring->twoSpeeds ? "$speed " : ''],
+            );
         }
 
         return $tests;

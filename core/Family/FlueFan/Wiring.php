@@ -33,9 +33,12 @@ final readonly class Wiring
     /** Share of the line left as voltage on the flux at rated speed. */
     private const EMF = 0.86;
 
-    public function __construct(public bool $twoSpeeds, private float $line, private float $hertz, private ?float $fastOhms)
-    {
-    }
+    public function __construct(
+        public bool $twoSpeeds,
+        private float $line,
+        private float $hertz,
+        private ?float $fastOhms,
+    ) {}
 
     private function impedance(): float
     {
@@ -50,7 +53,17 @@ final readonly class Wiring
         $z = $this->impedance();
         $synchronous = 2.0 * \M_PI * $this->hertz;
 
-        return new InductionMotor(self::OHMS * $z, self::REACTANCE * $z, self::MAGNETISING * $z, self::ROTOR_REACTANCE * $z, self::EMF * $this->line, 0.0, startTorque: 0.5, synchronousSpeed: $synchronous, ratedSpeed: 0.895 * $synchronous);
+        return new InductionMotor(
+            self::OHMS * $z,
+            self::REACTANCE * $z,
+            self::MAGNETISING * $z,
+            self::ROTOR_REACTANCE * $z,
+            self::EMF * $this->line,
+            0.0,
+            startTorque: 0.5,
+            synchronousSpeed: $synchronous,
+            ratedSpeed: 0.895 * $synchronous,
+        );
     }
 
     /** @return list<string> */
@@ -73,7 +86,15 @@ final readonly class Wiring
         }
         $elements[] = Element::inductionMotor('fast', 'plug-fast', 'plug-neutral', $this->motor());
         if ($this->twoSpeeds) {
-            $elements[] = Element::mainWinding('slow', 'plug-slow', 'plug-neutral', self::SLOW_OHMS * self::OHMS * $z, self::REACTANCE * $z * self::SLOW_TURNS ** 2, self::SLOW_TURNS, 'fast');
+            $elements[] = Element::mainWinding(
+                'slow',
+                'plug-slow',
+                'plug-neutral',
+                self::SLOW_OHMS * self::OHMS * $z,
+                self::REACTANCE * $z * self::SLOW_TURNS ** 2,
+                self::SLOW_TURNS,
+                'fast',
+            );
         }
 
         return new Netlist([
@@ -89,9 +110,21 @@ final readonly class Wiring
     {
         $positions = [new Position('off', 'no call', PositionKind::Stands, [], 'fast')];
         if ($this->twoSpeeds) {
-            $positions[] = new Position('slow', 'slow', PositionKind::Runs, [Adjustment::set('output-slow.ohms', 0.05)], 'fast');
+            $positions[] = new Position(
+                'slow',
+                'slow',
+                PositionKind::Runs,
+                [Adjustment::set('output-slow.ohms', 0.05)],
+                'fast',
+            );
         }
-        $positions[] = new Position('full', $this->twoSpeeds ? 'fast' : 'call', PositionKind::Runs, [Adjustment::set('output-fast.ohms', 0.05)], 'fast');
+        $positions[] = new Position(
+            'full',
+            $this->twoSpeeds ? 'fast' : 'call',
+            PositionKind::Runs,
+            [Adjustment::set('output-fast.ohms', 0.05)],
+            'fast',
+        );
 
         return $positions;
     }
@@ -99,8 +132,17 @@ final readonly class Wiring
     /** @return list<SetUp> */
     public function setUps(): array
     {
-        $off = [...array_map(static fn (string $speed): Adjustment => Adjustment::opened("wire-$speed"), $this->speeds()), Adjustment::opened('neutral')];
-        $setUps = [new SetUp('off', 'off'), new SetUp('full', 'full'), new SetUp('dead', 'off', $off, 'dead'), new SetUp('gas-shut', 'full', [], 'gas-shut'), new SetUp('unplugged', 'full', $off, 'unplugged')];
+        $off = [
+            ...array_map(static fn(string $speed): Adjustment => Adjustment::opened("wire-$speed"), $this->speeds()),
+            Adjustment::opened('neutral'),
+        ];
+        $setUps = [
+            new SetUp('off', 'off'),
+            new SetUp('full', 'full'),
+            new SetUp('dead', 'off', $off, 'dead'),
+            new SetUp('gas-shut', 'full', [], 'gas-shut'),
+            new SetUp('unplugged', 'full', $off, 'unplugged'),
+        ];
         if ($this->twoSpeeds) {
             $setUps[] = new SetUp('slow', 'slow');
         }
@@ -128,7 +170,11 @@ final readonly class Wiring
     public function assign(array $u): array
     {
         $motor = $this->motor();
-        $values = ['line.volts' => $u['volts'], 'fast.fanTorque' => $motor->fanTorque * $u['fan'], 'fast.air' => $u['air']];
+        $values = [
+            'line.volts' => $u['volts'],
+            'fast.fanTorque' => $motor->fanTorque * $u['fan'],
+            'fast.air' => $u['air'],
+        ];
         foreach (['ohms', 'reactance', 'magnetising', 'rotorReactance'] as $name) {
             $values["fast.$name"] = $motor->parameters()[$name] * $u['winding'];
         }

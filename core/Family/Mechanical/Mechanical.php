@@ -24,7 +24,15 @@ final readonly class Mechanical
     /** Minutes to take the wheel off its shaft, once it is reached. */
     public const ACCESS_MINUTES = ['wheel-off' => 6.0];
 
-    public const QUIET = ['quiet' => 0.86, 'rumble' => 0.03, 'rub' => 0.025, 'squeal' => 0.03, 'tick' => 0.02, 'hum' => 0.01, 'rattle' => 0.025];
+    public const QUIET = [
+        'quiet' => 0.86,
+        'rumble' => 0.03,
+        'rub' => 0.025,
+        'squeal' => 0.03,
+        'tick' => 0.02,
+        'hum' => 0.01,
+        'rattle' => 0.025,
+    ];
 
     /**
      * @param string $motor   element whose shaft the wheel sits on
@@ -40,12 +48,11 @@ final readonly class Mechanical
         private float $torque,
         private bool $outlets,
         private string $motorPart = 'motor',
-    ) {
-    }
+    ) {}
 
     public static function texts(): Texts
     {
-        return Texts::fromFile(__DIR__.'/texts.en.json');
+        return Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     /**
@@ -75,7 +82,12 @@ final readonly class Mechanical
             new Observation('bare-shaft', ['true' => 0.98, 'bent' => 0.02]),
         ];
         if ($this->outlets) {
-            $observations[] = new Observation('outlets', ['right' => 0.96, 'windscreen' => 0.01, 'wrong' => 0.015, 'one-side' => 0.015]);
+            $observations[] = new Observation('outlets', [
+                'right' => 0.96,
+                'windscreen' => 0.01,
+                'wrong' => 0.015,
+                'one-side' => 0.015,
+            ]);
             $observations[] = new Observation('door-moves', ['follows' => 0.96, 'stays' => 0.04]);
         }
 
@@ -87,13 +99,53 @@ final readonly class Mechanical
     {
         $loose = ['wobble' => ['true' => 0.12, 'wobbles' => 0.88], 'set-screw' => ['tight' => 0.05, 'loose' => 0.95]];
         $faults = [
-            new Fault('wheel-loose', 'wheel-loose', 'mounting', 0.012, Severity::only(), $loose + self::noise(['rumble' => 0.6, 'rub' => 0.15, 'rattle' => 0.1]), element: $this->motor),
-            new Fault('shaft-bent', 'shaft-bent', $this->motorPart, 0.008, Severity::only(), ['wobble' => ['true' => 0.05, 'wobbles' => 0.95], 'bare-shaft' => ['true' => 0.03, 'bent' => 0.97]] + self::noise(['rumble' => 0.75, 'rub' => 0.08]), element: $this->motor),
-            new Fault('wheel-rubs', 'wheel-rubs', 'mounting', 0.012, Severity::only(Adjustment::add("$this->motor.frictionTorque", $this->torque)), ['gaps' => ['even' => 0.06, 'uneven' => 0.94], 'spin' => ['free' => 0.3, 'gritty' => 0.68, 'locked' => 0.02]] + self::noise(['rub' => 0.85]), element: $this->motor),
-            new Fault('blade-cracked', 'blade-cracked', 'wheel', 0.006, Severity::only(), ['look-wheel' => ['clean' => 0.1, 'debris' => 0.85, 'clogged' => 0.05]] + self::noise(['tick' => 0.8, 'rumble' => 0.1]), element: $this->motor),
+            new Fault(
+                'wheel-loose',
+                'wheel-loose',
+                'mounting',
+                0.012,
+                Severity::only(),
+                $loose + self::noise(['rumble' => 0.6, 'rub' => 0.15, 'rattle' => 0.1]),
+                element: $this->motor,
+            ),
+            new Fault(
+                'shaft-bent',
+                'shaft-bent',
+                $this->motorPart,
+                0.008,
+                Severity::only(),
+                ['wobble' => ['true' => 0.05, 'wobbles' => 0.95], 'bare-shaft' => ['true' => 0.03, 'bent' => 0.97]] +
+                    self::noise(['rumble' => 0.75, 'rub' => 0.08]),
+                element: $this->motor,
+            ),
+            new Fault(
+                'wheel-rubs',
+                'wheel-rubs',
+                'mounting',
+                0.012,
+                Severity::only(Adjustment::add("$this->motor.frictionTorque", $this->torque)),
+                [
+                    'gaps' => ['even' => 0.06, 'uneven' => 0.94],
+                    'spin' => ['free' => 0.3, 'gritty' => 0.68, 'locked' => 0.02],
+                ] + self::noise(['rub' => 0.85]),
+                element: $this->motor,
+            ),
+            new Fault(
+                'blade-cracked',
+                'blade-cracked',
+                'wheel',
+                0.006,
+                Severity::only(),
+                ['look-wheel' => ['clean' => 0.1, 'debris' => 0.85, 'clogged' => 0.05]] +
+                    self::noise(['tick' => 0.8, 'rumble' => 0.1]),
+                element: $this->motor,
+            ),
         ];
         if ($this->outlets) {
-            $faults[] = new Fault('air-door', 'air-door', 'air-door', 0.012, Severity::only(), ['outlets' => ['right' => 0.02, 'windscreen' => 0.4, 'wrong' => 0.29, 'one-side' => 0.29], 'door-moves' => ['follows' => 0.06, 'stays' => 0.94]]);
+            $faults[] = new Fault('air-door', 'air-door', 'air-door', 0.012, Severity::only(), [
+                'outlets' => ['right' => 0.02, 'windscreen' => 0.4, 'wrong' => 0.29, 'one-side' => 0.29],
+                'door-moves' => ['follows' => 0.06, 'stays' => 0.94],
+            ]);
         }
 
         return $faults;
@@ -102,22 +154,74 @@ final readonly class Mechanical
     /** @return list<Part> */
     public function parts(): array
     {
-        return $this->outlets ? [new Part('mounting', 6.0, 30.0), new Part('air-door', 55.0, 45.0)] : [new Part('mounting', 6.0, 30.0)];
+        return $this->outlets
+            ? [new Part('mounting', 6.0, 30.0), new Part('air-door', 55.0, 45.0)]
+            : [new Part('mounting', 6.0, 30.0)];
     }
 
     /** @return list<Test> */
     public function tests(): array
     {
         $tests = [
-            new Test('noise', 'noise', $this->setUp, Probe::observation('noise'), 0.3, [], ['hands-clear'], asked: true),
-            new Test('wobble', 'wobble', $this->setUp, Probe::observation('wobble'), 1.0, [$this->access], ['fan-starts']),
+            new Test(
+                'noise',
+                'noise',
+                $this->setUp,
+                Probe::observation('noise'),
+                0.3,
+                [],
+                ['hands-clear'],
+                asked: true,
+            ),
+            new Test(
+                'wobble',
+                'wobble',
+                $this->setUp,
+                Probe::observation('wobble'),
+                1.0,
+                [$this->access],
+                ['fan-starts'],
+            ),
             new Test('gaps', 'gaps', $this->setUp, Probe::observation('gaps'), 0.7, [$this->access], ['fan-starts']),
-            new Test('set-screw', 'set-screw', $this->setUp, Probe::observation('set-screw'), 0.7, [$this->access], ['fan-starts']),
-            new Test('bare-shaft', 'bare-shaft', $this->setUp, Probe::observation('bare-shaft'), 1.0, [$this->access, 'wheel-off'], ['fan-starts']),
+            new Test(
+                'set-screw',
+                'set-screw',
+                $this->setUp,
+                Probe::observation('set-screw'),
+                0.7,
+                [$this->access],
+                ['fan-starts'],
+            ),
+            new Test(
+                'bare-shaft',
+                'bare-shaft',
+                $this->setUp,
+                Probe::observation('bare-shaft'),
+                1.0,
+                [$this->access, 'wheel-off'],
+                ['fan-starts'],
+            ),
         ];
         if ($this->outlets) {
-            $tests[] = new Test('outlets', 'outlets', $this->setUp, Probe::observation('outlets'), 0.3, [], [], asked: true);
-            $tests[] = new Test('door-moves', 'door-moves', $this->setUp, Probe::observation('door-moves'), 2.0, [], ['hands-clear']);
+            $tests[] = new Test(
+                'outlets',
+                'outlets',
+                $this->setUp,
+                Probe::observation('outlets'),
+                0.3,
+                [],
+                [],
+                asked: true,
+            );
+            $tests[] = new Test(
+                'door-moves',
+                'door-moves',
+                $this->setUp,
+                Probe::observation('door-moves'),
+                2.0,
+                [],
+                ['hands-clear'],
+            );
         }
 
         return $tests;

@@ -14,13 +14,16 @@ final readonly class Drawing
 {
     private const BOTTOM = 440.0;
 
-    public function __construct(private Layout $layout)
-    {
-    }
+    public function __construct(private Layout $layout) {}
 
     public function sheet(): Sheet
     {
-        $nodes = ['0' => [40.0, self::BOTTOM], 'battery' => [40.0, 60.0], 'fuse-in' => [46.0, 60.0], 'fed' => $this->layout->relays ? [100.0, 60.0] : [190.0, 60.0]];
+        $nodes = [
+            '0' => [40.0, self::BOTTOM],
+            'battery' => [40.0, 60.0],
+            'fuse-in' => [46.0, 60.0],
+            'fed' => $this->layout->relays ? [100.0, 60.0] : [190.0, 60.0],
+        ];
         $elements = [
             'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, self::BOTTOM]),
             'feed' => new SheetElement('wire'),
@@ -66,7 +69,15 @@ final readonly class Drawing
         $elements['k-low-joint'] = new SheetElement('wire');
         $elements['k-high-joint'] = new SheetElement('wire');
 
-        return [$nodes + ['k-low-out' => [190.0, 150.0], 'low-line' => [190.0, 200.0], 'k-high-out' => [300.0, 60.0], 'high-line' => [350.0, 60.0]], $elements];
+        return [
+            $nodes + [
+                'k-low-out' => [190.0, 150.0],
+                'low-line' => [190.0, 200.0],
+                'k-high-out' => [300.0, 60.0],
+                'high-line' => [350.0, 60.0],
+            ],
+            $elements,
+        ];
     }
 
     /** @return array{0: array<string, array{0: float, 1: float}>, 1: array<string, SheetElement>} */
@@ -74,9 +85,18 @@ final readonly class Drawing
     {
         return [
             [
-                'k1-out' => [290.0, 60.0], 'a-feed' => [330.0, 60.0], 'a-plus' => [330.0, 110.0], 'a-minus' => [330.0, 180.0], 'a-return' => [330.0, 230.0],
-                'k2-ground' => [330.0, 330.0], 'k2-through' => [430.0, 230.0], 'b-feed' => [480.0, 230.0], 'k3-out' => [480.0, 140.0],
-                'b-plus' => [480.0, 280.0], 'b-minus' => [480.0, 350.0], 'b-ground' => [480.0, 400.0],
+                'k1-out' => [290.0, 60.0],
+                'a-feed' => [330.0, 60.0],
+                'a-plus' => [330.0, 110.0],
+                'a-minus' => [330.0, 180.0],
+                'a-return' => [330.0, 230.0],
+                'k2-ground' => [330.0, 330.0],
+                'k2-through' => [430.0, 230.0],
+                'b-feed' => [480.0, 230.0],
+                'k3-out' => [480.0, 140.0],
+                'b-plus' => [480.0, 280.0],
+                'b-minus' => [480.0, 350.0],
+                'b-ground' => [480.0, 400.0],
             ],
             [
                 'k1-contact' => new SheetElement('relay', 'K1'),
@@ -104,23 +124,36 @@ final readonly class Drawing
         $two = $this->layout->arrangement === 'two-input';
         $x = ['a' => 380.0, 'b' => 480.0];
         $nodes = $two
-            ? ['low-pin' => [250.0, 200.0], 'low-in' => [290.0, 200.0], 'high-pin' => [380.0, 130.0], 'inner' => [380.0, 200.0]]
+            ? [
+                'low-pin' => [250.0, 200.0],
+                'low-in' => [290.0, 200.0],
+                'high-pin' => [380.0, 130.0],
+                'inner' => [380.0, 200.0],
+            ]
             : ['resistor-in' => [250.0, 200.0], 'fan-feed' => [380.0, 200.0]];
-        $elements = $two ? [
-            'low-wire' => new SheetElement('wire'),
-            'high-wire' => new SheetElement('wire'),
-            'plug-low' => new SheetElement('plug', 'plug, low', side: 'below'),
-            'plug-high' => new SheetElement('plug', 'plug, high', side: 'right'),
-            'low-brush' => new SheetElement('resistor', 'low input', side: 'below'),
-        ] : [
-            'low-wire' => new SheetElement('wire'),
-            'high-wire' => new SheetElement('wire', '', [[380.0, $this->layout->relays ? 60.0 : 130.0]]),
-            'resistor' => new SheetElement('resistor', 'resistor', side: 'below'),
-        ];
+        $elements = $two
+            ? [
+                'low-wire' => new SheetElement('wire'),
+                'high-wire' => new SheetElement('wire'),
+                'plug-low' => new SheetElement('plug', 'plug, low', side: 'below'),
+                'plug-high' => new SheetElement('plug', 'plug, high', side: 'right'),
+                'low-brush' => new SheetElement('resistor', 'low input', side: 'below'),
+            ]
+            : [
+                'low-wire' => new SheetElement('wire'),
+                'high-wire' => new SheetElement('wire', '', [[380.0, $this->layout->relays ? 60.0 : 130.0]]),
+                'resistor' => new SheetElement('resistor', 'resistor', side: 'below'),
+            ];
         foreach ($this->layout->fans() as $fan) {
             if (!$two) {
                 $nodes["$fan-plus"] = [$x[$fan], 260.0];
-                $elements["plug-$fan"] = new SheetElement('plug', 'plug', $fan === 'b' ? [[$x[$fan], 200.0]] : [], $fan === 'b' ? 1 : 0, side: 'right');
+                $elements["plug-$fan"] = new SheetElement(
+                    'plug',
+                    'plug',
+                    $fan === 'b' ? [[$x[$fan], 200.0]] : [],
+                    $fan === 'b' ? 1 : 0,
+                    side: 'right',
+                );
             }
             $nodes["$fan-minus"] = [$x[$fan], 340.0];
             $nodes["$fan-ground"] = [$x[$fan], 395.0];

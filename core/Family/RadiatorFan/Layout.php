@@ -16,9 +16,7 @@ final readonly class Layout
      * @param bool         $relays    whether relays make the speeds; else a thermal switch carries the current itself
      * @param float|null   $motorAmps rated current of one fan on high
      */
-    private function __construct(public string $arrangement, public bool $relays, public ?float $motorAmps)
-    {
-    }
+    private function __construct(public string $arrangement, public bool $relays, public ?float $motorAmps) {}
 
     /** @param array<string, mixed> $values */
     public static function of(array $values): self
@@ -27,7 +25,11 @@ final readonly class Layout
         $arrangement = \in_array($arrangement, ['two-input', 'pair', 'master'], true) ? $arrangement : 'resistor';
         $amps = $values['motorAmps'] ?? null;
 
-        return new self($arrangement, $arrangement === 'pair' || ($values['control'] ?? 'switch') === 'relays', \is_float($amps) ? $amps : null);
+        return new self(
+            $arrangement,
+            $arrangement === 'pair' || ($values['control'] ?? 'switch') === 'relays',
+            \is_float($amps) ? $amps : null,
+        );
     }
 
     /** @return list<string> */
@@ -56,7 +58,7 @@ final readonly class Layout
     {
         $words = ['off' => 'key off', 'low' => 'low', 'high' => 'high'];
 
-        return $words[$request].(\count($this->fans()) === 1 ? '' : ', '.self::WORDS[$fan]);
+        return $words[$request] . (\count($this->fans()) === 1 ? '' : ', ' . self::WORDS[$fan]);
     }
 
     /**

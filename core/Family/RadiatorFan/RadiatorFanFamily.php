@@ -40,7 +40,14 @@ final class RadiatorFanFamily implements Family, Repairable
         $wiring = new Wiring($layout);
         $faults = new FaultList($layout);
         $tests = new TestList($layout);
-        $mechanical = new Mechanical('fan-a', $layout->cell('high', 'a'), 'fans', 0.06, outlets: false, motorPart: 'fan-a');
+        $mechanical = new Mechanical(
+            'fan-a',
+            $layout->cell('high', 'a'),
+            'fans',
+            0.06,
+            outlets: false,
+            motorPart: 'fan-a',
+        );
         $netlist = $wiring->netlist();
         ksort($values);
 
@@ -67,11 +74,11 @@ final class RadiatorFanFamily implements Family, Repairable
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
     }
 
     public function repairSheet(): RepairSheet
     {
-        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
     }
 }

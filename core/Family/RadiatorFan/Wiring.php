@@ -34,9 +34,7 @@ final readonly class Wiring
 
     private const RESISTOR_OHMS = 0.55;
 
-    public function __construct(private Layout $layout)
-    {
-    }
+    public function __construct(private Layout $layout) {}
 
     public function netlist(): Netlist
     {
@@ -45,7 +43,7 @@ final readonly class Wiring
             Element::resistor('feed', 'battery', 'fuse-in', self::WIRE),
             Element::resistor('fuse', 'fuse-in', 'fed', self::JOINT),
             ...$this->control(),
-            ...($this->layout->pair() ? $this->pair() : $this->lines()),
+            ...$this->layout->pair() ? $this->pair() : $this->lines(),
             ...$this->fans(),
         ]);
     }
@@ -73,7 +71,13 @@ final readonly class Wiring
         }
         if (!$this->layout->pair()) {
             foreach (['low', 'high'] as $line) {
-                $elements[] = Element::workContact("k-$line-contact", 'fed', "k-$line-out", "k-$line-coil", self::JOINT);
+                $elements[] = Element::workContact(
+                    "k-$line-contact",
+                    'fed',
+                    "k-$line-out",
+                    "k-$line-coil",
+                    self::JOINT,
+                );
                 $elements[] = Element::resistor("k-$line-weld", 'fed', "k-$line-out", self::OPEN);
                 $elements[] = Element::resistor("k-$line-joint", "k-$line-out", "$line-line", self::JOINT);
             }
@@ -148,7 +152,12 @@ final readonly class Wiring
             $elements[] = Element::resistor('direct-low', 'battery', 'low-in', self::OPEN);
             $elements[] = Element::resistor('lamp', 'low-pin', 'a-ground', self::OPEN);
         } else {
-            $elements[] = Element::resistor('lamp', $l->pair() ? 'a-feed' : 'fan-feed', $l->pair() ? '0' : 'a-ground', self::OPEN);
+            $elements[] = Element::resistor(
+                'lamp',
+                $l->pair() ? 'a-feed' : 'fan-feed',
+                $l->pair() ? '0' : 'a-ground',
+                self::OPEN,
+            );
         }
 
         return $elements;
@@ -156,13 +165,18 @@ final readonly class Wiring
 
     private function motor(float $size): BrushedMotor
     {
-        return new BrushedMotor(self::ARMATURE_OHMS / $size, self::EMF_CONSTANT, self::FRICTION_TORQUE * $size, self::FAN_CONSTANT * $size);
+        return new BrushedMotor(
+            self::ARMATURE_OHMS / $size,
+            self::EMF_CONSTANT,
+            self::FRICTION_TORQUE * $size,
+            self::FAN_CONSTANT * $size,
+        );
     }
 
     /** @return list<Adjustment> */
     private function request(string $request): array
     {
-        $closed = static fn (string $element): Adjustment => Adjustment::set("$element.ohms", self::JOINT);
+        $closed = static fn(string $element): Adjustment => Adjustment::set("$element.ohms", self::JOINT);
         $low = $this->layout->relays ? 'request-low' : 'stage-1';
         $high = $this->layout->relays ? 'request-high' : 'stage-2';
 
@@ -179,7 +193,13 @@ final readonly class Wiring
         $positions = [];
         foreach (['off', 'low', 'high'] as $request) {
             foreach ($this->layout->fans() as $fan) {
-                $positions[] = new Position($this->layout->cell($request, $fan), $this->layout->label($request, $fan), $request === 'off' ? PositionKind::Stands : PositionKind::Runs, $this->request($request), "fan-$fan");
+                $positions[] = new Position(
+                    $this->layout->cell($request, $fan),
+                    $this->layout->label($request, $fan),
+                    $request === 'off' ? PositionKind::Stands : PositionKind::Runs,
+                    $this->request($request),
+                    "fan-$fan",
+                );
             }
         }
 
@@ -191,16 +211,27 @@ final readonly class Wiring
     {
         $l = $this->layout;
         $off = $l->cell('off', 'a');
-        $setUps = array_map(static fn (Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions());
+        $setUps = array_map(static fn(Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions());
         foreach (['low', 'high'] as $line) {
             $joined = [Adjustment::set("jump-$line.ohms", 0.02)];
             if ($line === 'high' && $l->relays) {
                 $joined[] = Adjustment::set('jump-low.ohms', 0.02);
             }
-            $unplugged = $l->relays ? [Adjustment::opened('request-low'), Adjustment::opened('request-high')] : [Adjustment::opened('stage-1'), Adjustment::opened('stage-2')];
-            $setUps[] = new SetUp("jump-$line", $off, [...$unplugged, ...$joined], $l->relays ? 'ground-request' : 'jumper', PositionKind::Runs);
+            $unplugged = $l->relays
+                ? [Adjustment::opened('request-low'), Adjustment::opened('request-high')]
+                : [Adjustment::opened('stage-1'), Adjustment::opened('stage-2')];
+            $setUps[] = new SetUp(
+                "jump-$line",
+                $off,
+                [...$unplugged, ...$joined],
+                $l->relays ? 'ground-request' : 'jumper',
+                PositionKind::Runs,
+            );
             $lamp = [Adjustment::set('lamp.ohms', 3.0)];
-            foreach ($l->arrangement === 'two-input' ? ['plug-low', 'plug-high', 'plug-minus-a'] : ['plug-a', 'plug-minus-a'] as $plug) {
+            foreach (
+                $l->arrangement === 'two-input' ? ['plug-low', 'plug-high', 'plug-minus-a'] : ['plug-a', 'plug-minus-a']
+                as $plug
+            ) {
                 $lamp[] = Adjustment::opened($plug);
             }
             if ($line === 'low' || $l->arrangement !== 'two-input') {
@@ -208,16 +239,42 @@ final readonly class Wiring
             }
         }
         foreach ($l->fans() as $fan) {
-            $out = $l->arrangement === 'two-input' ? [Adjustment::opened('plug-low'), Adjustment::opened('plug-high')] : [Adjustment::opened("plug-$fan")];
+            $out =
+                $l->arrangement === 'two-input'
+                    ? [Adjustment::opened('plug-low'), Adjustment::opened('plug-high')]
+                    : [Adjustment::opened("plug-$fan")];
             $out[] = Adjustment::opened("plug-minus-$fan");
-            $setUps[] = new SetUp("direct-$fan", $off, [...$out, Adjustment::set("direct-$fan.ohms", 0.02), Adjustment::set("direct-minus-$fan.ohms", 0.01)], 'direct', PositionKind::Runs, "fan-$fan");
+            $setUps[] = new SetUp(
+                "direct-$fan",
+                $off,
+                [...$out, Adjustment::set("direct-$fan.ohms", 0.02), Adjustment::set("direct-minus-$fan.ohms", 0.01)],
+                'direct',
+                PositionKind::Runs,
+                "fan-$fan",
+            );
             $setUps[] = new SetUp("out-$fan", $off, $out, 'unplugged');
             if ($l->arrangement === 'two-input') {
-                $setUps[] = new SetUp('direct-low', $off, [...$out, Adjustment::set('direct-low.ohms', 0.02), Adjustment::set('direct-minus-a.ohms', 0.01)], 'direct', PositionKind::Runs, 'fan-a');
+                $setUps[] = new SetUp(
+                    'direct-low',
+                    $off,
+                    [...$out, Adjustment::set('direct-low.ohms', 0.02), Adjustment::set('direct-minus-a.ohms', 0.01)],
+                    'direct',
+                    PositionKind::Runs,
+                    'fan-a',
+                );
             }
         }
         if (!$l->relays) {
-            $setUps[] = new SetUp('switch-hot', $l->cell('high', 'a'), [Adjustment::opened('switch-plug'), Adjustment::opened('fuse'), ...array_map(Adjustment::opened(...), ['low-wire', 'high-wire'])], 'switch-hot');
+            $setUps[] = new SetUp(
+                'switch-hot',
+                $l->cell('high', 'a'),
+                [
+                    Adjustment::opened('switch-plug'),
+                    Adjustment::opened('fuse'),
+                    ...array_map(Adjustment::opened(...), ['low-wire', 'high-wire']),
+                ],
+                'switch-hot',
+            );
         }
 
         return $setUps;
@@ -234,7 +291,12 @@ final readonly class Wiring
             Unknown::factor('drop', 1.0, 0.18),
         ];
         foreach ($this->layout->fans() as $fan) {
-            array_push($unknowns, Unknown::factor("emf-$fan", 1.0, 0.025), Unknown::factor("load-$fan", 1.0, 0.06), Unknown::factor("friction-$fan", 1.0, 0.2));
+            array_push(
+                $unknowns,
+                Unknown::factor("emf-$fan", 1.0, 0.025),
+                Unknown::factor("load-$fan", 1.0, 0.06),
+                Unknown::factor("friction-$fan", 1.0, 0.2),
+            );
         }
 
         return $unknowns;
@@ -257,7 +319,8 @@ final readonly class Wiring
         }
         if (!$this->layout->pair()) {
             $fans = \count($this->layout->fans());
-            $values[($this->layout->arrangement === 'two-input' ? 'low-brush' : 'resistor').'.ohms'] = self::RESISTOR_OHMS / $fans * $u['drop'];
+            $values[($this->layout->arrangement === 'two-input' ? 'low-brush' : 'resistor') . '.ohms'] =
+                (self::RESISTOR_OHMS / $fans) * $u['drop'];
         }
 
         return $values;

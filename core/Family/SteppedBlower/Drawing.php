@@ -97,7 +97,9 @@ final readonly class Drawing
                 default => new SheetElement('resistor', "R$k", [[self::PACK_END, $this->y($k)]]),
             };
         }
-        $elements['common'] = $v->thermalFuse ? new SheetElement('fuse', 'thermal fuse', side: 'below') : new SheetElement('wire', 'joint', side: 'below');
+        $elements['common'] = $v->thermalFuse
+            ? new SheetElement('fuse', 'thermal fuse', side: 'below')
+            : new SheetElement('wire', 'joint', side: 'below');
 
         return $elements;
     }
@@ -136,13 +138,16 @@ final readonly class Drawing
         }
         $nodes += ['high-in' => [330.0, 28.0], 'high-fused' => [376.0, 28.0], 'high-out' => [436.0, 28.0]];
 
-        return [$nodes, $elements + [
-            'high-coil' => new SheetElement('coil', 'high relay', groundAt: [340.0, $this->y($v->top)]),
-            'high-feed' => new SheetElement('wire', bends: [[self::BATTERY, 28.0]]),
-            'high-fuse' => new SheetElement('fuse', 'fuse', side: 'below'),
-            'high-contact' => new SheetElement('relay', 'high', side: 'below'),
-            'high-joint' => new SheetElement('wire', bends: [[self::MOTOR, 28.0]]),
-        ]];
+        return [
+            $nodes,
+            $elements + [
+                'high-coil' => new SheetElement('coil', 'high relay', groundAt: [340.0, $this->y($v->top)]),
+                'high-feed' => new SheetElement('wire', bends: [[self::BATTERY, 28.0]]),
+                'high-fuse' => new SheetElement('fuse', 'fuse', side: 'below'),
+                'high-contact' => new SheetElement('relay', 'high', side: 'below'),
+                'high-joint' => new SheetElement('wire', bends: [[self::MOTOR, 28.0]]),
+            ],
+        ];
     }
 
     /** @return array{0: array<string, array{0: float, 1: float}>, 1: array<string, SheetElement>} */
@@ -180,12 +185,15 @@ final readonly class Drawing
         }
         $nodes += ['high-in' => [330.0, 428.0], 'high-fused' => [364.0, 428.0], 'high-out' => [430.0, 428.0]];
 
-        return [$nodes, $elements + [
-            'high-coil' => new SheetElement('coil', 'high relay', [[self::TAPS, self::TOP]], 1, 'right'),
-            'high-feed' => new SheetElement('wire', groundAt: [330.0, self::BOTTOM]),
-            'high-fuse' => new SheetElement('wire'),
-            'high-contact' => new SheetElement('relay', 'high'),
-            'high-joint' => new SheetElement('wire', bends: [[self::MOTOR, 428.0]]),
-        ]];
+        return [
+            $nodes,
+            $elements + [
+                'high-coil' => new SheetElement('coil', 'high relay', [[self::TAPS, self::TOP]], 1, 'right'),
+                'high-feed' => new SheetElement('wire', groundAt: [330.0, self::BOTTOM]),
+                'high-fuse' => new SheetElement('wire'),
+                'high-contact' => new SheetElement('relay', 'high'),
+                'high-joint' => new SheetElement('wire', bends: [[self::MOTOR, 428.0]]),
+            ],
+        ];
     }
 }

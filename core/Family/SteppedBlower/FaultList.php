@@ -20,13 +20,23 @@ use Ispira\Core\Family\Severity;
 final readonly class FaultList
 {
     /** Places that are moved, tapped or worked while the fan runs. */
-    public const WIGGLES = ['wiggle-pack-plug', 'wiggle-motor-plug', 'wiggle-selector', 'wiggle-pack', 'wiggle-wires', 'wiggle-relay', 'wiggle-feed', 'wiggle-ground', 'wiggle-mode', 'wiggle-high', 'wiggle-high-wire'];
+    public const WIGGLES = [
+        'wiggle-pack-plug',
+        'wiggle-motor-plug',
+        'wiggle-selector',
+        'wiggle-pack',
+        'wiggle-wires',
+        'wiggle-relay',
+        'wiggle-feed',
+        'wiggle-ground',
+        'wiggle-mode',
+        'wiggle-high',
+        'wiggle-high-wire',
+    ];
 
     private const BURNT = ['fine' => 0.12, 'burnt' => 0.8, 'corroded' => 0.08];
 
-    public function __construct(private Variant $variant)
-    {
-    }
+    public function __construct(private Variant $variant) {}
 
     /** @return list<Observation> */
     public static function observations(): array
@@ -44,7 +54,10 @@ final readonly class FaultList
             new Observation('motor-warmth', ['warm' => 0.95, 'hot' => 0.05]),
             new Observation('neighbours', ['work' => 0.97, 'dead' => 0.03]),
             new Observation('reader', ['follows' => 0.97, 'wrong' => 0.015, 'nothing' => 0.015]),
-            ...array_map(static fn (string $key): Observation => new Observation($key, ['steady' => 0.98, 'changes' => 0.02]), self::WIGGLES),
+            ...array_map(
+                static fn(string $key): Observation => new Observation($key, ['steady' => 0.98, 'changes' => 0.02]),
+                self::WIGGLES,
+            ),
             new Observation('knock', ['nothing' => 0.98, 'starts' => 0.02]),
         ];
     }
@@ -52,7 +65,14 @@ final readonly class FaultList
     /** @return list<Fault> */
     public function all(): array
     {
-        return [...$this->packFaults(), ...$this->jointFaults(), ...$this->selectorFaults(), ...$this->supplyFaults(), ...$this->highFaults(), ...$this->motorFaults()];
+        return [
+            ...$this->packFaults(),
+            ...$this->jointFaults(),
+            ...$this->selectorFaults(),
+            ...$this->supplyFaults(),
+            ...$this->highFaults(),
+            ...$this->motorFaults(),
+        ];
     }
 
     /** @return list<FaultPair> */
@@ -66,7 +86,7 @@ final readonly class FaultList
         ];
         foreach ($this->variant->lowPositions() as $k) {
             if ($k + 1 < $this->variant->top) {
-                $pairs[] = new FaultPair("resistor-$k-open", 'resistor-'.($k + 1).'-open', 0.006);
+                $pairs[] = new FaultPair("resistor-$k-open", 'resistor-' . ($k + 1) . '-open', 0.006);
             }
         }
 
@@ -115,16 +135,55 @@ final readonly class FaultList
         $share = 1.0 / \count($low);
         $burntPack = ['look-pack' => ['fine' => 0.4, 'burnt' => 0.5, 'corroded' => 0.04, 'cracked' => 0.06]];
         $faults = [
-            new Fault('common-open', $v->thermalFuse ? 'thermal-fuse-open' : 'common-open', $part, 0.2, [new Severity([self::broken('common')])], $burntPack, comesAndGoes: true, observedPassing: Observation::changing('wiggle-pack', 0.85), element: 'common'),
+            new Fault(
+                'common-open',
+                $v->thermalFuse ? 'thermal-fuse-open' : 'common-open',
+                $part,
+                0.2,
+                [new Severity([self::broken('common')])],
+                $burntPack,
+                comesAndGoes: true,
+                observedPassing: Observation::changing('wiggle-pack', 0.85),
+                element: 'common',
+            ),
         ];
         foreach ($low as $k) {
             $words = ['k' => (string) $k];
-            $faults[] = new Fault("resistor-$k-open", 'resistor-open', $part, 0.1 * $share, [new Severity([self::broken("resistor-$k")])], $burntPack, comesAndGoes: true, observedPassing: Observation::changing('wiggle-pack', 0.85), words: $words, element: "resistor-$k");
-            $faults[] = new Fault("resistor-$k-high", 'resistor-high', $part, 0.04 * $share, [
-                new Severity([Adjustment::scale("resistor-$k.ohms", 1.7)], share: 0.5),
-                new Severity([Adjustment::scale("resistor-$k.ohms", 3.0)], share: 0.5),
-            ], ['look-pack' => ['fine' => 0.45, 'burnt' => 0.3, 'corroded' => 0.2, 'cracked' => 0.05]], words: $words, element: "resistor-$k");
-            $faults[] = new Fault("resistor-$k-shorted", 'resistor-shorted', $part, 0.015 * $share, [new Severity([Adjustment::atMost("resistor-$k.ohms", 0.01)])], ['look-pack' => ['fine' => 0.5, 'burnt' => 0.4, 'corroded' => 0.05, 'cracked' => 0.05]], words: $words, element: "resistor-$k");
+            $faults[] = new Fault(
+                "resistor-$k-open",
+                'resistor-open',
+                $part,
+                0.1 * $share,
+                [new Severity([self::broken("resistor-$k")])],
+                $burntPack,
+                comesAndGoes: true,
+                observedPassing: Observation::changing('wiggle-pack', 0.85),
+                words: $words,
+                element: "resistor-$k",
+            );
+            $faults[] = new Fault(
+                "resistor-$k-high",
+                'resistor-high',
+                $part,
+                0.04 * $share,
+                [
+                    new Severity([Adjustment::scale("resistor-$k.ohms", 1.7)], share: 0.5),
+                    new Severity([Adjustment::scale("resistor-$k.ohms", 3.0)], share: 0.5),
+                ],
+                ['look-pack' => ['fine' => 0.45, 'burnt' => 0.3, 'corroded' => 0.2, 'cracked' => 0.05]],
+                words: $words,
+                element: "resistor-$k",
+            );
+            $faults[] = new Fault(
+                "resistor-$k-shorted",
+                'resistor-shorted',
+                $part,
+                0.015 * $share,
+                [new Severity([Adjustment::atMost("resistor-$k.ohms", 0.01)])],
+                ['look-pack' => ['fine' => 0.5, 'burnt' => 0.4, 'corroded' => 0.05, 'cracked' => 0.05]],
+                words: $words,
+                element: "resistor-$k",
+            );
         }
 
         return $faults;
@@ -133,15 +192,79 @@ final readonly class FaultList
     /** @return list<Fault> */
     private function jointFaults(): array
     {
-        $grades = fn (string $element): array => array_map(fn (float $ohms): Severity => new Severity([Adjustment::add("$element.ohms", $ohms * $this->variant->impedance())], share: 1 / 3), [0.12, 0.35, 1.2]);
+        $grades = fn(string $element): array => array_map(
+            fn(float $ohms): Severity => new Severity(
+                [Adjustment::add("$element.ohms", $ohms * $this->variant->impedance())],
+                share: 1 / 3,
+            ),
+            [0.12, 0.35, 1.2],
+        );
 
         return [
-            new Fault('plug-pack-burnt', 'plug-pack-burnt', 'pack-plug', 0.08, $grades('plug-pack'), ['look-pack-plug' => self::BURNT, 'wiggle-pack-plug' => ['steady' => 0.25, 'changes' => 0.75]], loose: true, element: 'plug-pack'),
-            new Fault('plug-pack-open', 'plug-pack-open', 'pack-plug', 0.035, [new Severity([self::broken('plug-pack')])], ['look-pack-plug' => self::BURNT, 'wiggle-pack-plug' => ['steady' => 0.4, 'changes' => 0.6]], comesAndGoes: true, observedPassing: Observation::changing('wiggle-pack-plug', 0.85), loose: true, element: 'plug-pack'),
-            new Fault('plug-motor-burnt', 'plug-motor-burnt', 'motor-plug', 0.07, $grades('plug-plus'), ['look-motor-plug' => self::BURNT, 'wiggle-motor-plug' => ['steady' => 0.25, 'changes' => 0.75]], loose: true, element: 'plug-plus'),
-            new Fault('plug-motor-open', 'plug-motor-open', 'motor-plug', 0.03, [new Severity([self::broken('plug-plus')])], ['look-motor-plug' => self::BURNT, 'wiggle-motor-plug' => ['steady' => 0.4, 'changes' => 0.6]], comesAndGoes: true, observedPassing: Observation::changing('wiggle-motor-plug', 0.85), loose: true, element: 'plug-plus'),
-            new Fault('feed-resistive', 'feed-resistive', 'feed-wire', 0.03, $grades('feed'), Observation::changing('wiggle-feed', 0.6), loose: true, element: 'feed'),
-            new Fault('ground-resistive', 'ground-resistive', 'ground-wire', 0.045, $grades('ground'), Observation::changing('wiggle-ground', 0.6), loose: true, element: 'ground'),
+            new Fault(
+                'plug-pack-burnt',
+                'plug-pack-burnt',
+                'pack-plug',
+                0.08,
+                $grades('plug-pack'),
+                ['look-pack-plug' => self::BURNT, 'wiggle-pack-plug' => ['steady' => 0.25, 'changes' => 0.75]],
+                loose: true,
+                element: 'plug-pack',
+            ),
+            new Fault(
+                'plug-pack-open',
+                'plug-pack-open',
+                'pack-plug',
+                0.035,
+                [new Severity([self::broken('plug-pack')])],
+                ['look-pack-plug' => self::BURNT, 'wiggle-pack-plug' => ['steady' => 0.4, 'changes' => 0.6]],
+                comesAndGoes: true,
+                observedPassing: Observation::changing('wiggle-pack-plug', 0.85),
+                loose: true,
+                element: 'plug-pack',
+            ),
+            new Fault(
+                'plug-motor-burnt',
+                'plug-motor-burnt',
+                'motor-plug',
+                0.07,
+                $grades('plug-plus'),
+                ['look-motor-plug' => self::BURNT, 'wiggle-motor-plug' => ['steady' => 0.25, 'changes' => 0.75]],
+                loose: true,
+                element: 'plug-plus',
+            ),
+            new Fault(
+                'plug-motor-open',
+                'plug-motor-open',
+                'motor-plug',
+                0.03,
+                [new Severity([self::broken('plug-plus')])],
+                ['look-motor-plug' => self::BURNT, 'wiggle-motor-plug' => ['steady' => 0.4, 'changes' => 0.6]],
+                comesAndGoes: true,
+                observedPassing: Observation::changing('wiggle-motor-plug', 0.85),
+                loose: true,
+                element: 'plug-plus',
+            ),
+            new Fault(
+                'feed-resistive',
+                'feed-resistive',
+                'feed-wire',
+                0.03,
+                $grades('feed'),
+                Observation::changing('wiggle-feed', 0.6),
+                loose: true,
+                element: 'feed',
+            ),
+            new Fault(
+                'ground-resistive',
+                'ground-resistive',
+                'ground-wire',
+                0.045,
+                $grades('ground'),
+                Observation::changing('wiggle-ground', 0.6),
+                loose: true,
+                element: 'ground',
+            ),
         ];
     }
 
@@ -155,19 +278,75 @@ final readonly class FaultList
         $faults = [];
         foreach (range(1, $v->top) as $j) {
             $words = ['j' => (string) $j];
-            $faults[] = new Fault("contact-$j-open", 'contact-open', $part, 0.07 * $share, [new Severity([self::broken("contact-$j")])], $sees, comesAndGoes: !$v->electronic, observedPassing: Observation::changing('wiggle-selector', 0.85), words: $words, element: "contact-$j");
+            $faults[] = new Fault(
+                "contact-$j-open",
+                'contact-open',
+                $part,
+                0.07 * $share,
+                [new Severity([self::broken("contact-$j")])],
+                $sees,
+                comesAndGoes: !$v->electronic,
+                observedPassing: Observation::changing('wiggle-selector', 0.85),
+                words: $words,
+                element: "contact-$j",
+            );
         }
         foreach ($v->lowPositions() as $k) {
             $words = ['j' => (string) $k, 'next' => (string) ($k + 1)];
-            $faults[] = new Fault("contact-$k-bridged", 'contact-bridged', $part, 0.015 * $share, [new Severity([Adjustment::atMost("bridge-$k.ohms", 0.02)])], words: $words, element: "contact-$k");
-            $faults[] = new Fault("tap-$k-open", 'tap-open', 'tap-wire', 0.03 * $share, [new Severity([self::broken("tap-$k")])], comesAndGoes: true, observedPassing: Observation::changing('wiggle-wires', 0.85), loose: true, words: $words, element: "tap-$k");
+            $faults[] = new Fault(
+                "contact-$k-bridged",
+                'contact-bridged',
+                $part,
+                0.015 * $share,
+                [new Severity([Adjustment::atMost("bridge-$k.ohms", 0.02)])],
+                words: $words,
+                element: "contact-$k",
+            );
+            $faults[] = new Fault(
+                "tap-$k-open",
+                'tap-open',
+                'tap-wire',
+                0.03 * $share,
+                [new Severity([self::broken("tap-$k")])],
+                comesAndGoes: true,
+                observedPassing: Observation::changing('wiggle-wires', 0.85),
+                loose: true,
+                words: $words,
+                element: "tap-$k",
+            );
             $blown = $v->feedSide ? [self::broken('fuse')] : [];
-            $faults[] = new Fault("tap-$k-to-body", $v->feedSide ? 'tap-to-body-fuse' : 'tap-to-body', 'tap-wire', 0.015 * $share, [new Severity([Adjustment::atMost("body-$k.ohms", 0.05), ...$blown])], words: $words, element: "tap-$k");
+            $faults[] = new Fault(
+                "tap-$k-to-body",
+                $v->feedSide ? 'tap-to-body-fuse' : 'tap-to-body',
+                'tap-wire',
+                0.015 * $share,
+                [new Severity([Adjustment::atMost("body-$k.ohms", 0.05), ...$blown])],
+                words: $words,
+                element: "tap-$k",
+            );
         }
         if (!$v->highRelay()) {
-            $faults[] = new Fault("tap-$v->top-open", 'tap-open', 'tap-wire', 0.02 * $share, [new Severity([self::broken("tap-$v->top")])], words: ['j' => (string) $v->top], element: "tap-$v->top");
+            $faults[] = new Fault(
+                "tap-$v->top-open",
+                'tap-open',
+                'tap-wire',
+                0.02 * $share,
+                [new Severity([self::broken("tap-$v->top")])],
+                words: ['j' => (string) $v->top],
+                element: "tap-$v->top",
+            );
         }
-        $faults[] = new Fault('selector-open', $v->electronic ? 'input-open' : 'selector-open', $part, 0.03, [new Severity([self::broken('selector')])], $v->electronic ? ['reader' => ['follows' => 0.03, 'wrong' => 0.07, 'nothing' => 0.9]] : $sees, comesAndGoes: true, observedPassing: $v->electronic ? [] : Observation::changing('wiggle-selector', 0.85), element: 'selector');
+        $faults[] = new Fault(
+            'selector-open',
+            $v->electronic ? 'input-open' : 'selector-open',
+            $part,
+            0.03,
+            [new Severity([self::broken('selector')])],
+            $v->electronic ? ['reader' => ['follows' => 0.03, 'wrong' => 0.07, 'nothing' => 0.9]] : $sees,
+            comesAndGoes: true,
+            observedPassing: $v->electronic ? [] : Observation::changing('wiggle-selector', 0.85),
+            element: 'selector',
+        );
         if ($v->electronic) {
             $up = [];
             $down = ['1' => 'off'];
@@ -175,7 +354,15 @@ final readonly class FaultList
                 $up[(string) $k] = (string) ($k + 1);
                 $down[(string) ($k + 1)] = (string) $k;
             }
-            $faults[] = new Fault('code-wrong', 'code-wrong', $part, 0.03, [new Severity([], $up, 0.5), new Severity([], $down, 0.5)], ['reader' => ['follows' => 0.04, 'wrong' => 0.92, 'nothing' => 0.04]], element: 'selector');
+            $faults[] = new Fault(
+                'code-wrong',
+                'code-wrong',
+                $part,
+                0.03,
+                [new Severity([], $up, 0.5), new Severity([], $down, 0.5)],
+                ['reader' => ['follows' => 0.04, 'wrong' => 0.92, 'nothing' => 0.04]],
+                element: 'selector',
+            );
         }
 
         return $faults;
@@ -186,14 +373,71 @@ final readonly class FaultList
     {
         $deadNeighbours = ['neighbours' => ['work' => 0.04, 'dead' => 0.96]];
         $faults = [
-            new Fault('fuse-open', 'fuse-open', 'fuse', 0.06, [new Severity([self::broken('fuse')])], $deadNeighbours, element: 'fuse'),
-            new Fault('relay-open', 'relay-open', 'relay', 0.045, [new Severity([self::broken('relay')])], [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-relay', 0.85), element: 'relay'),
-            new Fault('relay-welded', 'relay-welded', 'relay', 0.02, [new Severity([Adjustment::atMost('relay.ohms', 0.004)])], element: 'relay'),
-            new Fault('feed-open', 'feed-open', 'feed-wire', 0.02, [new Severity([self::broken('feed')])], $deadNeighbours, comesAndGoes: true, observedPassing: Observation::changing('wiggle-feed', 0.85), loose: true, element: 'feed'),
-            new Fault('ground-open', 'ground-open', 'ground-wire', 0.035, [new Severity([self::broken('ground')])], [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-ground', 0.85), loose: true, element: 'ground'),
+            new Fault(
+                'fuse-open',
+                'fuse-open',
+                'fuse',
+                0.06,
+                [new Severity([self::broken('fuse')])],
+                $deadNeighbours,
+                element: 'fuse',
+            ),
+            new Fault(
+                'relay-open',
+                'relay-open',
+                'relay',
+                0.045,
+                [new Severity([self::broken('relay')])],
+                [],
+                comesAndGoes: true,
+                observedPassing: Observation::changing('wiggle-relay', 0.85),
+                element: 'relay',
+            ),
+            new Fault(
+                'relay-welded',
+                'relay-welded',
+                'relay',
+                0.02,
+                [new Severity([Adjustment::atMost('relay.ohms', 0.004)])],
+                element: 'relay',
+            ),
+            new Fault(
+                'feed-open',
+                'feed-open',
+                'feed-wire',
+                0.02,
+                [new Severity([self::broken('feed')])],
+                $deadNeighbours,
+                comesAndGoes: true,
+                observedPassing: Observation::changing('wiggle-feed', 0.85),
+                loose: true,
+                element: 'feed',
+            ),
+            new Fault(
+                'ground-open',
+                'ground-open',
+                'ground-wire',
+                0.035,
+                [new Severity([self::broken('ground')])],
+                [],
+                comesAndGoes: true,
+                observedPassing: Observation::changing('wiggle-ground', 0.85),
+                loose: true,
+                element: 'ground',
+            ),
         ];
         if ($this->variant->modeContact()) {
-            $faults[] = new Fault('mode-open', 'mode-open', 'mode-selector', 0.03, [new Severity([self::broken('mode')])], [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-mode', 0.85), element: 'mode');
+            $faults[] = new Fault(
+                'mode-open',
+                'mode-open',
+                'mode-selector',
+                0.03,
+                [new Severity([self::broken('mode')])],
+                [],
+                comesAndGoes: true,
+                observedPassing: Observation::changing('wiggle-mode', 0.85),
+                element: 'mode',
+            );
         }
 
         return $faults;
@@ -207,19 +451,70 @@ final readonly class FaultList
             return [];
         }
         $faults = [
-            new Fault('high-coil-open', 'high-coil-open', 'high-relay', 0.03, [new Severity([self::broken('high-coil')])], element: 'high-coil'),
-            new Fault('high-contact-open', 'high-contact-open', 'high-relay', 0.04, [new Severity([self::broken('high-joint')])], [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-high', 0.85), element: 'high-contact'),
-            new Fault('high-contact-welded', 'high-contact-welded', 'high-relay', 0.03, [new Severity([Adjustment::atMost('high-weld.ohms', 0.004)])], element: 'high-contact'),
-            new Fault('high-feed-open', $v->feedSide ? 'high-feed-open' : 'high-ground-open', 'high-wire', 0.015, [new Severity([self::broken('high-feed')])], [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-high-wire', 0.85), element: 'high-feed'),
+            new Fault(
+                'high-coil-open',
+                'high-coil-open',
+                'high-relay',
+                0.03,
+                [new Severity([self::broken('high-coil')])],
+                element: 'high-coil',
+            ),
+            new Fault(
+                'high-contact-open',
+                'high-contact-open',
+                'high-relay',
+                0.04,
+                [new Severity([self::broken('high-joint')])],
+                [],
+                comesAndGoes: true,
+                observedPassing: Observation::changing('wiggle-high', 0.85),
+                element: 'high-contact',
+            ),
+            new Fault(
+                'high-contact-welded',
+                'high-contact-welded',
+                'high-relay',
+                0.03,
+                [new Severity([Adjustment::atMost('high-weld.ohms', 0.004)])],
+                element: 'high-contact',
+            ),
+            new Fault(
+                'high-feed-open',
+                $v->feedSide ? 'high-feed-open' : 'high-ground-open',
+                'high-wire',
+                0.015,
+                [new Severity([self::broken('high-feed')])],
+                [],
+                comesAndGoes: true,
+                observedPassing: Observation::changing('wiggle-high-wire', 0.85),
+                element: 'high-feed',
+            ),
         ];
         if ($v->feedSide) {
-            $faults[] = new Fault('high-fuse-open', 'high-fuse-open', 'high-fuse', 0.03, [new Severity([self::broken('high-fuse')])], element: 'high-fuse');
+            $faults[] = new Fault(
+                'high-fuse-open',
+                'high-fuse-open',
+                'high-fuse',
+                0.03,
+                [new Severity([self::broken('high-fuse')])],
+                element: 'high-fuse',
+            );
         }
         if ($v->high === 'changeover') {
-            $faults[] = new Fault('rest-contact-burnt', 'rest-contact-burnt', 'high-relay', 0.05, [
-                new Severity([self::broken('rest-joint')], share: 0.6),
-                new Severity([Adjustment::add('rest-joint.ohms', 0.5 * $v->impedance())], share: 0.4),
-            ], [], comesAndGoes: true, observedPassing: Observation::changing('wiggle-high', 0.85), element: 'rest');
+            $faults[] = new Fault(
+                'rest-contact-burnt',
+                'rest-contact-burnt',
+                'high-relay',
+                0.05,
+                [
+                    new Severity([self::broken('rest-joint')], share: 0.6),
+                    new Severity([Adjustment::add('rest-joint.ohms', 0.5 * $v->impedance())], share: 0.4),
+                ],
+                [],
+                comesAndGoes: true,
+                observedPassing: Observation::changing('wiggle-high', 0.85),
+                element: 'rest',
+            );
         }
 
         return $faults;
@@ -229,28 +524,107 @@ final readonly class FaultList
     private function motorFaults(): array
     {
         $z = $this->variant->impedance();
-        $dragging = static fn (float ...$torques): array => array_map(static fn (float $t): Severity => new Severity([Adjustment::add('motor.frictionTorque', $t)], share: 1 / \count($torques)), array_values($torques));
+        $dragging = static fn(float ...$torques): array => array_map(
+            static fn(float $t): Severity => new Severity(
+                [Adjustment::add('motor.frictionTorque', $t)],
+                share: 1 / \count($torques),
+            ),
+            array_values($torques),
+        );
         $seized = Adjustment::set('motor.frictionTorque', 1e6);
 
         return [
-            new Fault('motor-open', 'motor-open', 'motor', 0.07, [new Severity([self::broken('motor', 'armatureOhms')])], ['knock' => ['nothing' => 0.5, 'starts' => 0.5]], comesAndGoes: true, observedPassing: ['knock' => ['nothing' => 0.25, 'starts' => 0.75]], element: 'motor'),
-            new Fault('motor-brushes', 'motor-brushes', 'motor', 0.05, [
-                new Severity([Adjustment::add('motor.armatureOhms', 0.2 * $z)], share: 0.5),
-                new Severity([Adjustment::add('motor.armatureOhms', 0.6 * $z)], share: 0.5),
-            ], ['knock' => ['nothing' => 0.7, 'starts' => 0.3]], loose: false, element: 'motor'),
-            new Fault('motor-drag', 'motor-drag', 'motor', 0.07, $dragging(0.05, 0.10, 0.15), ['spin' => ['free' => 0.06, 'gritty' => 0.9, 'locked' => 0.04], 'spin-bare' => ['free' => 0.03, 'gritty' => 0.93, 'locked' => 0.04], 'motor-warmth' => ['warm' => 0.5, 'hot' => 0.5]] + Mechanical::noise(['squeal' => 0.45, 'rub' => 0.1]), element: 'motor'),
-            new Fault('motor-turns', 'motor-turns', 'motor', 0.015, [
-                new Severity([Adjustment::scale('motor.armatureOhms', 0.9), Adjustment::scale('motor.emfConstant', 0.95), Adjustment::add('motor.brakingConstant', 4e-4)]),
-            ], ['motor-warmth' => ['warm' => 0.07, 'hot' => 0.93]], element: 'motor'),
-            new Fault('motor-seized', 'motor-seized', 'motor', 0.04, [
-                new Severity([$seized, self::broken('fuse')], share: 0.5),
-                new Severity([$seized], share: 0.5),
-            ], ['spin' => ['free' => 0.02, 'gritty' => 0.08, 'locked' => 0.9], 'spin-bare' => ['free' => 0.01, 'gritty' => 0.04, 'locked' => 0.95]], element: 'motor'),
-            new Fault('wheel-debris', 'wheel-debris', 'wheel', 0.045, $dragging(0.05, 0.11), ['look-wheel' => ['clean' => 0.02, 'debris' => 0.96, 'clogged' => 0.02], 'spin' => ['free' => 0.25, 'gritty' => 0.7, 'locked' => 0.05]] + Mechanical::noise(['tick' => 0.35, 'rub' => 0.3]), element: 'motor'),
-            new Fault('air-blocked', 'air-blocked', 'wheel', 0.035, [
-                new Severity([Adjustment::scale('motor.fanConstant', 0.62)], share: 0.5),
-                new Severity([Adjustment::scale('motor.fanConstant', 0.4)], share: 0.5),
-            ], ['look-wheel' => ['clean' => 0.05, 'debris' => 0.03, 'clogged' => 0.92], 'air' => ['fits' => 0.06, 'little' => 0.94]], element: 'motor'),
+            new Fault(
+                'motor-open',
+                'motor-open',
+                'motor',
+                0.07,
+                [new Severity([self::broken('motor', 'armatureOhms')])],
+                ['knock' => ['nothing' => 0.5, 'starts' => 0.5]],
+                comesAndGoes: true,
+                observedPassing: ['knock' => ['nothing' => 0.25, 'starts' => 0.75]],
+                element: 'motor',
+            ),
+            new Fault(
+                'motor-brushes',
+                'motor-brushes',
+                'motor',
+                0.05,
+                [
+                    new Severity([Adjustment::add('motor.armatureOhms', 0.2 * $z)], share: 0.5),
+                    new Severity([Adjustment::add('motor.armatureOhms', 0.6 * $z)], share: 0.5),
+                ],
+                ['knock' => ['nothing' => 0.7, 'starts' => 0.3]],
+                loose: false,
+                element: 'motor',
+            ),
+            new Fault(
+                'motor-drag',
+                'motor-drag',
+                'motor',
+                0.07,
+                $dragging(0.05, 0.1, 0.15),
+                [
+                    'spin' => ['free' => 0.06, 'gritty' => 0.9, 'locked' => 0.04],
+                    'spin-bare' => ['free' => 0.03, 'gritty' => 0.93, 'locked' => 0.04],
+                    'motor-warmth' => ['warm' => 0.5, 'hot' => 0.5],
+                ] + Mechanical::noise(['squeal' => 0.45, 'rub' => 0.1]),
+                element: 'motor',
+            ),
+            new Fault(
+                'motor-turns',
+                'motor-turns',
+                'motor',
+                0.015,
+                [
+                    new Severity([
+                        Adjustment::scale('motor.armatureOhms', 0.9),
+                        Adjustment::scale('motor.emfConstant', 0.95),
+                        Adjustment::add('motor.brakingConstant', 4e-4),
+                    ]),
+                ],
+                ['motor-warmth' => ['warm' => 0.07, 'hot' => 0.93]],
+                element: 'motor',
+            ),
+            new Fault(
+                'motor-seized',
+                'motor-seized',
+                'motor',
+                0.04,
+                [new Severity([$seized, self::broken('fuse')], share: 0.5), new Severity([$seized], share: 0.5)],
+                [
+                    'spin' => ['free' => 0.02, 'gritty' => 0.08, 'locked' => 0.9],
+                    'spin-bare' => ['free' => 0.01, 'gritty' => 0.04, 'locked' => 0.95],
+                ],
+                element: 'motor',
+            ),
+            new Fault(
+                'wheel-debris',
+                'wheel-debris',
+                'wheel',
+                0.045,
+                $dragging(0.05, 0.11),
+                [
+                    'look-wheel' => ['clean' => 0.02, 'debris' => 0.96, 'clogged' => 0.02],
+                    'spin' => ['free' => 0.25, 'gritty' => 0.7, 'locked' => 0.05],
+                ] + Mechanical::noise(['tick' => 0.35, 'rub' => 0.3]),
+                element: 'motor',
+            ),
+            new Fault(
+                'air-blocked',
+                'air-blocked',
+                'wheel',
+                0.035,
+                [
+                    new Severity([Adjustment::scale('motor.fanConstant', 0.62)], share: 0.5),
+                    new Severity([Adjustment::scale('motor.fanConstant', 0.4)], share: 0.5),
+                ],
+                [
+                    'look-wheel' => ['clean' => 0.05, 'debris' => 0.03, 'clogged' => 0.92],
+                    'air' => ['fits' => 0.06, 'little' => 0.94],
+                ],
+                element: 'motor',
+            ),
         ];
     }
 

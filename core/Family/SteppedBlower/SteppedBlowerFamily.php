@@ -91,7 +91,8 @@ final class SteppedBlowerFamily implements Family, Repairable
             $numbered = preg_match('/^(tap|pack)-(\d+)$/', $node, $found) === 1;
             $words = ['k' => $numbered ? $found[2] : ''];
             $key = $numbered ? $found[1] : $node;
-            $places[$node] = $this->texts()->find("places.$side.$key", $words) ?? $this->texts()->get("places.$key", $words);
+            $places[$node] =
+                $this->texts()->find("places.$side.$key", $words) ?? $this->texts()->get("places.$key", $words);
         }
 
         return $places;
@@ -99,11 +100,11 @@ final class SteppedBlowerFamily implements Family, Repairable
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json')->over(Mechanical::texts());
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
     }
 
     public function repairSheet(): RepairSheet
     {
-        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
     }
 }

@@ -31,9 +31,7 @@ final readonly class TestList
 
     private const METER = ['meter'];
 
-    public function __construct(private Variant $variant)
-    {
-    }
+    public function __construct(private Variant $variant) {}
 
     /**
      * @param list<Position> $positions
@@ -44,10 +42,27 @@ final readonly class TestList
     {
         $tests = [];
         foreach ($positions as $p) {
-            $tests[] = new Test("speed@$p->key", 'speed', $p->key, Probe::speed('motor'), 0.3, words: ['position' => $p->label], offered: false);
+            $tests[] = new Test(
+                "speed@$p->key",
+                'speed',
+                $p->key,
+                Probe::speed('motor'),
+                0.3,
+                words: ['position' => $p->label],
+                offered: false,
+            );
         }
 
-        return [...$tests, ...$this->looks(), ...$this->voltsPerPosition(), ...$this->feedAndGround(), ...$this->currents(), ...$this->loaded(), ...$this->unplugged(), ...$this->highRelay()];
+        return [
+            ...$tests,
+            ...$this->looks(),
+            ...$this->voltsPerPosition(),
+            ...$this->feedAndGround(),
+            ...$this->currents(),
+            ...$this->loaded(),
+            ...$this->unplugged(),
+            ...$this->highRelay(),
+        ];
     }
 
     /** @return list<CauseCheck> */
@@ -94,7 +109,16 @@ final readonly class TestList
             $this->look('knock', 0.7, ['wheel'], ['hands-clear'], $top),
         ];
         $tests[] = $v->electronic
-            ? new Test('reader', 'reader', 'off', Probe::observation('reader'), 2.0, ['diagnostic-plug'], [], ['reader'])
+            ? new Test(
+                'reader',
+                'reader',
+                'off',
+                Probe::observation('reader'),
+                2.0,
+                ['diagnostic-plug'],
+                [],
+                ['reader'],
+            )
             : $this->look('wiggle-selector', 0.8, [], [], $top);
         if ($v->modeContact()) {
             $tests[] = $this->look('wiggle-mode', 0.8, [], [], $top);
@@ -115,7 +139,17 @@ final readonly class TestList
     {
         $position = $setUp === 'off' ? (string) $this->variant->top : $setUp;
 
-        return new Test($key, $key, $setUp, Probe::observation($key), $minutes, $access, $cautions, words: ['position' => $position], repeatable: \in_array($key, FaultList::WIGGLES, true));
+        return new Test(
+            $key,
+            $key,
+            $setUp,
+            Probe::observation($key),
+            $minutes,
+            $access,
+            $cautions,
+            words: ['position' => $position],
+            repeatable: \in_array($key, FaultList::WIGGLES, true),
+        );
     }
 
     /** @return list<Test> */
@@ -155,10 +189,23 @@ final readonly class TestList
             $this->volts('feed-drop', $top, 'battery', 'fed', [$v->feedSide ? 'selector' : 'motor-plug', 'battery']),
             $this->volts('ground-drop', $top, 'return', '0', [$v->feedSide ? 'motor-plug' : 'selector']),
             $this->volts('motor-plug-drop', $top, $v->plusNode(), 'motor-plus', ['motor-plug']),
-            $this->volts('pack-plug-drop', $low, $v->feedSide ? $this->packSide() : 'drive', $v->feedSide ? 'drive' : $this->packSide(), ['pack-plug']),
+            $this->volts(
+                'pack-plug-drop',
+                $low,
+                $v->feedSide ? $this->packSide() : 'drive',
+                $v->feedSide ? 'drive' : $this->packSide(),
+                ['pack-plug'],
+            ),
         ];
         if ($v->modeContact()) {
-            $tests[] = new Test('speed@other-mode', 'speed-other-mode', 'other-mode', Probe::speed('motor'), 0.7, words: ['position' => $top]);
+            $tests[] = new Test(
+                'speed@other-mode',
+                'speed-other-mode',
+                'other-mode',
+                Probe::speed('motor'),
+                0.7,
+                words: ['position' => $top],
+            );
             $tests[] = $this->volts('mode-drop', $top, $v->modeNodes()[0], $v->modeNodes()[1], ['selector']);
         }
 
@@ -175,10 +222,39 @@ final readonly class TestList
     {
         $tests = [];
         foreach ([1, $this->variant->top] as $position) {
-            $tests[] = new Test("current@$position", 'current', (string) $position, Probe::amps('motor'), 1.0, ['motor-plug'], ['hands-clear'], ['clamp'], ['position' => (string) $position]);
+            $tests[] = new Test(
+                "current@$position",
+                'current',
+                (string) $position,
+                Probe::amps('motor'),
+                1.0,
+                ['motor-plug'],
+                ['hands-clear'],
+                ['clamp'],
+                ['position' => (string) $position],
+            );
         }
-        $tests[] = new Test('current@direct', 'current-direct', 'direct', Probe::amps('motor'), 3.0, ['motor-plug', 'battery'], ['jumper', 'hands-clear'], ['clamp', 'jumper']);
-        $tests[] = new Test('speed@direct', 'speed-direct', 'direct', Probe::speed('motor'), 3.0, ['motor-plug', 'battery'], ['jumper', 'hands-clear'], ['jumper'], ['position' => (string) $this->variant->top]);
+        $tests[] = new Test(
+            'current@direct',
+            'current-direct',
+            'direct',
+            Probe::amps('motor'),
+            3.0,
+            ['motor-plug', 'battery'],
+            ['jumper', 'hands-clear'],
+            ['clamp', 'jumper'],
+        );
+        $tests[] = new Test(
+            'speed@direct',
+            'speed-direct',
+            'direct',
+            Probe::speed('motor'),
+            3.0,
+            ['motor-plug', 'battery'],
+            ['jumper', 'hands-clear'],
+            ['jumper'],
+            ['position' => (string) $this->variant->top],
+        );
 
         return $tests;
     }
@@ -188,17 +264,20 @@ final readonly class TestList
     {
         $v = $this->variant;
 
-        return array_map(fn (int $position): Test => new Test(
-            "lamp-volts@$position",
-            'lamp-volts',
-            "lamp-$position",
-            Probe::volts($v->plusNode(), $v->minusNode()),
-            2.0,
-            ['motor-plug'],
-            ['fan-starts'],
-            ['meter', 'lamp'],
-            ['position' => (string) $position],
-        ), [$v->top - 1, $v->top]);
+        return array_map(
+            fn(int $position): Test => new Test(
+                "lamp-volts@$position",
+                'lamp-volts',
+                "lamp-$position",
+                Probe::volts($v->plusNode(), $v->minusNode()),
+                2.0,
+                ['motor-plug'],
+                ['fan-starts'],
+                ['meter', 'lamp'],
+                ['position' => (string) $position],
+            ),
+            [$v->top - 1, $v->top],
+        );
     }
 
     /** @return list<Test> */
@@ -206,19 +285,76 @@ final readonly class TestList
     {
         $v = $this->variant;
         $tests = [
-            new Test('common-ohms', $v->thermalFuse ? 'thermal-fuse-ohms' : 'common-ohms', 'pack-out', Probe::ohms('pack-end', 'pack-common'), 1.0, ['pack'], ['pack-hot', 'ohms-dead'], self::METER),
+            new Test(
+                'common-ohms',
+                $v->thermalFuse ? 'thermal-fuse-ohms' : 'common-ohms',
+                'pack-out',
+                Probe::ohms('pack-end', 'pack-common'),
+                1.0,
+                ['pack'],
+                ['pack-hot', 'ohms-dead'],
+                self::METER,
+            ),
         ];
-        $tests[] = new Test('pack-plug-ohms', 'pack-plug-ohms', 'key-off', Probe::ohms($this->packSide(), 'drive'), 1.0, ['pack-plug'], ['pack-hot', 'ohms-dead'], self::METER);
-        $tests[] = new Test('taps-body-ohms', 'taps-body-ohms', 'taps-joined', Probe::ohms('tap-1', '0'), 1.5, ['pack-plug'], ['ohms-dead'], self::METER);
+        $tests[] = new Test(
+            'pack-plug-ohms',
+            'pack-plug-ohms',
+            'key-off',
+            Probe::ohms($this->packSide(), 'drive'),
+            1.0,
+            ['pack-plug'],
+            ['pack-hot', 'ohms-dead'],
+            self::METER,
+        );
+        $tests[] = new Test(
+            'taps-body-ohms',
+            'taps-body-ohms',
+            'taps-joined',
+            Probe::ohms('tap-1', '0'),
+            1.5,
+            ['pack-plug'],
+            ['ohms-dead'],
+            self::METER,
+        );
         foreach ($v->lowPositions() as $k) {
-            $tests[] = new Test("pack-ohms-$k", 'pack-ohms', 'pack-out', Probe::ohms("pack-$k", 'pack-common'), 1.0, ['pack'], ['pack-hot', 'ohms-dead'], self::METER, ['k' => (string) $k]);
+            $tests[] = new Test(
+                "pack-ohms-$k",
+                'pack-ohms',
+                'pack-out',
+                Probe::ohms("pack-$k", 'pack-common'),
+                1.0,
+                ['pack'],
+                ['pack-hot', 'ohms-dead'],
+                self::METER,
+                ['k' => (string) $k],
+            );
             if ($v->chain && $k + 1 < $v->top) {
-                $tests[] = new Test("pack-pair-$k", 'pack-pair', 'pack-out', Probe::ohms("pack-$k", 'pack-'.($k + 1)), 1.0, ['pack'], ['pack-hot', 'ohms-dead'], self::METER, ['k' => (string) $k, 'next' => (string) ($k + 1)]);
+                $tests[] = new Test(
+                    "pack-pair-$k",
+                    'pack-pair',
+                    'pack-out',
+                    Probe::ohms("pack-$k", 'pack-' . ($k + 1)),
+                    1.0,
+                    ['pack'],
+                    ['pack-hot', 'ohms-dead'],
+                    self::METER,
+                    ['k' => (string) $k, 'next' => (string) ($k + 1)],
+                );
             }
         }
         if (!$v->electronic) {
             foreach (range(1, $v->top) as $position) {
-                $tests[] = new Test("contact-ohms@$position", 'contact-ohms', "selector-out-$position", Probe::ohms('wiper', "tap-$position"), 1.0, ['selector', 'selector-unplugged'], ['ohms-dead'], self::METER, ['position' => (string) $position]);
+                $tests[] = new Test(
+                    "contact-ohms@$position",
+                    'contact-ohms',
+                    "selector-out-$position",
+                    Probe::ohms('wiper', "tap-$position"),
+                    1.0,
+                    ['selector', 'selector-unplugged'],
+                    ['ohms-dead'],
+                    self::METER,
+                    ['position' => (string) $position],
+                );
             }
         }
 
@@ -244,7 +380,13 @@ final readonly class TestList
         }
         if ($v->high === 'changeover') {
             $low = (string) ($v->top - 1);
-            $tests[] = $this->volts('rest-drop', $low, $v->feedSide ? 'pack-common' : 'pack-out', $v->feedSide ? 'pack-out' : 'pack-common', ['high-relay']);
+            $tests[] = $this->volts(
+                'rest-drop',
+                $low,
+                $v->feedSide ? 'pack-common' : 'pack-out',
+                $v->feedSide ? 'pack-out' : 'pack-common',
+                ['high-relay'],
+            );
         }
 
         return $tests;
@@ -253,13 +395,25 @@ final readonly class TestList
     /** @param list<string> $access */
     private function volts(string $name, string $position, string $plus, string $minus, array $access): Test
     {
-        $words = ['position' => match ($position) {
-            'off' => '0',
-            'key-off' => 'key off',
-            default => $position,
-        }];
+        $words = [
+            'position' => match ($position) {
+                'off' => '0',
+                'key-off' => 'key off',
+                default => $position,
+            },
+        ];
         $cautions = \in_array('pack-plug', $access, true) ? ['pack-hot', 'hands-clear'] : ['hands-clear'];
 
-        return new Test("$name@$position", $name, $position, Probe::volts($plus, $minus), 0.8, $access, $cautions, self::METER, $words);
+        return new Test(
+            "$name@$position",
+            $name,
+            $position,
+            Probe::volts($plus, $minus),
+            0.8,
+            $access,
+            $cautions,
+            self::METER,
+            $words,
+        );
     }
 }

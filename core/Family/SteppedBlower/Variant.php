@@ -31,8 +31,7 @@ final readonly class Variant
         public float $scale,
         public ?array $packOhms,
         public ?float $motorAmps,
-    ) {
-    }
+    ) {}
 
     /** @param array<string, mixed> $values */
     public static function of(array $values): self

@@ -35,9 +35,7 @@ final readonly class Wiring
     private const JOINT = 0.004;
     private const WIRE = 0.012;
 
-    public function __construct(private Variant $variant)
-    {
-    }
+    public function __construct(private Variant $variant) {}
 
     public function netlist(): Netlist
     {
@@ -73,11 +71,19 @@ final readonly class Wiring
     {
         $top = $this->variant->top;
         $positions = [
-            new Position('key-off', 'key off', PositionKind::Stands, [Adjustment::set('relay.ohms', Variant::OPEN), ...$this->contactClosed($top)]),
+            new Position('key-off', 'key off', PositionKind::Stands, [
+                Adjustment::set('relay.ohms', Variant::OPEN),
+                ...$this->contactClosed($top),
+            ]),
             new Position('off', '0', PositionKind::Stands, []),
         ];
         foreach (range(1, $top) as $position) {
-            $positions[] = new Position((string) $position, (string) $position, PositionKind::Runs, $this->contactClosed($position));
+            $positions[] = new Position(
+                (string) $position,
+                (string) $position,
+                PositionKind::Runs,
+                $this->contactClosed($position),
+            );
         }
 
         return $positions;
@@ -87,28 +93,67 @@ final readonly class Wiring
     public function setUps(): array
     {
         $v = $this->variant;
-        $open = static fn (string ...$elements): array => array_map(static fn (string $e): Adjustment => Adjustment::atLeast("$e.ohms", Variant::OPEN), array_values($elements));
-        $setUps = array_map(static fn (Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions());
+        $open = static fn(string ...$elements): array => array_map(
+            static fn(string $e): Adjustment => Adjustment::atLeast("$e.ohms", Variant::OPEN),
+            array_values($elements),
+        );
+        $setUps = array_map(static fn(Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions());
         $lampOhms = 3.0 * $v->impedance();
         foreach ([$v->top - 1, $v->top] as $position) {
-            $setUps[] = new SetUp("lamp-$position", (string) $position, [...$open('plug-plus', 'plug-minus'), Adjustment::set('lamp.ohms', $lampOhms)], 'lamp');
+            $setUps[] = new SetUp(
+                "lamp-$position",
+                (string) $position,
+                [...$open('plug-plus', 'plug-minus'), Adjustment::set('lamp.ohms', $lampOhms)],
+                'lamp',
+            );
         }
-        $setUps[] = new SetUp('direct', 'off', [...$open('plug-plus', 'plug-minus'), Adjustment::set('direct-plus.ohms', 0.03), Adjustment::set('direct-minus.ohms', 0.01)], 'direct', PositionKind::Runs);
-        $taps = array_map(static fn (int $k): string => "tap-$k", $v->lowPositions());
+        $setUps[] = new SetUp(
+            'direct',
+            'off',
+            [
+                ...$open('plug-plus', 'plug-minus'),
+                Adjustment::set('direct-plus.ohms', 0.03),
+                Adjustment::set('direct-minus.ohms', 0.01),
+            ],
+            'direct',
+            PositionKind::Runs,
+        );
+        $taps = array_map(static fn(int $k): string => "tap-$k", $v->lowPositions());
         $setUps[] = new SetUp('pack-out', 'key-off', $open('plug-pack', ...$taps), 'pack-out');
         // The harness pins of the unplugged pack joined, so that one reading covers every wire.
-        $joined = array_map(static fn (int $k): Adjustment => Adjustment::set("bridge-$k.ohms", 0.01), \array_slice($v->lowPositions(), 0, -1));
-        $setUps[] = new SetUp('taps-joined', 'key-off', [...$open('plug-pack', 'selector', ...$taps), ...$joined], 'taps-joined');
+        $joined = array_map(
+            static fn(int $k): Adjustment => Adjustment::set("bridge-$k.ohms", 0.01),
+            \array_slice($v->lowPositions(), 0, -1),
+        );
+        $setUps[] = new SetUp(
+            'taps-joined',
+            'key-off',
+            [...$open('plug-pack', 'selector', ...$taps), ...$joined],
+            'taps-joined',
+        );
         if (!$v->electronic) {
             foreach (range(1, $v->top) as $position) {
-                $setUps[] = new SetUp("selector-out-$position", (string) $position, [
-                    Adjustment::set('relay.ohms', Variant::OPEN),
-                    ...$open('selector', ...$taps, ...($v->highRelay() ? ['high-coil'] : ["tap-$v->top"])),
-                ], 'selector-out');
+                $setUps[] = new SetUp(
+                    "selector-out-$position",
+                    (string) $position,
+                    [
+                        Adjustment::set('relay.ohms', Variant::OPEN),
+                        ...$open('selector', ...$taps, ...$v->highRelay() ? ['high-coil'] : ["tap-$v->top"]),
+                    ],
+                    'selector-out',
+                );
             }
         }
         if ($v->modeContact()) {
-            $setUps[] = new SetUp('other-mode', (string) $v->top, [Adjustment::set('mode.ohms', Variant::OPEN), Adjustment::set('mode-other.ohms', self::JOINT * $v->scale)], 'other-mode');
+            $setUps[] = new SetUp(
+                'other-mode',
+                (string) $v->top,
+                [
+                    Adjustment::set('mode.ohms', Variant::OPEN),
+                    Adjustment::set('mode-other.ohms', self::JOINT * $v->scale),
+                ],
+                'other-mode',
+            );
         }
 
         return $setUps;
@@ -120,7 +165,12 @@ final readonly class Wiring
         $unknowns = [
             Unknown::normal('supply', 13.1, 0.45),
             Unknown::factor('joints', 1.0, 0.35),
-            Unknown::factor('motorSize', ($this->variant->motorAmps ?? self::ORDINARY_AMPS / $this->variant->scale) * $this->variant->scale / self::ORDINARY_AMPS, $this->variant->motorAmps === null ? 0.14 : 0.035),
+            Unknown::factor(
+                'motorSize',
+                (($this->variant->motorAmps ?? self::ORDINARY_AMPS / $this->variant->scale) * $this->variant->scale) /
+                    self::ORDINARY_AMPS,
+                $this->variant->motorAmps === null ? 0.14 : 0.035,
+            ),
             Unknown::factor('emf', 1.0, 0.03),
             Unknown::factor('fan', 1.0, 0.08),
             Unknown::factor('friction', 1.0, 0.25),
@@ -164,7 +214,7 @@ final readonly class Wiring
     private function motor(float $size): BrushedMotor
     {
         return new BrushedMotor(
-            self::ARMATURE_OHMS * $this->variant->impedance() / $size,
+            (self::ARMATURE_OHMS * $this->variant->impedance()) / $size,
             self::EMF_CONSTANT * $this->variant->scale,
             self::FRICTION_TORQUE * $size,
             self::FAN_CONSTANT * $size,
@@ -187,8 +237,8 @@ final readonly class Wiring
         foreach ($low as $k) {
             $weights[$k] = $ratio ** -$k;
         }
-        $unit = $total * $this->variant->impedance() / array_sum($weights);
-        $chain = array_map(static fn (float $weight): float => $weight * $unit, $weights);
+        $unit = ($total * $this->variant->impedance()) / array_sum($weights);
+        $chain = array_map(static fn(float $weight): float => $weight * $unit, $weights);
         if ($this->variant->chain) {
             return $chain;
         }
@@ -207,19 +257,24 @@ final readonly class Wiring
         $elements = [];
         $ohms = $this->packOhms(1.75, 1.7);
         foreach ($v->lowPositions() as $k) {
-            $next = $v->chain && $k < $v->top - 1 ? 'pack-'.($k + 1) : 'pack-end';
+            $next = $v->chain && $k < $v->top - 1 ? 'pack-' . ($k + 1) : 'pack-end';
             $elements[] = Element::resistor("contact-$k", 'wiper', "tap-$k", Variant::OPEN);
             $elements[] = Element::resistor("tap-$k", "tap-$k", "pack-$k", $wire);
             $elements[] = Element::resistor("resistor-$k", "pack-$k", $next, $ohms[$k]);
             $elements[] = Element::resistor("body-$k", "tap-$k", '0', Variant::OPEN);
-            $elements[] = Element::resistor("bridge-$k", "tap-$k", 'tap-'.($k + 1), Variant::OPEN);
+            $elements[] = Element::resistor("bridge-$k", "tap-$k", 'tap-' . ($k + 1), Variant::OPEN);
         }
         $elements[] = Element::resistor('common', 'pack-end', 'pack-common', $joint);
         if ($v->high === 'changeover') {
             $elements[] = Element::restContact('rest', 'pack-common', 'rest', 'high-coil', $joint);
             $elements[] = Element::resistor('rest-joint', 'rest', 'pack-out', $joint);
         }
-        $elements[] = Element::resistor('plug-pack', $v->high === 'changeover' ? 'pack-out' : 'pack-common', 'drive', $joint);
+        $elements[] = Element::resistor(
+            'plug-pack',
+            $v->high === 'changeover' ? 'pack-out' : 'pack-common',
+            'drive',
+            $joint,
+        );
 
         return $elements;
     }
@@ -238,7 +293,14 @@ final readonly class Wiring
 
         return [
             ...$elements,
-            Element::coil('high-coil', $coilEnds[0], $coilEnds[1], 85.0 * $v->impedance(), 7.0 * $v->scale, 2.0 * $v->scale),
+            Element::coil(
+                'high-coil',
+                $coilEnds[0],
+                $coilEnds[1],
+                85.0 * $v->impedance(),
+                7.0 * $v->scale,
+                2.0 * $v->scale,
+            ),
             Element::resistor('high-feed', $source, 'high-in', $wire),
             Element::resistor('high-fuse', 'high-in', 'high-fused', $joint),
             Element::workContact('high-contact', 'high-fused', 'high-out', 'high-coil', $joint),

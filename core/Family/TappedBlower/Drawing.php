@@ -8,15 +8,14 @@ use Ispira\Core\Family\Sheet;
 use Ispira\Core\Family\SheetElement;
 
 /**
- * Line at the left, the board's relays in the middle, the winding with its taps at the right, capacitor and auxiliary winding beyond it.
+ * Line at the left, the board's relays in the middle, the winding with its taps at the right, capacitor and auxiliary
+ * winding beyond it.
  */
 final readonly class Drawing
 {
     private const BOTTOM = 470.0;
 
-    public function __construct(private TappedMotor $motor, private Wiring $wiring)
-    {
-    }
+    public function __construct(private TappedMotor $motor, private Wiring $wiring) {}
 
     public function sheet(): Sheet
     {
@@ -24,8 +23,14 @@ final readonly class Drawing
         $step = 240.0 / (\count($taps) - 1);
         $winding = 400.0;
         $nodes = [
-            '0' => [50.0, self::BOTTOM], 'L' => [50.0, 330.0], 'fed' => [50.0, 240.0], 'live' => [130.0, 60.0],
-            'middle' => [$winding, 380.0], 'common' => [$winding, 430.0], 'capacitor-in' => [430.0, 300.0], 'auxiliary-end' => [520.0, 300.0],
+            '0' => [50.0, self::BOTTOM],
+            'L' => [50.0, 330.0],
+            'fed' => [50.0, 240.0],
+            'live' => [130.0, 60.0],
+            'middle' => [$winding, 380.0],
+            'common' => [$winding, 430.0],
+            'capacitor-in' => [430.0, 300.0],
+            'auxiliary-end' => [520.0, 300.0],
         ];
         // The slowest tap stands on top: its current passes all sections.
         foreach ($taps as $tap => $name) {
@@ -43,7 +48,7 @@ final readonly class Drawing
             'auxiliary' => new SheetElement('winding', 'auxiliary', [[520.0, 380.0]], side: 'right'),
         ];
         foreach (array_keys(\array_slice($taps, 1)) as $before) {
-            $elements['section-'.($before + 1)] = new SheetElement('winding', '', side: 'right');
+            $elements['section-' . ($before + 1)] = new SheetElement('winding', '', side: 'right');
         }
         foreach ($this->wiring->assignment() as $call => $tap) {
             $y = 300.0 - $step * $tap;

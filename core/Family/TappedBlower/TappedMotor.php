@@ -37,15 +37,19 @@ final readonly class TappedMotor
     /** Torque of this motor's taps falls with the square of flux; pull-out over rated. */
     private const TRIPS_AT = 2.3;
 
-    private function __construct(public string $taps, public float $line, public float $hertz, private ?float $ratedCapacitor, private ?float $ratedAmps)
-    {
-    }
+    private function __construct(
+        public string $taps,
+        public float $line,
+        public float $hertz,
+        private ?float $ratedCapacitor,
+        private ?float $ratedAmps,
+    ) {}
 
     /** @param array<string, mixed> $values */
     public static function of(array $values): self
     {
         $taps = $values['taps'] ?? '4';
-        $number = static fn (string $key): ?float => ParameterList::numberIn($values, $key);
+        $number = static fn(string $key): ?float => ParameterList::numberIn($values, $key);
 
         return new self(
             \is_string($taps) && isset(self::TURNS[$taps]) ? $taps : '4',
@@ -80,7 +84,8 @@ final readonly class TappedMotor
 
     public function microfarads(): float
     {
-        return $this->ratedCapacitor ?? round(1e6 / (2.0 * \M_PI * $this->hertz * self::CAPACITOR_REACTANCE * $this->impedance()), 1);
+        return $this->ratedCapacitor ??
+            round(1e6 / (2.0 * \M_PI * $this->hertz * self::CAPACITOR_REACTANCE * $this->impedance()), 1);
     }
 
     public function mainOhms(): float
@@ -106,12 +111,12 @@ final readonly class TappedMotor
     /** A six-pole motor: 1200 a minute at 60 Hz without load. */
     public function synchronousSpeed(): float
     {
-        return 2.0 * \M_PI * $this->hertz / 3.0;
+        return (2.0 * \M_PI * $this->hertz) / 3.0;
     }
 
     public function ratedSpeed(): float
     {
-        return $this->synchronousSpeed() * 1075.0 / 1200.0;
+        return ($this->synchronousSpeed() * 1075.0) / 1200.0;
     }
 
     public function motor(): InductionMotor
@@ -134,7 +139,7 @@ final readonly class TappedMotor
 
     private function amps(): float
     {
-        return $this->ratedAmps ?? self::AMPS_AT_230 * 230.0 / $this->line;
+        return $this->ratedAmps ?? (self::AMPS_AT_230 * 230.0) / $this->line;
     }
 
     private function impedance(): float

@@ -21,9 +21,7 @@ final readonly class Wiring
     /** Call, and what it says on the thermostat's terminal. */
     private const TERMINALS = ['heat' => 'W', 'cool' => 'Y', 'fan' => 'G'];
 
-    public function __construct(private TappedMotor $motor, private bool $fanTerminal)
-    {
-    }
+    public function __construct(private TappedMotor $motor, private bool $fanTerminal) {}
 
     /** @return array<string, int> the tap that each call should run on */
     public function assignment(): array
@@ -41,7 +39,7 @@ final readonly class Wiring
 
     public function tapNode(int $tap): string
     {
-        return 'tap-'.$this->motor->names()[$tap];
+        return 'tap-' . $this->motor->names()[$tap];
     }
 
     /** The tap on which a heat wire that was moved stands: one slower, or faster where there is none. */
@@ -80,7 +78,15 @@ final readonly class Wiring
         foreach (array_keys(\array_slice($m->names(), 1)) as $before) {
             $turns = $m->turns($before + 1) - $m->turns($before);
             // A section of thinner wire: twice the resistance for its turns.
-            $elements[] = Element::mainWinding('section-'.($before + 1), $this->tapNode($before + 1), $this->tapNode($before), 2.0 * $turns * $m->mainOhms(), $turns * $m->mainReactance(), $turns, 'main');
+            $elements[] = Element::mainWinding(
+                'section-' . ($before + 1),
+                $this->tapNode($before + 1),
+                $this->tapNode($before),
+                2.0 * $turns * $m->mainOhms(),
+                $turns * $m->mainReactance(),
+                $turns,
+                'main',
+            );
         }
 
         return [
@@ -89,7 +95,15 @@ final readonly class Wiring
             Element::resistor('common-wire', 'common', '0', 0.05),
             Element::resistor('capacitor-lead', $this->tapNode(0), 'capacitor-in', 0.02),
             Element::capacitor('capacitor', 'capacitor-in', 'auxiliary-end', $m->microfarads(), $m->hertz, 0.3),
-            Element::auxiliaryWinding('auxiliary', 'auxiliary-end', 'middle', $m->auxiliaryOhms(), $m->auxiliaryReactance(), TappedMotor::AUXILIARY_TURNS, 'main'),
+            Element::auxiliaryWinding(
+                'auxiliary',
+                'auxiliary-end',
+                'middle',
+                $m->auxiliaryOhms(),
+                $m->auxiliaryReactance(),
+                TappedMotor::AUXILIARY_TURNS,
+                'main',
+            ),
             // The limit, and the capacitor by itself once it is off: only meters reach them.
             Element::resistor('limit', 'limit-a', 'limit-b', 0.1),
             Element::resistor('limit-lead', 'limit-b', '0', 1e6),
@@ -103,10 +117,16 @@ final readonly class Wiring
     {
         $positions = [new Position('off', 'no call', PositionKind::Stands, [], 'main')];
         foreach (array_keys($this->assignment()) as $call) {
-            $positions[] = new Position($call, $call, PositionKind::Runs, [Adjustment::set("call-$call.ohms", 0.1), Adjustment::set("relay-$call.ohms", 0.03)], 'main');
+            $positions[] = new Position(
+                $call,
+                $call,
+                PositionKind::Runs,
+                [Adjustment::set("call-$call.ohms", 0.1), Adjustment::set("relay-$call.ohms", 0.03)],
+                'main',
+            );
         }
         // The fastest stands last: it is what others are compared with.
-        usort($positions, fn (Position $a, Position $b): int => $this->rank($a->key) <=> $this->rank($b->key));
+        usort($positions, fn(Position $a, Position $b): int => $this->rank($a->key) <=> $this->rank($b->key));
 
         return $positions;
     }
@@ -123,11 +143,21 @@ final readonly class Wiring
         foreach (array_keys($this->assignment()) as $call) {
             $lead[] = Adjustment::opened("wire-$call");
         }
-        $apart = [...$lead, Adjustment::opened('wrong-heat'), Adjustment::opened('common-wire'), Adjustment::opened('capacitor-lead')];
+        $apart = [
+            ...$lead,
+            Adjustment::opened('wrong-heat'),
+            Adjustment::opened('common-wire'),
+            Adjustment::opened('capacitor-lead'),
+        ];
         $setUps = [new SetUp('off', 'off'), new SetUp('dead', 'off', $apart, 'dead')];
         foreach (array_keys($this->assignment()) as $call) {
             $setUps[] = new SetUp($call, $call);
-            $setUps[] = new SetUp("lifted-$call", $call, [Adjustment::opened("wire-$call"), Adjustment::opened('wrong-heat')], 'lifted');
+            $setUps[] = new SetUp(
+                "lifted-$call",
+                $call,
+                [Adjustment::opened("wire-$call"), Adjustment::opened('wrong-heat')],
+                'lifted',
+            );
         }
         // A push by hand does for the start what the auxiliary winding does.
         $setUps[] = new SetUp('pushed', 'cool', [Adjustment::set('main.pushed', 1.0)], 'pushed');
@@ -159,7 +189,7 @@ final readonly class Wiring
         $motor = $m->motor();
         $values = [
             'line.volts' => $u['volts'],
-            'transformer.volts' => 27.2 * $u['volts'] / $m->line,
+            'transformer.volts' => (27.2 * $u['volts']) / $m->line,
             'main.ohms' => $motor->ohms * $u['main'],
             'main.reactance' => $motor->reactance * $u['main'],
             'main.magnetising' => $motor->magnetising * $u['main'],
@@ -172,8 +202,8 @@ final readonly class Wiring
         ];
         foreach (array_keys(\array_slice($m->names(), 1)) as $before) {
             $turns = $m->turns($before + 1) - $m->turns($before);
-            $values['section-'.($before + 1).'.turns'] = $turns * $u['taps'];
-            $values['section-'.($before + 1).'.ohms'] = 2.0 * $turns * $u['taps'] * $m->mainOhms() * $u['main'];
+            $values['section-' . ($before + 1) . '.turns'] = $turns * $u['taps'];
+            $values['section-' . ($before + 1) . '.ohms'] = 2.0 * $turns * $u['taps'] * $m->mainOhms() * $u['main'];
         }
 
         return $values;

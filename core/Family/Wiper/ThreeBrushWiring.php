@@ -43,15 +43,18 @@ final readonly class ThreeBrushWiring
     private const LINKAGE = 4e-7;
     private const ORDINARY_LOW_AMPS = 2.4;
 
-    public function __construct(private float $scale, private ?float $lowAmps)
-    {
-    }
+    public function __construct(private float $scale, private ?float $lowAmps) {}
 
     public function netlist(): Netlist
     {
         $z = $this->scale * $this->scale;
         $joint = self::JOINT * $z;
-        $resistor = static fn (string $id, string $from, string $to, float $ohms): Element => Element::resistor($id, $from, $to, $ohms);
+        $resistor = static fn(string $id, string $from, string $to, float $ohms): Element => Element::resistor(
+            $id,
+            $from,
+            $to,
+            $ohms,
+        );
 
         return new Netlist([
             Element::source('battery', 'battery', '0', 13.0 * $this->scale, 0.02 * $z),
@@ -88,7 +91,10 @@ final readonly class ThreeBrushWiring
     /** @return list<Adjustment> */
     private function closed(string ...$elements): array
     {
-        return array_map(fn (string $element): Adjustment => Adjustment::set("$element.ohms", self::JOINT * $this->scale), array_values($elements));
+        return array_map(
+            fn(string $element): Adjustment => Adjustment::set("$element.ohms", self::JOINT * $this->scale),
+            array_values($elements),
+        );
     }
 
     /** @return list<Position> */
@@ -110,16 +116,50 @@ final readonly class ThreeBrushWiring
         $setUps = [];
         foreach ($this->positions() as $p) {
             $setUps[] = new SetUp($p->key, $p->key, atRest: $rest);
-            $setUps[] = new SetUp("free-$p->key", $p->key, [Adjustment::atMost('motor.fanConstant', 0.0)], 'linkage-off', atRest: $rest);
+            $setUps[] = new SetUp(
+                "free-$p->key",
+                $p->key,
+                [Adjustment::atMost('motor.fanConstant', 0.0)],
+                'linkage-off',
+                atRest: $rest,
+            );
         }
 
         return [
             ...$setUps,
-            new SetUp('bench-low', 'low', [...$bench, Adjustment::set('direct-low.ohms', 0.02)], 'bench', PositionKind::Runs),
-            new SetUp('bench-high', 'high', [...$bench, Adjustment::set('direct-high.ohms', 0.02)], 'bench', PositionKind::Runs),
-            new SetUp('bench-park', 'off', [Adjustment::atMost('motor.fanConstant', 0.0), Adjustment::opened('plug-high'), ...$this->closed('dash-park')], 'bench-park', PositionKind::Parks, atRest: $rest),
+            new SetUp(
+                'bench-low',
+                'low',
+                [...$bench, Adjustment::set('direct-low.ohms', 0.02)],
+                'bench',
+                PositionKind::Runs,
+            ),
+            new SetUp(
+                'bench-high',
+                'high',
+                [...$bench, Adjustment::set('direct-high.ohms', 0.02)],
+                'bench',
+                PositionKind::Runs,
+            ),
+            new SetUp(
+                'bench-park',
+                'off',
+                [
+                    Adjustment::atMost('motor.fanConstant', 0.0),
+                    Adjustment::opened('plug-high'),
+                    ...$this->closed('dash-park'),
+                ],
+                'bench-park',
+                PositionKind::Parks,
+                atRest: $rest,
+            ),
             new SetUp('unplugged', 'off', [...$out, Adjustment::opened('cam-run')], 'unplugged'),
-            new SetUp('lamp-low', 'low', [...$out, Adjustment::set('lamp.ohms', 3.0 * $this->scale * $this->scale)], 'lamp'),
+            new SetUp(
+                'lamp-low',
+                'low',
+                [...$out, Adjustment::set('lamp.ohms', 3.0 * $this->scale * $this->scale)],
+                'lamp',
+            ),
         ];
     }
 
@@ -129,7 +169,11 @@ final readonly class ThreeBrushWiring
         return [
             Unknown::normal('supply', 13.0, 0.45),
             Unknown::factor('joints', 1.0, 0.35),
-            Unknown::factor('size', ($this->lowAmps ?? self::ORDINARY_LOW_AMPS / $this->scale) * $this->scale / self::ORDINARY_LOW_AMPS, $this->lowAmps === null ? 0.15 : 0.05),
+            Unknown::factor(
+                'size',
+                (($this->lowAmps ?? self::ORDINARY_LOW_AMPS / $this->scale) * $this->scale) / self::ORDINARY_LOW_AMPS,
+                $this->lowAmps === null ? 0.15 : 0.05,
+            ),
             Unknown::factor('emf', 1.0, 0.03),
             Unknown::factor('friction', 1.0, 0.15),
             Unknown::factor('linkage', 1.0, 0.3),
@@ -154,7 +198,16 @@ final readonly class ThreeBrushWiring
     {
         $z = $this->scale * $this->scale;
 
-        return new ThreeBrushMotor(2.0 * self::RA * $z / $size, self::K * $this->scale * $emf, self::THIRD_EMF, self::THIRD_PART, self::BRUSH * $z, self::FRICTION * $size * $friction, self::LINKAGE * $size * $linkage, self::BRAKING * $size);
+        return new ThreeBrushMotor(
+            (2.0 * self::RA * $z) / $size,
+            self::K * $this->scale * $emf,
+            self::THIRD_EMF,
+            self::THIRD_PART,
+            self::BRUSH * $z,
+            self::FRICTION * $size * $friction,
+            self::LINKAGE * $size * $linkage,
+            self::BRAKING * $size,
+        );
     }
 
     /** @return list<Fault> what only this motor can have */
@@ -164,24 +217,171 @@ final readonly class ThreeBrushWiring
         $knock = ['knock' => ['nothing' => 0.5, 'starts' => 0.5]];
 
         return [
-            new Fault('common-brush', 'common-brush', 'motor', 0.1, Severity::only(Adjustment::opened('brush-common')), $knock, comesAndGoes: true, observedPassing: ['knock' => ['nothing' => 0.3, 'starts' => 0.7]], element: 'brush-common'),
-            new Fault('low-brush', 'low-brush', 'motor', 0.09, Severity::only(Adjustment::opened('brush-low')), $knock, element: 'brush-low'),
-            new Fault('high-brush', 'high-brush', 'motor', 0.09, Severity::only(Adjustment::opened('brush-high')), element: 'brush-high'),
-            new Fault('brushes-worn', 'brushes-worn', 'motor', 0.04, Severity::added('brush-common.ohms', [1.2 * $z, 2.5 * $z]), $knock, element: 'brush-common'),
-            new Fault('park-never-opens', 'park-never-opens', 'motor', 0.06, Severity::only(Adjustment::closed('cam-run', 0.01), Adjustment::opened('cam-rest')), element: 'cam-run'),
-            new Fault('park-open', 'park-open', 'motor', 0.08, Severity::only(Adjustment::opened('cam-run')), element: 'cam-run'),
-            new Fault('no-brake', 'no-brake', 'motor', 0.05, Severity::only(Adjustment::opened('cam-rest')), element: 'cam-rest'),
-            new Fault('dragging', 'dragging', 'motor', 0.07, Severity::added('motor.frictionTorque', [0.07, 0.16]), ['arms' => ['free' => 0.4, 'stiff' => 0.55, 'locked' => 0.05]], element: 'motor'),
-            new Fault('dash-low-open', 'dash-contact', 'dash-switch', 0.04, Severity::only(Adjustment::opened('dash-low')), comesAndGoes: true, observedPassing: ['wiggle-dash' => ['steady' => 0.2, 'changes' => 0.8]], words: ['contact' => 'low'], element: 'dash-low'),
-            new Fault('dash-high-open', 'dash-contact', 'dash-switch', 0.04, Severity::only(Adjustment::opened('dash-high')), words: ['contact' => 'high'], element: 'dash-high'),
-            new Fault('dash-park-open', 'dash-contact', 'dash-switch', 0.04, Severity::only(Adjustment::opened('dash-park')), words: ['contact' => 'park'], element: 'dash-park'),
-            new Fault('low-wire-open', 'wire-open', 'wire', 0.03, Severity::only(Adjustment::opened('low-wire')), words: ['wire' => 'low'], element: 'low-wire'),
-            new Fault('high-wire-open', 'wire-open', 'wire', 0.03, Severity::only(Adjustment::opened('high-wire')), words: ['wire' => 'high'], element: 'high-wire'),
-            new Fault('park-wire-open', 'wire-open', 'wire', 0.03, Severity::only(Adjustment::opened('park-wire')), words: ['wire' => 'park'], element: 'park-wire'),
-            new Fault('park-feed-open', 'wire-open', 'wire', 0.03, Severity::only(Adjustment::opened('park-feed')), words: ['wire' => 'park feed'], element: 'park-feed'),
-            new Fault('ground-open', 'ground-open', 'ground-wire', 0.05, Severity::only(Adjustment::opened('ground')), [], comesAndGoes: true, observedPassing: ['wiggle-plug' => ['steady' => 0.3, 'changes' => 0.7]], loose: true, element: 'ground'),
-            new Fault('ground-resistive', 'ground-resistive', 'ground-wire', 0.05, Severity::added('ground.ohms', [0.6 * $z, 1.5 * $z]), ['wiggle-plug' => ['steady' => 0.5, 'changes' => 0.5]], loose: true, element: 'ground'),
-            new Fault('dash-feed-open', 'dash-feed', 'dash-switch', 0.03, Severity::only(Adjustment::opened('dash-feed')), element: 'dash-feed'),
+            new Fault(
+                'common-brush',
+                'common-brush',
+                'motor',
+                0.1,
+                Severity::only(Adjustment::opened('brush-common')),
+                $knock,
+                comesAndGoes: true,
+                observedPassing: ['knock' => ['nothing' => 0.3, 'starts' => 0.7]],
+                element: 'brush-common',
+            ),
+            new Fault(
+                'low-brush',
+                'low-brush',
+                'motor',
+                0.09,
+                Severity::only(Adjustment::opened('brush-low')),
+                $knock,
+                element: 'brush-low',
+            ),
+            new Fault(
+                'high-brush',
+                'high-brush',
+                'motor',
+                0.09,
+                Severity::only(Adjustment::opened('brush-high')),
+                element: 'brush-high',
+            ),
+            new Fault(
+                'brushes-worn',
+                'brushes-worn',
+                'motor',
+                0.04,
+                Severity::added('brush-common.ohms', [1.2 * $z, 2.5 * $z]),
+                $knock,
+                element: 'brush-common',
+            ),
+            new Fault(
+                'park-never-opens',
+                'park-never-opens',
+                'motor',
+                0.06,
+                Severity::only(Adjustment::closed('cam-run', 0.01), Adjustment::opened('cam-rest')),
+                element: 'cam-run',
+            ),
+            new Fault(
+                'park-open',
+                'park-open',
+                'motor',
+                0.08,
+                Severity::only(Adjustment::opened('cam-run')),
+                element: 'cam-run',
+            ),
+            new Fault(
+                'no-brake',
+                'no-brake',
+                'motor',
+                0.05,
+                Severity::only(Adjustment::opened('cam-rest')),
+                element: 'cam-rest',
+            ),
+            new Fault(
+                'dragging',
+                'dragging',
+                'motor',
+                0.07,
+                Severity::added('motor.frictionTorque', [0.07, 0.16]),
+                ['arms' => ['free' => 0.4, 'stiff' => 0.55, 'locked' => 0.05]],
+                element: 'motor',
+            ),
+            new Fault(
+                'dash-low-open',
+                'dash-contact',
+                'dash-switch',
+                0.04,
+                Severity::only(Adjustment::opened('dash-low')),
+                comesAndGoes: true,
+                observedPassing: ['wiggle-dash' => ['steady' => 0.2, 'changes' => 0.8]],
+                words: ['contact' => 'low'],
+                element: 'dash-low',
+            ),
+            new Fault(
+                'dash-high-open',
+                'dash-contact',
+                'dash-switch',
+                0.04,
+                Severity::only(Adjustment::opened('dash-high')),
+                words: ['contact' => 'high'],
+                element: 'dash-high',
+            ),
+            new Fault(
+                'dash-park-open',
+                'dash-contact',
+                'dash-switch',
+                0.04,
+                Severity::only(Adjustment::opened('dash-park')),
+                words: ['contact' => 'park'],
+                element: 'dash-park',
+            ),
+            new Fault(
+                'low-wire-open',
+                'wire-open',
+                'wire',
+                0.03,
+                Severity::only(Adjustment::opened('low-wire')),
+                words: ['wire' => 'low'],
+                element: 'low-wire',
+            ),
+            new Fault(
+                'high-wire-open',
+                'wire-open',
+                'wire',
+                0.03,
+                Severity::only(Adjustment::opened('high-wire')),
+                words: ['wire' => 'high'],
+                element: 'high-wire',
+            ),
+            new Fault(
+                'park-wire-open',
+                'wire-open',
+                'wire',
+                0.03,
+                Severity::only(Adjustment::opened('park-wire')),
+                words: ['wire' => 'park'],
+                element: 'park-wire',
+            ),
+            new Fault(
+                'park-feed-open',
+                'wire-open',
+                'wire',
+                0.03,
+                Severity::only(Adjustment::opened('park-feed')),
+                words: ['wire' => 'park feed'],
+                element: 'park-feed',
+            ),
+            new Fault(
+                'ground-open',
+                'ground-open',
+                'ground-wire',
+                0.05,
+                Severity::only(Adjustment::opened('ground')),
+                [],
+                comesAndGoes: true,
+                observedPassing: ['wiggle-plug' => ['steady' => 0.3, 'changes' => 0.7]],
+                loose: true,
+                element: 'ground',
+            ),
+            new Fault(
+                'ground-resistive',
+                'ground-resistive',
+                'ground-wire',
+                0.05,
+                Severity::added('ground.ohms', [0.6 * $z, 1.5 * $z]),
+                ['wiggle-plug' => ['steady' => 0.5, 'changes' => 0.5]],
+                loose: true,
+                element: 'ground',
+            ),
+            new Fault(
+                'dash-feed-open',
+                'dash-feed',
+                'dash-switch',
+                0.03,
+                Severity::only(Adjustment::opened('dash-feed')),
+                element: 'dash-feed',
+            ),
         ];
     }
 
@@ -189,21 +389,95 @@ final readonly class ThreeBrushWiring
     public function tests(): array
     {
         $tests = [];
-        foreach (['low-pin' => 'low', 'high-pin' => 'high', 'park-pin' => 'park', 'park-feed-pin' => 'park feed', 'ground-pin' => 'ground'] as $pin => $name) {
+        foreach (
+            [
+                'low-pin' => 'low',
+                'high-pin' => 'high',
+                'park-pin' => 'park',
+                'park-feed-pin' => 'park feed',
+                'ground-pin' => 'ground',
+            ]
+            as $pin => $name
+        ) {
             foreach (['off', 'low', 'high'] as $position) {
-                $tests[] = TestList::volts("$pin@$position", 'pin-volts', $position, $pin, '0', ['motor-plug'], ['pin' => $name, 'position' => $position]);
+                $tests[] = TestList::volts(
+                    "$pin@$position",
+                    'pin-volts',
+                    $position,
+                    $pin,
+                    '0',
+                    ['motor-plug'],
+                    ['pin' => $name, 'position' => $position],
+                );
             }
         }
         foreach (['low' => 'L', 'high' => 'H'] as $speed => $brush) {
-            $tests[] = new Test("bench-$speed", 'bench-run', "bench-$speed", Probe::speed('motor'), 3.0, ['motor-plug', 'battery'], ['crush', 'jumper'], ['jumper'], ['speed' => $speed]);
-            $tests[] = new Test("bench-amps-$speed", 'bench-amps', "bench-$speed", Probe::amps('brush-common'), 3.0, ['motor-plug', 'battery'], ['crush', 'jumper'], ['jumper', 'clamp'], ['speed' => $speed]);
-            $tests[] = new Test("ohms-$speed", 'ohms', 'unplugged', Probe::ohms($brush, 'C'), 1.0, ['motor-plug'], ['crush', 'ohms-dead'], ['meter'], ['from' => $speed, 'to' => 'common']);
-            $tests[] = TestList::volts("dash-$speed", 'dash-out', $speed, "$speed-out", '0', ['dash'], ['speed' => $speed]);
+            $tests[] = new Test(
+                "bench-$speed",
+                'bench-run',
+                "bench-$speed",
+                Probe::speed('motor'),
+                3.0,
+                ['motor-plug', 'battery'],
+                ['crush', 'jumper'],
+                ['jumper'],
+                ['speed' => $speed],
+            );
+            $tests[] = new Test(
+                "bench-amps-$speed",
+                'bench-amps',
+                "bench-$speed",
+                Probe::amps('brush-common'),
+                3.0,
+                ['motor-plug', 'battery'],
+                ['crush', 'jumper'],
+                ['jumper', 'clamp'],
+                ['speed' => $speed],
+            );
+            $tests[] = new Test(
+                "ohms-$speed",
+                'ohms',
+                'unplugged',
+                Probe::ohms($brush, 'C'),
+                1.0,
+                ['motor-plug'],
+                ['crush', 'ohms-dead'],
+                ['meter'],
+                ['from' => $speed, 'to' => 'common'],
+            );
+            $tests[] = TestList::volts(
+                "dash-$speed",
+                'dash-out',
+                $speed,
+                "$speed-out",
+                '0',
+                ['dash'],
+                ['speed' => $speed],
+            );
         }
         $tests[] = TestList::volts('dash-park', 'dash-park', 'off', 'park-line', '0', ['dash'], []);
         $tests[] = TestList::volts('dash-feed', 'dash-in', 'low', 'dash', '0', ['dash'], []);
-        $tests[] = new Test('bench-park', 'bench-park', 'bench-park', Probe::speed('motor'), 4.0, ['motor-plug', 'battery'], ['crush', 'jumper'], ['jumper']);
-        $tests[] = new Test('lamp-low', 'lamp', 'lamp-low', Probe::lamp('lamp', 12.6 * $this->scale), 1.5, ['motor-plug'], ['crush'], ['lamp'], trap: Trap::Lamp);
+        $tests[] = new Test(
+            'bench-park',
+            'bench-park',
+            'bench-park',
+            Probe::speed('motor'),
+            4.0,
+            ['motor-plug', 'battery'],
+            ['crush', 'jumper'],
+            ['jumper'],
+        );
+        $tests[] = new Test(
+            'lamp-low',
+            'lamp',
+            'lamp-low',
+            Probe::lamp('lamp', 12.6 * $this->scale),
+            1.5,
+            ['motor-plug'],
+            ['crush'],
+            ['lamp'],
+            trap: Trap::Lamp,
+        );
 
         return $tests;
     }
@@ -212,34 +486,60 @@ final readonly class ThreeBrushWiring
     {
         $bottom = 440.0;
 
-        return new Sheet(530.0, 470.0, [
-            '0' => [40.0, $bottom], 'battery' => [40.0, 60.0], 'fuse-in' => [80.0, 60.0], 'fed' => [140.0, 60.0], 'dash' => [180.0, 110.0],
-            'low-out' => [240.0, 200.0], 'high-out' => [240.0, 110.0], 'park-line' => [240.0, 290.0],
-            'low-pin' => [310.0, 200.0], 'high-pin' => [310.0, 110.0], 'park-pin' => [310.0, 290.0], 'park-feed-pin' => [310.0, 360.0],
-            'L' => [380.0, 200.0], 'H' => [380.0, 110.0], 'l' => [440.0, 200.0], 'h' => [490.0, 110.0], 'c' => [440.0, 320.0], 'C' => [440.0, 370.0], 'ground-pin' => [440.0, 405.0],
-        ], [
-            'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, $bottom]),
-            'feed' => new SheetElement('wire'),
-            'fuse' => new SheetElement('fuse', 'fuse'),
-            'dash-feed' => new SheetElement('wire', '', [[180.0, 60.0]]),
-            'dash-high' => new SheetElement('relay', 'high'),
-            'dash-low' => new SheetElement('relay', 'low', [[180.0, 200.0]], 1),
-            'dash-park' => new SheetElement('relay', 'park', side: 'right'),
-            'low-wire' => new SheetElement('wire'),
-            'high-wire' => new SheetElement('wire'),
-            'park-wire' => new SheetElement('wire'),
-            'park-feed' => new SheetElement('wire', '', [[140.0, 360.0]]),
-            'plug-low' => new SheetElement('plug', 'plug'),
-            'plug-high' => new SheetElement('plug'),
-            'cam-run' => new SheetElement('relay', 'cam', side: 'left'),
-            'cam-rest' => new SheetElement('relay', 'cam at rest', [[380.0, 290.0], [380.0, 370.0]], 1, side: 'right'),
-            'brush-low' => new SheetElement('wire', 'low brush', side: 'above'),
-            'brush-high' => new SheetElement('wire', 'high brush', side: 'above'),
-            'upper' => new SheetElement('wire', '', [[490.0, 320.0]]),
-            'motor' => new SheetElement('motor', 'wiper', side: 'left'),
-            'brush-common' => new SheetElement('wire', 'common', side: 'right'),
-            'plug-common' => new SheetElement('plug'),
-            'ground' => new SheetElement('wire', groundAt: [440.0, $bottom]),
-        ]);
+        return new Sheet(
+            530.0,
+            470.0,
+            [
+                '0' => [40.0, $bottom],
+                'battery' => [40.0, 60.0],
+                'fuse-in' => [80.0, 60.0],
+                'fed' => [140.0, 60.0],
+                'dash' => [180.0, 110.0],
+                'low-out' => [240.0, 200.0],
+                'high-out' => [240.0, 110.0],
+                'park-line' => [240.0, 290.0],
+                'low-pin' => [310.0, 200.0],
+                'high-pin' => [310.0, 110.0],
+                'park-pin' => [310.0, 290.0],
+                'park-feed-pin' => [310.0, 360.0],
+                'L' => [380.0, 200.0],
+                'H' => [380.0, 110.0],
+                'l' => [440.0, 200.0],
+                'h' => [490.0, 110.0],
+                'c' => [440.0, 320.0],
+                'C' => [440.0, 370.0],
+                'ground-pin' => [440.0, 405.0],
+            ],
+            [
+                'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, $bottom]),
+                'feed' => new SheetElement('wire'),
+                'fuse' => new SheetElement('fuse', 'fuse'),
+                'dash-feed' => new SheetElement('wire', '', [[180.0, 60.0]]),
+                'dash-high' => new SheetElement('relay', 'high'),
+                'dash-low' => new SheetElement('relay', 'low', [[180.0, 200.0]], 1),
+                'dash-park' => new SheetElement('relay', 'park', side: 'right'),
+                'low-wire' => new SheetElement('wire'),
+                'high-wire' => new SheetElement('wire'),
+                'park-wire' => new SheetElement('wire'),
+                'park-feed' => new SheetElement('wire', '', [[140.0, 360.0]]),
+                'plug-low' => new SheetElement('plug', 'plug'),
+                'plug-high' => new SheetElement('plug'),
+                'cam-run' => new SheetElement('relay', 'cam', side: 'left'),
+                'cam-rest' => new SheetElement(
+                    'relay',
+                    'cam at rest',
+                    [[380.0, 290.0], [380.0, 370.0]],
+                    1,
+                    side: 'right',
+                ),
+                'brush-low' => new SheetElement('wire', 'low brush', side: 'above'),
+                'brush-high' => new SheetElement('wire', 'high brush', side: 'above'),
+                'upper' => new SheetElement('wire', '', [[490.0, 320.0]]),
+                'motor' => new SheetElement('motor', 'wiper', side: 'left'),
+                'brush-common' => new SheetElement('wire', 'common', side: 'right'),
+                'plug-common' => new SheetElement('plug'),
+                'ground' => new SheetElement('wire', groundAt: [440.0, $bottom]),
+            ],
+        );
     }
 }

@@ -37,7 +37,10 @@ final class WiperFamily implements Family, Repairable
     {
         $scale = ($values['supply'] ?? '12') === '24' ? 2.0 : 1.0;
         $amps = ParameterList::numberIn($values, 'lowAmps');
-        $wiring = ($values['motor'] ?? 'three-brush') === 'compound' ? new CompoundWiring($scale, $amps) : new ThreeBrushWiring($scale, $amps);
+        $wiring =
+            ($values['motor'] ?? 'three-brush') === 'compound'
+                ? new CompoundWiring($scale, $amps)
+                : new ThreeBrushWiring($scale, $amps);
         $faults = new FaultList($wiring->faults(), $wiring->loadParameter());
         $netlist = $wiring->netlist();
         ksort($values);
@@ -65,11 +68,11 @@ final class WiperFamily implements Family, Repairable
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     public function repairSheet(): RepairSheet
     {
-        return RepairSheet::fromFile(__DIR__.'/repair.en.json');
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
     }
 }

@@ -32,9 +32,7 @@ final readonly class Wiring
     public const SETTINGS = [5 => [2.2e3, 5.1e3, 10e3, 20e3, 39e3], 3 => [2.2e3, 10e3, 39e3]];
     private const MIDDLE_OHMS = 10e3;
 
-    public function __construct(public int $settings, private ?float $inputOhms)
-    {
-    }
+    public function __construct(public int $settings, private ?float $inputOhms) {}
 
     private function inputOhms(): float
     {
@@ -43,7 +41,12 @@ final readonly class Wiring
 
     public function netlist(): Netlist
     {
-        $r = static fn (string $id, string $from, string $to, float $ohms): Element => Element::resistor($id, $from, $to, $ohms);
+        $r = static fn(string $id, string $from, string $to, float $ohms): Element => Element::resistor(
+            $id,
+            $from,
+            $to,
+            $ohms,
+        );
 
         return new Netlist([
             Element::source('battery', 'battery', '0', 12.6, 0.02),
@@ -63,7 +66,28 @@ final readonly class Wiring
             Element::source('bench-supply', 'bench', '0', 0.0, 0.5),
             $r('bench-lead', 'bench', 'speed-in', self::OPEN),
             $r('bench-high', 'bench', 'high-in', self::OPEN),
-            Element::controlInput('speed-input', 'speed-in', 'module-ground', $this->inputOhms(), new Control('stage.duty', [[0.1, 0.0], [0.14, 0.14], [0.22, 0.2], [0.34, 0.26], [0.5, 0.34], [0.66, 0.42], [0.82, 0.52], [0.9, 0.58], [0.93, 1.0]], reference: ['supply', 'module-ground'], worksFrom: 5.0)),
+            Element::controlInput(
+                'speed-input',
+                'speed-in',
+                'module-ground',
+                $this->inputOhms(),
+                new Control(
+                    'stage.duty',
+                    [
+                        [0.1, 0.0],
+                        [0.14, 0.14],
+                        [0.22, 0.2],
+                        [0.34, 0.26],
+                        [0.5, 0.34],
+                        [0.66, 0.42],
+                        [0.82, 0.52],
+                        [0.9, 0.58],
+                        [0.93, 1.0],
+                    ],
+                    reference: ['supply', 'module-ground'],
+                    worksFrom: 5.0,
+                ),
+            ),
             Element::coil('high-input', 'high-in', 'module-ground', 6e3, 8.0, 5.0),
             $r('module-feed', 'fed', 'supply', 0.03),
             Element::moduleInput('module', 'supply', 'module-ground'),
@@ -82,7 +106,16 @@ final readonly class Wiring
 
     private function motor(float $size, float $emf, float $friction): ThreeBrushMotor
     {
-        return new ThreeBrushMotor(0.7 / $size, 0.05 * $emf, 0.7, 1 / 3, 0.03, 0.05 * $size * $friction, 4e-7 * $size, 2e-4 * $size);
+        return new ThreeBrushMotor(
+            0.7 / $size,
+            0.05 * $emf,
+            0.7,
+            1 / 3,
+            0.03,
+            0.05 * $size * $friction,
+            4e-7 * $size,
+            2e-4 * $size,
+        );
     }
 
     /** @return array<string, float> stalk resistance over its middle one, by setting */
@@ -90,7 +123,7 @@ final readonly class Wiring
     {
         $shares = [];
         foreach (self::SETTINGS[$this->settings] ?? self::SETTINGS[5] as $n => $ohms) {
-            $shares['int-'.($n + 1)] = $ohms / self::MIDDLE_OHMS;
+            $shares['int-' . ($n + 1)] = $ohms / self::MIDDLE_OHMS;
         }
 
         return $shares;
@@ -99,10 +132,13 @@ final readonly class Wiring
     /** @return list<Position> */
     public function positions(): array
     {
-        $on = static fn (string $element): Adjustment => Adjustment::set("$element.ohms", 0.05);
+        $on = static fn(string $element): Adjustment => Adjustment::set("$element.ohms", 0.05);
         $positions = [new Position('off', 'off', PositionKind::Stands, [])];
         foreach (array_reverse($this->shares(), true) as $key => $share) {
-            $positions[] = new Position($key, 'interval '.substr($key, 4), PositionKind::Runs, [$on('interval-contact'), Adjustment::scale('setting.ohms', $share)]);
+            $positions[] = new Position($key, 'interval ' . substr($key, 4), PositionKind::Runs, [
+                $on('interval-contact'),
+                Adjustment::scale('setting.ohms', $share),
+            ]);
         }
 
         return [
@@ -121,19 +157,61 @@ final readonly class Wiring
             $setUps[] = new SetUp($p->key, $p->key);
             if ($p->key === 'low' || str_starts_with($p->key, 'int-')) {
                 $setUps[] = new SetUp("unloaded-$p->key", $p->key, $unplugged, 'unloaded');
-                $setUps[] = new SetUp("loaded-$p->key", $p->key, [...$unplugged, Adjustment::set('known-load.ohms', $this->inputOhms())], 'loaded');
-                $setUps[] = new SetUp("stalk-out-$p->key", $p->key, [Adjustment::opened('stalk-feed'), Adjustment::opened('speed-wire')], 'stalk-out');
+                $setUps[] = new SetUp(
+                    "loaded-$p->key",
+                    $p->key,
+                    [...$unplugged, Adjustment::set('known-load.ohms', $this->inputOhms())],
+                    'loaded',
+                );
+                $setUps[] = new SetUp(
+                    "stalk-out-$p->key",
+                    $p->key,
+                    [Adjustment::opened('stalk-feed'), Adjustment::opened('speed-wire')],
+                    'stalk-out',
+                );
             }
         }
         foreach (['half' => 6.3, 'full' => 12.6] as $name => $volts) {
-            $setUps[] = new SetUp("alone-$name", 'off', [...$unplugged, Adjustment::set('bench-supply.volts', $volts), Adjustment::set('bench-lead.ohms', 0.1)], "alone-$name", PositionKind::Runs);
+            $setUps[] = new SetUp(
+                "alone-$name",
+                'off',
+                [...$unplugged, Adjustment::set('bench-supply.volts', $volts), Adjustment::set('bench-lead.ohms', 0.1)],
+                "alone-$name",
+                PositionKind::Runs,
+            );
         }
-        $setUps[] = new SetUp('alone-high', 'off', [...$unplugged, Adjustment::set('bench-supply.volts', 12.6), Adjustment::set('bench-lead.ohms', 0.1), Adjustment::set('bench-high.ohms', 0.1)], 'alone-high', PositionKind::Runs);
+        $setUps[] = new SetUp(
+            'alone-high',
+            'off',
+            [
+                ...$unplugged,
+                Adjustment::set('bench-supply.volts', 12.6),
+                Adjustment::set('bench-lead.ohms', 0.1),
+                Adjustment::set('bench-high.ohms', 0.1),
+            ],
+            'alone-high',
+            PositionKind::Runs,
+        );
         foreach (['low', 'high'] as $speed) {
-            $setUps[] = new SetUp("direct-$speed", 'off', [Adjustment::opened('low-joint'), Adjustment::opened('high-joint'), Adjustment::set("direct-$speed.ohms", 0.03)], 'direct', PositionKind::Runs);
+            $setUps[] = new SetUp(
+                "direct-$speed",
+                'off',
+                [
+                    Adjustment::opened('low-joint'),
+                    Adjustment::opened('high-joint'),
+                    Adjustment::set("direct-$speed.ohms", 0.03),
+                ],
+                'direct',
+                PositionKind::Runs,
+            );
         }
         $setUps[] = new SetUp('wire-out', 'off', [...$unplugged, Adjustment::opened('setting')], 'wire-out');
-        $setUps[] = new SetUp('module-out', 'off', [...$unplugged, Adjustment::opened('module-feed'), Adjustment::opened('ground')], 'module-out');
+        $setUps[] = new SetUp(
+            'module-out',
+            'off',
+            [...$unplugged, Adjustment::opened('module-feed'), Adjustment::opened('ground')],
+            'module-out',
+        );
 
         return $setUps;
     }

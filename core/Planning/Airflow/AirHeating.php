@@ -14,9 +14,7 @@ final class AirHeating
     /** ρ·cp of air at sea level in J/m³K: 1.08 BTU/h for each CFM and °F. */
     public const HEAT_CAPACITY = 1207.3;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * Density of room air at an altitude over that at sea level: the pressure of the standard atmosphere (ISO 2533).

@@ -34,8 +34,7 @@ final readonly class AirflowInput
         public ?float $cooling,
         public Assignment $now,
         public Assignment $wanted,
-    ) {
-    }
+    ) {}
 
     /**
      * @param array<string, mixed> $values
@@ -45,8 +44,8 @@ final readonly class AirflowInput
     public static function read(array $values): self
     {
         $units = Units::from(\is_string($values['units'] ?? null) ? $values['units'] : 'metric');
-        $of = static fn (string $key): float => ParameterList::numberIn($values, "$key-$units->value") ?? 0.0;
-        $text = static fn (string $key): string => \is_string($values[$key] ?? null) ? trim($values[$key]) : '';
+        $of = static fn(string $key): float => ParameterList::numberIn($values, "$key-$units->value") ?? 0.0;
+        $text = static fn(string $key): string => \is_string($values[$key] ?? null) ? trim($values[$key]) : '';
         try {
             $curves = BlowerTable::read($text("table-$units->value"), $units);
         } catch (UnreadableNumber $error) {
@@ -55,13 +54,17 @@ final readonly class AirflowInput
         $taps = array_column($curves, 'tap');
         $problems = [];
         foreach (['measuredOn', 'heatNow', 'coolNow', 'fanNow', 'heatWanted', 'coolWanted'] as $key) {
-            if (!\in_array($text($key), $taps, true) && ($text($key) !== '' || $key === 'measuredOn' || $key === 'heatNow')) {
-                $problems[$key] = 'Name a column of the table: '.implode(', ', $taps).'.';
+            if (
+                !\in_array($text($key), $taps, true) &&
+                ($text($key) !== '' || $key === 'measuredOn' || $key === 'heatNow')
+            ) {
+                $problems[$key] = 'Name a column of the table: ' . implode(', ', $taps) . '.';
             }
         }
         $static = ($of('supplyStatic') + abs($of('returnStatic'))) * $units->pascals();
         if ($static <= 0.0) {
-            $problems["supplyStatic-$units->value"] = 'Give the static pressure in the supply, measured against the room.';
+            $problems["supplyStatic-$units->value"] =
+                'Give the static pressure in the supply, measured against the room.';
         }
         if ($of('riseFrom') >= $of('riseTo')) {
             $problems["riseTo-$units->value"] = 'The range has to end above its beginning.';
@@ -69,8 +72,17 @@ final readonly class AirflowInput
         if ($problems !== []) {
             throw new ParameterError($problems);
         }
-        $share = static fn (string $key): float => (ParameterList::numberIn($values, $key) ?? 0.0) / 100.0;
-        $calls = static fn (string $when): Assignment => new Assignment(array_filter(['heat' => $text("heat$when"), 'cool' => $text("cool$when"), 'fan' => $when === 'Now' ? $text('fanNow') : ''], static fn (string $tap): bool => $tap !== ''));
+        $share = static fn(string $key): float => (ParameterList::numberIn($values, $key) ?? 0.0) / 100.0;
+        $calls = static fn(string $when): Assignment => new Assignment(
+            array_filter(
+                [
+                    'heat' => $text("heat$when"),
+                    'cool' => $text("cool$when"),
+                    'fan' => $when === 'Now' ? $text('fanNow') : '',
+                ],
+                static fn(string $tap): bool => $tap !== '',
+            ),
+        );
         $cooling = $of('cooling') * ($units === Units::Us ? 3517.0 : 1000.0);
 
         return new self(

@@ -18,8 +18,10 @@ use Ispira\Core\Planning\Planner;
 final class AirflowPlanner implements Planner
 {
     private const TABLES = [
-        'metric' => "static; high; medium-high; medium-low; low\n0; 2550; 2240; 1950; 1620\n50; 2450; 2170; 1900; 1580\n100; 2320; 2080; 1830; 1530\n150; 2160; 1950; 1730; 1450\n200; 1960; 1790; 1590; 1320\n250; 1690; 1560; 1390; 1130",
-        'us' => "static; high; medium-high; medium-low; low\n0.0; 1500; 1320; 1150; 955\n0.2; 1440; 1280; 1120; 930\n0.4; 1365; 1225; 1075; 900\n0.6; 1270; 1150; 1020; 855\n0.8; 1155; 1055; 935; 775\n1.0; 995; 920; 820; 665",
+        'metric' =>
+            "static; high; medium-high; medium-low; low\n0; 2550; 2240; 1950; 1620\n50; 2450; 2170; 1900; 1580\n100; 2320; 2080; 1830; 1530\n150; 2160; 1950; 1730; 1450\n200; 1960; 1790; 1590; 1320\n250; 1690; 1560; 1390; 1130",
+        'us' =>
+            "static; high; medium-high; medium-low; low\n0.0; 1500; 1320; 1150; 955\n0.2; 1440; 1280; 1120; 930\n0.4; 1365; 1225; 1075; 900\n0.6; 1270; 1150; 1020; 855\n0.8; 1155; 1055; 935; 775\n1.0; 995; 920; 820; 665",
     ];
 
     /** Metric and US unit, least, most and default of each figure. */
@@ -50,7 +52,10 @@ final class AirflowPlanner implements Planner
             $parameters[] = Parameter::text("table-$units", self::TABLES[$units])->onlyWith('units', $units);
             foreach (self::FIGURES as $key => $figures) {
                 [$unit, $least, $most, $default] = $figures[$system];
-                $parameters[] = Parameter::figure("$key-$units", $unit, $least, $most, $default)->onlyWith('units', $units);
+                $parameters[] = Parameter::figure("$key-$units", $unit, $least, $most, $default)->onlyWith(
+                    'units',
+                    $units,
+                );
             }
         }
 
@@ -69,7 +74,7 @@ final class AirflowPlanner implements Planner
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     public function plan(array $values): Plan
@@ -89,9 +94,23 @@ final class AirflowPlanner implements Planner
             findings: $words->findings($proposed),
             steps: $chosen === null ? [] : $words->steps($chosen),
             figures: [
-                new Figure($this->texts()->get('figures.total'), $input->units->pressure($input->static), $input->static <= $input->ratedStatic ? 'fine' : 'refused', $this->texts()->get('figures.rated', ['rated' => $input->units->pressure($input->ratedStatic)])),
-                new Figure($this->texts()->get('figures.flow'), $input->units->flow((float) $this->measuredFlow($input))),
-                new Figure($this->texts()->get('figures.output'), number_format($input->watts / 1000.0, 1).' kW · '.number_format($input->watts / Units::Us->watts()).' BTU/h'),
+                new Figure(
+                    $this->texts()->get('figures.total'),
+                    $input->units->pressure($input->static),
+                    $input->static <= $input->ratedStatic ? 'fine' : 'refused',
+                    $this->texts()->get('figures.rated', ['rated' => $input->units->pressure($input->ratedStatic)]),
+                ),
+                new Figure(
+                    $this->texts()->get('figures.flow'),
+                    $input->units->flow((float) $this->measuredFlow($input)),
+                ),
+                new Figure(
+                    $this->texts()->get('figures.output'),
+                    number_format($input->watts / 1000.0, 1) .
+                        ' kW · ' .
+                        number_format($input->watts / Units::Us->watts()) .
+                        ' BTU/h',
+                ),
                 new Figure($this->texts()->get('figures.density'), number_format($input->density, 3)),
             ],
             tables: [$words->table($chosen)],
@@ -115,11 +134,16 @@ final class AirflowPlanner implements Planner
     {
         $flow = $this->measuredFlow($input);
         if ($flow === null) {
-            throw new ParameterError(["supplyStatic-{$input->units->value}" => $this->texts()->get('problems.no-crossing', ['static' => $input->units->pressure($input->static), 'tap' => $input->measuredOn])]);
+            throw new ParameterError([
+                "supplyStatic-{$input->units->value}" => $this->texts()->get('problems.no-crossing', [
+                    'static' => $input->units->pressure($input->static),
+                    'tap' => $input->measuredOn,
+                ]),
+            ]);
         }
 
-        return SystemCurve::through($input->static, $flow)->withFilter($input->newFilter - $input->oldFilter, $flow)
-            ?? throw new ParameterError(["oldFilter-{$input->units->value}" => $this->texts()->get('problems.filter')]);
+        return SystemCurve::through($input->static, $flow)->withFilter($input->newFilter - $input->oldFilter, $flow) ??
+            throw new ParameterError(["oldFilter-{$input->units->value}" => $this->texts()->get('problems.filter')]);
     }
 
     /**
@@ -132,14 +156,25 @@ final class AirflowPlanner implements Planner
         $refusals = [];
         $joined = $wanted->joined();
         if ($joined !== null) {
-            $refusals[] = $this->texts()->get('refusals.joined', ['first' => $joined[0], 'second' => $joined[1], 'tap' => $joined[2]]);
+            $refusals[] = $this->texts()->get('refusals.joined', [
+                'first' => $joined[0],
+                'second' => $joined[1],
+                'tap' => $joined[2],
+            ]);
         }
         $heat = $input->wanted->taps['heat'] ?? null;
         $now = $input->now->taps['heat'] ?? null;
         $order = array_column($results, null, 'tap');
         if ($heat !== null && !$order[$heat]->isInside($input->range)) {
             $slower = $now !== null && ($order[$heat]->flow ?? 0.0) < ($order[$now]->flow ?? 0.0);
-            $refusals[] = $this->texts()->get($slower ? 'refusals.slower' : 'refusals.outside', ['tap' => $heat, 'rise' => $order[$heat]->rise === null ? $this->texts()->get('words.no-crossing') : $input->units->rise($order[$heat]->rise), 'range' => $words->range()]);
+            $refusals[] = $this->texts()->get($slower ? 'refusals.slower' : 'refusals.outside', [
+                'tap' => $heat,
+                'rise' =>
+                    $order[$heat]->rise === null
+                        ? $this->texts()->get('words.no-crossing')
+                        : $input->units->rise($order[$heat]->rise),
+                'range' => $words->range(),
+            ]);
         }
 
         return $refusals;

@@ -16,33 +16,73 @@ final readonly class AirflowWords
     private const CURVE_POINTS = 24;
 
     /** @param list<TapResult> $results */
-    public function __construct(private Texts $texts, private AirflowInput $input, private array $results, private SystemCurve $system)
-    {
-    }
+    public function __construct(
+        private Texts $texts,
+        private AirflowInput $input,
+        private array $results,
+        private SystemCurve $system,
+    ) {}
 
     public function range(): string
     {
-        return $this->input->units->rise($this->input->range[0]).' to '.$this->input->units->rise($this->input->range[1]);
+        return $this->input->units->rise($this->input->range[0]) .
+            ' to ' .
+            $this->input->units->rise($this->input->range[1]);
     }
 
     /** @return list<string> */
     public function findings(?Assignment $proposed): array
     {
-        $findings = [$proposed === null
-            ? $this->texts->get('findings.none', ['range' => $this->range()])
-            : $this->texts->get('findings.proposed', ['assignment' => implode(', ', array_map(static fn (string $call, string $tap): string => "$call on $tap", array_keys($proposed->taps), $proposed->taps)), 'range' => $this->range()])];
+        $findings = [
+            $proposed === null
+                ? $this->texts->get('findings.none', ['range' => $this->range()])
+                : $this->texts->get('findings.proposed', [
+                    'assignment' => implode(
+                        ', ',
+                        array_map(
+                            static fn(string $call, string $tap): string => "$call on $tap",
+                            array_keys($proposed->taps),
+                            $proposed->taps,
+                        ),
+                    ),
+                    'range' => $this->range(),
+                ]),
+        ];
         foreach ($this->results as $result) {
             if ($result->tap === ($this->input->now->taps['heat'] ?? '')) {
-                $findings[] = $this->texts->get($result->rise === null ? 'findings.heat-now-unknown' : ($result->isInside($this->input->range) ? 'findings.heat-now-inside' : 'findings.heat-now-outside'), ['tap' => $result->tap, 'rise' => $this->input->units->rise((float) $result->rise), 'range' => $this->range()]);
+                $findings[] = $this->texts->get(
+                    $result->rise === null
+                        ? 'findings.heat-now-unknown'
+                        : ($result->isInside($this->input->range)
+                            ? 'findings.heat-now-inside'
+                            : 'findings.heat-now-outside'),
+                    [
+                        'tap' => $result->tap,
+                        'rise' => $this->input->units->rise((float) $result->rise),
+                        'range' => $this->range(),
+                    ],
+                );
             }
             if ($result->pressure !== null && $result->pressure > $this->input->ratedStatic) {
-                $findings[] = $this->texts->get('findings.static', ['tap' => $result->tap, 'static' => $this->input->units->pressure($result->pressure), 'rated' => $this->input->units->pressure($this->input->ratedStatic)]);
+                $findings[] = $this->texts->get('findings.static', [
+                    'tap' => $result->tap,
+                    'static' => $this->input->units->pressure($result->pressure),
+                    'rated' => $this->input->units->pressure($this->input->ratedStatic),
+                ]);
             }
         }
         $cool = $proposed->taps['cool'] ?? null;
         foreach ($this->results as $result) {
-            if ($this->input->cooling !== null && $result->tap === $cool && $result->flow !== null && $result->flow < $this->input->cooling * Assignment::COOLING_LEAST) {
-                $findings[] = $this->texts->get('findings.ice', ['tap' => $result->tap, 'perTon' => $this->perTon($result->flow)]);
+            if (
+                $this->input->cooling !== null &&
+                $result->tap === $cool &&
+                $result->flow !== null &&
+                $result->flow < $this->input->cooling * Assignment::COOLING_LEAST
+            ) {
+                $findings[] = $this->texts->get('findings.ice', [
+                    'tap' => $result->tap,
+                    'perTon' => $this->perTon($result->flow),
+                ]);
             }
         }
 
@@ -64,12 +104,25 @@ final readonly class AirflowWords
         foreach ($moves as [$call, $from, $to]) {
             $steps[] = $this->texts->get('steps.move', ['call' => $call, 'from' => $from, 'to' => $to]);
         }
-        $parked = array_values(array_diff(array_column($this->results, 'tap'), array_values($chosen->taps + array_diff_key($this->input->now->taps, $chosen->taps))));
+        $parked = array_values(
+            array_diff(
+                array_column($this->results, 'tap'),
+                array_values($chosen->taps + array_diff_key($this->input->now->taps, $chosen->taps)),
+            ),
+        );
         if ($parked !== []) {
             $steps[] = $this->texts->get('steps.park', ['taps' => implode(', ', $parked)]);
         }
-        $steps[] = $this->texts->get('steps.prove', ['range' => $this->range(), 'rated' => $this->input->units->pressure($this->input->ratedStatic)]);
-        $steps[] = $this->texts->get('steps.back', ['moves' => implode('; ', array_map(static fn (array $move): string => "$move[0] from $move[2] to $move[1]", $moves))]);
+        $steps[] = $this->texts->get('steps.prove', [
+            'range' => $this->range(),
+            'rated' => $this->input->units->pressure($this->input->ratedStatic),
+        ]);
+        $steps[] = $this->texts->get('steps.back', [
+            'moves' => implode(
+                '; ',
+                array_map(static fn(array $move): string => "$move[0] from $move[2] to $move[1]", $moves),
+            ),
+        ]);
 
         return $steps;
     }
@@ -84,19 +137,45 @@ final readonly class AirflowWords
                 $marked[] = $number;
             }
             $no = $this->texts->get('words.no-crossing');
-            $rows[] = $result->flow === null ? [$result->tap, $no, '', '', '', '', '', (string) $call] : [
-                $result->tap,
-                number_format($result->flow * 3600.0).' m³/h · '.number_format($result->flow / Units::Us->cubicMetresPerSecond()).' CFM',
-                $units->pressure((float) $result->pressure),
-                $units->rise((float) $result->rise),
-                $this->texts->get($result->isInside($this->input->range) ? 'words.inside' : ((float) $result->rise > $this->input->range[1] ? 'words.above' : 'words.below')),
-                $this->perTon($result->flow),
-                $this->power($result->flow),
-                (string) $call,
-            ];
+            $rows[] =
+                $result->flow === null
+                    ? [$result->tap, $no, '', '', '', '', '', (string) $call]
+                    : [
+                        $result->tap,
+                        number_format($result->flow * 3600.0) .
+                        ' m³/h · ' .
+                        number_format($result->flow / Units::Us->cubicMetresPerSecond()) .
+                        ' CFM',
+                        $units->pressure((float) $result->pressure),
+                        $units->rise((float) $result->rise),
+                        $this->texts->get(
+                            $result->isInside($this->input->range)
+                                ? 'words.inside'
+                                : ((float) $result->rise > $this->input->range[1]
+                                    ? 'words.above'
+                                    : 'words.below'),
+                        ),
+                        $this->perTon($result->flow),
+                        $this->power($result->flow),
+                        (string) $call,
+                    ];
         }
 
-        return new PlanTable($this->texts->get('table.title'), array_map(fn (string $column): string => $this->texts->get("table.$column"), ['tap', 'flow', 'static', 'rise', 'range', 'perTon', 'power', 'call']), $rows, $marked);
+        return new PlanTable(
+            $this->texts->get('table.title'),
+            array_map(fn(string $column): string => $this->texts->get("table.$column"), [
+                'tap',
+                'flow',
+                'static',
+                'rise',
+                'range',
+                'perTon',
+                'power',
+                'call',
+            ]),
+            $rows,
+            $marked,
+        );
     }
 
     /** Shaft power in this system over that on the heat tap as it stands: speed follows airflow, power its cube. */
@@ -104,7 +183,10 @@ final readonly class AirflowWords
     {
         foreach ($this->results as $result) {
             if ($result->tap === ($this->input->now->taps['heat'] ?? '') && $result->flow !== null) {
-                return number_format(100.0 * FanLaws::atSpeed($result->flow, (float) $result->pressure, 1.0, $flow / $result->flow)['power']).' %';
+                return number_format(
+                    100.0 *
+                        FanLaws::atSpeed($result->flow, (float) $result->pressure, 1.0, $flow / $result->flow)['power'],
+                ) . ' %';
             }
         }
 
@@ -113,24 +195,36 @@ final readonly class AirflowWords
 
     private function perTon(float $flow): string
     {
-        return $this->input->cooling === null ? '' : number_format($flow / Units::Us->cubicMetresPerSecond() / ($this->input->cooling / 3517.0)).' CFM/t';
+        return $this->input->cooling === null
+            ? ''
+            : number_format($flow / Units::Us->cubicMetresPerSecond() / ($this->input->cooling / 3517.0)) . ' CFM/t';
     }
 
     public function chart(): Chart
     {
         $units = $this->input->units;
-        $x = static fn (float $flow): float => round($flow / $units->cubicMetresPerSecond(), 1);
-        $y = static fn (float $pressure): float => round($pressure / $units->pascals(), 3);
+        $x = static fn(float $flow): float => round($flow / $units->cubicMetresPerSecond(), 1);
+        $y = static fn(float $pressure): float => round($pressure / $units->pascals(), 3);
         $curves = $marks = [];
         $most = 0.0;
         foreach ($this->input->curves as $curve) {
-            $curves[] = ['label' => $curve->tap, 'points' => array_map(static fn (array $point): array => [$x($point[1]), $y($point[0])], $curve->points), 'style' => 'plain'];
+            $curves[] = [
+                'label' => $curve->tap,
+                'points' => array_map(static fn(array $point): array => [$x($point[1]), $y($point[0])], $curve->points),
+                'style' => 'plain',
+            ];
             $most = max($most, $curve->points[0][1]);
         }
-        $highest = max(0.0, ...array_map(static fn (TapCurve $curve): float => $curve->points[\count($curve->points) - 1][0], $this->input->curves));
+        $highest = max(
+            0.0,
+            ...array_map(
+                static fn(TapCurve $curve): float => $curve->points[\count($curve->points) - 1][0],
+                $this->input->curves,
+            ),
+        );
         $system = [];
         for ($step = 0; $step <= self::CURVE_POINTS; ++$step) {
-            $flow = $most * $step / self::CURVE_POINTS;
+            $flow = ($most * $step) / self::CURVE_POINTS;
             if ($this->system->pressureAt($flow) <= 1.1 * $highest) {
                 $system[] = [$x($flow), $y($this->system->pressureAt($flow))];
             }
@@ -138,10 +232,21 @@ final readonly class AirflowWords
         $curves[] = ['label' => $this->texts->get('chart.system'), 'points' => $system, 'style' => 'heavy'];
         foreach ($this->results as $result) {
             if ($result->flow !== null) {
-                $marks[] = ['x' => $x($result->flow), 'y' => $y((float) $result->pressure), 'label' => $units->rise((float) $result->rise)];
+                $marks[] = [
+                    'x' => $x($result->flow),
+                    'y' => $y((float) $result->pressure),
+                    'label' => $units->rise((float) $result->rise),
+                ];
             }
         }
 
-        return new Chart($this->texts->get('chart.title'), $this->texts->get('chart.flow', ['unit' => $units->flowUnit()]), $this->texts->get('chart.static', ['unit' => $units === Units::Us ? 'in w.c.' : 'Pa']), $curves, $marks, levels: [['y' => $y($this->input->ratedStatic), 'label' => $this->texts->get('chart.rated')]]);
+        return new Chart(
+            $this->texts->get('chart.title'),
+            $this->texts->get('chart.flow', ['unit' => $units->flowUnit()]),
+            $this->texts->get('chart.static', ['unit' => $units === Units::Us ? 'in w.c.' : 'Pa']),
+            $curves,
+            $marks,
+            levels: [['y' => $y($this->input->ratedStatic), 'label' => $this->texts->get('chart.rated')]],
+        );
     }
 }

@@ -14,9 +14,7 @@ use Ispira\Core\Measurement\UnreadableNumber;
  */
 final class BlowerTable
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @return list<TapCurve> in the order of the columns
@@ -25,9 +23,16 @@ final class BlowerTable
      */
     public static function read(string $text, Units $units): array
     {
-        $lines = array_values(array_filter(array_map(trim(...), preg_split('/\R/', $text) ?: []), static fn (string $line): bool => $line !== ''));
+        $lines = array_values(
+            array_filter(
+                array_map(trim(...), preg_split('/\R/', $text) ?: []),
+                static fn(string $line): bool => $line !== '',
+            ),
+        );
         if (\count($lines) < 3) {
-            throw new UnreadableNumber('Give a first line such as "static; high; low" and at least two lines of figures.');
+            throw new UnreadableNumber(
+                'Give a first line such as "static; high; low" and at least two lines of figures.',
+            );
         }
         $names = \array_slice(self::cells($lines[0]), 1);
         if ($names === [] || \count($names) !== \count(array_unique($names))) {
@@ -37,9 +42,11 @@ final class BlowerTable
         $last = null;
         foreach (\array_slice($lines, 1) as $number => $line) {
             $cells = self::cells($line);
-            $where = 'Line '.($number + 2);
+            $where = 'Line ' . ($number + 2);
             if (\count($cells) !== \count($names) + 1) {
-                throw new UnreadableNumber("$where has ".\count($cells).' columns, the first line '.(\count($names) + 1).'.');
+                throw new UnreadableNumber(
+                    "$where has " . \count($cells) . ' columns, the first line ' . (\count($names) + 1) . '.',
+                );
             }
             $pressure = self::number($cells[0], $where) * $units->pascals();
             if ($last !== null && $pressure <= $last) {
@@ -53,8 +60,10 @@ final class BlowerTable
                 }
                 $flow = self::number($cell, $where) * $units->cubicMetresPerSecond();
                 $before = $points[$name][\count($points[$name]) - 1] ?? null;
-                if ($flow <= 0.0 || $before !== null && $flow > $before[1]) {
-                    throw new UnreadableNumber("$where, $name: airflow has to be above zero and cannot rise with the static pressure.");
+                if ($flow <= 0.0 || ($before !== null && $flow > $before[1])) {
+                    throw new UnreadableNumber(
+                        "$where, $name: airflow has to be above zero and cannot rise with the static pressure.",
+                    );
                 }
                 $points[$name][] = [$pressure, $flow];
             }
@@ -73,7 +82,10 @@ final class BlowerTable
     /** @return list<string> */
     private static function cells(string $line): array
     {
-        return str_contains($line, ';') ? array_map(trim(...), explode(';', $line)) : (preg_split('/\s+/', $line) ?: []);
+        return str_contains($line, ';')
+            ? array_map(trim(...), explode(';', $line))
+            : (preg_split('/\s+/', $line) ?:
+                []);
     }
 
     private static function number(string $cell, string $where): float

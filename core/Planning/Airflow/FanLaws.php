@@ -9,9 +9,7 @@ namespace Ispira\Core\Planning\Airflow;
  */
 final class FanLaws
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @param float $ratio new speed over old, above zero

@@ -10,9 +10,7 @@ namespace Ispira\Core\Planning\Airflow;
 final readonly class SystemCurve
 {
     /** @param float $k in Pa·s²/m⁶, above zero */
-    private function __construct(public float $k)
-    {
-    }
+    private function __construct(public float $k) {}
 
     /**
      * From an operating point.

@@ -10,9 +10,7 @@ namespace Ispira\Core\Planning\Airflow;
 final readonly class TapCurve
 {
     /** @param non-empty-list<array{0: float, 1: float}> $points static pressure in Pa and airflow in m³/s, by rising pressure and falling airflow */
-    public function __construct(public string $tap, public array $points)
-    {
-    }
+    public function __construct(public string $tap, public array $points) {}
 
     /** Airflow at a static pressure; null outside the table. */
     public function flowAt(float $pressure): ?float
@@ -24,7 +22,7 @@ final readonly class TapCurve
                     return $pressure < $point[0] ? null : $point[1];
                 }
 
-                return $before[1] + ($point[1] - $before[1]) * ($pressure - $before[0]) / ($point[0] - $before[0]);
+                return $before[1] + (($point[1] - $before[1]) * ($pressure - $before[0])) / ($point[0] - $before[0]);
             }
             $before = $point;
         }
@@ -51,7 +49,8 @@ final readonly class TapCurve
             $slope = ($next[1] - $flow) / ($next[0] - $pressure);
             // Q = flow + slope·(k·Q² − pressure), with a slope that is not above zero.
             $constant = $flow - $slope * $pressure;
-            $crossed = $slope === 0.0 ? $constant : 2.0 * $constant / (1.0 + sqrt(1.0 - 4.0 * $slope * $k * $constant));
+            $crossed =
+                $slope === 0.0 ? $constant : (2.0 * $constant) / (1.0 + sqrt(1.0 - 4.0 * $slope * $k * $constant));
             $at = $k * $crossed ** 2;
             if ($at >= $pressure - 1e-9 && $at <= $next[0] + 1e-9) {
                 return ['flow' => $crossed, 'pressure' => $at];

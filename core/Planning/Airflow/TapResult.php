@@ -14,9 +14,12 @@ final readonly class TapResult
      * @param float|null $pressure Pa
      * @param float|null $rise     K
      */
-    public function __construct(public string $tap, public ?float $flow, public ?float $pressure, public ?float $rise)
-    {
-    }
+    public function __construct(
+        public string $tap,
+        public ?float $flow,
+        public ?float $pressure,
+        public ?float $rise,
+    ) {}
 
     /**
      * @param list<TapCurve> $curves
@@ -28,7 +31,12 @@ final readonly class TapResult
         return array_map(static function (TapCurve $curve) use ($system, $watts, $density): self {
             $point = $curve->crossing($system->k);
 
-            return new self($curve->tap, $point['flow'] ?? null, $point['pressure'] ?? null, $point === null ? null : AirHeating::rise($watts, $point['flow'], $density));
+            return new self(
+                $curve->tap,
+                $point['flow'] ?? null,
+                $point['pressure'] ?? null,
+                $point === null ? null : AirHeating::rise($watts, $point['flow'], $density),
+            );
         }, $curves);
     }
 

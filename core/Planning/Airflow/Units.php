@@ -39,12 +39,14 @@ enum Units: string
 
     public function pressure(float $pascals): string
     {
-        return $this === self::Us ? number_format($pascals / $this->pascals(), 2).' in w.c.' : number_format($pascals).' Pa';
+        return $this === self::Us
+            ? number_format($pascals / $this->pascals(), 2) . ' in w.c.'
+            : number_format($pascals) . ' Pa';
     }
 
     public function flow(float $cubicMetresPerSecond): string
     {
-        return number_format($cubicMetresPerSecond / $this->cubicMetresPerSecond()).' '.$this->flowUnit();
+        return number_format($cubicMetresPerSecond / $this->cubicMetresPerSecond()) . ' ' . $this->flowUnit();
     }
 
     public function flowUnit(): string
@@ -54,6 +56,6 @@ enum Units: string
 
     public function rise(float $kelvin): string
     {
-        return number_format($kelvin / $this->kelvin(), 1).' '.($this === self::Us ? '°F' : 'K');
+        return number_format($kelvin / $this->kelvin(), 1) . ' ' . ($this === self::Us ? '°F' : 'K');
     }
 }

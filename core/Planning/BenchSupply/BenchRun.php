@@ -22,13 +22,12 @@ final readonly class BenchRun
         public bool $steady,
         public bool $smooth,
         public bool $loaded,
-    ) {
-    }
+    ) {}
 
     /** Turns a minute from pulses a second. @param float $pulses a turn, above zero */
     public static function rpm(float $hertz, float $pulses): float
     {
-        return 60.0 * $hertz / $pulses;
+        return (60.0 * $hertz) / $pulses;
     }
 
     /** Speed at a command, straight between its points; null outside them. */
@@ -41,7 +40,7 @@ final readonly class BenchRun
                     return $volts < $point[0] ? null : $point[1];
                 }
 
-                return $before[1] + ($point[1] - $before[1]) * ($volts - $before[0]) / ($point[0] - $before[0]);
+                return $before[1] + (($point[1] - $before[1]) * ($volts - $before[0])) / ($point[0] - $before[0]);
             }
             $before = $point;
         }

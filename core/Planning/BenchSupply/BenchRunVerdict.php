@@ -23,9 +23,7 @@ final readonly class BenchRunVerdict
      * @param list<'stands'|'no-points'|'starts-late'|'starts-early'|'falls'|'gaps'|'rough'|'slower'|'faster'> $against
      * @param bool $compared whether there was a reference curve
      */
-    private function __construct(public array $against, public bool $compared)
-    {
-    }
+    private function __construct(public array $against, public bool $compared) {}
 
     public static function of(BenchRun $run, ?BenchRun $reference): self
     {
@@ -53,7 +51,8 @@ final readonly class BenchRunVerdict
         if (!$run->smooth) {
             $against[] = 'rough';
         }
-        $difference = $reference === null || $reference->loaded !== $run->loaded ? null : self::difference($run, $reference);
+        $difference =
+            $reference === null || $reference->loaded !== $run->loaded ? null : self::difference($run, $reference);
         if ($difference !== null && abs($difference) > self::DIFFERS) {
             $against[] = $difference < 0.0 ? 'slower' : 'faster';
         }

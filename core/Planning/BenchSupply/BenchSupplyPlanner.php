@@ -12,7 +12,8 @@ use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\Planner;
 
 /**
- * Works out and checks every value of a bench supply for five-wire motors: bus, bleeder, logic supply, command, lamp, fuse.
+ * Works out and checks every value of a bench supply for five-wire motors: bus, bleeder, logic supply, command, lamp,
+ * fuse.
  */
 final class BenchSupplyPlanner implements Planner
 {
@@ -58,12 +59,12 @@ final class BenchSupplyPlanner implements Planner
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     public function plan(array $values): Plan
     {
-        $design = new SupplyDesign(static fn (string $key): float => ParameterList::numberIn($values, $key) ?? 0.0);
+        $design = new SupplyDesign(static fn(string $key): float => ParameterList::numberIn($values, $key) ?? 0.0);
         $checks = (new SupplyChecks($design, $this->texts()))->all();
         $refusals = [];
         foreach ($checks as [$figure, $refusal]) {
@@ -76,7 +77,12 @@ final class BenchSupplyPlanner implements Planner
         return new Plan(
             cautions: $this->texts()->list('cautions'),
             refusals: $refusals,
-            findings: [$refusals === [] ? $this->texts()->get('findings.passes') : $this->texts()->get('findings.refused'), ...($design->bleederOhms() > 0.0 ? [$this->texts()->get('findings.wait', ['seconds' => (string) $wait])] : [])],
+            findings: [
+                $refusals === [] ? $this->texts()->get('findings.passes') : $this->texts()->get('findings.refused'),
+                ...$design->bleederOhms() > 0.0
+                    ? [$this->texts()->get('findings.wait', ['seconds' => (string) $wait])]
+                    : [],
+            ],
             steps: $this->texts()->list('steps'),
             figures: array_column($checks, 0),
             tables: [(new SupplyParts($design, $this->texts()))->table()],
@@ -93,6 +99,15 @@ final class BenchSupplyPlanner implements Planner
             $points[] = [2.5 * $step, round($design->divider()->at($step / 40.0), 3)];
         }
 
-        return new Chart($this->texts()->get('chart.title'), $this->texts()->get('chart.way'), 'V', [['label' => 'Vsp', 'points' => $points, 'style' => 'heavy']], levels: [['y' => $design->of('commandMost'), 'label' => $this->texts()->get('chart.most')], ['y' => 2.0, 'label' => $this->texts()->get('chart.starts')]]);
+        return new Chart(
+            $this->texts()->get('chart.title'),
+            $this->texts()->get('chart.way'),
+            'V',
+            [['label' => 'Vsp', 'points' => $points, 'style' => 'heavy']],
+            levels: [
+                ['y' => $design->of('commandMost'), 'label' => $this->texts()->get('chart.most')],
+                ['y' => 2.0, 'label' => $this->texts()->get('chart.starts')],
+            ],
+        );
     }
 }

@@ -9,9 +9,12 @@ namespace Ispira\Core\Planning\BenchSupply;
  */
 final readonly class CommandDivider
 {
-    public function __construct(private float $volts, private float $fixedOhms, private float $potOhms, private float $loadOhms)
-    {
-    }
+    public function __construct(
+        private float $volts,
+        private float $fixedOhms,
+        private float $potOhms,
+        private float $loadOhms,
+    ) {}
 
     /** @param float $share of the way of the wiper from its lower stop, 0 to 1. @return float V at the wiper */
     public function at(float $share): float
@@ -19,7 +22,7 @@ final readonly class CommandDivider
         $lower = $this->potOhms * $share;
         $loaded = $lower <= 0.0 ? 0.0 : 1.0 / (1.0 / $lower + 1.0 / $this->loadOhms);
 
-        return $this->volts * $loaded / ($this->fixedOhms + $this->potOhms * (1.0 - $share) + $loaded);
+        return ($this->volts * $loaded) / ($this->fixedOhms + $this->potOhms * (1.0 - $share) + $loaded);
     }
 
     /**
@@ -30,6 +33,11 @@ final readonly class CommandDivider
      */
     public function worst(float $highVolts, float $pot, float $fixed): float
     {
-        return (new self($highVolts, $this->fixedOhms * (1.0 - $fixed), $this->potOhms * (1.0 + $pot), $this->loadOhms))->at(1.0);
+        return (new self(
+            $highVolts,
+            $this->fixedOhms * (1.0 - $fixed),
+            $this->potOhms * (1.0 + $pot),
+            $this->loadOhms,
+        ))->at(1.0);
     }
 }

@@ -17,9 +17,12 @@ final readonly class Rectifier
      * @param float $diodeVolts of one diode
      * @param float $farads     of the reservoir
      */
-    public function __construct(public float $volts, private float $hertz, private float $diodeVolts, private float $farads)
-    {
-    }
+    public function __construct(
+        public float $volts,
+        private float $hertz,
+        private float $diodeVolts,
+        private float $farads,
+    ) {}
 
     /** Highest voltage on the reservoir: √2·Vrms − 2·Vd. */
     public function peak(): float
@@ -41,7 +44,8 @@ final readonly class Rectifier
         }
         $half = 0.5 / $this->hertz;
         [$low, $high] = [0.5 * $half, $half];
-        $above = fn (float $time): bool => $peak - $amps * $time / $this->farads > -$peak * cos(2.0 * M_PI * $this->hertz * $time);
+        $above = fn(float $time): bool => $peak - ($amps * $time) / $this->farads >
+            -$peak * cos(2.0 * M_PI * $this->hertz * $time);
         if (!$above($low)) {
             return $peak;
         }
@@ -50,7 +54,7 @@ final readonly class Rectifier
             [$low, $high] = $above($middle) ? [$middle, $high] : [$low, $middle];
         }
 
-        return $amps * $low / $this->farads;
+        return ($amps * $low) / $this->farads;
     }
 
     /** The rule of thumb for the same, I/(2·f·C). */

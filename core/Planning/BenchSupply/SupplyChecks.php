@@ -32,9 +32,7 @@ final readonly class SupplyChecks
     private const FUSE_LEAST = 2.0;
     private const FUSE_MOST = 12.0;
 
-    public function __construct(private SupplyDesign $design, private Texts $texts)
-    {
-    }
+    public function __construct(private SupplyDesign $design, private Texts $texts) {}
 
     /** @return list<array{0: Figure, 1: string}> value, and the reason of its refusal */
     public function all(): array
@@ -50,11 +48,39 @@ final readonly class SupplyChecks
         $ripple = $d->nominalBus()->ripple($d->busAmps());
 
         return [
-            $this->check('vm', self::volts($d->nominalBus()->peak()), $d->nominalBus()->peak() <= $d->of('busMost'), ['least' => self::volts($d->lowBus()->peak()), 'most' => self::volts($high), 'limit' => self::volts($d->of('busMost'))]),
-            $this->check('busRating', self::volts($d->of('busRating')), $d->of('busRating') >= self::VOLTAGE_MARGIN * $high, ['most' => self::volts($high)]),
-            $this->check('ripple', number_format($ripple, 1).' V', $ripple <= self::MOST_RIPPLE * $d->nominalBus()->peak(), ['amps' => number_format($d->busAmps(), 2), 'rule' => number_format($d->nominalBus()->ripplePerHalfWave($d->busAmps()), 1)]),
-            $this->check('fuse', number_format($d->of('fuse'), 2).' A', $d->of('fuse') >= self::FUSE_LEAST * $d->busAmps() && $d->of('fuse') <= max(1.0, self::FUSE_MOST * $d->busAmps()), ['amps' => number_format($d->busAmps(), 2)]),
-            $this->check('surge', number_format($d->of('surge')).' V', $d->of('surge') >= self::VOLTAGE_MARGIN * $high / M_SQRT2, ['mains' => number_format($high / M_SQRT2)]),
+            $this->check('vm', self::volts($d->nominalBus()->peak()), $d->nominalBus()->peak() <= $d->of('busMost'), [
+                'least' => self::volts($d->lowBus()->peak()),
+                'most' => self::volts($high),
+                'limit' => self::volts($d->of('busMost')),
+            ]),
+            $this->check(
+                'busRating',
+                self::volts($d->of('busRating')),
+                $d->of('busRating') >= self::VOLTAGE_MARGIN * $high,
+                ['most' => self::volts($high)],
+            ),
+            $this->check(
+                'ripple',
+                number_format($ripple, 1) . ' V',
+                $ripple <= self::MOST_RIPPLE * $d->nominalBus()->peak(),
+                [
+                    'amps' => number_format($d->busAmps(), 2),
+                    'rule' => number_format($d->nominalBus()->ripplePerHalfWave($d->busAmps()), 1),
+                ],
+            ),
+            $this->check(
+                'fuse',
+                number_format($d->of('fuse'), 2) . ' A',
+                $d->of('fuse') >= self::FUSE_LEAST * $d->busAmps() &&
+                    $d->of('fuse') <= max(1.0, self::FUSE_MOST * $d->busAmps()),
+                ['amps' => number_format($d->busAmps(), 2)],
+            ),
+            $this->check(
+                'surge',
+                number_format($d->of('surge')) . ' V',
+                $d->of('surge') >= (self::VOLTAGE_MARGIN * $high) / M_SQRT2,
+                ['mains' => number_format($high / M_SQRT2)],
+            ),
         ];
     }
 
@@ -72,9 +98,18 @@ final readonly class SupplyChecks
         $time = $d->highBus()->bleeds($ohms, SupplyDesign::SAFE_VOLTS);
 
         return [
-            $this->check('bleedTime', number_format($time).' s', $time <= self::LONGEST_WAIT, ['limit' => number_format(self::LONGEST_WAIT)]),
-            $this->check('bleederWatts', number_format($watts, 2).' W', $watts <= self::LOADING * $d->of('bleederWatts'), ['rated' => number_format($d->of('bleederWatts'), 1)]),
-            $this->check('bleederVolts', self::volts($high / $pieces), $high / $pieces <= $d->of('bleederVolts'), ['rated' => self::volts($d->of('bleederVolts'))]),
+            $this->check('bleedTime', number_format($time) . ' s', $time <= self::LONGEST_WAIT, [
+                'limit' => number_format(self::LONGEST_WAIT),
+            ]),
+            $this->check(
+                'bleederWatts',
+                number_format($watts, 2) . ' W',
+                $watts <= self::LOADING * $d->of('bleederWatts'),
+                ['rated' => number_format($d->of('bleederWatts'), 1)],
+            ),
+            $this->check('bleederVolts', self::volts($high / $pieces), $high / $pieces <= $d->of('bleederVolts'), [
+                'rated' => self::volts($d->of('bleederVolts')),
+            ]),
         ];
     }
 
@@ -84,9 +119,18 @@ final readonly class SupplyChecks
         $d = $this->design;
 
         return [
-            $this->check('headroom', number_format($d->headroom(), 2).' V', $d->headroom() >= $d->of('dropOut'), ['needed' => number_format($d->of('dropOut'), 1), 'peak' => number_format($d->lowLogic()->peak(), 1), 'ripple' => number_format($d->lowLogic()->ripple($d->logicAmps()), 2)]),
-            $this->check('regulatorInput', number_format($d->highLogic()->peak(), 1).' V', $d->highLogic()->peak() <= $d->of('regulatorMost'), ['limit' => self::volts($d->of('regulatorMost'))]),
-            $this->check('regulatorHeat', number_format($d->regulatorHeat(), 2).' W', true, []),
+            $this->check('headroom', number_format($d->headroom(), 2) . ' V', $d->headroom() >= $d->of('dropOut'), [
+                'needed' => number_format($d->of('dropOut'), 1),
+                'peak' => number_format($d->lowLogic()->peak(), 1),
+                'ripple' => number_format($d->lowLogic()->ripple($d->logicAmps()), 2),
+            ]),
+            $this->check(
+                'regulatorInput',
+                number_format($d->highLogic()->peak(), 1) . ' V',
+                $d->highLogic()->peak() <= $d->of('regulatorMost'),
+                ['limit' => self::volts($d->of('regulatorMost'))],
+            ),
+            $this->check('regulatorHeat', number_format($d->regulatorHeat(), 2) . ' W', true, []),
         ];
     }
 
@@ -94,13 +138,28 @@ final readonly class SupplyChecks
     private function signals(): array
     {
         $d = $this->design;
-        $worst = $d->divider()->worst(SupplyDesign::LOGIC_HIGH, SupplyDesign::POT_TOLERANCE, SupplyDesign::RESISTOR_TOLERANCE);
+        $worst = $d
+            ->divider()
+            ->worst(SupplyDesign::LOGIC_HIGH, SupplyDesign::POT_TOLERANCE, SupplyDesign::RESISTOR_TOLERANCE);
         $lamp = $d->lampAmps();
 
         return [
-            $this->check('command', number_format($d->divider()->at(1.0), 2).' V', $worst <= $d->of('commandMost'), ['worst' => number_format($worst, 2), 'limit' => number_format($d->of('commandMost'), 1)]),
-            $this->check('commandLeast', number_format($d->divider()->at(1.0), 2).' V', $d->divider()->at(1.0) >= self::FULL_COMMAND, ['full' => number_format(self::FULL_COMMAND, 1)]),
-            $this->check('lamp', number_format(1e3 * $lamp, 1).' mA', $lamp >= self::LAMP_LEAST && $lamp <= min(self::LAMP_MOST, $d->of('feedbackMilliamps') / 1e3), ['rated' => number_format($d->of('feedbackMilliamps'), 1)]),
+            $this->check('command', number_format($d->divider()->at(1.0), 2) . ' V', $worst <= $d->of('commandMost'), [
+                'worst' => number_format($worst, 2),
+                'limit' => number_format($d->of('commandMost'), 1),
+            ]),
+            $this->check(
+                'commandLeast',
+                number_format($d->divider()->at(1.0), 2) . ' V',
+                $d->divider()->at(1.0) >= self::FULL_COMMAND,
+                ['full' => number_format(self::FULL_COMMAND, 1)],
+            ),
+            $this->check(
+                'lamp',
+                number_format(1e3 * $lamp, 1) . ' mA',
+                $lamp >= self::LAMP_LEAST && $lamp <= min(self::LAMP_MOST, $d->of('feedbackMilliamps') / 1e3),
+                ['rated' => number_format($d->of('feedbackMilliamps'), 1)],
+            ),
         ];
     }
 
@@ -113,11 +172,19 @@ final readonly class SupplyChecks
     {
         $words['value'] = $value;
 
-        return [new Figure($this->texts->get("checks.$key.label"), $value, $holds ? 'fine' : 'refused', $this->texts->get("checks.$key.note", $words)), $this->texts->get("checks.$key.refusal", $words)];
+        return [
+            new Figure(
+                $this->texts->get("checks.$key.label"),
+                $value,
+                $holds ? 'fine' : 'refused',
+                $this->texts->get("checks.$key.note", $words),
+            ),
+            $this->texts->get("checks.$key.refusal", $words),
+        ];
     }
 
     private static function volts(float $volts): string
     {
-        return number_format($volts).' V';
+        return number_format($volts) . ' V';
     }
 }

@@ -23,9 +23,7 @@ final readonly class SupplyDesign
     private const LOGIC_DIODE = 0.7;
 
     /** @param \Closure(string): float $value by the key of its field */
-    public function __construct(private \Closure $value)
-    {
-    }
+    public function __construct(private \Closure $value) {}
 
     public function of(string $key): float
     {
@@ -44,7 +42,12 @@ final readonly class SupplyDesign
 
     private function bus(float $share): Rectifier
     {
-        return new Rectifier($this->of('mains') * $share, $this->of('hertz'), self::BUS_DIODE, $this->of('busMicrofarads') * 1e-6);
+        return new Rectifier(
+            $this->of('mains') * $share,
+            $this->of('hertz'),
+            self::BUS_DIODE,
+            $this->of('busMicrofarads') * 1e-6,
+        );
     }
 
     public function nominalBus(): Rectifier
@@ -76,13 +79,23 @@ final readonly class SupplyDesign
     /** Logic supply at full load and low mains. */
     public function lowLogic(): Rectifier
     {
-        return new Rectifier($this->of('secondary') * $this->low(), $this->of('hertz'), self::LOGIC_DIODE, $this->of('reservoir') * 1e-6);
+        return new Rectifier(
+            $this->of('secondary') * $this->low(),
+            $this->of('hertz'),
+            self::LOGIC_DIODE,
+            $this->of('reservoir') * 1e-6,
+        );
     }
 
     /** At no load and high mains, where the transformer gives more than its rating. */
     public function highLogic(): Rectifier
     {
-        return new Rectifier($this->of('secondary') * $this->high() * (1.0 + $this->of('regulation') / 100.0), $this->of('hertz'), self::LOGIC_DIODE, $this->of('reservoir') * 1e-6);
+        return new Rectifier(
+            $this->of('secondary') * $this->high() * (1.0 + $this->of('regulation') / 100.0),
+            $this->of('hertz'),
+            self::LOGIC_DIODE,
+            $this->of('reservoir') * 1e-6,
+        );
     }
 
     public function logicAmps(): float
@@ -99,14 +112,24 @@ final readonly class SupplyDesign
     /** Heat of the regulator at high mains and full load, in W. */
     public function regulatorHeat(): float
     {
-        $loaded = new Rectifier($this->of('secondary') * $this->high(), $this->of('hertz'), self::LOGIC_DIODE, $this->of('reservoir') * 1e-6);
+        $loaded = new Rectifier(
+            $this->of('secondary') * $this->high(),
+            $this->of('hertz'),
+            self::LOGIC_DIODE,
+            $this->of('reservoir') * 1e-6,
+        );
 
         return ($loaded->peak() - 0.5 * $loaded->ripple($this->logicAmps()) - self::LOGIC) * $this->logicAmps();
     }
 
     public function divider(): CommandDivider
     {
-        return new CommandDivider(self::LOGIC, $this->of('fixed') * 1e3, $this->of('pot') * 1e3, $this->of('input') * 1e3);
+        return new CommandDivider(
+            self::LOGIC,
+            $this->of('fixed') * 1e3,
+            $this->of('pot') * 1e3,
+            $this->of('input') * 1e3,
+        );
     }
 
     /** Current of the feedback lamp: (Vcc − Vled)/R, in A. */

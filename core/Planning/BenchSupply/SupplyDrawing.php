@@ -14,9 +14,7 @@ use Ispira\Core\Family\SheetElement;
  */
 final class SupplyDrawing
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /** What the drawing connects; rectifiers stand as sources of their own direct voltage. */
     public static function netlist(SupplyDesign $design): Netlist
@@ -45,25 +43,54 @@ final class SupplyDrawing
     {
         $bottom = 440.0;
 
-        return new Sheet(680.0, 470.0, [
-            'L' => [50.0, 60.0], 'N' => [50.0, 150.0], 'fused' => [150.0, 60.0], 'limited' => [230.0, 60.0], 'bus' => [340.0, 60.0], '0' => [340.0, $bottom], 'vm' => [600.0, 60.0],
-            'raw' => [120.0, 250.0], 'vcc' => [340.0, 250.0], 'pot-top' => [470.0, 250.0], 'vsp' => [600.0, 320.0], 'fg' => [600.0, 200.0],
-        ], [
-            'mains' => new SheetElement('mains', 'mains', side: 'left'),
-            'fuse' => new SheetElement('fuse', 'fuse'),
-            'surge' => new SheetElement('resistor', 'surge', [[150.0, 150.0]], side: 'right'),
-            'inrush' => new SheetElement('resistor', 'inrush'),
-            'bridge' => new SheetElement('module', 'bridge', side: 'below'),
-            'bus-capacitor' => new SheetElement('capacitor', 'bulk', side: 'left', groundAt: [340.0, 150.0]),
-            'bleeder' => new SheetElement('resistor', 'bleeder', [[430.0, 60.0]], 1, side: 'right', groundAt: [430.0, 150.0]),
-            'bus-fuse' => new SheetElement('fuse', 'Vm', [[430.0, 60.0]], 1),
-            'secondary' => new SheetElement('transformer', '', side: 'left', groundAt: [120.0, 380.0]),
-            'reservoir' => new SheetElement('capacitor', 'reservoir', [[200.0, 250.0]], 1, side: 'right', groundAt: [200.0, 380.0]),
-            'regulator' => new SheetElement('module', '15 V', [[200.0, 250.0]], 1, side: 'below'),
-            'fixed' => new SheetElement('resistor', 'fixed'),
-            'pot' => new SheetElement('resistor', 'potentiometer', side: 'left', groundAt: [470.0, 380.0]),
-            'wiper' => new SheetElement('wire', 'Vsp', [[540.0, 250.0], [540.0, 320.0]], 2),
-            'lamp' => new SheetElement('resistor', 'FG lamp', [[340.0, 200.0]], 1),
-        ]);
+        return new Sheet(
+            680.0,
+            470.0,
+            [
+                'L' => [50.0, 60.0],
+                'N' => [50.0, 150.0],
+                'fused' => [150.0, 60.0],
+                'limited' => [230.0, 60.0],
+                'bus' => [340.0, 60.0],
+                '0' => [340.0, $bottom],
+                'vm' => [600.0, 60.0],
+                'raw' => [120.0, 250.0],
+                'vcc' => [340.0, 250.0],
+                'pot-top' => [470.0, 250.0],
+                'vsp' => [600.0, 320.0],
+                'fg' => [600.0, 200.0],
+            ],
+            [
+                'mains' => new SheetElement('mains', 'mains', side: 'left'),
+                'fuse' => new SheetElement('fuse', 'fuse'),
+                'surge' => new SheetElement('resistor', 'surge', [[150.0, 150.0]], side: 'right'),
+                'inrush' => new SheetElement('resistor', 'inrush'),
+                'bridge' => new SheetElement('module', 'bridge', side: 'below'),
+                'bus-capacitor' => new SheetElement('capacitor', 'bulk', side: 'left', groundAt: [340.0, 150.0]),
+                'bleeder' => new SheetElement(
+                    'resistor',
+                    'bleeder',
+                    [[430.0, 60.0]],
+                    1,
+                    side: 'right',
+                    groundAt: [430.0, 150.0],
+                ),
+                'bus-fuse' => new SheetElement('fuse', 'Vm', [[430.0, 60.0]], 1),
+                'secondary' => new SheetElement('transformer', '', side: 'left', groundAt: [120.0, 380.0]),
+                'reservoir' => new SheetElement(
+                    'capacitor',
+                    'reservoir',
+                    [[200.0, 250.0]],
+                    1,
+                    side: 'right',
+                    groundAt: [200.0, 380.0],
+                ),
+                'regulator' => new SheetElement('module', '15 V', [[200.0, 250.0]], 1, side: 'below'),
+                'fixed' => new SheetElement('resistor', 'fixed'),
+                'pot' => new SheetElement('resistor', 'potentiometer', side: 'left', groundAt: [470.0, 380.0]),
+                'wiper' => new SheetElement('wire', 'Vsp', [[540.0, 250.0], [540.0, 320.0]], 2),
+                'lamp' => new SheetElement('resistor', 'FG lamp', [[340.0, 200.0]], 1),
+            ],
+        );
     }
 }

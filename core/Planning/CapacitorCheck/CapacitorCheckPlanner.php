@@ -48,19 +48,24 @@ final class CapacitorCheckPlanner implements Worksheet
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     public function plan(array $values): Plan
     {
-        $n = static fn (string $key): ?float => ParameterList::numberIn($values, $key);
+        $n = static fn(string $key): ?float => ParameterList::numberIn($values, $key);
         $load = ($values['way'] ?? 'out') === 'load';
         $measured = $load
-            // C = I / (2·π·f·V): the current that the auxiliary lead takes through it.
-            ? 1e6 * ($n('amps') ?? 0.0) / (2.0 * \M_PI * (($values['hertz'] ?? '60') === '50' ? 50.0 : 60.0) * max(1.0, $n('volts') ?? 1.0))
+            ? // C = I / (2·π·f·V): the current that the auxiliary lead takes through it.
+                (1e6 * ($n('amps') ?? 0.0)) /
+                (2.0 * \M_PI * (($values['hertz'] ?? '60') === '50' ? 50.0 : 60.0) * max(1.0, $n('volts') ?? 1.0))
             : $n('measured') ?? 0.0;
         if (is_infinite($measured)) {
-            return new Plan(cautions: $this->texts()->list('cautions'), findings: [$this->texts()->get('findings.short')], steps: $this->texts()->list('steps'));
+            return new Plan(
+                cautions: $this->texts()->list('cautions'),
+                findings: [$this->texts()->get('findings.short')],
+                steps: $this->texts()->list('steps'),
+            );
         }
         $printed = $n('printed') ?? 1.0;
         $tolerance = ($n('tolerance') ?? 0.0) / 100.0;
@@ -77,9 +82,19 @@ final class CapacitorCheckPlanner implements Worksheet
             findings: [$this->texts()->get("findings.$key", ['off' => \sprintf('%+.1f', 100.0 * $off)])],
             steps: $this->texts()->list('steps'),
             figures: [
-                new Figure($this->texts()->get('figures.measured'), number_format($measured, 2).' µF'),
-                new Figure($this->texts()->get('figures.off'), \sprintf('%+.1f %%', 100.0 * $off), $key === 'good' ? 'fine' : 'refused'),
-                new Figure($this->texts()->get('figures.range'), number_format($printed * (1.0 - $tolerance), 2).' to '.number_format($printed * (1.0 + $tolerance), 2).' µF'),
+                new Figure($this->texts()->get('figures.measured'), number_format($measured, 2) . ' µF'),
+                new Figure(
+                    $this->texts()->get('figures.off'),
+                    \sprintf('%+.1f %%', 100.0 * $off),
+                    $key === 'good' ? 'fine' : 'refused',
+                ),
+                new Figure(
+                    $this->texts()->get('figures.range'),
+                    number_format($printed * (1.0 - $tolerance), 2) .
+                        ' to ' .
+                        number_format($printed * (1.0 + $tolerance), 2) .
+                        ' µF',
+                ),
             ],
             worked: [new Worked(Quantity::Capacitance, $measured, $this->texts()->get('figures.measured'))],
         );

@@ -46,22 +46,23 @@ final class FeedbackPulsesPlanner implements Worksheet
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     public function plan(array $values): Plan
     {
-        $n = static fn (string $key): ?float => ParameterList::numberIn($values, $key);
+        $n = static fn(string $key): ?float => ParameterList::numberIn($values, $key);
         $pulses = max(1.0, round($n('pulses') ?? 1.0));
         $hertz = $n('hertz') ?? 0.0;
-        $rpm = 60.0 * $hertz / $pulses;
+        $rpm = (60.0 * $hertz) / $pulses;
         $expected = $n('expected') ?? 1.0;
         $jitter = $n('jitter') ?? 0.0;
         // With one edge of n missing, n − 2 periods are whole and one is double.
         $missed = self::oneMissing($pulses);
         $key = match (true) {
             $hertz <= 0.0 => 'none',
-            $missed !== null && abs($rpm / $expected - (1.0 - 1.0 / $pulses)) < self::WITHIN && $jitter > 0.5 * $missed => 'missing',
+            $missed !== null && abs($rpm / $expected - (1.0 - 1.0 / $pulses)) < self::WITHIN && $jitter > 0.5 * $missed
+                => 'missing',
             $missed !== null && $jitter > 0.5 * $missed => 'ripple',
             abs($rpm / $expected - 1.0) <= self::SAME => 'right',
             $rpm < $expected => 'slow',
@@ -70,20 +71,40 @@ final class FeedbackPulsesPlanner implements Worksheet
 
         return new Plan(
             cautions: $this->texts()->list('cautions'),
-            findings: [$this->texts()->get("findings.$key", ['rpm' => number_format($rpm, 0), 'expected' => number_format($expected, 0), 'pulses' => number_format($pulses, 0)])],
+            findings: [
+                $this->texts()->get("findings.$key", [
+                    'rpm' => number_format($rpm, 0),
+                    'expected' => number_format($expected, 0),
+                    'pulses' => number_format($pulses, 0),
+                ]),
+            ],
             figures: [
-                new Figure($this->texts()->get('figures.rpm'), number_format($rpm, 0).' 1/min', $key === 'right' ? 'fine' : ''),
-                new Figure($this->texts()->get('figures.expected'), number_format($expected * $pulses / 60.0, 1).' Hz'),
-                ...$missed === null ? [] : [
-                    new Figure($this->texts()->get('figures.one-missing'), number_format($expected * ($pulses - 1.0) / 60.0, 1).' Hz'),
-                    new Figure($this->texts()->get('figures.its-jitter'), number_format($missed, 0).' %'),
-                ],
+                new Figure(
+                    $this->texts()->get('figures.rpm'),
+                    number_format($rpm, 0) . ' 1/min',
+                    $key === 'right' ? 'fine' : '',
+                ),
+                new Figure(
+                    $this->texts()->get('figures.expected'),
+                    number_format(($expected * $pulses) / 60.0, 1) . ' Hz',
+                ),
+                ...$missed === null
+                    ? []
+                    : [
+                        new Figure(
+                            $this->texts()->get('figures.one-missing'),
+                            number_format(($expected * ($pulses - 1.0)) / 60.0, 1) . ' Hz',
+                        ),
+                        new Figure($this->texts()->get('figures.its-jitter'), number_format($missed, 0) . ' %'),
+                    ],
             ],
             worked: [new Worked(Quantity::Frequency, $hertz, $this->texts()->get('figures.frequency'))],
         );
     }
 
-    /** Jitter in % when one edge of a turn is missing: n − 2 periods of one and one of two, about their mean n/(n − 1). */
+    /**
+     * Jitter in % when one edge of a turn is missing: n − 2 periods of one and one of two, about their mean n/(n − 1).
+     */
     private static function oneMissing(float $pulses): ?float
     {
         if ($pulses < 3.0) {
@@ -93,6 +114,6 @@ final class FeedbackPulsesPlanner implements Worksheet
         $mean = $pulses / $periods;
         $variance = (($periods - 1.0) * (1.0 - $mean) ** 2 + (2.0 - $mean) ** 2) / $periods;
 
-        return 100.0 * sqrt($variance) / $mean;
+        return (100.0 * sqrt($variance)) / $mean;
     }
 }

@@ -23,8 +23,7 @@ final readonly class Calls
         public int $lockOutAfter = 5,
         public bool $limitRunsFan = false,
         public bool $countsIdleTrips = true,
-    ) {
-    }
+    ) {}
 
     public function length(): float
     {

@@ -16,13 +16,17 @@ final readonly class DelayWindow
     private const MOST_START = 180.0;
     private const MOST_RUN_ON = 300.0;
 
-    public function __construct(private Furnace $furnace, private Calls $calls)
-    {
-    }
+    public function __construct(private Furnace $furnace, private Calls $calls) {}
 
     public function trips(FanControl $control): bool
     {
-        $calls = new Calls($this->calls->on, $this->calls->off, max(self::LEAST_CYCLES, $this->calls->cycles), 1, $this->calls->limitRunsFan);
+        $calls = new Calls(
+            $this->calls->on,
+            $this->calls->off,
+            max(self::LEAST_CYCLES, $this->calls->cycles),
+            1,
+            $this->calls->limitRunsFan,
+        );
 
         return (new HeatCycleSimulation($this->furnace, $control, $calls, 5.0))->run(false, true)->trips !== [];
     }
@@ -30,7 +34,13 @@ final readonly class DelayWindow
     /** Least run-on without a trip, in s; null when none up to five minutes is enough. */
     public function leastRunOn(float $startDelay): ?float
     {
-        return $this->trips(new FanControl($startDelay, self::MOST_RUN_ON)) ? null : $this->boundary(fn (float $runOn): bool => $this->trips(new FanControl($startDelay, $runOn)), 0.0, self::MOST_RUN_ON);
+        return $this->trips(new FanControl($startDelay, self::MOST_RUN_ON))
+            ? null
+            : $this->boundary(
+                fn(float $runOn): bool => $this->trips(new FanControl($startDelay, $runOn)),
+                0.0,
+                self::MOST_RUN_ON,
+            );
     }
 
     /** Longest start delay without a trip, in s; null when even none trips. */
@@ -41,7 +51,10 @@ final readonly class DelayWindow
         }
         $latest = min(self::MOST_START, $this->calls->on - 1.0);
 
-        return $this->trips(new FanControl($latest, $runOn)) ? $this->boundary(fn (float $start): bool => !$this->trips(new FanControl($start, $runOn)), 0.0, $latest) - self::RESOLUTION : $latest;
+        return $this->trips(new FanControl($latest, $runOn))
+            ? $this->boundary(fn(float $start): bool => !$this->trips(new FanControl($start, $runOn)), 0.0, $latest) -
+                    self::RESOLUTION
+            : $latest;
     }
 
     /** @param \Closure(float): bool $before true below the boundary */

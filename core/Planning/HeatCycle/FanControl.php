@@ -13,9 +13,7 @@ final readonly class FanControl
      * @param float $startDelay s after the call (and the burner) begins
      * @param float $runOn      s after the call ends
      */
-    public function __construct(public float $startDelay, public float $runOn)
-    {
-    }
+    public function __construct(public float $startDelay, public float $runOn) {}
 
     /** A relay on the call: the fan starts and stops with the burner. */
     public static function plainRelay(): self

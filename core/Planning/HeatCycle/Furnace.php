@@ -45,8 +45,7 @@ final readonly class Furnace
         public float $closes = 70.0,
         public float $lagMoving = 15.0,
         public float $lagStill = 25.0,
-    ) {
-    }
+    ) {}
 
     /** Conductance from metal to air, in W/K. */
     public function conductance(bool $fan): float
@@ -65,7 +64,8 @@ final readonly class Furnace
     {
         $excess = $metal - $this->airTemperature;
 
-        return $this->airTemperature + ($fan ? $this->conductance(true) * $excess / (self::AIR * $this->flow) : $this->soak * $excess);
+        return $this->airTemperature +
+            ($fan ? ($this->conductance(true) * $excess) / (self::AIR * $this->flow) : $this->soak * $excess);
     }
 
     /**
@@ -78,6 +78,19 @@ final readonly class Furnace
      */
     public function scaled(float $metal, float $moving, float $soak, float $flow): self
     {
-        return new self($this->metal * $metal, $this->moving * $moving, $this->still, min(1.0, max(0.0, $this->soak + $soak)), $this->flow * $flow, $this->referenceFlow, $this->airTemperature, $this->burner, $this->opens, $this->closes, $this->lagMoving, $this->lagStill);
+        return new self(
+            $this->metal * $metal,
+            $this->moving * $moving,
+            $this->still,
+            min(1.0, max(0.0, $this->soak + $soak)),
+            $this->flow * $flow,
+            $this->referenceFlow,
+            $this->airTemperature,
+            $this->burner,
+            $this->opens,
+            $this->closes,
+            $this->lagMoving,
+            $this->lagStill,
+        );
     }
 }

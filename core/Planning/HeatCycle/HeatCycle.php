@@ -28,6 +28,5 @@ final readonly class HeatCycle
         public float $heatIn,
         public float $heatOut,
         public float $heatKept,
-    ) {
-    }
+    ) {}
 }

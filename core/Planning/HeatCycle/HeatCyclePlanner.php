@@ -64,35 +64,84 @@ final class HeatCyclePlanner implements Planner
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     public function plan(array $values): Plan
     {
-        $n = static fn (string $key): float => ParameterList::numberIn($values, $key) ?? 0.0;
+        $n = static fn(string $key): float => ParameterList::numberIn($values, $key) ?? 0.0;
         $this->check($n);
-        $furnace = new Furnace($n('metal') * 1e3, $n('moving'), $n('still'), $n('soak'), $n('flow') / 3600.0, $n('flow') / 3600.0, $n('air'), $n('burner') * 1e3, $n('opens'), $n('closes'), $n('lagMoving'), $n('lagStill'));
-        $calls = new Calls($n('on'), $n('off'), (int) $n('cycles'), (int) $n('lockOut'), ($values['limitRunsFan'] ?? 'no') === 'yes', ($values['idleTrips'] ?? 'yes') === 'yes');
-        $adverse = $furnace->scaled(1.0 + $n('metalSpread') / 100.0, 1.0 - $n('movingSpread') / 100.0, $n('soakSpread'), 1.0 - $n('flowSpread') / 100.0);
+        $furnace = new Furnace(
+            $n('metal') * 1e3,
+            $n('moving'),
+            $n('still'),
+            $n('soak'),
+            $n('flow') / 3600.0,
+            $n('flow') / 3600.0,
+            $n('air'),
+            $n('burner') * 1e3,
+            $n('opens'),
+            $n('closes'),
+            $n('lagMoving'),
+            $n('lagStill'),
+        );
+        $calls = new Calls(
+            $n('on'),
+            $n('off'),
+            (int) $n('cycles'),
+            (int) $n('lockOut'),
+            ($values['limitRunsFan'] ?? 'no') === 'yes',
+            ($values['idleTrips'] ?? 'yes') === 'yes',
+        );
+        $adverse = $furnace->scaled(
+            1.0 + $n('metalSpread') / 100.0,
+            1.0 - $n('movingSpread') / 100.0,
+            $n('soakSpread'),
+            1.0 - $n('flowSpread') / 100.0,
+        );
         $window = new DelayWindow($adverse, $calls);
         $sequencer = $this->worst($window, $n);
         $rows = [];
-        foreach (['board' => new FanControl($n('boardStart'), $n('boardRunOn')), 'relay' => FanControl::plainRelay(), 'sequencer' => $sequencer] as $key => $control) {
-            $rows[$key] = [$control, (new HeatCycleSimulation($furnace, $control, $calls))->run(), (new HeatCycleSimulation($adverse, $control, $calls))->run()];
+        foreach (
+            [
+                'board' => new FanControl($n('boardStart'), $n('boardRunOn')),
+                'relay' => FanControl::plainRelay(),
+                'sequencer' => $sequencer,
+            ]
+            as $key => $control
+        ) {
+            $rows[$key] = [
+                $control,
+                (new HeatCycleSimulation($furnace, $control, $calls))->run(),
+                (new HeatCycleSimulation($adverse, $control, $calls))->run(),
+            ];
         }
         $safe = $rows['sequencer'][2]->trips === [];
 
         return new Plan(
             cautions: [$this->texts()->get('cautions.licensed'), $this->texts()->get('cautions.model')],
-            refusals: $safe ? [] : [$this->texts()->get('refusals.trips', ['start' => (string) $sequencer->startDelay, 'runOn' => (string) $sequencer->runOn])],
+            refusals: $safe
+                ? []
+                : [
+                    $this->texts()->get('refusals.trips', [
+                        'start' => (string) $sequencer->startDelay,
+                        'runOn' => (string) $sequencer->runOn,
+                    ]),
+                ],
             findings: $this->advice($window, $n, $safe),
             steps: $this->texts()->list('steps'),
             figures: [
-                new Figure($this->texts()->get('figures.rise'), number_format($furnace->steadyRise(), 1).' K'),
-                new Figure($this->texts()->get('figures.balance'), number_format(100.0 * self::imbalance($rows['relay'][1]), 6).' %'),
+                new Figure($this->texts()->get('figures.rise'), number_format($furnace->steadyRise(), 1) . ' K'),
+                new Figure(
+                    $this->texts()->get('figures.balance'),
+                    number_format(100.0 * self::imbalance($rows['relay'][1]), 6) . ' %',
+                ),
             ],
             tables: [$this->table($rows)],
-            charts: array_map(fn (string $key): Chart => $this->chart($key, $rows[$key][0], $rows[$key][2], $adverse), array_keys($rows)),
+            charts: array_map(
+                fn(string $key): Chart => $this->chart($key, $rows[$key][0], $rows[$key][2], $adverse),
+                array_keys($rows),
+            ),
         );
     }
 
@@ -104,8 +153,15 @@ final class HeatCyclePlanner implements Planner
     private function check(\Closure $n): void
     {
         $problems = [];
-        foreach ([['closes', 'opens', 'problems.limit'], ['startLeast', 'startMost', 'problems.range'], ['runOnLeast', 'runOnMost', 'problems.range']] as [$low, $high, $problem]) {
-            if ($n($low) > $n($high) || $problem === 'problems.limit' && $n($low) === $n($high)) {
+        foreach (
+            [
+                ['closes', 'opens', 'problems.limit'],
+                ['startLeast', 'startMost', 'problems.range'],
+                ['runOnLeast', 'runOnMost', 'problems.range'],
+            ]
+            as [$low, $high, $problem]
+        ) {
+            if ($n($low) > $n($high) || ($problem === 'problems.limit' && $n($low) === $n($high))) {
                 $problems[$high] = $this->texts()->get($problem);
             }
         }
@@ -144,14 +200,20 @@ final class HeatCyclePlanner implements Planner
      */
     private function advice(DelayWindow $window, \Closure $n, bool $safe): array
     {
-        $seconds = static fn (?float $value, bool $up): ?string => $value === null ? null : (string) (int) ($up ? ceil($value) : floor($value));
+        $seconds = static fn(?float $value, bool $up): ?string => $value === null
+            ? null
+            : (string) (int) ($up ? ceil($value) : floor($value));
         $runOn = $seconds($window->leastRunOn($n('startMost')), true);
         $start = $seconds($window->longestStart($n('runOnLeast')), false);
 
         return [
             $safe ? $this->texts()->get('findings.safe') : $this->texts()->get('findings.unsafe'),
-            $runOn === null ? $this->texts()->get('findings.no-run-on', ['start' => (string) $n('startMost')]) : $this->texts()->get('findings.run-on', ['start' => (string) $n('startMost'), 'runOn' => $runOn]),
-            $start === null ? $this->texts()->get('findings.no-start', ['runOn' => (string) $n('runOnLeast')]) : $this->texts()->get('findings.start', ['runOn' => (string) $n('runOnLeast'), 'start' => $start]),
+            $runOn === null
+                ? $this->texts()->get('findings.no-run-on', ['start' => (string) $n('startMost')])
+                : $this->texts()->get('findings.run-on', ['start' => (string) $n('startMost'), 'runOn' => $runOn]),
+            $start === null
+                ? $this->texts()->get('findings.no-start', ['runOn' => (string) $n('runOnLeast')])
+                : $this->texts()->get('findings.start', ['runOn' => (string) $n('runOnLeast'), 'start' => $start]),
         ];
     }
 
@@ -159,12 +221,37 @@ final class HeatCyclePlanner implements Planner
     private function table(array $rows): PlanTable
     {
         $lines = [];
-        $trips = fn (HeatCycle $run): string => $run->trips === [] ? $this->texts()->get('table.none') : \count($run->trips).($run->lockedOut === null ? '' : $this->texts()->get('table.locked', ['minutes' => number_format($run->lockedOut / 60.0)]));
+        $trips = fn(HeatCycle $run): string => $run->trips === []
+            ? $this->texts()->get('table.none')
+            : \count($run->trips) .
+                ($run->lockedOut === null
+                    ? ''
+                    : $this->texts()->get('table.locked', ['minutes' => number_format($run->lockedOut / 60.0)]));
         foreach ($rows as $key => [$control, $nominal, $adverse]) {
-            $lines[] = [$this->texts()->get("controls.$key"), "$control->startDelay s", "$control->runOn s", $trips($nominal), $trips($adverse), number_format($adverse->hottest).' °C', number_format($adverse->hottestLimit).' °C'];
+            $lines[] = [
+                $this->texts()->get("controls.$key"),
+                "$control->startDelay s",
+                "$control->runOn s",
+                $trips($nominal),
+                $trips($adverse),
+                number_format($adverse->hottest) . ' °C',
+                number_format($adverse->hottestLimit) . ' °C',
+            ];
         }
 
-        return new PlanTable($this->texts()->get('table.title'), array_map(fn (string $column): string => $this->texts()->get("table.$column"), ['control', 'start', 'run-on', 'nominal', 'adverse', 'metal', 'limit']), $lines);
+        return new PlanTable(
+            $this->texts()->get('table.title'),
+            array_map(fn(string $column): string => $this->texts()->get("table.$column"), [
+                'control',
+                'start',
+                'run-on',
+                'nominal',
+                'adverse',
+                'metal',
+                'limit',
+            ]),
+            $lines,
+        );
     }
 
     private static function imbalance(HeatCycle $run): float
@@ -195,13 +282,31 @@ final class HeatCyclePlanner implements Planner
         }
 
         return new Chart(
-            $this->texts()->get('chart.title', ['control' => $this->texts()->get("controls.$key"), 'start' => (string) $control->startDelay, 'runOn' => (string) $control->runOn]),
+            $this->texts()->get('chart.title', [
+                'control' => $this->texts()->get("controls.$key"),
+                'start' => (string) $control->startDelay,
+                'runOn' => (string) $control->runOn,
+            ]),
             $this->texts()->get('chart.time'),
             '°C',
-            [['label' => $this->texts()->get('chart.metal'), 'points' => $metal, 'style' => 'plain'], ['label' => $this->texts()->get('chart.limit'), 'points' => $limit, 'style' => 'heavy']],
-            array_map(fn (float $trip, int $number): array => ['x' => $trip / 60.0, 'y' => $furnace->opens, 'label' => $number === 0 ? $this->texts()->get('chart.trip') : ''], $run->trips, array_keys($run->trips)),
+            [
+                ['label' => $this->texts()->get('chart.metal'), 'points' => $metal, 'style' => 'plain'],
+                ['label' => $this->texts()->get('chart.limit'), 'points' => $limit, 'style' => 'heavy'],
+            ],
+            array_map(
+                fn(float $trip, int $number): array => [
+                    'x' => $trip / 60.0,
+                    'y' => $furnace->opens,
+                    'label' => $number === 0 ? $this->texts()->get('chart.trip') : '',
+                ],
+                $run->trips,
+                array_keys($run->trips),
+            ),
             $bands,
-            [['y' => $furnace->opens, 'label' => $this->texts()->get('chart.opens')], ['y' => $furnace->closes, 'label' => $this->texts()->get('chart.closes')]],
+            [
+                ['y' => $furnace->opens, 'label' => $this->texts()->get('chart.opens')],
+                ['y' => $furnace->closes, 'label' => $this->texts()->get('chart.closes')],
+            ],
         );
     }
 }

@@ -19,9 +19,12 @@ final readonly class HeatCycleSimulation
     private const ALIKE = 1e-6;
 
     /** @param float $step s, at most */
-    public function __construct(private Furnace $furnace, private FanControl $control, private Calls $calls, private float $step = 1.0)
-    {
-    }
+    public function __construct(
+        private Furnace $furnace,
+        private FanControl $control,
+        private Calls $calls,
+        private float $step = 1.0,
+    ) {}
 
     /**
      * @param bool $traced    whether the course is kept
@@ -39,18 +42,20 @@ final readonly class HeatCycleSimulation
         $end = $this->calls->length() + max($this->control->runOn, 300.0);
         while ($time < $end) {
             $burner = $closed && $lockedOut === null && $this->calls->isCalling($time);
-            $fan = $this->fanRuns($time) || !$closed && $this->calls->limitRunsFan;
+            $fan = $this->fanRuns($time) || (!$closed && $this->calls->limitRunsFan);
             if ($traced) {
                 $trace[] = [$time, $metal, $limit, $fan, $burner, $closed];
             }
             $step = min($this->step, $this->untilSwitch($time), $end - $time);
             [$nextMetal, $nextLimit] = $this->after($step, $metal, $limit, $fan, $burner);
-            $passes = static fn (float $at): bool => $closed ? $at >= $f->opens : $at <= $f->closes;
+            $passes = static fn(float $at): bool => $closed ? $at >= $f->opens : $at <= $f->closes;
             if ($passes($nextLimit)) {
                 [$low, $high] = [0.0, $step];
                 for ($halving = 0; $halving < self::HALVINGS; ++$halving) {
                     $middle = 0.5 * ($low + $high);
-                    [$low, $high] = $passes($this->after($middle, $metal, $limit, $fan, $burner)[1]) ? [$low, $middle] : [$middle, $high];
+                    [$low, $high] = $passes($this->after($middle, $metal, $limit, $fan, $burner)[1])
+                        ? [$low, $middle]
+                        : [$middle, $high];
                 }
                 $step = max($high, 1e-9);
                 [$nextMetal, $nextLimit] = $this->after($step, $metal, $limit, $fan, $burner);
@@ -70,20 +75,33 @@ final readonly class HeatCycleSimulation
             }
         }
 
-        return new HeatCycle($trace, $trips, $lockedOut, $hottest, $hottestLimit, $in, $out, $f->metal * ($metal - $f->airTemperature));
+        return new HeatCycle(
+            $trace,
+            $trips,
+            $lockedOut,
+            $hottest,
+            $hottestLimit,
+            $in,
+            $out,
+            $f->metal * ($metal - $f->airTemperature),
+        );
     }
 
     private function fanRuns(float $time): bool
     {
         $period = $this->calls->on + $this->calls->off;
         $at = fmod(min($time, $this->calls->length()), $period);
-        $ended = $time >= $this->calls->length() ? $time - $this->calls->length() + $this->calls->off : $at - $this->calls->on;
+        $ended =
+            $time >= $this->calls->length()
+                ? $time - $this->calls->length() + $this->calls->off
+                : $at - $this->calls->on;
         if ($time < $this->calls->length() && $at < $this->calls->on) {
             // A run-on from the call before may still last when the next one begins.
-            return $at >= $this->control->startDelay || $time >= $period && $at + $this->calls->off < $this->control->runOn;
+            return $at >= $this->control->startDelay ||
+                ($time >= $period && $at + $this->calls->off < $this->control->runOn);
         }
 
-        return $ended < $this->control->runOn && ($this->calls->on > $this->control->startDelay);
+        return $ended < $this->control->runOn && $this->calls->on > $this->control->startDelay;
     }
 
     /** Seconds until the call or the fan next changes by the clock. */
@@ -92,7 +110,15 @@ final readonly class HeatCycleSimulation
         $period = $this->calls->on + $this->calls->off;
         $at = fmod($time, $period);
         $next = $period - $at;
-        foreach ([$this->calls->on, $this->control->startDelay, $this->calls->on + $this->control->runOn, $this->control->runOn - $this->calls->off] as $event) {
+        foreach (
+            [
+                $this->calls->on,
+                $this->control->startDelay,
+                $this->calls->on + $this->control->runOn,
+                $this->control->runOn - $this->calls->off,
+            ]
+            as $event
+        ) {
             $wait = fmod($event, $period) - $at;
             if ($wait > 1e-9) {
                 $next = min($next, $wait);
@@ -120,7 +146,10 @@ final readonly class HeatCycleSimulation
         $away = $ratio * ($metal - $settled);
         // τ·Ts' = target + away·e^(−t/relax) − Ts
         $follow = exp(-$time / $lag);
-        $drawn = abs($relax - $lag) < self::ALIKE * $lag ? $away * $time / $lag * $follow : $away * $relax / ($relax - $lag) * ($decay - $follow);
+        $drawn =
+            abs($relax - $lag) < self::ALIKE * $lag
+                ? (($away * $time) / $lag) * $follow
+                : (($away * $relax) / ($relax - $lag)) * ($decay - $follow);
 
         return [$settled + ($metal - $settled) * $decay, $target + ($limit - $target) * $follow + $drawn];
     }

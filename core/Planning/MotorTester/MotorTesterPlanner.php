@@ -41,15 +41,20 @@ final class MotorTesterPlanner implements Planner
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     public function plan(array $values): Plan
     {
-        $n = static fn (string $key): float => ParameterList::numberIn($values, $key) ?? 0.0;
-        $money = static fn (float $amount): string => number_format($amount, 2);
-        $lost = $n('module') * (1.0 - $n('takenBack') / 100.0) + $n('minutes') / 60.0 * $n('rate') + $n('comeBack');
-        $choice = new TryModuleFirst($n('chance') / 100.0, $lost, $n('tester'), $n('testMinutes') / 60.0 * $n('rate'));
+        $n = static fn(string $key): float => ParameterList::numberIn($values, $key) ?? 0.0;
+        $money = static fn(float $amount): string => number_format($amount, 2);
+        $lost = $n('module') * (1.0 - $n('takenBack') / 100.0) + ($n('minutes') / 60.0) * $n('rate') + $n('comeBack');
+        $choice = new TryModuleFirst(
+            $n('chance') / 100.0,
+            $lost,
+            $n('tester'),
+            ($n('testMinutes') / 60.0) * $n('rate'),
+        );
         $even = $choice->breakEven();
         $chance = $lost > 0.0 ? $choice->breakEvenChance($n('jobs')) : null;
         $pays = $even !== null && $n('jobs') >= $even;
@@ -57,21 +62,61 @@ final class MotorTesterPlanner implements Planner
 
         return new Plan(
             cautions: $this->texts()->list('cautions'),
-            findings: array_values(array_filter([
-                $even === null ? $this->texts()->get('findings.never') : $this->texts()->get($pays ? 'findings.pays' : 'findings.not-yet', ['jobs' => (string) (int) ceil($even)]),
-                $chance === null ? null : $this->texts()->get('findings.chance', ['jobs' => (string) $n('jobs'), 'chance' => number_format(100.0 * $chance)]),
-            ])),
+            findings: array_values(
+                array_filter([
+                    $even === null
+                        ? $this->texts()->get('findings.never')
+                        : $this->texts()->get($pays ? 'findings.pays' : 'findings.not-yet', [
+                            'jobs' => (string) (int) ceil($even),
+                        ]),
+                    $chance === null
+                        ? null
+                        : $this->texts()->get('findings.chance', [
+                            'jobs' => (string) $n('jobs'),
+                            'chance' => number_format(100.0 * $chance),
+                        ]),
+                ]),
+            ),
             steps: $this->texts()->list('steps'),
             figures: [
                 new Figure($this->texts()->get('figures.wrong'), $money($lost)),
-                new Figure($this->texts()->get('figures.loss'), $money($choice->lossWithout()), '', $this->texts()->get('figures.a-job')),
+                new Figure(
+                    $this->texts()->get('figures.loss'),
+                    $money($choice->lossWithout()),
+                    '',
+                    $this->texts()->get('figures.a-job'),
+                ),
                 new Figure($this->texts()->get('figures.with'), $money($choice->costWith($n('jobs')))),
                 new Figure($this->texts()->get('figures.without'), $money($choice->costWithout($n('jobs')))),
             ],
-            charts: [new Chart($this->texts()->get('chart.title'), $this->texts()->get('chart.jobs'), $this->texts()->get('chart.money'), [
-                ['label' => $this->texts()->get('chart.with'), 'points' => [[0.0, $choice->costWith(0.0)], [$most, $choice->costWith($most)]], 'style' => 'heavy'],
-                ['label' => $this->texts()->get('chart.without'), 'points' => [[0.0, 0.0], [$most, $choice->costWithout($most)]], 'style' => 'plain'],
-            ], $even === null ? [] : [['x' => $even, 'y' => $choice->costWith($even), 'label' => $this->texts()->get('chart.even')]])],
+            charts: [
+                new Chart(
+                    $this->texts()->get('chart.title'),
+                    $this->texts()->get('chart.jobs'),
+                    $this->texts()->get('chart.money'),
+                    [
+                        [
+                            'label' => $this->texts()->get('chart.with'),
+                            'points' => [[0.0, $choice->costWith(0.0)], [$most, $choice->costWith($most)]],
+                            'style' => 'heavy',
+                        ],
+                        [
+                            'label' => $this->texts()->get('chart.without'),
+                            'points' => [[0.0, 0.0], [$most, $choice->costWithout($most)]],
+                            'style' => 'plain',
+                        ],
+                    ],
+                    $even === null
+                        ? []
+                        : [
+                            [
+                                'x' => $even,
+                                'y' => $choice->costWith($even),
+                                'label' => $this->texts()->get('chart.even'),
+                            ],
+                        ],
+                ),
+            ],
         );
     }
 }

@@ -11,13 +11,17 @@ final readonly class TryModuleFirst
 {
     /**
      * @param float $chance      that the module is at fault, 0 to 1
-     * @param float $wrongModule money lost with a module that was not the fault: price not taken back, labour, come-back
+     * @param float $wrongModule money lost with a module that was not the fault: price not taken back, labour,
+     *     come-back
      * @param float $tester      price of the tester
      * @param float $testing     money for the minutes of one test
      */
-    public function __construct(private float $chance, private float $wrongModule, private float $tester, private float $testing)
-    {
-    }
+    public function __construct(
+        private float $chance,
+        private float $wrongModule,
+        private float $tester,
+        private float $testing,
+    ) {}
 
     /** Expected loss of a job without a tester. */
     public function lossWithout(): float

@@ -29,11 +29,21 @@ final readonly class FanMotor
 
     public function __construct(public float $volts, float $amps)
     {
-        $ordinary = new BrushedMotor(self::ARMATURE_OHMS, self::EMF_CONSTANT, self::FRICTION_TORQUE, self::FAN_CONSTANT);
+        $ordinary = new BrushedMotor(
+            self::ARMATURE_OHMS,
+            self::EMF_CONSTANT,
+            self::FRICTION_TORQUE,
+            self::FAN_CONSTANT,
+        );
         $this->fullSpeed = self::settled($ordinary, self::VOLTS, 0.0);
         $v = $volts / self::VOLTS;
         $i = $amps / self::drawn($ordinary, $this->fullSpeed);
-        $this->motor = new BrushedMotor(self::ARMATURE_OHMS * $v / $i, self::EMF_CONSTANT * $v, self::FRICTION_TORQUE * $v * $i, self::FAN_CONSTANT * $v * $i);
+        $this->motor = new BrushedMotor(
+            (self::ARMATURE_OHMS * $v) / $i,
+            self::EMF_CONSTANT * $v,
+            self::FRICTION_TORQUE * $v * $i,
+            self::FAN_CONSTANT * $v * $i,
+        );
     }
 
     /** Ω in series with which it turns at a share of its full speed. */
@@ -41,7 +51,8 @@ final readonly class FanMotor
     {
         $speed = $share * $this->fullSpeed;
 
-        return ($this->volts - $this->motor->emfConstant * $speed) / self::drawn($this->motor, $speed) - $this->motor->armatureOhms;
+        return ($this->volts - $this->motor->emfConstant * $speed) / self::drawn($this->motor, $speed) -
+            $this->motor->armatureOhms;
     }
 
     /** Share of its full speed with so many Ω in series. */
@@ -71,7 +82,14 @@ final readonly class FanMotor
     {
         $all = $motor->armatureOhms + $ohms;
 
-        return BrushedMotor::settledSpeed($volts / $all, 1.0 / $all, $motor->emfConstant, $motor->frictionTorque, $motor->fanConstant, 0.0);
+        return BrushedMotor::settledSpeed(
+            $volts / $all,
+            1.0 / $all,
+            $motor->emfConstant,
+            $motor->frictionTorque,
+            $motor->fanConstant,
+            0.0,
+        );
     }
 
     private static function drawn(BrushedMotor $motor, float $speed): float

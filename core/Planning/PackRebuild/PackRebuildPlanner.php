@@ -41,12 +41,12 @@ final class PackRebuildPlanner implements Planner
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     public function plan(array $values): Plan
     {
-        $n = static fn (string $key): float => ParameterList::numberIn($values, $key) ?? 0.0;
+        $n = static fn(string $key): float => ParameterList::numberIn($values, $key) ?? 0.0;
         $motor = new FanMotor($n('volts'), $n('amps'));
         $shares = $this->shares($values);
         $fine = ($values['series'] ?? 'E24') === 'E24';
@@ -69,15 +69,42 @@ final class PackRebuildPlanner implements Planner
             foreach (self::each($section, $amps) as [$ohms, $watts]) {
                 $rating = PreferredValues::rating($watts * $n('derating'));
                 if ($rating === null) {
-                    $refusals[] = $this->say('refusals.watts', ['step' => (string) ($step + 1), 'watts' => number_format($watts * $n('derating'))]);
+                    $refusals[] = $this->say('refusals.watts', [
+                        'step' => (string) ($step + 1),
+                        'watts' => number_format($watts * $n('derating')),
+                    ]);
                 }
                 $blocked = $watts * ($locked / max(1e-9, $amps)) ** 2;
                 $lockedOver = $lockedOver || $blocked > ($rating ?? 0.0);
-                $bought[] = [($step + 1).' '.$this->say("how.{$section['how']}"), self::ohms($ohms), number_format($watts, 1), $rating === null ? '' : number_format($rating), number_format($blocked)];
+                $bought[] = [
+                    $step + 1 . ' ' . $this->say("how.{$section['how']}"),
+                    self::ohms($ohms),
+                    number_format($watts, 1),
+                    $rating === null ? '' : number_format($rating),
+                    number_format($blocked),
+                ];
             }
-            $taps[] = [(string) ($step + 1), self::ohms($total), self::ohms($wanted[$step]), number_format(100.0 * $shares[$step]), number_format(100.0 * $share), number_format($amps, 1), number_format($motor->volts - $amps * $total, 1), number_format($amps * $amps * $total)];
+            $taps[] = [
+                (string) ($step + 1),
+                self::ohms($total),
+                self::ohms($wanted[$step]),
+                number_format(100.0 * $shares[$step]),
+                number_format(100.0 * $share),
+                number_format($amps, 1),
+                number_format($motor->volts - $amps * $total, 1),
+                number_format($amps * $amps * $total),
+            ];
         }
-        $taps[] = [(string) (\count($shares) + 1), '0', '0', '100', '100', number_format($n('amps'), 1), number_format($motor->volts, 1), '0'];
+        $taps[] = [
+            (string) (\count($shares) + 1),
+            '0',
+            '0',
+            '100',
+            '100',
+            number_format($n('amps'), 1),
+            number_format($motor->volts, 1),
+            '0',
+        ];
         if (($values['cutOut'] ?? 'yes') === 'no') {
             $refusals[] = $this->say('refusals.cut-out');
         }
@@ -88,15 +115,74 @@ final class PackRebuildPlanner implements Planner
             findings: [$this->say('findings.chain'), ...$lockedOver ? [$this->say('findings.locked')] : []],
             steps: $this->texts()->list('steps'),
             figures: [
-                new Figure($this->say('figures.total'), self::ohms(array_sum(array_column($sections, 'ohms'))).' Ω'),
-                new Figure($this->say('figures.hottest'), number_format(max(0.0, ...array_map(static fn (array $tap): float => (float) str_replace(',', '', $tap[7]), $taps))).' W', '', $this->say('figures.air')),
-                new Figure($this->say('figures.lowest'), $taps[0][4].' %', $refusals === [] ? 'fine' : '', $this->say('figures.wanted', ['wanted' => $taps[0][3]])),
+                new Figure($this->say('figures.total'), self::ohms(array_sum(array_column($sections, 'ohms'))) . ' Ω'),
+                new Figure(
+                    $this->say('figures.hottest'),
+                    number_format(
+                        max(
+                            0.0,
+                            ...array_map(static fn(array $tap): float => (float) str_replace(',', '', $tap[7]), $taps),
+                        ),
+                    ) . ' W',
+                    '',
+                    $this->say('figures.air'),
+                ),
+                new Figure(
+                    $this->say('figures.lowest'),
+                    $taps[0][4] . ' %',
+                    $refusals === [] ? 'fine' : '',
+                    $this->say('figures.wanted', ['wanted' => $taps[0][3]]),
+                ),
             ],
             tables: [
-                new PlanTable($this->say('bought.title'), [$this->say('bought.section'), 'Ω', $this->say('bought.watts'), $this->say('bought.rating'), $this->say('bought.locked')], $bought),
-                new PlanTable($this->say('taps.title'), [$this->say('taps.step'), $this->say('taps.ohms'), $this->say('taps.exact'), $this->say('taps.wanted'), $this->say('taps.gets'), 'A', $this->say('taps.volts'), $this->say('taps.watts')], $taps),
+                new PlanTable(
+                    $this->say('bought.title'),
+                    [
+                        $this->say('bought.section'),
+                        'Ω',
+                        $this->say('bought.watts'),
+                        $this->say('bought.rating'),
+                        $this->say('bought.locked'),
+                    ],
+                    $bought,
+                ),
+                new PlanTable(
+                    $this->say('taps.title'),
+                    [
+                        $this->say('taps.step'),
+                        $this->say('taps.ohms'),
+                        $this->say('taps.exact'),
+                        $this->say('taps.wanted'),
+                        $this->say('taps.gets'),
+                        'A',
+                        $this->say('taps.volts'),
+                        $this->say('taps.watts'),
+                    ],
+                    $taps,
+                ),
             ],
-            charts: [new Chart($this->say('chart.title'), 'Ω', '%', [['label' => $this->say('chart.speed'), 'points' => self::curve($motor, 1.15 * max($wanted)), 'style' => 'heavy']], array_map(static fn (array $tap): array => ['x' => (float) $tap[1], 'y' => (float) $tap[4], 'label' => $tap[0]], $taps))],
+            charts: [
+                new Chart(
+                    $this->say('chart.title'),
+                    'Ω',
+                    '%',
+                    [
+                        [
+                            'label' => $this->say('chart.speed'),
+                            'points' => self::curve($motor, 1.15 * max($wanted)),
+                            'style' => 'heavy',
+                        ],
+                    ],
+                    array_map(
+                        static fn(array $tap): array => [
+                            'x' => (float) $tap[1],
+                            'y' => (float) $tap[4],
+                            'label' => $tap[0],
+                        ],
+                        $taps,
+                    ),
+                ),
+            ],
         );
     }
 
@@ -116,7 +202,7 @@ final class PackRebuildPlanner implements Planner
         }
         if ($given === []) {
             // Evenly from 45 % up to full.
-            $given = array_map(static fn (int $step): float => 0.45 + 0.55 * $step / $count, range(0, $count - 1));
+            $given = array_map(static fn(int $step): float => 0.45 + (0.55 * $step) / $count, range(0, $count - 1));
         }
         foreach (\array_slice($given, 1) as $step => $share) {
             if ($share <= $given[$step]) {
@@ -130,7 +216,13 @@ final class PackRebuildPlanner implements Planner
     /** @return list<array{0: float, 1: float}> per cent of full speed over Ω in series */
     private static function curve(FanMotor $motor, float $most): array
     {
-        return array_map(static fn (int $point): array => [$most * $point / 40.0, 100.0 * $motor->shareWith($most * $point / 40.0)], range(0, 40));
+        return array_map(
+            static fn(int $point): array => [
+                ($most * $point) / 40.0,
+                100.0 * $motor->shareWith(($most * $point) / 40.0),
+            ],
+            range(0, 40),
+        );
     }
 
     /**
@@ -144,7 +236,13 @@ final class PackRebuildPlanner implements Planner
     {
         $volts = $amps * $section['ohms'];
 
-        return array_map(static fn (float $ohms): array => [$ohms, $section['how'] === 'parallel' ? $volts * $volts / $ohms : $amps * $amps * $ohms], $section['values']);
+        return array_map(
+            static fn(float $ohms): array => [
+                $ohms,
+                $section['how'] === 'parallel' ? ($volts * $volts) / $ohms : $amps * $amps * $ohms,
+            ],
+            $section['values'],
+        );
     }
 
     private static function ohms(float $ohms): string

@@ -10,7 +10,32 @@ namespace Ispira\Core\Planning\PackRebuild;
 final class PreferredValues
 {
     private const E12 = [1.0, 1.2, 1.5, 1.8, 2.2, 2.7, 3.3, 3.9, 4.7, 5.6, 6.8, 8.2];
-    private const E24 = [1.0, 1.1, 1.2, 1.3, 1.5, 1.6, 1.8, 2.0, 2.2, 2.4, 2.7, 3.0, 3.3, 3.6, 3.9, 4.3, 4.7, 5.1, 5.6, 6.2, 6.8, 7.5, 8.2, 9.1];
+    private const E24 = [
+        1.0,
+        1.1,
+        1.2,
+        1.3,
+        1.5,
+        1.6,
+        1.8,
+        2.0,
+        2.2,
+        2.4,
+        2.7,
+        3.0,
+        3.3,
+        3.6,
+        3.9,
+        4.3,
+        4.7,
+        5.1,
+        5.6,
+        6.2,
+        6.8,
+        7.5,
+        8.2,
+        9.1,
+    ];
 
     /** Ratings of power resistors, in W. */
     private const WATTS = [1.0, 2.0, 3.0, 5.0, 7.0, 10.0, 15.0, 20.0, 25.0, 50.0, 75.0, 100.0, 150.0, 200.0, 300.0];
@@ -18,9 +43,7 @@ final class PreferredValues
     /** Share by which a single resistor may miss before a pair is taken. */
     private const SINGLE_WITHIN = 0.03;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * The nearest single value, or the nearest pair where that misses by more than 3 %.
@@ -44,7 +67,10 @@ final class PreferredValues
                 if ($second > $first) {
                     continue;
                 }
-                foreach (['series' => $first + $second, 'parallel' => $first * $second / ($first + $second)] as $how => $together) {
+                foreach (
+                    ['series' => $first + $second, 'parallel' => ($first * $second) / ($first + $second)]
+                    as $how => $together
+                ) {
                     if (abs($together - $ohms) < abs($best['ohms'] - $ohms) - 1e-9) {
                         $best = ['how' => $how, 'values' => [$first, $second], 'ohms' => $together];
                     }

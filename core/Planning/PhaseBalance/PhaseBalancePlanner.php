@@ -48,12 +48,12 @@ final class PhaseBalancePlanner implements Worksheet
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     public function plan(array $values): Plan
     {
-        $n = static fn (string $key): ?float => ParameterList::numberIn($values, $key);
+        $n = static fn(string $key): ?float => ParameterList::numberIn($values, $key);
         $pairs = ['ab' => $n('ab') ?? 0.0, 'bc' => $n('bc') ?? 0.0, 'ca' => $n('ca') ?? 0.0];
         $open = array_keys(array_filter($pairs, is_infinite(...)));
         $findings = [];
@@ -64,14 +64,31 @@ final class PhaseBalancePlanner implements Worksheet
             $mean = array_sum($pairs) / 3.0;
             $balance = $mean > 0.0 ? (max($pairs) - min($pairs)) / $mean : 0.0;
             $alike = $mean > 0.0 && $balance <= self::ALIKE_WITHIN;
-            $findings[] = $this->texts()->get($mean <= 0.0 ? 'findings.shorted' : ($alike ? 'findings.alike' : 'findings.unlike'), ['balance' => number_format(100.0 * $balance, 1), 'odd' => $this->odd($pairs, $mean)]);
+            $findings[] = $this->texts()->get(
+                $mean <= 0.0 ? 'findings.shorted' : ($alike ? 'findings.alike' : 'findings.unlike'),
+                ['balance' => number_format(100.0 * $balance, 1), 'odd' => $this->odd($pairs, $mean)],
+            );
             $figures = [
-                new Figure($this->texts()->get('figures.balance'), number_format(100.0 * $balance, 1).' %', $alike ? 'fine' : 'refused', $this->texts()->get('figures.limit')),
-                new Figure($this->texts()->get('figures.mean'), number_format($mean, 2).' Ω'),
+                new Figure(
+                    $this->texts()->get('figures.balance'),
+                    number_format(100.0 * $balance, 1) . ' %',
+                    $alike ? 'fine' : 'refused',
+                    $this->texts()->get('figures.limit'),
+                ),
+                new Figure($this->texts()->get('figures.mean'), number_format($mean, 2) . ' Ω'),
                 // In a star each reading is two windings in row.
-                ...array_map(fn (string $winding, float $ohms): Figure => new Figure($this->texts()->get('figures.winding', ['winding' => $winding]), number_format($ohms, 2).' Ω'), ['A', 'B', 'C'], [
-                    0.5 * ($pairs['ab'] + $pairs['ca'] - $pairs['bc']), 0.5 * ($pairs['ab'] + $pairs['bc'] - $pairs['ca']), 0.5 * ($pairs['bc'] + $pairs['ca'] - $pairs['ab']),
-                ]),
+                ...array_map(
+                    fn(string $winding, float $ohms): Figure => new Figure(
+                        $this->texts()->get('figures.winding', ['winding' => $winding]),
+                        number_format($ohms, 2) . ' Ω',
+                    ),
+                    ['A', 'B', 'C'],
+                    [
+                        0.5 * ($pairs['ab'] + $pairs['ca'] - $pairs['bc']),
+                        0.5 * ($pairs['ab'] + $pairs['bc'] - $pairs['ca']),
+                        0.5 * ($pairs['bc'] + $pairs['ca'] - $pairs['ab']),
+                    ],
+                ),
             ];
         }
         $case = $n('case');
@@ -79,7 +96,12 @@ final class PhaseBalancePlanner implements Worksheet
             $findings[] = $this->texts()->get($case < self::CASE_FROM ? 'findings.to-case' : 'findings.clear-of-case');
         }
 
-        return new Plan(cautions: $this->texts()->list('cautions'), findings: $findings, steps: $this->texts()->list('steps'), figures: $figures);
+        return new Plan(
+            cautions: $this->texts()->list('cautions'),
+            findings: $findings,
+            steps: $this->texts()->list('steps'),
+            figures: $figures,
+        );
     }
 
     /** @param non-empty-list<string> $open */
@@ -89,14 +111,16 @@ final class PhaseBalancePlanner implements Worksheet
         $shared = ['ab,bc' => 'B', 'ab,ca' => 'A', 'bc,ca' => 'C'][implode(',', $open)] ?? null;
 
         return $shared === null
-            ? $this->texts()->get(\count($open) === 3 ? 'findings.all-open' : 'findings.open', ['pair' => self::PAIRS[$open[0]]])
+            ? $this->texts()->get(\count($open) === 3 ? 'findings.all-open' : 'findings.open', [
+                'pair' => self::PAIRS[$open[0]],
+            ])
             : $this->texts()->get('findings.winding-open', ['winding' => $shared]);
     }
 
     /** @param array<string, float> $pairs */
     private function odd(array $pairs, float $mean): string
     {
-        $off = array_map(static fn (float $ohms): float => abs($ohms - $mean), $pairs);
+        $off = array_map(static fn(float $ohms): float => abs($ohms - $mean), $pairs);
         arsort($off);
 
         return self::PAIRS[array_key_first($off) ?? 'ab'];

@@ -51,19 +51,35 @@ final class PinMatrixPlanner implements Worksheet
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     public function plan(array $values): Plan
     {
-        $pins = preg_split('/[\s,;]+/', \is_string($values['order'] ?? null) ? trim($values['order']) : '', -1, \PREG_SPLIT_NO_EMPTY) ?: [];
+        $pins =
+            preg_split(
+                '/[\s,;]+/',
+                \is_string($values['order'] ?? null) ? trim($values['order']) : '',
+                -1,
+                \PREG_SPLIT_NO_EMPTY,
+            ) ?:
+            [];
         if (\count($pins) < 2 || \count($pins) > self::MOST_PINS || \count($pins) !== \count(array_unique($pins))) {
-            throw new ParameterError(['order' => $this->texts()->get('problems.order', ['most' => (string) self::MOST_PINS])]);
+            throw new ParameterError([
+                'order' => $this->texts()->get('problems.order', ['most' => (string) self::MOST_PINS]),
+            ]);
         }
-        $row = ResistorRow::of($pins, $this->pairs(\is_string($values['pairs'] ?? null) ? $values['pairs'] : '', $pins, ParameterList::numberIn($values, 'leads') ?? 0.0));
+        $row = ResistorRow::of(
+            $pins,
+            $this->pairs(
+                \is_string($values['pairs'] ?? null) ? $values['pairs'] : '',
+                $pins,
+                ParameterList::numberIn($values, 'leads') ?? 0.0,
+            ),
+        );
         $resistors = $worked = $findings = [];
         foreach ($row->ohms as $n => $ohms) {
-            $between = $row->pins[$n].' – '.$row->pins[$n + 1];
+            $between = $row->pins[$n] . ' – ' . $row->pins[$n + 1];
             $resistors[] = [$between, $this->written($ohms)];
             if ($ohms === null) {
                 $findings[] = $this->texts()->get('findings.unknown', ['between' => $between]);
@@ -77,10 +93,22 @@ final class PinMatrixPlanner implements Worksheet
         $pairs = $marked = [];
         foreach ($row->readings as $n => ['from' => $from, 'to' => $to, 'read' => $read, 'sum' => $sum]) {
             $off = $sum === null || is_infinite($read) || is_infinite($sum) ? null : $read - $sum;
-            $pairs[] = ["$from – $to", $this->written($read), $this->written($sum), $off === null ? '' : \sprintf('%+.2f', $off)];
-            if ($off !== null && abs($off) > self::FITS[0] + self::FITS[1] * $read || $sum !== null && is_infinite($read) !== is_infinite($sum)) {
+            $pairs[] = [
+                "$from – $to",
+                $this->written($read),
+                $this->written($sum),
+                $off === null ? '' : \sprintf('%+.2f', $off),
+            ];
+            if (
+                ($off !== null && abs($off) > self::FITS[0] + self::FITS[1] * $read) ||
+                ($sum !== null && is_infinite($read) !== is_infinite($sum))
+            ) {
                 $marked[] = $n;
-                $findings[] = $this->texts()->get('findings.off', ['pair' => "$from – $to", 'read' => $this->written($read), 'sum' => $this->written($sum)]);
+                $findings[] = $this->texts()->get('findings.off', [
+                    'pair' => "$from – $to",
+                    'read' => $this->written($read),
+                    'sum' => $this->written($sum),
+                ]);
             }
         }
         if ($marked === []) {
@@ -91,12 +119,30 @@ final class PinMatrixPlanner implements Worksheet
             cautions: $this->texts()->list('cautions'),
             findings: $findings,
             figures: [
-                new Figure($this->texts()->get('figures.residual'), number_format($row->residual(), 3).' Ω', $marked === [] ? '' : 'refused'),
+                new Figure(
+                    $this->texts()->get('figures.residual'),
+                    number_format($row->residual(), 3) . ' Ω',
+                    $marked === [] ? '' : 'refused',
+                ),
                 new Figure($this->texts()->get('figures.surplus'), (string) max(0, $row->surplus())),
             ],
             tables: [
-                new PlanTable($this->texts()->get('tables.resistors'), [$this->texts()->get('tables.between'), 'Ω'], $resistors),
-                new PlanTable($this->texts()->get('tables.pairs'), [$this->texts()->get('tables.pair'), $this->texts()->get('tables.read'), $this->texts()->get('tables.sum'), $this->texts()->get('tables.off')], $pairs, $marked),
+                new PlanTable(
+                    $this->texts()->get('tables.resistors'),
+                    [$this->texts()->get('tables.between'), 'Ω'],
+                    $resistors,
+                ),
+                new PlanTable(
+                    $this->texts()->get('tables.pairs'),
+                    [
+                        $this->texts()->get('tables.pair'),
+                        $this->texts()->get('tables.read'),
+                        $this->texts()->get('tables.sum'),
+                        $this->texts()->get('tables.off'),
+                    ],
+                    $pairs,
+                    $marked,
+                ),
             ],
             worked: $worked,
         );
@@ -117,13 +163,25 @@ final class PinMatrixPlanner implements Worksheet
                 continue;
             }
             [$from, $to, $read] = (preg_split('/[\s;]+/', trim($line), 3) ?: []) + ['', '', ''];
-            if (!\in_array($from, $pins, true) || !\in_array($to, $pins, true) || $from === $to || \count($pairs) >= self::MOST_PAIRS) {
-                throw new ParameterError(['pairs' => $this->texts()->get('problems.pair', ['line' => (string) ($number + 1)])]);
+            if (
+                !\in_array($from, $pins, true) ||
+                !\in_array($to, $pins, true) ||
+                $from === $to ||
+                \count($pairs) >= self::MOST_PAIRS
+            ) {
+                throw new ParameterError([
+                    'pairs' => $this->texts()->get('problems.pair', ['line' => (string) ($number + 1)]),
+                ]);
             }
             try {
                 $ohms = MeasureReader::read($read, 'Ω')->inBase();
             } catch (UnreadableNumber $error) {
-                throw new ParameterError(['pairs' => $this->texts()->get('problems.line', ['line' => (string) ($number + 1), 'message' => $error->getMessage()])]);
+                throw new ParameterError([
+                    'pairs' => $this->texts()->get('problems.line', [
+                        'line' => (string) ($number + 1),
+                        'message' => $error->getMessage(),
+                    ]),
+                ]);
             }
             $pairs[] = [$from, $to, $ohms === null ? \INF : max(0.0, $ohms - $leads)];
         }
@@ -133,6 +191,10 @@ final class PinMatrixPlanner implements Worksheet
 
     private function written(?float $ohms): string
     {
-        return $ohms === null ? $this->texts()->get('unknown') : (is_infinite($ohms) ? $this->texts()->get('open') : number_format($ohms, 2));
+        return $ohms === null
+            ? $this->texts()->get('unknown')
+            : (is_infinite($ohms)
+                ? $this->texts()->get('open')
+                : number_format($ohms, 2));
     }
 }

@@ -18,12 +18,11 @@ final readonly class ResistorRow
 
     /**
      * @param list<string>              $pins       in the order of the row
-     * @param list<float|null>          $ohms       of the resistor after each pin but the last; INF when open, null when unknown
+     * @param list<float|null>          $ohms       of the resistor after each pin but the last; INF when open, null
+     *     when unknown
      * @param list<array{from: string, to: string, read: float, sum: float|null}> $readings with what the row makes of each
      */
-    private function __construct(public array $pins, public array $ohms, public array $readings)
-    {
-    }
+    private function __construct(public array $pins, public array $ohms, public array $readings) {}
 
     /**
      * @param non-empty-list<string>                      $pins
@@ -42,10 +41,17 @@ final readonly class ResistorRow
                 $closed[$n] = true;
             }
         }
-        $ohms = self::solved($count, array_values(array_filter($rows, static fn (array $row): bool => is_finite($row[2]))));
+        $ohms = self::solved(
+            $count,
+            array_values(array_filter($rows, static fn(array $row): bool => is_finite($row[2]))),
+        );
         foreach ($rows as [$from, $to, $read]) {
             // The only one between two open pins that nothing proves closed is the open one.
-            $suspects = is_finite($read) ? [] : array_values(array_filter($from < $to ? range($from, $to - 1) : [], static fn (int $n): bool => !$closed[$n]));
+            $suspects = is_finite($read)
+                ? []
+                : array_values(
+                    array_filter($from < $to ? range($from, $to - 1) : [], static fn(int $n): bool => !$closed[$n]),
+                );
             if (\count($suspects) === 1) {
                 $ohms[$suspects[0]] = \INF;
             }
@@ -79,7 +85,8 @@ final readonly class ResistorRow
     /** How many readings there are beyond what the resistors need. */
     public function surplus(): int
     {
-        return \count(array_filter($this->readings, static fn (array $one): bool => is_finite($one['read']))) - \count(array_filter($this->ohms, static fn (?float $one): bool => $one !== null && is_finite($one)));
+        return \count(array_filter($this->readings, static fn(array $one): bool => is_finite($one['read']))) -
+            \count(array_filter($this->ohms, static fn(?float $one): bool => $one !== null && is_finite($one)));
     }
 
     /**
@@ -125,7 +132,11 @@ final readonly class ResistorRow
         }
         $ohms = array_fill(0, max(0, $count), null);
         foreach ($pivots as $column => $at) {
-            $others = array_filter($matrix[$at], static fn (float $value, int $j): bool => $j !== $column && $j < $count && abs($value) > self::NOTHING, \ARRAY_FILTER_USE_BOTH);
+            $others = array_filter(
+                $matrix[$at],
+                static fn(float $value, int $j): bool => $j !== $column && $j < $count && abs($value) > self::NOTHING,
+                \ARRAY_FILTER_USE_BOTH,
+            );
             // One that an equation shares with another stays unknown.
             $ohms[$column] = $others === [] ? $matrix[$at][$count] : null;
         }

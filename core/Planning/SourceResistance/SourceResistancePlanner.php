@@ -48,12 +48,12 @@ final class SourceResistancePlanner implements Worksheet
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     public function plan(array $values): Plan
     {
-        $n = static fn (string $key): ?float => ParameterList::numberIn($values, $key);
+        $n = static fn(string $key): ?float => ParameterList::numberIn($values, $key);
         $amps = ($n('heavyAmps') ?? 0.0) - ($n('lightAmps') ?? 0.0);
         if ($amps <= 0.0) {
             throw new ParameterError(['heavyAmps' => $this->texts()->get('problems.loads')]);
@@ -69,18 +69,60 @@ final class SourceResistancePlanner implements Worksheet
 
         return new Plan(
             cautions: $this->texts()->list('cautions'),
-            findings: [$this->texts()->get($ohms < 0.0 ? 'findings.negative' : ($fine ? 'findings.fine' : 'findings.high'), ['drop' => number_format($drop, 2), 'full' => number_format($full, 1), 'limit' => number_format($limit, 1)])],
+            findings: [
+                $this->texts()->get($ohms < 0.0 ? 'findings.negative' : ($fine ? 'findings.fine' : 'findings.high'), [
+                    'drop' => number_format($drop, 2),
+                    'full' => number_format($full, 1),
+                    'limit' => number_format($limit, 1),
+                ]),
+            ],
             steps: $this->texts()->list('steps'),
             figures: [
-                new Figure($this->texts()->get('figures.ohms'), number_format(1000.0 * $ohms, 0).' mΩ'),
-                new Figure($this->texts()->get('figures.unloaded'), number_format($unloaded, 2).' V'),
-                new Figure($this->texts()->get('figures.drop', ['full' => number_format($full, 1)]), number_format($drop, 2).' V', $ohms < 0.0 ? '' : ($fine ? 'fine' : 'refused'), $this->texts()->get('figures.limit', ['limit' => number_format($limit, 1)])),
-                new Figure($this->texts()->get('figures.left', ['full' => number_format($full, 1)]), number_format($unloaded - $drop, 2).' V'),
+                new Figure($this->texts()->get('figures.ohms'), number_format(1000.0 * $ohms, 0) . ' mΩ'),
+                new Figure($this->texts()->get('figures.unloaded'), number_format($unloaded, 2) . ' V'),
+                new Figure(
+                    $this->texts()->get('figures.drop', ['full' => number_format($full, 1)]),
+                    number_format($drop, 2) . ' V',
+                    $ohms < 0.0 ? '' : ($fine ? 'fine' : 'refused'),
+                    $this->texts()->get('figures.limit', ['limit' => number_format($limit, 1)]),
+                ),
+                new Figure(
+                    $this->texts()->get('figures.left', ['full' => number_format($full, 1)]),
+                    number_format($unloaded - $drop, 2) . ' V',
+                ),
             ],
-            charts: [new Chart($this->texts()->get('chart.title'), 'A', 'V', [['label' => $this->texts()->get('chart.line'), 'points' => [[0.0, $unloaded], [max($full, $n('heavyAmps') ?? 0.0), $unloaded - $ohms * max($full, $n('heavyAmps') ?? 0.0)]], 'style' => 'heavy']], [
-                ['x' => $n('lightAmps') ?? 0.0, 'y' => $n('lightVolts') ?? 0.0, 'label' => $this->texts()->get('chart.light')],
-                ['x' => $n('heavyAmps') ?? 0.0, 'y' => $n('heavyVolts') ?? 0.0, 'label' => $this->texts()->get('chart.heavy')],
-            ])],
+            charts: [
+                new Chart(
+                    $this->texts()->get('chart.title'),
+                    'A',
+                    'V',
+                    [
+                        [
+                            'label' => $this->texts()->get('chart.line'),
+                            'points' => [
+                                [0.0, $unloaded],
+                                [
+                                    max($full, $n('heavyAmps') ?? 0.0),
+                                    $unloaded - $ohms * max($full, $n('heavyAmps') ?? 0.0),
+                                ],
+                            ],
+                            'style' => 'heavy',
+                        ],
+                    ],
+                    [
+                        [
+                            'x' => $n('lightAmps') ?? 0.0,
+                            'y' => $n('lightVolts') ?? 0.0,
+                            'label' => $this->texts()->get('chart.light'),
+                        ],
+                        [
+                            'x' => $n('heavyAmps') ?? 0.0,
+                            'y' => $n('heavyVolts') ?? 0.0,
+                            'label' => $this->texts()->get('chart.heavy'),
+                        ],
+                    ],
+                ),
+            ],
         );
     }
 }

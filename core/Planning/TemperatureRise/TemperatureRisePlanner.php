@@ -44,12 +44,12 @@ final class TemperatureRisePlanner implements Worksheet
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__.'/texts.en.json');
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 
     public function plan(array $values): Plan
     {
-        $n = static fn (string $key): ?float => ParameterList::numberIn($values, $key);
+        $n = static fn(string $key): ?float => ParameterList::numberIn($values, $key);
         if (($n('to') ?? 0.0) <= ($n('from') ?? 0.0)) {
             throw new ParameterError(['to' => $this->texts()->get('problems.range')]);
         }
@@ -69,8 +69,19 @@ final class TemperatureRisePlanner implements Worksheet
             findings: [$this->texts()->get("findings.$key")],
             steps: $this->texts()->list('steps'),
             figures: [
-                new Figure($this->texts()->get('figures.rise'), number_format($rise, 1).$unit, $key === 'inside' ? 'fine' : 'refused', $this->texts()->get('figures.range', ['from' => number_format($n('from') ?? 0.0, 0), 'to' => number_format($n('to') ?? 0.0, 0).$unit])),
-                new Figure($this->texts()->get('figures.other'), $fahrenheit ? number_format($kelvin, 1).' K' : number_format(1.8 * $kelvin, 1).' °F'),
+                new Figure(
+                    $this->texts()->get('figures.rise'),
+                    number_format($rise, 1) . $unit,
+                    $key === 'inside' ? 'fine' : 'refused',
+                    $this->texts()->get('figures.range', [
+                        'from' => number_format($n('from') ?? 0.0, 0),
+                        'to' => number_format($n('to') ?? 0.0, 0) . $unit,
+                    ]),
+                ),
+                new Figure(
+                    $this->texts()->get('figures.other'),
+                    $fahrenheit ? number_format($kelvin, 1) . ' K' : number_format(1.8 * $kelvin, 1) . ' °F',
+                ),
             ],
             worked: $rise > 0.0 ? [new Worked(Quantity::Rise, $kelvin, $this->texts()->get('figures.rise'))] : [],
         );

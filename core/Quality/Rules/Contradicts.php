@@ -27,9 +27,19 @@ final readonly class Contradicts implements QualityRule
             return null;
         }
         foreach ($context->sameProbe() as $reading) {
-            $spread = Likelihood::instrumentSpread($context->quantity(), $context->number) + Likelihood::instrumentSpread($context->quantity(), (float) $reading->value);
-            if ($reading->test === $context->reading->test && $reading->misbehaved === null && $reading->supplyVolts === $context->reading->supplyVolts && abs((float) $reading->value - $context->number) > self::SPREADS * $spread) {
-                return Words::general('doubts.contradicts', ['reading' => $context->written(), 'before' => $context->written((float) $reading->value)]);
+            $spread =
+                Likelihood::instrumentSpread($context->quantity(), $context->number) +
+                Likelihood::instrumentSpread($context->quantity(), (float) $reading->value);
+            if (
+                $reading->test === $context->reading->test &&
+                $reading->misbehaved === null &&
+                $reading->supplyVolts === $context->reading->supplyVolts &&
+                abs((float) $reading->value - $context->number) > self::SPREADS * $spread
+            ) {
+                return Words::general('doubts.contradicts', [
+                    'reading' => $context->written(),
+                    'before' => $context->written((float) $reading->value),
+                ]);
             }
         }
 

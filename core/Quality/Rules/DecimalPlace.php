@@ -25,7 +25,10 @@ final readonly class DecimalPlace implements QualityRule
         }
         foreach ([10.0, 0.1, 100.0, 0.01] as $factor) {
             if ($context->fitsSound($context->number * $factor)) {
-                return Words::general('doubts.decimal-place', ['reading' => $context->written(), 'rather' => $context->written($context->number * $factor)]);
+                return Words::general('doubts.decimal-place', [
+                    'reading' => $context->written(),
+                    'rather' => $context->written($context->number * $factor),
+                ]);
             }
         }
 

@@ -31,8 +31,12 @@ final readonly class Impossible implements QualityRule
         }
         $most = max(array_map(abs(...), $possible));
 
-        return abs($context->number) > self::MARGIN * $most + self::SPREADS * Likelihood::instrumentSpread($context->quantity(), $most)
-            ? Words::general('doubts.impossible', ['reading' => $context->written(), 'most' => $context->written($most)])
+        return abs($context->number) >
+            self::MARGIN * $most + self::SPREADS * Likelihood::instrumentSpread($context->quantity(), $most)
+            ? Words::general('doubts.impossible', [
+                'reading' => $context->written(),
+                'most' => $context->written($most),
+            ])
             : null;
     }
 }

@@ -35,6 +35,11 @@ final readonly class RailOutside implements QualityRule
         };
         $unit = $context->circuit->texts->find('potential.unit') ?? 'V';
 
-        return $key === null ? null : Words::general($key, ['supply' => number_format($supply, 1)." $unit", 'right' => number_format($right, 1)." $unit"]);
+        return $key === null
+            ? null
+            : Words::general($key, [
+                'supply' => number_format($supply, 1) . " $unit",
+                'right' => number_format($right, 1) . " $unit",
+            ]);
     }
 }

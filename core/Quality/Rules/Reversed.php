@@ -21,12 +21,17 @@ final readonly class Reversed implements QualityRule
 
     public function doubt(ReadingInContext $context): ?string
     {
-        if ($context->circuit->netlist->alternates() || !\in_array($context->quantity(), [Quantity::Volts, Quantity::Amps, Quantity::Vacuum], true)) {
+        if (
+            $context->circuit->netlist->alternates() ||
+            !\in_array($context->quantity(), [Quantity::Volts, Quantity::Amps, Quantity::Vacuum], true)
+        ) {
             return null;
         }
 
         return $context->number < 0.0 && !$context->fitsAny($context->number) && $context->fitsAny(-$context->number)
-            ? Words::general($context->quantity() === Quantity::Amps ? 'doubts.reversed-clamp' : 'doubts.reversed', ['reading' => $context->written()])
+            ? Words::general($context->quantity() === Quantity::Amps ? 'doubts.reversed-clamp' : 'doubts.reversed', [
+                'reading' => $context->written(),
+            ])
             : null;
     }
 }

@@ -28,7 +28,10 @@ final readonly class SumOfParts implements QualityRule
 
     public function doubt(ReadingInContext $context): ?string
     {
-        if (!\in_array($context->quantity(), [Quantity::Volts, Quantity::Ohms], true) || $context->circuit->netlist->alternates()) {
+        if (
+            !\in_array($context->quantity(), [Quantity::Volts, Quantity::Ohms], true) ||
+            $context->circuit->netlist->alternates()
+        ) {
             return null;
         }
         $test = $context->test();
@@ -38,9 +41,18 @@ final readonly class SumOfParts implements QualityRule
                 if ($sum === null) {
                     continue;
                 }
-                $spread = Likelihood::instrumentSpread($context->quantity(), $context->number) + Likelihood::instrumentSpread($context->quantity(), (float) $first->value) + Likelihood::instrumentSpread($context->quantity(), (float) $second->value);
+                $spread =
+                    Likelihood::instrumentSpread($context->quantity(), $context->number) +
+                    Likelihood::instrumentSpread($context->quantity(), (float) $first->value) +
+                    Likelihood::instrumentSpread($context->quantity(), (float) $second->value);
                 if (abs($sum - $context->number) > self::SPREADS * $spread) {
-                    return Words::general('doubts.sum-of-parts', ['reading' => $context->written(), 'first' => $context->written((float) $first->value), 'second' => $context->written((float) $second->value), 'sum' => $context->written($sum), 'test' => $context->words->test($test)]);
+                    return Words::general('doubts.sum-of-parts', [
+                        'reading' => $context->written(),
+                        'first' => $context->written((float) $first->value),
+                        'second' => $context->written((float) $second->value),
+                        'sum' => $context->written($sum),
+                        'test' => $context->words->test($test),
+                    ]);
                 }
             }
         }
@@ -55,15 +67,33 @@ final readonly class SumOfParts implements QualityRule
         $one = $context->circuit->tests[$first->test];
         $two = $context->circuit->tests[$second->test];
         $signed = $context->quantity() === Quantity::Volts;
-        foreach ([[$one->probe->at, $one->probe->against, 1.0], [$one->probe->against, $one->probe->at, $signed ? -1.0 : 1.0]] as [$from, $middle, $sign]) {
-            foreach ([[$two->probe->at, $two->probe->against, 1.0], [$two->probe->against, $two->probe->at, $signed ? -1.0 : 1.0]] as [$start, $to, $other]) {
-                if ($from !== $probe->at || $middle !== $start || $to !== $probe->against || $middle === $probe->at || $middle === $probe->against) {
+        foreach (
+            [
+                [$one->probe->at, $one->probe->against, 1.0],
+                [$one->probe->against, $one->probe->at, $signed ? -1.0 : 1.0],
+            ]
+            as [$from, $middle, $sign]
+        ) {
+            foreach (
+                [
+                    [$two->probe->at, $two->probe->against, 1.0],
+                    [$two->probe->against, $two->probe->at, $signed ? -1.0 : 1.0],
+                ]
+                as [$start, $to, $other]
+            ) {
+                if (
+                    $from !== $probe->at ||
+                    $middle !== $start ||
+                    $to !== $probe->against ||
+                    $middle === $probe->at ||
+                    $middle === $probe->against
+                ) {
                     continue;
                 }
                 $sound = $sign * $context->sound($one)[0] + $other * $context->sound($two)[0];
                 $right = $context->sound()[0];
                 // Three resistances add up only where the places stand in one row.
-                if ($signed || is_finite($sound) && abs($sound - $right) <= self::ADDS_UP * abs($right)) {
+                if ($signed || (is_finite($sound) && abs($sound - $right) <= self::ADDS_UP * abs($right))) {
                     return $sign * (float) $first->value + $other * (float) $second->value;
                 }
             }

@@ -25,7 +25,10 @@ final readonly class Thousandfold implements QualityRule
         }
         foreach ([1e3, 1e-3] as $factor) {
             if ($context->fitsSound($context->number * $factor)) {
-                return Words::general('doubts.thousandfold', ['reading' => $context->written(), 'rather' => $context->written($context->number * $factor)]);
+                return Words::general('doubts.thousandfold', [
+                    'reading' => $context->written(),
+                    'rather' => $context->written($context->number * $factor),
+                ]);
             }
         }
 

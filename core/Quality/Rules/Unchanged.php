@@ -11,7 +11,8 @@ use Ispira\Core\Quality\QualityRule;
 use Ispira\Core\Quality\ReadingInContext;
 
 /**
- * The same number in positions that must differ on a sound unit: the selector was not turned, or the lead is on the feed.
+ * The same number in positions that must differ on a sound unit: the selector was not turned, or the lead is on the
+ * feed.
  */
 final readonly class Unchanged implements QualityRule
 {
@@ -36,12 +37,24 @@ final readonly class Unchanged implements QualityRule
             $setUp = $context->circuit->setUps[$context->circuit->tests[$reading->test]->setUp];
             $here = $context->circuit->setUps[$context->test()->setUp];
             $alike = abs((float) $reading->value - $context->number) <= self::SAME_WITHIN * abs($context->number);
-            if ($setUp->position !== $here->position && $setUp->text === $here->text && $alike && $this->mustDiffer($context, $reading)) {
-                $positions[$context->circuit->positions[$setUp->position]->label] = $context->circuit->positions[$here->position]->label;
+            if (
+                $setUp->position !== $here->position &&
+                $setUp->text === $here->text &&
+                $alike &&
+                $this->mustDiffer($context, $reading)
+            ) {
+                $positions[$context->circuit->positions[$setUp->position]->label] =
+                    $context->circuit->positions[$here->position]->label;
             }
         }
 
-        return \count($positions) < self::EARLIER ? null : Words::general('doubts.unchanged', ['reading' => $context->written(), 'positions' => implode(', ', array_map(strval(...), array_keys($positions))), 'here' => array_values($positions)[0]]);
+        return \count($positions) < self::EARLIER
+            ? null
+            : Words::general('doubts.unchanged', [
+                'reading' => $context->written(),
+                'positions' => implode(', ', array_map(strval(...), array_keys($positions))),
+                'here' => array_values($positions)[0],
+            ]);
     }
 
     private function mustDiffer(ReadingInContext $context, Reading $reading): bool

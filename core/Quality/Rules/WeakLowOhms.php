@@ -26,7 +26,10 @@ final readonly class WeakLowOhms implements QualityRule
         $leads = $context->reading->leadOhms;
 
         return $context->quantity() === Quantity::Ohms && $leads > 0.0 && $context->number < self::LEADS * $leads
-            ? Words::general('doubts.weak-low-ohms', ['reading' => $context->written(), 'leads' => $context->written($leads)])
+            ? Words::general('doubts.weak-low-ohms', [
+                'reading' => $context->written(),
+                'leads' => $context->written($leads),
+            ])
             : null;
     }
 }

@@ -37,7 +37,10 @@ final readonly class WrongFunction implements QualityRule
         $direct = !$context->circuit->netlist->alternates() && $context->quantity() === Quantity::Volts;
 
         return $direct && $context->fitsSound($context->number / self::HALF_WAVE)
-            ? Words::general('doubts.wrong-function-ac', ['reading' => $context->written(), 'rather' => $context->written($context->number / self::HALF_WAVE)])
+            ? Words::general('doubts.wrong-function-ac', [
+                'reading' => $context->written(),
+                'rather' => $context->written($context->number / self::HALF_WAVE),
+            ])
             : null;
     }
 }

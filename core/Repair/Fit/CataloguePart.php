@@ -11,7 +11,16 @@ use Ispira\Core\Family\OfferedRemedy;
  */
 final readonly class CataloguePart
 {
-    public const MAKES = ['original', 'aftermarket', 'salvage', 'revision', 'component', 'assembly', 'conversion', 'appliance'];
+    public const MAKES = [
+        'original',
+        'aftermarket',
+        'salvage',
+        'revision',
+        'component',
+        'assembly',
+        'conversion',
+        'appliance',
+    ];
 
     /**
      * @param string                $number     part number: what it is known by
@@ -42,8 +51,7 @@ final readonly class CataloguePart
         public float $lifeYears,
         public float $comeBack,
         public float $lost,
-    ) {
-    }
+    ) {}
 
     /**
      * The same as a way to cure a job of a family.
@@ -61,11 +69,28 @@ final readonly class CataloguePart
                 continue;
             }
             $keys = explode('+', $parts);
-            $labour = array_sum(array_map(static fn (string $key): float => $minutes[$key] ?? 0.0, $keys));
-            $offers[] = new OfferedRemedy("number:$this->number", "$this->name, $this->make, $this->number", match ($this->make) {
-                'original', 'aftermarket' => 'part',
-                default => $this->make,
-            }, $keys, [], $this->price + $this->freight, $labour, $this->leadDays, $this->warrantyMonths, $this->lifeYears, $this->comeBack, $this->lost, $this->supersedes === [] ? 'From the workshop\'s own catalogue, with its own terms.' : 'Current revision of '.implode(', ', $this->supersedes).'.', 'Compare it with the old part first: fit check.');
+            $labour = array_sum(array_map(static fn(string $key): float => $minutes[$key] ?? 0.0, $keys));
+            $offers[] = new OfferedRemedy(
+                "number:$this->number",
+                "$this->name, $this->make, $this->number",
+                match ($this->make) {
+                    'original', 'aftermarket' => 'part',
+                    default => $this->make,
+                },
+                $keys,
+                [],
+                $this->price + $this->freight,
+                $labour,
+                $this->leadDays,
+                $this->warrantyMonths,
+                $this->lifeYears,
+                $this->comeBack,
+                $this->lost,
+                $this->supersedes === []
+                    ? 'From the workshop\'s own catalogue, with its own terms.'
+                    : 'Current revision of ' . implode(', ', $this->supersedes) . '.',
+                'Compare it with the old part first: fit check.',
+            );
         }
 
         return $offers;

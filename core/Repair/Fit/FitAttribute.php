@@ -89,14 +89,43 @@ enum FitAttribute: string
     public function choices(): array
     {
         return match ($this) {
-            self::SupplyType => ['dc' => 'DC', 'ac50' => 'AC 50 Hz', 'ac60' => 'AC 60 Hz', 'ac' => 'AC 50 or 60 Hz', 'rectified' => 'DC from rectified mains'],
-            self::Control => ['switched' => 'switched on and off', 'resistor' => 'resistor steps', 'pwm-high' => 'pulses, active high', 'pwm-low' => 'pulses, active low', 'analogue' => '0 to 10 V or less', 'taps-24' => '24 V taps', 'line-taps' => 'line-voltage taps', 'serial' => 'serial data'],
-            self::Rotation => ['cw' => 'clockwise', 'ccw' => 'counter-clockwise', 'reversible' => 'reversible by plug or setting'],
-            self::ShaftForm => ['round' => 'round', 'flat' => 'one flat', 'two-flats' => 'two flats', 'keyed' => 'keyed or splined'],
+            self::SupplyType => [
+                'dc' => 'DC',
+                'ac50' => 'AC 50 Hz',
+                'ac60' => 'AC 60 Hz',
+                'ac' => 'AC 50 or 60 Hz',
+                'rectified' => 'DC from rectified mains',
+            ],
+            self::Control => [
+                'switched' => 'switched on and off',
+                'resistor' => 'resistor steps',
+                'pwm-high' => 'pulses, active high',
+                'pwm-low' => 'pulses, active low',
+                'analogue' => '0 to 10 V or less',
+                'taps-24' => '24 V taps',
+                'line-taps' => 'line-voltage taps',
+                'serial' => 'serial data',
+            ],
+            self::Rotation => [
+                'cw' => 'clockwise',
+                'ccw' => 'counter-clockwise',
+                'reversible' => 'reversible by plug or setting',
+            ],
+            self::ShaftForm => [
+                'round' => 'round',
+                'flat' => 'one flat',
+                'two-flats' => 'two flats',
+                'keyed' => 'keyed or splined',
+            ],
             self::WheelSide => ['lead-end' => 'at the lead end', 'far-end' => 'at the far end'],
             self::ConnectorSex => ['pins' => 'pins (male)', 'sockets' => 'sockets (female)', 'wires' => 'bare wires'],
             self::ThermalClass => ['a' => 'A, 105 °C', 'b' => 'B, 130 °C', 'f' => 'F, 155 °C', 'h' => 'H, 180 °C'],
-            self::Software => ['none' => 'none', 'switches' => 'switches to copy', 'learned' => 'learns the machine', 'coded' => 'coded to the machine'],
+            self::Software => [
+                'none' => 'none',
+                'switches' => 'switches to copy',
+                'learned' => 'learns the machine',
+                'coded' => 'coded to the machine',
+            ],
             default => [],
         };
     }
@@ -105,7 +134,8 @@ enum FitAttribute: string
     public function hint(): string
     {
         return match ($this) {
-            self::Depth => 'From mounting face to the deepest point: seen too late when it is only held beside the old one.',
+            self::Depth
+                => 'From mounting face to the deepest point: seen too late when it is only held beside the old one.',
             self::Rotation => 'Look at the end where the wires come out.',
             self::ConnectorSex => 'Look into the plug of the part itself, not of the harness.',
             self::PinFunctions => 'As "1 feed, 2 ground, 3 command".',
@@ -132,14 +162,30 @@ enum FitAttribute: string
             self::Depth => [PartType::Motor, PartType::Module, PartType::Pack, PartType::Actuator, PartType::Other],
             self::BodyDiameter, self::ShaftLength, self::WheelSize, self::WheelSide => [PartType::Motor],
             self::ShaftDiameter, self::ShaftForm => [PartType::Motor, PartType::Actuator],
-            self::Mount => [PartType::Motor, PartType::Module, PartType::Pack, PartType::Board, PartType::Actuator, PartType::Other],
+            self::Mount => [
+                PartType::Motor,
+                PartType::Module,
+                PartType::Pack,
+                PartType::Board,
+                PartType::Actuator,
+                PartType::Other,
+            ],
             self::Power => [PartType::Motor],
             self::Amps => [PartType::Motor, PartType::Module, PartType::Pack, PartType::Selector],
             self::Speeds => [PartType::Motor, PartType::Module, PartType::Pack, PartType::Selector],
             self::Microfarads => [PartType::Motor, PartType::Capacitor],
             self::RatedVolts => [PartType::Capacitor],
             self::CoilVolts, self::ContactAmps, self::Contacts => [PartType::Relay],
-            self::Pins, self::ConnectorSex, self::ConnectorKey, self::PinFunctions => [PartType::Motor, PartType::Module, PartType::Pack, PartType::Board, PartType::Relay, PartType::Selector, PartType::Actuator, PartType::Other],
+            self::Pins, self::ConnectorSex, self::ConnectorKey, self::PinFunctions => [
+                PartType::Motor,
+                PartType::Module,
+                PartType::Pack,
+                PartType::Board,
+                PartType::Relay,
+                PartType::Selector,
+                PartType::Actuator,
+                PartType::Other,
+            ],
             self::ThermalClass => [PartType::Motor],
             self::Cooling => [PartType::Motor, PartType::Module, PartType::Pack],
             self::Software => [PartType::Motor, PartType::Module, PartType::Board, PartType::Actuator],

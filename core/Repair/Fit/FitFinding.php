@@ -9,7 +9,5 @@ namespace Ispira\Core\Repair\Fit;
  */
 final readonly class FitFinding
 {
-    public function __construct(public FitAttribute $attribute, public FitVerdict $verdict, public string $how)
-    {
-    }
+    public function __construct(public FitAttribute $attribute, public FitVerdict $verdict, public string $how) {}
 }

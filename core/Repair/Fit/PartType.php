@@ -37,6 +37,8 @@ enum PartType: string
     /** @return list<FitAttribute> what has to be compared, the costliest surprise first */
     public function attributes(): array
     {
-        return array_values(array_filter(FitAttribute::cases(), fn (FitAttribute $one): bool => \in_array($this, $one->types(), true)));
+        return array_values(
+            array_filter(FitAttribute::cases(), fn(FitAttribute $one): bool => \in_array($this, $one->types(), true)),
+        );
     }
 }

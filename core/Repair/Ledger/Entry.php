@@ -23,9 +23,7 @@ final readonly class Entry
      * @param array<string, Value> $data as its kind declares
      * @param string|null          $at   moment as ISO 8601
      */
-    private function __construct(public string $id, public EntryKind $kind, public array $data, public ?string $at)
-    {
-    }
+    private function __construct(public string $id, public EntryKind $kind, public array $data, public ?string $at) {}
 
     /**
      * @param array<array-key, mixed> $given
@@ -99,7 +97,9 @@ final readonly class Entry
     private static function value(string $field, string|array $type, mixed $given): string|int|float|bool|array|null
     {
         if (\is_array($type)) {
-            return \is_string($given) && \in_array($given, $type, true) ? $given : throw new EntryRefused($field, 'Choose one of: '.implode(', ', $type).'.');
+            return \is_string($given) && \in_array($given, $type, true)
+                ? $given
+                : throw new EntryRefused($field, 'Choose one of: ' . implode(', ', $type) . '.');
         }
         $optional = str_ends_with($type, '?');
         if ($given === null || $given === '' || (\is_string($given) && trim($given) === '')) {
@@ -116,8 +116,14 @@ final readonly class Entry
             'count' => self::oneCount($field, $given),
             'number' => self::oneNumber($field, $given),
             'flag' => \is_bool($given) ? $given : throw new EntryRefused($field, 'must be true or false.'),
-            'day' => \is_string($given) && preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $given, $d) === 1 && checkdate((int) $d[2], (int) $d[3], (int) $d[1]) ? $given : throw new EntryRefused($field, 'Give a day such as 2026-03-01.'),
-            'switches' => \is_string($given) && preg_match('/^[01]{1,12}$/', $given) === 1 ? $given : throw new EntryRefused($field, 'Give each switch as on or off, at most twelve.'),
+            'day' => \is_string($given) &&
+            preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $given, $d) === 1 &&
+            checkdate((int) $d[2], (int) $d[3], (int) $d[1])
+                ? $given
+                : throw new EntryRefused($field, 'Give a day such as 2026-03-01.'),
+            'switches' => \is_string($given) && preg_match('/^[01]{1,12}$/', $given) === 1
+                ? $given
+                : throw new EntryRefused($field, 'Give each switch as on or off, at most twelve.'),
             'list' => self::texts($field, $given, true),
             default => self::texts($field, $given, false),
         };
@@ -125,14 +131,18 @@ final readonly class Entry
 
     private static function oneText(string $field, mixed $given): string
     {
-        return \is_string($given) && mb_strlen($given) <= self::LONGEST ? trim($given) : throw new EntryRefused($field, 'Keep it to a text of at most '.self::LONGEST.' characters.');
+        return \is_string($given) && mb_strlen($given) <= self::LONGEST
+            ? trim($given)
+            : throw new EntryRefused($field, 'Keep it to a text of at most ' . self::LONGEST . ' characters.');
     }
 
     private static function oneCount(string $field, mixed $given): int
     {
         $number = \is_string($given) && preg_match('/^\s*\d{1,3}\s*$/', $given) === 1 ? (int) trim($given) : $given;
 
-        return \is_int($number) && $number >= 0 && $number <= self::MOST_COUNTED ? $number : throw new EntryRefused($field, 'Give a whole number from 0 to '.self::MOST_COUNTED.'.');
+        return \is_int($number) && $number >= 0 && $number <= self::MOST_COUNTED
+            ? $number
+            : throw new EntryRefused($field, 'Give a whole number from 0 to ' . self::MOST_COUNTED . '.');
     }
 
     private static function oneNumber(string $field, mixed $given): float
@@ -143,7 +153,9 @@ final readonly class Entry
             throw new EntryRefused($field, $error->getMessage());
         }
 
-        return abs($number) <= self::LARGEST ? $number : throw new EntryRefused($field, 'That is more than any number of a job.');
+        return abs($number) <= self::LARGEST
+            ? $number
+            : throw new EntryRefused($field, 'That is more than any number of a job.');
     }
 
     /** @return list<string>|array<string, string> */

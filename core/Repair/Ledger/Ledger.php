@@ -10,9 +10,7 @@ namespace Ispira\Core\Repair\Ledger;
 final readonly class Ledger
 {
     /** @param array<string, Entry> $entries by id */
-    private function __construct(private array $entries)
-    {
-    }
+    private function __construct(private array $entries) {}
 
     /** @param list<Entry> $entries in the order noted */
     public static function of(array $entries): self
@@ -32,7 +30,9 @@ final readonly class Ledger
     /** @return list<Entry> */
     public function all(EntryKind ...$kinds): array
     {
-        return array_values(array_filter($this->entries, static fn (Entry $one): bool => \in_array($one->kind, $kinds, true)));
+        return array_values(
+            array_filter($this->entries, static fn(Entry $one): bool => \in_array($one->kind, $kinds, true)),
+        );
     }
 
     public function latest(EntryKind $kind): ?Entry
@@ -54,6 +54,6 @@ final readonly class Ledger
      */
     public function about(string $id, EntryKind $kind): array
     {
-        return array_values(array_filter($this->all($kind), static fn (Entry $one): bool => $one->text('of') === $id));
+        return array_values(array_filter($this->all($kind), static fn(Entry $one): bool => $one->text('of') === $id));
     }
 }

@@ -23,18 +23,16 @@ final readonly class NewPartTests
     /** How much likelier an answer has to be with the fault for the test to speak of it. */
     private const SPEAKS_FROM = 3.0;
 
-    public function __construct(private CircuitModel $circuit, private Evidence $evidence)
-    {
-    }
+    public function __construct(private CircuitModel $circuit, private Evidence $evidence) {}
 
     /** @return list<Test> those that were read in this job first */
     public function of(CaseFile $case, Hypothesis $fault): array
     {
         $read = $others = [];
-        $taken = array_map(static fn ($reading): string => $reading->test, $case->standing());
+        $taken = array_map(static fn($reading): string => $reading->test, $case->standing());
         foreach ($this->circuit->tests as $key => $test) {
             if ($this->isOnThePartAlone($test) && $this->tellsApart($test, $fault)) {
-                \in_array($key, $taken, true) ? $read[] = $test : $others[] = $test;
+                \in_array($key, $taken, true) ? ($read[] = $test) : ($others[] = $test);
             }
         }
 
@@ -45,11 +43,14 @@ final readonly class NewPartTests
     {
         $setUp = $this->circuit->setUps[$test->setUp];
 
-        return $test->offered && match ($test->probe->quantity) {
-            Quantity::Ohms, Quantity::Capacitance => true,
-            Quantity::Observation => !$this->circuit->positions[$setUp->position]->runs() && !str_starts_with($test->key, 'wiggle') && !$test->asked,
-            default => $setUp->text !== null,
-        };
+        return $test->offered &&
+            match ($test->probe->quantity) {
+                Quantity::Ohms, Quantity::Capacitance => true,
+                Quantity::Observation => !$this->circuit->positions[$setUp->position]->runs() &&
+                    !str_starts_with($test->key, 'wiggle') &&
+                    !$test->asked,
+                default => $setUp->text !== null,
+            };
     }
 
     private function tellsApart(Test $test, Hypothesis $fault): bool
@@ -70,7 +71,8 @@ final readonly class NewPartTests
         [$good, $spread] = $this->evidence->expected($this->evidence->hypotheses[HypothesisList::NOTHING_WRONG], $test);
 
         return $test->probe->quantity->isNumber()
-            ? Likelihood::tellsApart($test->probe->quantity, $bad, $good) && (is_infinite($bad) || is_infinite($good) || abs($bad - $good) > self::SPEAKS_FROM * $spread)
+            ? Likelihood::tellsApart($test->probe->quantity, $bad, $good) &&
+                    (is_infinite($bad) || is_infinite($good) || abs($bad - $good) > self::SPEAKS_FROM * $spread)
             : abs($bad - $good) > 0.3;
     }
 }

@@ -16,7 +16,10 @@ final readonly class ProofCheck
      * @param string|null $read   what was read since the repair, in words
      * @param bool|null $right    null when it was not read yet
      */
-    public function __construct(public Test $test, public string $expected, public ?string $read, public ?bool $right)
-    {
-    }
+    public function __construct(
+        public Test $test,
+        public string $expected,
+        public ?string $read,
+        public ?bool $right,
+    ) {}
 }

@@ -30,8 +30,12 @@ final readonly class ProofChecks
 
     private Words $words;
 
-    public function __construct(private CircuitModel $circuit, private RepairSheet $sheet, private Evidence $evidence, DisplayUnits $units = new DisplayUnits())
-    {
+    public function __construct(
+        private CircuitModel $circuit,
+        private RepairSheet $sheet,
+        private Evidence $evidence,
+        DisplayUnits $units = new DisplayUnits(),
+    ) {
         $this->words = new Words($circuit, $units);
     }
 
@@ -65,7 +69,12 @@ final readonly class ProofChecks
                     $newest = $reading;
                 }
             }
-            $checks[] = new ProofCheck($test, $this->expected($test), $newest === null ? null : $this->words->reading($newest), $newest === null ? null : $this->isRight($test, $newest));
+            $checks[] = new ProofCheck(
+                $test,
+                $this->expected($test),
+                $newest === null ? null : $this->words->reading($newest),
+                $newest === null ? null : $this->isRight($test, $newest),
+            );
         }
 
         return $checks;
@@ -76,7 +85,9 @@ final readonly class ProofChecks
         if ($test->probe->quantity->isNumber()) {
             [$least, $most] = $this->band($test);
 
-            return \is_float($reading->value) ? $reading->value >= $least && $reading->value <= $most : is_infinite($most);
+            return \is_float($reading->value)
+                ? $reading->value >= $least && $reading->value <= $most
+                : is_infinite($most);
         }
 
         return \in_array($reading->value, $this->rightAnswers($test), true);
@@ -86,14 +97,22 @@ final readonly class ProofChecks
     public function expected(Test $test): string
     {
         if (!$test->probe->quantity->isNumber()) {
-            return implode(' or ', array_map(fn (string $answer): string => $this->words->choice($test, $answer), $this->rightAnswers($test)));
+            return implode(
+                ' or ',
+                array_map(
+                    fn(string $answer): string => $this->words->choice($test, $answer),
+                    $this->rightAnswers($test),
+                ),
+            );
         }
         [$least, $most] = $this->band($test);
 
         return match (true) {
             is_infinite($least) => $this->words->number(\INF, $test->probe->quantity),
-            $least <= 0.0 && $most >= 0.0 => 'at most '.$this->words->number($most, $test->probe->quantity),
-            default => $this->words->number($least, $test->probe->quantity).' to '.$this->words->number($most, $test->probe->quantity),
+            $least <= 0.0 && $most >= 0.0 => 'at most ' . $this->words->number($most, $test->probe->quantity),
+            default => $this->words->number($least, $test->probe->quantity) .
+                ' to ' .
+                $this->words->number($most, $test->probe->quantity),
         };
     }
 
@@ -113,11 +132,21 @@ final readonly class ProofChecks
     /** @return list<string> */
     private function rightAnswers(Test $test): array
     {
-        $chances = $test->probe->quantity === Quantity::Observation
-            ? $this->circuit->observations[$test->probe->at]->usual
-            : Judged::chances($this->circuit, $test, $this->evidence->expected($this->evidence->hypotheses[HypothesisList::NOTHING_WRONG], $test)[0]);
+        $chances =
+            $test->probe->quantity === Quantity::Observation
+                ? $this->circuit->observations[$test->probe->at]->usual
+                : Judged::chances(
+                    $this->circuit,
+                    $test,
+                    $this->evidence->expected($this->evidence->hypotheses[HypothesisList::NOTHING_WRONG], $test)[0],
+                );
         $best = max([0.0, ...array_values($chances)]);
 
-        return array_map(strval(...), array_keys(array_filter($chances, static fn (float $chance): bool => $chance === $best || $chance >= self::LIKELY)));
+        return array_map(
+            strval(...),
+            array_keys(
+                array_filter($chances, static fn(float $chance): bool => $chance === $best || $chance >= self::LIKELY),
+            ),
+        );
     }
 }

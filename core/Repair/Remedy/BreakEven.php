@@ -23,6 +23,6 @@ final readonly class BreakEven
     public function __construct(public float $price, public float $saving, public float $jobsPerYear)
     {
         $this->jobs = $saving > 0.0 ? (int) ceil($price / $saving - 1e-9) : null;
-        $this->months = $this->jobs === null || $jobsPerYear <= 0.0 ? null : 12.0 * $this->jobs / $jobsPerYear;
+        $this->months = $this->jobs === null || $jobsPerYear <= 0.0 ? null : (12.0 * $this->jobs) / $jobsPerYear;
     }
 }

@@ -15,22 +15,40 @@ use Ispira\Core\Family\CircuitModel;
  */
 final readonly class Outlook
 {
-    public function __construct(private CircuitModel $circuit, private Remedies $remedies)
-    {
-    }
+    public function __construct(private CircuitModel $circuit, private Remedies $remedies) {}
 
     /** @return array{options: list<Shown>, attempts: list<array{remedy: string, label: string, money: float, reached: float, fixes: float}>, money: float, test: array{title: string, costs: float, saves: float}|null} */
     public function shown(Diagnosis $diagnosis): array
     {
         $options = $this->remedies->of($diagnosis);
         $order = $this->remedies->order($options, $diagnosis);
-        $names = array_column(array_map(static fn (Priced $one): array => [$one->offer->key, $one->offer->name], $options), 1, 0);
+        $names = array_column(
+            array_map(static fn(Priced $one): array => [$one->offer->key, $one->offer->name], $options),
+            1,
+            0,
+        );
 
         return [
             'options' => array_map(self::option(...), $options),
-            'attempts' => array_map(static fn (Attempt $one): array => ['remedy' => $one->option->key, 'label' => $names[$one->option->key], 'money' => $one->option->money, 'reached' => $one->reached, 'fixes' => $one->fixes], $order->attempts),
+            'attempts' => array_map(
+                static fn(Attempt $one): array => [
+                    'remedy' => $one->option->key,
+                    'label' => $names[$one->option->key],
+                    'money' => $one->option->money,
+                    'reached' => $one->reached,
+                    'fixes' => $one->fixes,
+                ],
+                $order->attempts,
+            ),
             'money' => $order->money,
-            'test' => $diagnosis->next === null ? null : ['title' => (new Words($this->circuit))->test($diagnosis->next->test), 'costs' => $diagnosis->next->cost, 'saves' => max(0.0, $diagnosis->next->saves)],
+            'test' =>
+                $diagnosis->next === null
+                    ? null
+                    : [
+                        'title' => (new Words($this->circuit))->test($diagnosis->next->test),
+                        'costs' => $diagnosis->next->cost,
+                        'saves' => max(0.0, $diagnosis->next->saves),
+                    ],
         ];
     }
 
@@ -39,6 +57,26 @@ final readonly class Outlook
     {
         $offer = $one->offer;
 
-        return ['key' => $offer->key, 'label' => $offer->name, 'kind' => $offer->kind, 'parts' => $offer->parts, 'price' => $offer->price, 'labour' => $one->labour, 'standing' => $one->standing, 'comeBack' => $one->comeBack, 'expected' => $one->expected, 'perYear' => $one->perYear(), 'fixes' => $one->fixes, 'leadDays' => $offer->leadDays, 'warrantyMonths' => $offer->warrantyMonths, 'lifeYears' => $offer->lifeYears, 'comeBackChance' => $offer->comeBack, 'lost' => $offer->lost, 'minutes' => $offer->minutes, 'why' => $offer->why, 'whyNot' => $offer->whyNot];
+        return [
+            'key' => $offer->key,
+            'label' => $offer->name,
+            'kind' => $offer->kind,
+            'parts' => $offer->parts,
+            'price' => $offer->price,
+            'labour' => $one->labour,
+            'standing' => $one->standing,
+            'comeBack' => $one->comeBack,
+            'expected' => $one->expected,
+            'perYear' => $one->perYear(),
+            'fixes' => $one->fixes,
+            'leadDays' => $offer->leadDays,
+            'warrantyMonths' => $offer->warrantyMonths,
+            'lifeYears' => $offer->lifeYears,
+            'comeBackChance' => $offer->comeBack,
+            'lost' => $offer->lost,
+            'minutes' => $offer->minutes,
+            'why' => $offer->why,
+            'whyNot' => $offer->whyNot,
+        ];
     }
 }

@@ -19,9 +19,15 @@ final readonly class Priced
      * @param float        $comeBack expected money of its coming back within a year
      * @param float        $expected price, labour, standing and coming back
      */
-    public function __construct(public OfferedRemedy $offer, public array $cures, public float $fixes, public float $labour, public float $standing, public float $comeBack, public float $expected)
-    {
-    }
+    public function __construct(
+        public OfferedRemedy $offer,
+        public array $cures,
+        public float $fixes,
+        public float $labour,
+        public float $standing,
+        public float $comeBack,
+        public float $expected,
+    ) {}
 
     public function perYear(): float
     {

@@ -37,9 +37,39 @@ final class Remedies
     private static function makes(): array
     {
         return [
-            ['make' => 'original', 'kind' => 'part', 'price' => 1.0, 'minutes' => 0.0, 'leadDays' => 3, 'warranty' => 24, 'life' => 10.0, 'comeBack' => 0.03, 'lost' => 0.15],
-            ['make' => 'aftermarket', 'kind' => 'part', 'price' => 0.6, 'minutes' => 0.0, 'leadDays' => 1, 'warranty' => 12, 'life' => 6.0, 'comeBack' => 0.08, 'lost' => 0.15],
-            ['make' => 'salvage', 'kind' => 'salvage', 'price' => 0.4, 'minutes' => 20.0, 'leadDays' => 2, 'warranty' => 1, 'life' => 4.0, 'comeBack' => 0.16, 'lost' => 0.3],
+            [
+                'make' => 'original',
+                'kind' => 'part',
+                'price' => 1.0,
+                'minutes' => 0.0,
+                'leadDays' => 3,
+                'warranty' => 24,
+                'life' => 10.0,
+                'comeBack' => 0.03,
+                'lost' => 0.15,
+            ],
+            [
+                'make' => 'aftermarket',
+                'kind' => 'part',
+                'price' => 0.6,
+                'minutes' => 0.0,
+                'leadDays' => 1,
+                'warranty' => 12,
+                'life' => 6.0,
+                'comeBack' => 0.08,
+                'lost' => 0.15,
+            ],
+            [
+                'make' => 'salvage',
+                'kind' => 'salvage',
+                'price' => 0.4,
+                'minutes' => 20.0,
+                'leadDays' => 2,
+                'warranty' => 1,
+                'life' => 4.0,
+                'comeBack' => 0.16,
+                'lost' => 0.3,
+            ],
         ];
     }
 
@@ -50,9 +80,14 @@ final class Remedies
      * @param float               $standing  money lost a day while the machine stands
      * @param bool                $potted    whether board or module is potted: no part of it can be reached
      */
-    public function __construct(private readonly CircuitModel $circuit, private readonly RepairSheet $sheet, private readonly DecisionSettings $settings, private readonly array $own = [], private readonly float $standing = 0.0, private readonly bool $potted = false)
-    {
-    }
+    public function __construct(
+        private readonly CircuitModel $circuit,
+        private readonly RepairSheet $sheet,
+        private readonly DecisionSettings $settings,
+        private readonly array $own = [],
+        private readonly float $standing = 0.0,
+        private readonly bool $potted = false,
+    ) {}
 
     /** @return list<Priced> those that cure a suspect worth buying for, the least expected money for its chance first */
     public function of(Diagnosis $diagnosis): array
@@ -65,7 +100,7 @@ final class Remedies
                 $priced[] = $one;
             }
         }
-        usort($priced, static fn (Priced $a, Priced $b): int => $a->expected / $a->fixes <=> $b->expected / $b->fixes);
+        usort($priced, static fn(Priced $a, Priced $b): int => $a->expected / $a->fixes <=> $b->expected / $b->fixes);
 
         return $priced;
     }
@@ -77,9 +112,19 @@ final class Remedies
      */
     public function order(array $priced, Diagnosis $diagnosis): TrialOrder
     {
-        $kept = array_values(array_filter($priced, static fn (Priced $one): bool => $one->canBeHad() && !self::isBeaten($one, $priced)));
-        usort($kept, static fn (Priced $a, Priced $b): int => $b->fixes <=> $a->fixes);
-        $options = array_map(static fn (Priced $one): RemedyOption => new RemedyOption($one->offer->key, $one->expected, $one->cures, $one->offer->lost), $kept);
+        $kept = array_values(
+            array_filter($priced, static fn(Priced $one): bool => $one->canBeHad() && !self::isBeaten($one, $priced)),
+        );
+        usort($kept, static fn(Priced $a, Priced $b): int => $b->fixes <=> $a->fixes);
+        $options = array_map(
+            static fn(Priced $one): RemedyOption => new RemedyOption(
+                $one->offer->key,
+                $one->expected,
+                $one->cures,
+                $one->offer->lost,
+            ),
+            $kept,
+        );
 
         return TrialOrder::best($options, self::chances($diagnosis), $this->settings->comeBack());
     }
@@ -91,7 +136,8 @@ final class Remedies
         foreach ($diagnosis->suspects as $suspect) {
             $all = array_sum($suspect->faults);
             foreach ($suspect->faults as $fault => $share) {
-                $chances["$suspect->remedy|$fault"] = $suspect->probability * ($all > 0.0 ? $share / $all : 1.0 / \count($suspect->faults));
+                $chances["$suspect->remedy|$fault"] =
+                    $suspect->probability * ($all > 0.0 ? $share / $all : 1.0 / \count($suspect->faults));
             }
         }
 
@@ -108,7 +154,10 @@ final class Remedies
             }
         }
         foreach ([...$this->sheet->options, ...$this->own] as $offer) {
-            if (array_diff($offer->parts, array_keys($this->circuit->parts)) === [] && !($this->potted && $offer->kind === 'component')) {
+            if (
+                array_diff($offer->parts, array_keys($this->circuit->parts)) === [] &&
+                !($this->potted && $offer->kind === 'component')
+            ) {
                 $offers[] = $offer;
             }
         }
@@ -131,11 +180,43 @@ final class Remedies
             }
         }
         if ($bought === []) {
-            return [new OfferedRemedy($suspect->remedy, $name, 'part', $parts, [], $price, $minutes, 0, 12, 10.0, 0.05, 0.0, self::say('why.work'), self::say('why-not.work'))];
+            return [
+                new OfferedRemedy(
+                    $suspect->remedy,
+                    $name,
+                    'part',
+                    $parts,
+                    [],
+                    $price,
+                    $minutes,
+                    0,
+                    12,
+                    10.0,
+                    0.05,
+                    0.0,
+                    self::say('why.work'),
+                    self::say('why-not.work'),
+                ),
+            ];
         }
         $offers = [];
         foreach (self::makes() as $make) {
-            $offers[] = new OfferedRemedy($make['make'] === 'original' ? $suspect->remedy : "$suspect->remedy:{$make['make']}", $name.', '.self::say("makes.{$make['make']}"), $make['kind'], $parts, [], round($price - array_sum($bought) * (1.0 - $make['price']), 2), $minutes + $make['minutes'], $make['leadDays'], $make['warranty'], $make['life'], $make['comeBack'], round($make['lost'] * array_sum($bought) * $make['price'], 2), self::say("why.{$make['make']}"), self::say("why-not.{$make['make']}"));
+            $offers[] = new OfferedRemedy(
+                $make['make'] === 'original' ? $suspect->remedy : "$suspect->remedy:{$make['make']}",
+                $name . ', ' . self::say("makes.{$make['make']}"),
+                $make['kind'],
+                $parts,
+                [],
+                round($price - array_sum($bought) * (1.0 - $make['price']), 2),
+                $minutes + $make['minutes'],
+                $make['leadDays'],
+                $make['warranty'],
+                $make['life'],
+                $make['comeBack'],
+                round($make['lost'] * array_sum($bought) * $make['price'], 2),
+                self::say("why.{$make['make']}"),
+                self::say("why-not.{$make['make']}"),
+            );
         }
 
         return $offers;
@@ -148,7 +229,11 @@ final class Remedies
         $fixes = 0.0;
         foreach ($chances as $suspect => $chance) {
             [$remedy, $fault] = explode('|', $suspect, 2);
-            if ($remedy !== HypothesisList::NOTHING_WRONG && ($offer->kind === self::APPLIANCE || array_diff(explode('+', $remedy), $offer->parts) === []) && ($offer->faults === [] || $this->isOneOf($fault, $offer->faults))) {
+            if (
+                $remedy !== HypothesisList::NOTHING_WRONG &&
+                ($offer->kind === self::APPLIANCE || array_diff(explode('+', $remedy), $offer->parts) === []) &&
+                ($offer->faults === [] || $this->isOneOf($fault, $offer->faults))
+            ) {
                 $cures[] = $suspect;
                 $fixes += $chance;
             }
@@ -156,9 +241,19 @@ final class Remedies
         $labour = $this->settings->labour($offer->minutes);
         $standing = $this->standing * (float) ($offer->leadDays ?? 0);
         // Within the warranty the part comes free; the labour and the visit do not.
-        $comeBack = $offer->comeBack * ($this->settings->comeBack() + $labour + ($offer->warrantyMonths >= 12 ? 0.0 : $offer->price));
+        $comeBack =
+            $offer->comeBack *
+            ($this->settings->comeBack() + $labour + ($offer->warrantyMonths >= 12 ? 0.0 : $offer->price));
 
-        return new Priced($offer, $cures, $fixes, $labour, $standing, $comeBack, $offer->price + $labour + $standing + $comeBack);
+        return new Priced(
+            $offer,
+            $cures,
+            $fixes,
+            $labour,
+            $standing,
+            $comeBack,
+            $offer->price + $labour + $standing + $comeBack,
+        );
     }
 
     /** @param list<string> $texts */
@@ -178,7 +273,16 @@ final class Remedies
     private static function isBeaten(Priced $one, array $all): bool
     {
         foreach ($all as $other) {
-            if ($other !== $one && $other->canBeHad() && array_diff($one->cures, $other->cures) === [] && $other->expected <= $one->expected && $other->offer->lost <= $one->offer->lost && ($other->expected < $one->expected || $other->offer->lost < $one->offer->lost || $other->offer->key < $one->offer->key)) {
+            if (
+                $other !== $one &&
+                $other->canBeHad() &&
+                array_diff($one->cures, $other->cures) === [] &&
+                $other->expected <= $one->expected &&
+                $other->offer->lost <= $one->offer->lost &&
+                ($other->expected < $one->expected ||
+                    $other->offer->lost < $one->offer->lost ||
+                    $other->offer->key < $one->offer->key)
+            ) {
                 return true;
             }
         }
@@ -188,6 +292,6 @@ final class Remedies
 
     private static function say(string $key): string
     {
-        return (self::$texts ??= Texts::fromFile(__DIR__.'/texts.en.json'))->get($key);
+        return (self::$texts ??= Texts::fromFile(__DIR__ . '/texts.en.json'))->get($key);
     }
 }

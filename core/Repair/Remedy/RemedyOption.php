@@ -15,7 +15,10 @@ final readonly class RemedyOption
      * @param list<string> $cures suspects that it covers
      * @param float        $lost  money lost with it when it was the wrong one: restocking, deposit
      */
-    public function __construct(public string $key, public float $money, public array $cures, public float $lost = 0.0)
-    {
-    }
+    public function __construct(
+        public string $key,
+        public float $money,
+        public array $cures,
+        public float $lost = 0.0,
+    ) {}
 }

@@ -7,7 +7,8 @@ namespace Ispira\Core\Repair\Remedy;
 /**
  * In which order remedies are tried at the least expected cost, when exactly one of several suspects is true.
  *
- * Each attempt that is reached costs its money, and one that fails a come-back and what is lost with the wrong part. Remedies may overlap: an assembly
+ * Each attempt that is reached costs its money, and one that fails a come-back and what is lost with the wrong part.
+ * Remedies may overlap: an assembly
  * cures what its module would, so an order by chance over cost is not enough. Found exactly over all sets of
  * what was tried (dynamic programming over subsets), for at most {@see MOST} options.
  */
@@ -22,9 +23,7 @@ final readonly class TrialOrder
      * @param list<Attempt> $attempts in their order
      * @param float         $money    expected to a machine that runs
      */
-    private function __construct(public array $attempts, public float $money)
-    {
-    }
+    private function __construct(public array $attempts, public float $money) {}
 
     /**
      * @param list<RemedyOption>   $options
@@ -52,11 +51,14 @@ final readonly class TrialOrder
             $cost[$set] = $left[$set] - $nothing <= self::NEGLIGIBLE ? 0.0 : \INF;
             $next[$set] = null;
             for ($one = 0; $one < $count && $cost[$set] > 0.0; ++$one) {
-                $after = $set | 1 << $one;
+                $after = $set | (1 << $one);
                 if ($after === $set) {
                     continue;
                 }
-                $money = $left[$set] * $options[$one]->money + $left[$after] * ($comeBack + $options[$one]->lost) + $cost[$after];
+                $money =
+                    $left[$set] * $options[$one]->money +
+                    $left[$after] * ($comeBack + $options[$one]->lost) +
+                    $cost[$after];
                 if ($money < $cost[$set]) {
                     [$cost[$set], $next[$set]] = [$money, $one];
                 }
@@ -64,7 +66,7 @@ final readonly class TrialOrder
         }
         $attempts = [];
         for ($set = 0; $next[$set] !== null; $set = $after) {
-            $after = $set | 1 << $next[$set];
+            $after = $set | (1 << $next[$set]);
             $attempts[] = new Attempt($options[$next[$set]], $left[$set], $left[$set] - $left[$after]);
         }
 

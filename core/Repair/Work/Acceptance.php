@@ -18,9 +18,7 @@ use Ispira\Core\Repair\Ledger\Ledger;
  */
 final readonly class Acceptance
 {
-    public function __construct(private Ledger $ledger)
-    {
-    }
+    public function __construct(private Ledger $ledger) {}
 
     /** @throws EntryRefused */
     public function check(Entry $entry): void
@@ -29,7 +27,14 @@ final readonly class Acceptance
         (new WireTransfer($this->ledger))->accept($entry);
         match ($entry->kind) {
             EntryKind::Fit => $this->fit($entry),
-            EntryKind::Measured => $entry->flag('right') || $entry->text('reason') !== '' || throw new EntryRefused('reason', "The new part should show {$entry->text('expected')}. Do not fit it, or say why it goes in all the same."),
+            EntryKind::Measured => $entry->flag('right') ||
+                $entry->text('reason') !== '' ||
+                throw new EntryRefused(
+                    'reason',
+                    "The new part should show {$entry->text(
+                        'expected',
+                    )}. Do not fit it, or say why it goes in all the same.",
+                ),
             EntryKind::Closed => $this->closing($entry),
             EntryKind::KitReady => $this->of($entry, EntryKind::Kit),
             EntryKind::Returned => $this->of($entry, EntryKind::Loan),
@@ -40,7 +45,8 @@ final readonly class Acceptance
 
     private function fit(Entry $fit): void
     {
-        $type = PartType::tryFrom($fit->text('type')) ?? throw new EntryRefused('type', 'Choose what kind of part it is.');
+        $type =
+            PartType::tryFrom($fit->text('type')) ?? throw new EntryRefused('type', 'Choose what kind of part it is.');
         $findings = FitCheck::compare($type, $fit->map('old'), $fit->map('new'));
         $worst = FitCheck::worst($findings);
         if (!$fit->flag('accepted') || $fit->text('reason') !== '') {
@@ -49,14 +55,20 @@ final readonly class Acceptance
         $said = [];
         foreach ($findings as $finding) {
             if ($finding->verdict === $worst) {
-                $said[] = $finding->attribute->label().': '.$finding->how;
+                $said[] = $finding->attribute->label() . ': ' . $finding->how;
             }
         }
         if ($worst === FitVerdict::Wrong) {
-            throw new EntryRefused('reason', 'It does not fit. '.implode(' ', $said).' Choose another, or say why it is taken all the same.');
+            throw new EntryRefused(
+                'reason',
+                'It does not fit. ' . implode(' ', $said) . ' Choose another, or say why it is taken all the same.',
+            );
         }
         if ($worst === FitVerdict::Adapt) {
-            throw new EntryRefused('reason', 'It fits only when adapted: say that this is planned. '.implode(' ', $said));
+            throw new EntryRefused(
+                'reason',
+                'It fits only when adapted: say that this is planned. ' . implode(' ', $said),
+            );
         }
     }
 
@@ -64,31 +76,52 @@ final readonly class Acceptance
     {
         $outcome = Outcome::from($closing->text('outcome'));
         if ($outcome->needsReason() && $closing->text('reason') === '') {
-            throw new EntryRefused('reason', $outcome === Outcome::Advised ? 'Say what was advised.' : 'Say why it was not repaired.');
+            throw new EntryRefused(
+                'reason',
+                $outcome === Outcome::Advised ? 'Say what was advised.' : 'Say why it was not repaired.',
+            );
         }
         if ($outcome->needsDay() && $closing->text('dueOn') === '') {
             throw new EntryRefused('dueOn', 'A temporary repair needs the day on which it is due.');
         }
         $open = (new StripDown($this->ledger))->open();
         if ($open !== []) {
-            throw new EntryRefused('reassembly', 'Not back together yet: '.implode('; ', array_map(static fn (array $step): string => $step['what'].($step['left'] > 0 ? ", {$step['left']} left over" : ''), $open)).'. Put it back, or give a reason for what stays out.');
+            throw new EntryRefused(
+                'reassembly',
+                'Not back together yet: ' .
+                    implode(
+                        '; ',
+                        array_map(
+                            static fn(array $step): string => $step['what'] .
+                                ($step['left'] > 0 ? ", {$step['left']} left over" : ''),
+                            $open,
+                        ),
+                    ) .
+                    '. Put it back, or give a reason for what stays out.',
+            );
         }
         $wires = (new WireTransfer($this->ledger))->open();
         if ($wires !== []) {
-            throw new EntryRefused('wires', 'The wires are not done: '.implode('; ', $wires).'.');
+            throw new EntryRefused('wires', 'The wires are not done: ' . implode('; ', $wires) . '.');
         }
     }
 
     private function removal(Entry $entry): void
     {
-        $of = $this->ledger->find($entry->text('of')) ?? throw new EntryRefused('of', 'That entry is not there any more. Reload the page.');
+        $of =
+            $this->ledger->find($entry->text('of')) ??
+            throw new EntryRefused('of', 'That entry is not there any more. Reload the page.');
         if (\in_array($of->kind, [EntryKind::Closed, EntryKind::Held, EntryKind::Choice], true)) {
-            throw new EntryRefused('of', 'This is part of how the job went and stays on record. Note what is so now instead.');
+            throw new EntryRefused(
+                'of',
+                'This is part of how the job went and stays on record. Note what is so now instead.',
+            );
         }
     }
 
     private function of(Entry $entry, EntryKind $kind): void
     {
-        $this->ledger->find($entry->text('of'))?->kind === $kind || throw new EntryRefused('of', 'That entry is not there any more. Reload the page.');
+        $this->ledger->find($entry->text('of'))?->kind === $kind ||
+            throw new EntryRefused('of', 'That entry is not there any more. Reload the page.');
     }
 }

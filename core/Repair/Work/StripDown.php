@@ -16,14 +16,12 @@ use Ispira\Core\Repair\Ledger\Ledger;
  */
 final readonly class StripDown
 {
-    public function __construct(private Ledger $ledger)
-    {
-    }
+    public function __construct(private Ledger $ledger) {}
 
     /** @return list<Step> in the order taken off */
     public function steps(): array
     {
-        return array_map(fn (Entry $down): array => $this->step($down), $this->ledger->all(EntryKind::Down));
+        return array_map(fn(Entry $down): array => $this->step($down), $this->ledger->all(EntryKind::Down));
     }
 
     /** @return list<Step> in the order in which it goes together */
@@ -39,7 +37,7 @@ final readonly class StripDown
      */
     public function open(): array
     {
-        return array_values(array_filter($this->steps(), static fn (array $step): bool => !$step['done']));
+        return array_values(array_filter($this->steps(), static fn(array $step): bool => !$step['done']));
     }
 
     /** Fasteners and parts taken off and not put back. */
@@ -51,13 +49,26 @@ final readonly class StripDown
     /** Fasteners that were missing before anything was touched: they belong there, and are not of this repair. */
     public function missingBefore(): int
     {
-        return array_sum(array_map(static fn (Entry $found): int => $found->text('condition') === 'missing' ? $found->count('count') : 0, $this->ledger->all(EntryKind::Found)));
+        return array_sum(
+            array_map(
+                static fn(Entry $found): int => $found->text('condition') === 'missing' ? $found->count('count') : 0,
+                $this->ledger->all(EntryKind::Found),
+            ),
+        );
     }
 
     /** Minutes from the first to the last part taken off; null when there were fewer than two. */
     public function minutes(): ?float
     {
-        $times = array_values(array_filter(array_map(static fn (Entry $down): int|false => $down->at === null ? false : strtotime($down->at), $this->ledger->all(EntryKind::Down)), is_int(...)));
+        $times = array_values(
+            array_filter(
+                array_map(
+                    static fn(Entry $down): int|false => $down->at === null ? false : strtotime($down->at),
+                    $this->ledger->all(EntryKind::Down),
+                ),
+                is_int(...),
+            ),
+        );
 
         return \count($times) < 2 ? null : (max($times) - min($times)) / 60.0;
     }
@@ -77,11 +88,24 @@ final readonly class StripDown
         if (!$down->flag('irreversible')) {
             return;
         }
-        foreach (['behind' => 'Say what lies behind: it cannot be undone.', 'alternative' => 'Name the other way, even if it takes longer.'] as $field => $message) {
+        foreach (
+            [
+                'behind' => 'Say what lies behind: it cannot be undone.',
+                'alternative' => 'Name the other way, even if it takes longer.',
+            ]
+            as $field => $message
+        ) {
             $down->text($field) !== '' || throw new EntryRefused($field, $message);
         }
-        $down->number('alternativeMinutes') !== null || throw new EntryRefused('alternativeMinutes', 'Give the minutes of the other way.');
-        $down->flag('confirmed') || throw new EntryRefused('confirmed', "This cannot be undone. Behind it: {$down->text('behind')}. The other way: {$down->text('alternative')}. Confirm that it is to be done all the same.");
+        $down->number('alternativeMinutes') !== null ||
+            throw new EntryRefused('alternativeMinutes', 'Give the minutes of the other way.');
+        $down->flag('confirmed') ||
+            throw new EntryRefused(
+                'confirmed',
+                "This cannot be undone. Behind it: {$down->text('behind')}. The other way: {$down->text(
+                    'alternative',
+                )}. Confirm that it is to be done all the same.",
+            );
     }
 
     private function acceptUp(Entry $up): void
@@ -93,7 +117,10 @@ final readonly class StripDown
         $order = array_column($this->reassembly(), 'id');
         foreach (\array_slice($order, 0, (int) array_search($down->id, $order, true)) as $before) {
             if ($this->ledger->about($before, EntryKind::Up) === []) {
-                throw new EntryRefused('of', "First put back what came off after it: {$this->ledger->find($before)?->text('what')}.");
+                throw new EntryRefused(
+                    'of',
+                    "First put back what came off after it: {$this->ledger->find($before)?->text('what')}.",
+                );
             }
         }
         $back = $this->step($down)['back'] + $up->count('count');
@@ -101,7 +128,10 @@ final readonly class StripDown
             throw new EntryRefused('count', "Only {$down->count('count')} came off here. Where are the others from?");
         }
         if ($back < $down->count('count') && $up->text('reason') === '') {
-            throw new EntryRefused('reason', $down->count('count') - $back.' left over. Find where they belong, or say why they stay out.');
+            throw new EntryRefused(
+                'reason',
+                $down->count('count') - $back . ' left over. Find where they belong, or say why they stay out.',
+            );
         }
     }
 
@@ -109,11 +139,19 @@ final readonly class StripDown
     private function step(Entry $down): array
     {
         $ups = $this->ledger->about($down->id, EntryKind::Up);
-        $back = array_sum(array_map(static fn (Entry $up): int => $up->count('count'), $ups));
-        $reasons = array_values(array_filter(array_map(static fn (Entry $up): string => $up->text('reason'), $ups)));
+        $back = array_sum(array_map(static fn(Entry $up): int => $up->count('count'), $ups));
+        $reasons = array_values(array_filter(array_map(static fn(Entry $up): string => $up->text('reason'), $ups)));
 
         $left = $down->count('count') - $back;
 
-        return ['id' => $down->id, 'what' => $down->text('what'), 'count' => $down->count('count'), 'back' => $back, 'left' => $left, 'reason' => $reasons === [] ? null : implode('; ', $reasons), 'done' => $ups !== [] && ($left === 0 || $reasons !== [])];
+        return [
+            'id' => $down->id,
+            'what' => $down->text('what'),
+            'count' => $down->count('count'),
+            'back' => $back,
+            'left' => $left,
+            'reason' => $reasons === [] ? null : implode('; ', $reasons),
+            'done' => $ups !== [] && ($left === 0 || $reasons !== []),
+        ];
     }
 }

@@ -19,23 +19,68 @@ export default function CircuitFields({ fields, values, errors, onChange, disabl
         <div className="grid grid-cols-1 gap-x-8 gap-y-4 md:grid-cols-2">
             {fields.filter(asked).map((field) => {
                 if (field.kind === 'choice') {
-                    return <Choices key={field.key} label={field.label} value={valueOf(field.key)} choices={field.choices} hint={field.hint} disabled={disabled} onChange={(value) => set(field.key, value)} />;
+                    return (
+                        <Choices
+                            key={field.key}
+                            label={field.label}
+                            value={valueOf(field.key)}
+                            choices={field.choices}
+                            hint={field.hint}
+                            disabled={disabled}
+                            onChange={(value) => set(field.key, value)}
+                        />
+                    );
                 }
                 if (field.kind === 'number') {
-                    return <TextField key={field.key} label={field.unit === '' ? field.label : `${field.label}, ${field.unit}`} hint={field.hint} error={errors[field.key]} inputMode="decimal" disabled={disabled} value={String(values[field.key] ?? field.default ?? '')} onChange={(event) => set(field.key, event.target.value)} />;
+                    return (
+                        <TextField
+                            key={field.key}
+                            label={field.unit === '' ? field.label : `${field.label}, ${field.unit}`}
+                            hint={field.hint}
+                            error={errors[field.key]}
+                            inputMode="decimal"
+                            disabled={disabled}
+                            value={String(values[field.key] ?? field.default ?? '')}
+                            onChange={(event) => set(field.key, event.target.value)}
+                        />
+                    );
                 }
                 if (field.kind === 'text') {
                     const shown = String(values[field.key] ?? field.default ?? '');
                     const lines = String(field.default ?? '').split('\n').length;
-                    return lines > 1
-                        ? <TextArea key={field.key} label={field.label} hint={field.hint} error={errors[field.key]} disabled={disabled} rows={lines + 1} value={shown} onChange={(event) => set(field.key, event.target.value)} mono className="md:col-span-2" spellCheck={false} />
-                        : <TextField key={field.key} label={field.label} hint={field.hint} error={errors[field.key]} disabled={disabled} value={shown} onChange={(event) => set(field.key, event.target.value)} />;
+                    return lines > 1 ? (
+                        <TextArea
+                            key={field.key}
+                            label={field.label}
+                            hint={field.hint}
+                            error={errors[field.key]}
+                            disabled={disabled}
+                            rows={lines + 1}
+                            value={shown}
+                            onChange={(event) => set(field.key, event.target.value)}
+                            mono
+                            className="md:col-span-2"
+                            spellCheck={false}
+                        />
+                    ) : (
+                        <TextField
+                            key={field.key}
+                            label={field.label}
+                            hint={field.hint}
+                            error={errors[field.key]}
+                            disabled={disabled}
+                            value={shown}
+                            onChange={(event) => set(field.key, event.target.value)}
+                        />
+                    );
                 }
                 const count = Number(values[field.countOf ?? ''] ?? 0) - 1;
                 const list = Array.isArray(values[field.key]) ? (values[field.key] as (string | number)[]) : [];
                 return (
                     <fieldset key={field.key} className="md:col-span-2">
-                        <legend className="mb-1 font-medium">{field.label}, {field.unit}</legend>
+                        <legend className="mb-1 font-medium">
+                            {field.label}, {field.unit}
+                        </legend>
                         <div className="flex flex-wrap gap-2">
                             {Array.from({ length: Math.max(0, count) }, (_, n) => (
                                 <input
@@ -46,7 +91,9 @@ export default function CircuitFields({ fields, values, errors, onChange, disabl
                                     placeholder={`R${n + 1}`}
                                     value={String(list[n] ?? '')}
                                     onChange={(event) => {
-                                        const next = Array.from({ length: count }, (_unused, m) => String(m === n ? event.target.value : (list[m] ?? '')));
+                                        const next = Array.from({ length: count }, (_unused, m) =>
+                                            String(m === n ? event.target.value : (list[m] ?? '')),
+                                        );
                                         set(field.key, next.every((one) => one === '') ? null : next);
                                     }}
                                     className="figure min-h-11 w-24 rounded-[4px] border border-soft/60 bg-sheet px-2"
@@ -54,7 +101,11 @@ export default function CircuitFields({ fields, values, errors, onChange, disabl
                             ))}
                         </div>
                         {field.hint && <p className="mt-1 text-[0.9rem] text-soft">{field.hint}</p>}
-                        {errors[field.key] && <p role="alert" className="mt-1 font-medium text-bad">{errors[field.key]}</p>}
+                        {errors[field.key] && (
+                            <p role="alert" className="mt-1 font-medium text-bad">
+                                {errors[field.key]}
+                            </p>
+                        )}
                     </fieldset>
                 );
             })}

@@ -35,11 +35,20 @@ export function TypedNumber({ card, field, value, overRange, error, onType }: Ty
                 className={`${box} ${card.units.length > 1 ? 'pr-24' : 'pr-14'} ${error ? 'border-[#ef8d7c]' : 'border-dock-rule'}`}
             />
             {card.units.length > 1 ? (
-                <select aria-label="Unit" value={card.unit} onChange={(event) => inUnit(event.target.value)} className="absolute top-1/2 right-1 h-11 w-[5.4rem] -translate-y-1/2 rounded-[4px] border border-dock-rule bg-dock px-1 text-base text-dock-ink">
-                    {card.units.map((unit) => <option key={unit}>{unit}</option>)}
+                <select
+                    aria-label="Unit"
+                    value={card.unit}
+                    onChange={(event) => inUnit(event.target.value)}
+                    className="absolute top-1/2 right-1 h-11 w-[5.4rem] -translate-y-1/2 rounded-[4px] border border-dock-rule bg-dock px-1 text-base text-dock-ink"
+                >
+                    {card.units.map((unit) => (
+                        <option key={unit}>{unit}</option>
+                    ))}
                 </select>
             ) : (
-                <span className="figure pointer-events-none absolute top-1/2 right-3 -translate-y-1/2 text-xl text-dock-soft">{card.unit}</span>
+                <span className="figure pointer-events-none absolute top-1/2 right-3 -translate-y-1/2 text-xl text-dock-soft">
+                    {card.unit}
+                </span>
             )}
         </label>
     );
@@ -52,7 +61,12 @@ export function LiveNumber({ live }: { live: Live | null }) {
     const fine = live !== null && live.trouble === null;
     return (
         <div className="flex min-w-[210px] flex-1 flex-col sm:max-w-[290px]" data-live={fine ? live.state : 'none'}>
-            <output aria-label="Reading from the meter" className={`${box} pr-3 ${fine && live.state === 'held' ? 'border-[#7fc4a3]' : 'border-dashed border-dock-rule'}`}>{fine ? live.value : '– –'}</output>
+            <output
+                aria-label="Reading from the meter"
+                className={`${box} pr-3 ${fine && live.state === 'held' ? 'border-[#7fc4a3]' : 'border-dashed border-dock-rule'}`}
+            >
+                {fine ? live.value : '– –'}
+            </output>
             <span className="mt-0.5 text-[0.82rem] text-dock-soft">{fine ? says[live.state] : 'no value'}</span>
         </div>
     );

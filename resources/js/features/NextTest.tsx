@@ -7,10 +7,16 @@ function Means({ outcome }: { outcome: Outcome }) {
     if (!first) return <>unlikely</>;
     return (
         <>
-            <strong className="font-semibold">{first.label}</strong> <span className="figure">{percent(first.probability)}</span>
+            <strong className="font-semibold">{first.label}</strong>{' '}
+            <span className="figure">{percent(first.probability)}</span>
             <span className="text-soft">, {first.fault}</span>
             {outcome.probability < 0.03 && <span className="text-soft">; unlikely to come</span>}
-            {others[0] && <span className="text-soft">; or {others[0].label.toLowerCase()} <span className="figure">{percent(others[0].probability)}</span></span>}
+            {others[0] && (
+                <span className="text-soft">
+                    ; or {others[0].label.toLowerCase()}{' '}
+                    <span className="figure">{percent(others[0].probability)}</span>
+                </span>
+            )}
         </>
     );
 }
@@ -26,25 +32,71 @@ interface Props {
 export default function NextTest({ card, choice, proposed, typed }: Props) {
     return (
         <div className="flex flex-col gap-2" data-test={card.key}>
-            <p className="text-soft">{proposed ? 'Do this next' : 'Chosen by you'}{choice ? `, ${minutes(choice.minutes)}` : ''}</p>
-            {card.cautions.map((caution) => <p key={caution} className="border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">{caution}</p>)}
+            <p className="text-soft">
+                {proposed ? 'Do this next' : 'Chosen by you'}
+                {choice ? `, ${minutes(choice.minutes)}` : ''}
+            </p>
+            {card.cautions.map((caution) => (
+                <p key={caution} className="border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">
+                    {caution}
+                </p>
+            ))}
             <h1 className="text-[1.4rem] leading-tight font-semibold">{card.title}</h1>
             {card.again && <p>{card.again}</p>}
             <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5">
-                {card.red && <><dt className="flex h-6 w-6 items-center justify-center rounded-full bg-[#a12d22] text-sm font-semibold text-white" aria-label="Red lead, A">A</dt><dd>{card.red}</dd></>}
-                {card.black && <><dt className="flex h-6 w-6 items-center justify-center rounded-full border border-dock-rule bg-[#14181b] text-sm font-semibold text-white" aria-label="Black lead, B">B</dt><dd>{card.black}</dd></>}
+                {card.red && (
+                    <>
+                        <dt
+                            className="flex h-6 w-6 items-center justify-center rounded-full bg-[#a12d22] text-sm font-semibold text-white"
+                            aria-label="Red lead, A"
+                        >
+                            A
+                        </dt>
+                        <dd>{card.red}</dd>
+                    </>
+                )}
+                {card.black && (
+                    <>
+                        <dt
+                            className="flex h-6 w-6 items-center justify-center rounded-full border border-dock-rule bg-[#14181b] text-sm font-semibold text-white"
+                            aria-label="Black lead, B"
+                        >
+                            B
+                        </dt>
+                        <dd>{card.black}</dd>
+                    </>
+                )}
                 <dt className="sr-only">With</dt>
-                <dd className="col-span-2 text-soft">{card.setUp}. {card.meter}{card.tools.length > 1 ? `; ${card.tools.slice(1).map((tool) => tool.charAt(0).toLowerCase() + tool.slice(1)).join(', ')}` : ''}.</dd>
+                <dd className="col-span-2 text-soft">
+                    {card.setUp}. {card.meter}
+                    {card.tools.length > 1
+                        ? `; ${card.tools
+                              .slice(1)
+                              .map((tool) => tool.charAt(0).toLowerCase() + tool.slice(1))
+                              .join(', ')}`
+                        : ''}
+                    .
+                </dd>
             </dl>
             <table className="w-full border-collapse text-[0.95rem]">
                 <caption className="sr-only">What each outcome would mean</caption>
                 <tbody>
-                    {card.outcomes.filter((outcome) => outcome.probability > 0.003).slice(0, 6).map((outcome) => (
-                        <tr key={`${outcome.value ?? ''}${outcome.label}`} className="border-t border-rule">
-                            <th scope="row" className={`py-1 pr-3 text-left align-top font-medium whitespace-nowrap ${card.unit ? 'figure text-[0.88rem]' : ''}`}>{outcome.label}</th>
-                            <td className="py-1"><Means outcome={outcome} /></td>
-                        </tr>
-                    ))}
+                    {card.outcomes
+                        .filter((outcome) => outcome.probability > 0.003)
+                        .slice(0, 6)
+                        .map((outcome) => (
+                            <tr key={`${outcome.value ?? ''}${outcome.label}`} className="border-t border-rule">
+                                <th
+                                    scope="row"
+                                    className={`py-1 pr-3 text-left align-top font-medium whitespace-nowrap ${card.unit ? 'figure text-[0.88rem]' : ''}`}
+                                >
+                                    {outcome.label}
+                                </th>
+                                <td className="py-1">
+                                    <Means outcome={outcome} />
+                                </td>
+                            </tr>
+                        ))}
                 </tbody>
             </table>
             <NumberLine card={card} typed={typed} />

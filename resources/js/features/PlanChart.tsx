@@ -1,7 +1,21 @@
-import { CartesianGrid, Line, LineChart, ReferenceArea, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import {
+    CartesianGrid,
+    Line,
+    LineChart,
+    ReferenceArea,
+    ReferenceDot,
+    ReferenceLine,
+    ResponsiveContainer,
+    XAxis,
+    YAxis,
+} from 'recharts';
 import type { PlanChartShown } from '@/lib/types';
 
-const strokes = { plain: { width: 1.6, dash: '' }, heavy: { width: 3.2, dash: '' }, dashed: { width: 1.6, dash: '5 4' } } as const;
+const strokes = {
+    plain: { width: 1.6, dash: '' },
+    heavy: { width: 3.2, dash: '' },
+    dashed: { width: 1.6, dash: '5 4' },
+} as const;
 const inks = ['var(--lake)', 'var(--ink)', 'var(--good)', 'var(--warn)', 'var(--soft)'];
 const figure = { fontFamily: 'var(--font-mono)', fontSize: 12, fill: 'var(--ink)' };
 
@@ -15,12 +29,48 @@ export default function PlanChart({ chart }: { chart: PlanChartShown }) {
                     <LineChart margin={{ top: 12, right: 118, bottom: 26, left: 14 }} accessibilityLayer={false}>
                         <CartesianGrid stroke="var(--rule)" vertical={false} />
                         {chart.bands.map((band, n) => (
-                            <ReferenceArea key={n} x1={band.from} x2={band.to} fill="var(--lake)" fillOpacity={0.09} {...(n === 0 ? { label: { value: band.label, position: 'insideTop' as const, ...figure } } : {})} />
+                            <ReferenceArea
+                                key={n}
+                                x1={band.from}
+                                x2={band.to}
+                                fill="var(--lake)"
+                                fillOpacity={0.09}
+                                {...(n === 0
+                                    ? { label: { value: band.label, position: 'insideTop' as const, ...figure } }
+                                    : {})}
+                            />
                         ))}
-                        <XAxis type="number" dataKey="x" domain={['auto', 'auto']} tick={figure} stroke="var(--soft)" label={{ value: chart.x, position: 'insideBottom', offset: -16, ...figure }} />
-                        <YAxis type="number" dataKey="y" domain={['auto', 'auto']} tick={figure} stroke="var(--soft)" width={58} label={{ value: chart.y, angle: -90, position: 'insideLeft', style: { textAnchor: 'middle' }, ...figure }} />
+                        <XAxis
+                            type="number"
+                            dataKey="x"
+                            domain={['auto', 'auto']}
+                            tick={figure}
+                            stroke="var(--soft)"
+                            label={{ value: chart.x, position: 'insideBottom', offset: -16, ...figure }}
+                        />
+                        <YAxis
+                            type="number"
+                            dataKey="y"
+                            domain={['auto', 'auto']}
+                            tick={figure}
+                            stroke="var(--soft)"
+                            width={58}
+                            label={{
+                                value: chart.y,
+                                angle: -90,
+                                position: 'insideLeft',
+                                style: { textAnchor: 'middle' },
+                                ...figure,
+                            }}
+                        />
                         {chart.levels.map((level) => (
-                            <ReferenceLine key={level.label} y={level.y} stroke="var(--bad)" strokeDasharray="4 4" label={{ value: level.label, position: 'right', ...figure }} />
+                            <ReferenceLine
+                                key={level.label}
+                                y={level.y}
+                                stroke="var(--bad)"
+                                strokeDasharray="4 4"
+                                label={{ value: level.label, position: 'right', ...figure }}
+                            />
                         ))}
                         {chart.curves.map((curve, n) => (
                             <Line
@@ -37,7 +87,15 @@ export default function PlanChart({ chart }: { chart: PlanChartShown }) {
                             />
                         ))}
                         {chart.marks.map((mark, n) => (
-                            <ReferenceDot key={n} x={mark.x} y={mark.y} r={5} fill="var(--act)" stroke="var(--ink)" label={{ value: mark.label, position: 'right', ...figure }} />
+                            <ReferenceDot
+                                key={n}
+                                x={mark.x}
+                                y={mark.y}
+                                r={5}
+                                fill="var(--act)"
+                                stroke="var(--ink)"
+                                label={{ value: mark.label, position: 'right', ...figure }}
+                            />
                         ))}
                     </LineChart>
                 </ResponsiveContainer>
@@ -45,7 +103,14 @@ export default function PlanChart({ chart }: { chart: PlanChartShown }) {
             <ul className="flex flex-wrap gap-x-5 text-[0.92rem]">
                 {chart.curves.map((curve, n) => (
                     <li key={curve.label} className="flex items-center gap-2">
-                        <svg width="28" height="8" aria-hidden="true"><path d="M0 4H28" stroke={inks[n % inks.length]} strokeWidth={strokes[curve.style].width} strokeDasharray={strokes[curve.style].dash} /></svg>
+                        <svg width="28" height="8" aria-hidden="true">
+                            <path
+                                d="M0 4H28"
+                                stroke={inks[n % inks.length]}
+                                strokeWidth={strokes[curve.style].width}
+                                strokeDasharray={strokes[curve.style].dash}
+                            />
+                        </svg>
                         {curve.label}
                     </li>
                 ))}

@@ -15,8 +15,13 @@ export default function RepairNav({ job, here }: { job: string; here: string }) 
             <ol className="mx-auto flex max-w-[1240px] flex-wrap">
                 {pages.map((page, n) => (
                     <li key={page.key}>
-                        <Link href={`/jobs/${job}/${page.key}`} aria-current={page.key === here ? 'page' : undefined} className={`flex min-h-11 items-center gap-1.5 border-b-[3px] px-3 max-sm:px-2 ${page.key === here ? 'border-lake font-semibold' : 'border-transparent text-soft hover:text-ink'}`}>
-                            <span className="figure text-[0.82rem] text-soft">{n + 1}</span>{page.label}
+                        <Link
+                            href={`/jobs/${job}/${page.key}`}
+                            aria-current={page.key === here ? 'page' : undefined}
+                            className={`flex min-h-11 items-center gap-1.5 border-b-[3px] px-3 max-sm:px-2 ${page.key === here ? 'border-lake font-semibold' : 'border-transparent text-soft hover:text-ink'}`}
+                        >
+                            <span className="figure text-[0.82rem] text-soft">{n + 1}</span>
+                            {page.label}
                         </Link>
                     </li>
                 ))}

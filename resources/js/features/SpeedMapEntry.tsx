@@ -15,7 +15,8 @@ export default function SpeedMapEntry({ cells, states, onChange, legend, error }
     const columns = useRef<(HTMLDivElement | null)[]>([]);
     const focusColumn = (index: number) => {
         const column = columns.current[index];
-        const button = column?.querySelector<HTMLButtonElement>('button[aria-pressed="true"]') ?? column?.querySelector('button');
+        const button =
+            column?.querySelector<HTMLButtonElement>('button[aria-pressed="true"]') ?? column?.querySelector('button');
         button?.focus();
     };
     const set = (index: number, state: State) => {
@@ -48,10 +49,14 @@ export default function SpeedMapEntry({ cells, states, onChange, legend, error }
                 {cells.map((cell, index) => (
                     <div
                         key={cell.key}
-                        ref={(node) => { columns.current[index] = node; }}
+                        ref={(node) => {
+                            columns.current[index] = node;
+                        }}
                         role="group"
                         data-position={cell.key}
-                        aria-label={cell.label === '0' ? 'off' : /^\d/.test(cell.label) ? `position ${cell.label}` : cell.label}
+                        aria-label={
+                            cell.label === '0' ? 'off' : /^\d/.test(cell.label) ? `position ${cell.label}` : cell.label
+                        }
                         onKeyDown={(event) => onKeyDown(event, index)}
                         className="flex min-w-0 flex-1 flex-col gap-1 border-t-2 border-ink bg-sheet p-1.5 max-md:flex-row max-md:flex-wrap max-md:items-center"
                     >
@@ -66,13 +71,23 @@ export default function SpeedMapEntry({ cells, states, onChange, legend, error }
                                 onClick={() => set(index, state)}
                                 className={`min-h-11 rounded-[4px] border px-1 text-[0.95rem] max-md:px-2.5 ${states[cell.key] === state ? 'border-ink bg-ink font-semibold text-paper' : 'border-soft/40 hover:border-ink'}`}
                             >
-                                {label} <span aria-hidden="true" className={`text-[0.75rem] ${states[cell.key] === state ? '' : 'text-soft'}`}>{letterOf(state)}</span>
+                                {label}{' '}
+                                <span
+                                    aria-hidden="true"
+                                    className={`text-[0.75rem] ${states[cell.key] === state ? '' : 'text-soft'}`}
+                                >
+                                    {letterOf(state)}
+                                </span>
                             </button>
                         ))}
                     </div>
                 ))}
             </div>
-            {error && <p role="alert" className="mt-1 font-medium text-bad">{error}</p>}
+            {error && (
+                <p role="alert" className="mt-1 font-medium text-bad">
+                    {error}
+                </p>
+            )}
         </fieldset>
     );
 }

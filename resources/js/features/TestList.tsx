@@ -18,7 +18,11 @@ interface Props {
 export default function TestList({ jobId, tests, beyond, tools, currency, near, onChosen }: Props) {
     const [search, setSearch] = useState('');
     const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-    const shown = tests.filter((test) => (near === null || test.elements.some((place) => near.includes(place))) && words.every((word) => test.title.toLowerCase().includes(word)));
+    const shown = tests.filter(
+        (test) =>
+            (near === null || test.elements.some((place) => near.includes(place))) &&
+            words.every((word) => test.title.toLowerCase().includes(word)),
+    );
     const choose = (key: string) => {
         onChosen();
         router.get(`/jobs/${jobId}/bench`, { test: key }, { preserveState: true, preserveScroll: true });
@@ -32,20 +36,40 @@ export default function TestList({ jobId, tests, beyond, tools, currency, near, 
                     <div className="flex flex-wrap gap-x-5">
                         {tools.map((tool) => (
                             <label key={tool.key} className="flex min-h-11 items-center gap-2">
-                                <input type="checkbox" checked={tool.atHand} className="h-5 w-5" onChange={(event) => router.post(`/jobs/${jobId}/tools`, { tool: tool.key, atHand: event.target.checked }, { preserveState: true, preserveScroll: true })} />
+                                <input
+                                    type="checkbox"
+                                    checked={tool.atHand}
+                                    className="h-5 w-5"
+                                    onChange={(event) =>
+                                        router.post(
+                                            `/jobs/${jobId}/tools`,
+                                            { tool: tool.key, atHand: event.target.checked },
+                                            { preserveState: true, preserveScroll: true },
+                                        )
+                                    }
+                                />
                                 {tool.label}
                             </label>
                         ))}
                     </div>
                 </fieldset>
             )}
-            {shown.length === 0 && <p className="mt-3 text-soft">No test here. Close and choose another place, or clear the search.</p>}
+            {shown.length === 0 && (
+                <p className="mt-3 text-soft">No test here. Close and choose another place, or clear the search.</p>
+            )}
             <ul className="mt-2">
                 {shown.map((test) => (
                     <li key={test.key} className="border-t border-rule">
-                        <button type="button" onClick={() => choose(test.key)} className="flex min-h-11 w-full items-center gap-3 py-1 text-left hover:bg-sheet">
+                        <button
+                            type="button"
+                            onClick={() => choose(test.key)}
+                            className="flex min-h-11 w-full items-center gap-3 py-1 text-left hover:bg-sheet"
+                        >
                             <span className="flex-1">{test.title}</span>
-                            <span className="text-[0.9rem] whitespace-nowrap text-soft">{minutes(test.minutes)}{test.saves > 1 ? `, saves ${money(test.saves, currency)}` : ''}</span>
+                            <span className="text-[0.9rem] whitespace-nowrap text-soft">
+                                {minutes(test.minutes)}
+                                {test.saves > 1 ? `, saves ${money(test.saves, currency)}` : ''}
+                            </span>
                         </button>
                     </li>
                 ))}
@@ -56,7 +80,11 @@ export default function TestList({ jobId, tests, beyond, tools, currency, near, 
                     <ul>
                         {beyond.map((test) => (
                             <li key={test.key} className="border-t border-rule">
-                                <button type="button" onClick={() => choose(test.key)} className="flex min-h-11 w-full items-center gap-3 py-1 text-left hover:bg-sheet">
+                                <button
+                                    type="button"
+                                    onClick={() => choose(test.key)}
+                                    className="flex min-h-11 w-full items-center gap-3 py-1 text-left hover:bg-sheet"
+                                >
                                     <span className="flex-1">{test.title}</span>
                                     <span className="text-[0.9rem] text-soft">{test.tools.join(', ')}</span>
                                 </button>

@@ -1,6 +1,15 @@
 import type { Cell, State } from './types';
 
-export const stateKeys: Record<string, State> = { r: 'right', s: 'slow', f: 'fast', d: 'dead', c: 'cuts-out', n: 'runs', y: 'stays', o: 'overruns' };
+export const stateKeys: Record<string, State> = {
+    r: 'right',
+    s: 'slow',
+    f: 'fast',
+    d: 'dead',
+    c: 'cuts-out',
+    n: 'runs',
+    y: 'stays',
+    o: 'overruns',
+};
 
 const letters = Object.fromEntries(Object.entries(stateKeys).map(([letter, state]) => [state, letter.toUpperCase()]));
 

@@ -119,7 +119,19 @@ export interface Mark {
 export interface Card {
     key: string;
     title: string;
-    quantity: 'volts' | 'amps' | 'ohms' | 'duty' | 'vacuum' | 'capacitance' | 'rise' | 'pressure' | 'frequency' | 'speed' | 'lamp' | 'observation';
+    quantity:
+        | 'volts'
+        | 'amps'
+        | 'ohms'
+        | 'duty'
+        | 'vacuum'
+        | 'capacitance'
+        | 'rise'
+        | 'pressure'
+        | 'frequency'
+        | 'speed'
+        | 'lamp'
+        | 'observation';
     unit: string;
     bench: boolean;
     units: string[];

@@ -10,12 +10,19 @@ export function useEntry(job: string) {
     const [sending, setSending] = useState(false);
     const note = (kind: string, data: Record<string, Value>, after?: () => void) => {
         setSending(true);
-        router.post(`/jobs/${job}/entries`, { id: id.current, kind, data: data as Record<string, string> }, {
-            preserveState: true,
-            preserveScroll: true,
-            onSuccess: () => { id.current = ulid(); after?.(); },
-            onFinish: () => setSending(false),
-        });
+        router.post(
+            `/jobs/${job}/entries`,
+            { id: id.current, kind, data: data as Record<string, string> },
+            {
+                preserveState: true,
+                preserveScroll: true,
+                onSuccess: () => {
+                    id.current = ulid();
+                    after?.();
+                },
+                onFinish: () => setSending(false),
+            },
+        );
     };
     return { note, sending };
 }

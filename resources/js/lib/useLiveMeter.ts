@@ -21,12 +21,20 @@ export default function useLiveMeter(jobId: string, test: string, meter: string)
         const look = async () => {
             let now: Live;
             try {
-                const answer = await fetch(`/jobs/${jobId}/live/${meter}?test=${encodeURIComponent(test)}`, { signal: leaving.signal, headers: { Accept: 'application/json' } });
+                const answer = await fetch(`/jobs/${jobId}/live/${meter}?test=${encodeURIComponent(test)}`, {
+                    signal: leaving.signal,
+                    headers: { Accept: 'application/json' },
+                });
                 if (!answer.ok) throw new Error(String(answer.status));
-                now = await answer.json() as Live;
+                now = (await answer.json()) as Live;
             } catch {
                 if (leaving.signal.aborted) return;
-                now = { trouble: 'No connection to Ispira. What is recorded is kept.', value: '', number: null, state: 'settling' };
+                now = {
+                    trouble: 'No connection to Ispira. What is recorded is kept.',
+                    value: '',
+                    number: null,
+                    state: 'settling',
+                };
             }
             setLive({ of: `${meter} ${test}`, now });
             timer = window.setTimeout(() => void look(), now.trouble === null ? LOOK_EVERY : LOOK_AGAIN_AFTER_TROUBLE);
@@ -43,5 +51,8 @@ export default function useLiveMeter(jobId: string, test: string, meter: string)
 /** Lets go of the value that is held, so that the next one can come to rest. */
 export async function letGo(jobId: string, test: string, meter: string): Promise<void> {
     const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
-    await fetch(`/jobs/${jobId}/live/${meter}?test=${encodeURIComponent(test)}`, { method: 'DELETE', headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token } }).catch(() => undefined);
+    await fetch(`/jobs/${jobId}/live/${meter}?test=${encodeURIComponent(test)}`, {
+        method: 'DELETE',
+        headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token },
+    }).catch(() => undefined);
 }

@@ -24,7 +24,11 @@ export default function Circuit() {
     const save = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);
-        router.put(`/jobs/${job.id}/circuit`, { values: draft as Record<string, string> }, { preserveState: true, onFinish: () => setSending(false) });
+        router.put(
+            `/jobs/${job.id}/circuit`,
+            { values: draft as Record<string, string> },
+            { preserveState: true, onFinish: () => setSending(false) },
+        );
     };
     return (
         <Frame title={`Circuit ${job.number}`} job={job} here="circuit">
@@ -32,14 +36,37 @@ export default function Circuit() {
             <form onSubmit={save} className="mx-auto grid max-w-[1240px] gap-8 px-5 py-5 lg:grid-cols-[1.15fr_1fr]">
                 <div>
                     <h1 className="text-[1.6rem] leading-tight font-semibold">{family}</h1>
-                    <p className="mb-4 text-soft">What is left as it stands is the ordinary case. What nobody knows stays unknown and is learned from the readings.</p>
-                    <CircuitFields fields={fields} values={draft} errors={errors} onChange={setDraft} disabled={!open} />
-                    {errors.circuit && <p role="alert" className="mt-3 border-l-4 border-bad bg-caution px-3 py-2 font-medium">{errors.circuit}</p>}
-                    {open && <div className="mt-5"><Button kind="act" type="submit" disabled={sending}>{job.stage === 'circuit' ? 'To the bench' : 'Keep this circuit'}</Button></div>}
+                    <p className="mb-4 text-soft">
+                        What is left as it stands is the ordinary case. What nobody knows stays unknown and is learned
+                        from the readings.
+                    </p>
+                    <CircuitFields
+                        fields={fields}
+                        values={draft}
+                        errors={errors}
+                        onChange={setDraft}
+                        disabled={!open}
+                    />
+                    {errors.circuit && (
+                        <p role="alert" className="mt-3 border-l-4 border-bad bg-caution px-3 py-2 font-medium">
+                            {errors.circuit}
+                        </p>
+                    )}
+                    {open && (
+                        <div className="mt-5">
+                            <Button kind="act" type="submit" disabled={sending}>
+                                {job.stage === 'circuit' ? 'To the bench' : 'Keep this circuit'}
+                            </Button>
+                        </div>
+                    )}
                 </div>
                 <figure className="flex flex-col">
-                    <div className="min-h-[320px]"><CircuitSheet sheet={sheet} title="The circuit as it is kept now" /></div>
-                    <figcaption className="text-[0.9rem] text-soft">The circuit as it is kept now, on the highest speed. It is drawn again once the values are kept.</figcaption>
+                    <div className="min-h-[320px]">
+                        <CircuitSheet sheet={sheet} title="The circuit as it is kept now" />
+                    </div>
+                    <figcaption className="text-[0.9rem] text-soft">
+                        The circuit as it is kept now, on the highest speed. It is drawn again once the values are kept.
+                    </figcaption>
                 </figure>
             </form>
         </Frame>

@@ -7,7 +7,10 @@ const words: Record<number, [string, string]> = {
     405: ['That page cannot be opened like this.', 'Go back to the jobs and try from there.'],
     413: ['That is too much at once.', 'Files may have at most 2 MB.'],
     429: ['Too many tries.', 'Wait a minute, then try again.'],
-    500: ['Something went wrong here, not with you.', 'What was recorded before is safe. Try again; if it stays, tell whoever runs this.'],
+    500: [
+        'Something went wrong here, not with you.',
+        'What was recorded before is safe. Try again; if it stays, tell whoever runs this.',
+    ],
     503: ['Ispira is being worked on.', 'Try again in a few minutes.'],
 };
 
@@ -20,7 +23,14 @@ export default function Problem() {
             <p className="figure text-soft">{status}</p>
             <h1 className="text-[2rem] leading-tight font-semibold">{title}</h1>
             <p className="mt-2 text-lg">{what}</p>
-            <p className="mt-6"><Link href="/" className="inline-flex min-h-11 items-center rounded-[5px] bg-act px-5 font-semibold text-act-ink">To the jobs</Link></p>
+            <p className="mt-6">
+                <Link
+                    href="/"
+                    className="inline-flex min-h-11 items-center rounded-[5px] bg-act px-5 font-semibold text-act-ink"
+                >
+                    To the jobs
+                </Link>
+            </p>
         </main>
     );
 }

@@ -6,7 +6,17 @@ import SpeedMapEntry from '@/features/SpeedMapEntry';
 import SpeedStrip from '@/features/SpeedStrip';
 import { day } from '@/lib/format';
 import { word } from '@/lib/payload';
-import type { CheckShown, Ending, EntryShown, JobHead, ReadingShown, ReplacementShown, Shared, State, Strip } from '@/lib/types';
+import type {
+    CheckShown,
+    Ending,
+    EntryShown,
+    JobHead,
+    ReadingShown,
+    ReplacementShown,
+    Shared,
+    State,
+    Strip,
+} from '@/lib/types';
 import { useEntry } from '@/lib/useEntry';
 import Button from '@/ui/Button';
 import Choices from '@/ui/Choices';
@@ -46,15 +56,42 @@ function Map() {
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);
-        router.post(`/jobs/${job.id}/proof`, { id, states: Object.fromEntries(strip.cells.map((cell) => [cell.key, states[cell.key] ?? null])) }, { preserveState: 'errors', onFinish: () => setSending(false) });
+        router.post(
+            `/jobs/${job.id}/proof`,
+            { id, states: Object.fromEntries(strip.cells.map((cell) => [cell.key, states[cell.key] ?? null])) },
+            { preserveState: 'errors', onFinish: () => setSending(false) },
+        );
     };
-    if (proved) return <p className="text-lg"><span className="text-good" aria-hidden="true">● </span>Every position was tried again, and each of them is right.</p>;
+    if (proved)
+        return (
+            <p className="text-lg">
+                <span className="text-good" aria-hidden="true">
+                    ●{' '}
+                </span>
+                Every position was tried again, and each of them is right.
+            </p>
+        );
     return (
         <form onSubmit={submit}>
-            <p className="my-3 border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">It runs during the proof. Hands, sleeves and tools out of the wheel or the linkage; bare ends insulated first.</p>
-            <p className="mb-3 max-w-[60em]">Before closing up, run every position. A lowest speed that barely turns is no pass. If one of them is not right, the job goes back to the bench with this map as readings, and the verdict is marked as not having held.</p>
-            <SpeedMapEntry legend="What it does now" cells={strip.cells} states={states} onChange={setStates} error={errors.states ?? errors.id} />
-            <Button kind="act" type="submit" disabled={sending} className="mt-4">Record the proof</Button>
+            <p className="my-3 border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">
+                It runs during the proof. Hands, sleeves and tools out of the wheel or the linkage; bare ends insulated
+                first.
+            </p>
+            <p className="mb-3 max-w-[60em]">
+                Before closing up, run every position. A lowest speed that barely turns is no pass. If one of them is
+                not right, the job goes back to the bench with this map as readings, and the verdict is marked as not
+                having held.
+            </p>
+            <SpeedMapEntry
+                legend="What it does now"
+                cells={strip.cells}
+                states={states}
+                onChange={setStates}
+                error={errors.states ?? errors.id}
+            />
+            <Button kind="act" type="submit" disabled={sending} className="mt-4">
+                Record the proof
+            </Button>
         </form>
     );
 }
@@ -67,21 +104,76 @@ function Check({ check, open }: { check: CheckShown; open: boolean }) {
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);
-        router.post(`/jobs/${job.id}/checks`, { id, test: check.test, value }, { preserveState: true, preserveScroll: true, onFinish: () => setSending(false) });
+        router.post(
+            `/jobs/${job.id}/checks`,
+            { id, test: check.test, value },
+            { preserveState: true, preserveScroll: true, onFinish: () => setSending(false) },
+        );
     };
     return (
         <li className="border-t border-rule py-2.5">
-            <p><strong className="font-semibold">{check.title}</strong> <span className="text-soft">{check.setUp}</span></p>
-            {check.right === null && open && check.cautions.map((caution) => <p key={caution} className="my-1 border-l-4 border-warn bg-caution px-3 py-1">{caution}</p>)}
+            <p>
+                <strong className="font-semibold">{check.title}</strong>{' '}
+                <span className="text-soft">{check.setUp}</span>
+            </p>
+            {check.right === null &&
+                open &&
+                check.cautions.map((caution) => (
+                    <p key={caution} className="my-1 border-l-4 border-warn bg-caution px-3 py-1">
+                        {caution}
+                    </p>
+                ))}
             <div className="mt-1 flex flex-wrap items-start gap-4">
-                <p className="min-h-11 content-center"><span className="text-soft">right is</span> <span className="figure">{check.expected}</span></p>
-                {check.right !== null ? <p className="min-h-11 content-center"><span className="text-soft">read</span> <strong className="figure font-medium" style={{ color: check.right ? 'var(--good)' : 'var(--bad)' }}>{check.read}{check.right ? ', right' : ', not right'}</strong></p> : open && (
-                    <form onSubmit={submit} className="flex flex-wrap items-start gap-2">
-                        {check.choices.length > 0 ? <Select bare label={`${check.title}: it shows`} choices={check.choices} empty="it shows" value={value} onChange={(event) => setValue(event.target.value)} error={errors[check.test]} className="w-56" /> : (
-                            <div><input aria-label={`${check.title}, in ${check.unit}`} placeholder={check.unit} inputMode="text" value={value} onChange={(event) => setValue(event.target.value)} className="min-h-11 w-36 rounded-[4px] border border-soft/60 bg-sheet px-3" />{errors[check.test] && <p role="alert" className="mt-1 font-medium text-bad">{errors[check.test]}</p>}</div>
-                        )}
-                        <Button type="submit" disabled={sending || value === ''}>Check</Button>
-                    </form>
+                <p className="min-h-11 content-center">
+                    <span className="text-soft">right is</span> <span className="figure">{check.expected}</span>
+                </p>
+                {check.right !== null ? (
+                    <p className="min-h-11 content-center">
+                        <span className="text-soft">read</span>{' '}
+                        <strong
+                            className="figure font-medium"
+                            style={{ color: check.right ? 'var(--good)' : 'var(--bad)' }}
+                        >
+                            {check.read}
+                            {check.right ? ', right' : ', not right'}
+                        </strong>
+                    </p>
+                ) : (
+                    open && (
+                        <form onSubmit={submit} className="flex flex-wrap items-start gap-2">
+                            {check.choices.length > 0 ? (
+                                <Select
+                                    bare
+                                    label={`${check.title}: it shows`}
+                                    choices={check.choices}
+                                    empty="it shows"
+                                    value={value}
+                                    onChange={(event) => setValue(event.target.value)}
+                                    error={errors[check.test]}
+                                    className="w-56"
+                                />
+                            ) : (
+                                <div>
+                                    <input
+                                        aria-label={`${check.title}, in ${check.unit}`}
+                                        placeholder={check.unit}
+                                        inputMode="text"
+                                        value={value}
+                                        onChange={(event) => setValue(event.target.value)}
+                                        className="min-h-11 w-36 rounded-[4px] border border-soft/60 bg-sheet px-3"
+                                    />
+                                    {errors[check.test] && (
+                                        <p role="alert" className="mt-1 font-medium text-bad">
+                                            {errors[check.test]}
+                                        </p>
+                                    )}
+                                </div>
+                            )}
+                            <Button type="submit" disabled={sending || value === ''}>
+                                Check
+                            </Button>
+                        </form>
+                    )
                 )}
             </div>
         </li>
@@ -97,16 +189,58 @@ function Adjustment() {
     return (
         <section aria-label="Adjustment" className="mt-6">
             <h2 className="text-lg font-semibold">What is adjusted</h2>
-            {adjusted.map((one) => <p key={one.id} className="border-t border-rule py-1.5"><strong className="font-semibold">{word(one.what)}</strong>: from {word(one.before)} to {word(one.after)}{typeof one.undoOn === 'string' && one.undoOn !== '' ? `, to be undone on ${day(one.undoOn)}` : ''}</p>)}
+            {adjusted.map((one) => (
+                <p key={one.id} className="border-t border-rule py-1.5">
+                    <strong className="font-semibold">{word(one.what)}</strong>: from {word(one.before)} to{' '}
+                    {word(one.after)}
+                    {typeof one.undoOn === 'string' && one.undoOn !== '' ? `, to be undone on ${day(one.undoOn)}` : ''}
+                </p>
+            ))}
             {open && (
                 <>
-                    <p className="my-2 border-l-4 border-warn bg-caution px-3 py-1.5">Power off and locked before a tap moves. One tap only is live; the idle ones are capped. Never lower a heat speed until the rise leaves the plate's range.</p>
-                    <form onSubmit={(event) => { event.preventDefault(); setHere(true); note('adjusted', draft, () => { setDraft(none); setHere(false); }); }} className="grid items-start gap-3 sm:grid-cols-[1.4fr_1fr_1fr_11rem_auto]">
-                        <TextField label="What" value={draft.what} onChange={(event) => setDraft({ ...draft, what: event.target.value })} error={here ? errors.what : undefined} />
-                        <TextField label="From" value={draft.before} onChange={(event) => setDraft({ ...draft, before: event.target.value })} error={here ? errors.before : undefined} />
-                        <TextField label="To" value={draft.after} onChange={(event) => setDraft({ ...draft, after: event.target.value })} error={here ? errors.after : undefined} />
-                        <TextField label="Undo on" type="date" value={draft.undoOn} onChange={(event) => setDraft({ ...draft, undoOn: event.target.value })} error={here ? errors.undoOn : undefined} />
-                        <Button type="submit" disabled={sending} className="mt-7">Note it</Button>
+                    <p className="my-2 border-l-4 border-warn bg-caution px-3 py-1.5">
+                        Power off and locked before a tap moves. One tap only is live; the idle ones are capped. Never
+                        lower a heat speed until the rise leaves the plate's range.
+                    </p>
+                    <form
+                        onSubmit={(event) => {
+                            event.preventDefault();
+                            setHere(true);
+                            note('adjusted', draft, () => {
+                                setDraft(none);
+                                setHere(false);
+                            });
+                        }}
+                        className="grid items-start gap-3 sm:grid-cols-[1.4fr_1fr_1fr_11rem_auto]"
+                    >
+                        <TextField
+                            label="What"
+                            value={draft.what}
+                            onChange={(event) => setDraft({ ...draft, what: event.target.value })}
+                            error={here ? errors.what : undefined}
+                        />
+                        <TextField
+                            label="From"
+                            value={draft.before}
+                            onChange={(event) => setDraft({ ...draft, before: event.target.value })}
+                            error={here ? errors.before : undefined}
+                        />
+                        <TextField
+                            label="To"
+                            value={draft.after}
+                            onChange={(event) => setDraft({ ...draft, after: event.target.value })}
+                            error={here ? errors.after : undefined}
+                        />
+                        <TextField
+                            label="Undo on"
+                            type="date"
+                            value={draft.undoOn}
+                            onChange={(event) => setDraft({ ...draft, undoOn: event.target.value })}
+                            error={here ? errors.undoOn : undefined}
+                        />
+                        <Button type="submit" disabled={sending} className="mt-7">
+                            Note it
+                        </Button>
                     </form>
                 </>
             )}
@@ -123,12 +257,45 @@ function Lent() {
     return (
         <details className="mt-6 border-t border-rule pt-2" open={loans.length > 0}>
             <summary className="min-h-11 cursor-pointer content-center font-medium">Something lent out with it</summary>
-            {loans.map((one) => <p key={one.id} className="border-t border-rule py-1.5"><strong className="font-semibold">{word(one.what)}</strong> to {word(one.to)}, back on {day(word(one.dueOn))}</p>)}
-            <form onSubmit={(event) => { event.preventDefault(); setHere(true); note('loan', draft, () => { setDraft(none); setHere(false); }); }} className="grid items-start gap-3 sm:grid-cols-[1.4fr_1fr_11rem_auto]">
-                <TextField label="What is lent" value={draft.what} onChange={(event) => setDraft({ ...draft, what: event.target.value })} error={here ? errors.what : undefined} />
-                <TextField label="To whom" value={draft.to} onChange={(event) => setDraft({ ...draft, to: event.target.value })} error={here ? errors.to : undefined} />
-                <TextField label="Back on" type="date" value={draft.dueOn} onChange={(event) => setDraft({ ...draft, dueOn: event.target.value })} error={here ? errors.dueOn : undefined} />
-                <Button type="submit" disabled={sending} className="mt-7">Lend it</Button>
+            {loans.map((one) => (
+                <p key={one.id} className="border-t border-rule py-1.5">
+                    <strong className="font-semibold">{word(one.what)}</strong> to {word(one.to)}, back on{' '}
+                    {day(word(one.dueOn))}
+                </p>
+            ))}
+            <form
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    setHere(true);
+                    note('loan', draft, () => {
+                        setDraft(none);
+                        setHere(false);
+                    });
+                }}
+                className="grid items-start gap-3 sm:grid-cols-[1.4fr_1fr_11rem_auto]"
+            >
+                <TextField
+                    label="What is lent"
+                    value={draft.what}
+                    onChange={(event) => setDraft({ ...draft, what: event.target.value })}
+                    error={here ? errors.what : undefined}
+                />
+                <TextField
+                    label="To whom"
+                    value={draft.to}
+                    onChange={(event) => setDraft({ ...draft, to: event.target.value })}
+                    error={here ? errors.to : undefined}
+                />
+                <TextField
+                    label="Back on"
+                    type="date"
+                    value={draft.dueOn}
+                    onChange={(event) => setDraft({ ...draft, dueOn: event.target.value })}
+                    error={here ? errors.dueOn : undefined}
+                />
+                <Button type="submit" disabled={sending} className="mt-7">
+                    Lend it
+                </Button>
             </form>
         </details>
     );
@@ -137,8 +304,12 @@ function Lent() {
 function Closing() {
     const { job, outcomes, proved, machine, checks, errors } = usePage<Props>().props;
     const [id] = useState(ulid);
-    const usual = proved ? (job.temporaryUntil ? 'temporary' : outcomes[0]?.value) : (outcomes.find((one) => one.value === 'not-repaired')?.value ?? outcomes[0]?.value);
-    const [outcome, setOutcome] = useState<string>(machine ? usual ?? '' : outcomes[0]?.value ?? '');
+    const usual = proved
+        ? job.temporaryUntil
+            ? 'temporary'
+            : outcomes[0]?.value
+        : (outcomes.find((one) => one.value === 'not-repaired')?.value ?? outcomes[0]?.value);
+    const [outcome, setOutcome] = useState<string>(machine ? (usual ?? '') : (outcomes[0]?.value ?? ''));
     const [reason, setReason] = useState('');
     const [dueOn, setDueOn] = useState(job.temporaryUntil ?? '');
     const [sending, setSending] = useState(false);
@@ -147,41 +318,102 @@ function Closing() {
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);
-        router.post(`/jobs/${job.id}/close`, { id, outcome, reason, dueOn: chosen?.needsDay ? dueOn : null }, { preserveState: 'errors', onFinish: () => setSending(false) });
+        router.post(
+            `/jobs/${job.id}/close`,
+            { id, outcome, reason, dueOn: chosen?.needsDay ? dueOn : null },
+            { preserveState: 'errors', onFinish: () => setSending(false) },
+        );
     };
     return (
         <form onSubmit={submit} className="mt-8 max-w-[52em] border-t-2 border-ink pt-3">
             <h2 className="mb-2 text-lg font-semibold">How it ends</h2>
-            <Choices label="Outcome" value={outcome} onChange={setOutcome} choices={outcomes.map((one) => ({ value: one.value, label: endings[one.value].choice }))} />
-            {errors.outcome && <p role="alert" className="mt-1 font-medium text-bad">{errors.outcome}</p>}
+            <Choices
+                label="Outcome"
+                value={outcome}
+                onChange={setOutcome}
+                choices={outcomes.map((one) => ({ value: one.value, label: endings[one.value].choice }))}
+            />
+            {errors.outcome && (
+                <p role="alert" className="mt-1 font-medium text-bad">
+                    {errors.outcome}
+                </p>
+            )}
             <div className="mt-3 grid items-start gap-3 sm:grid-cols-[1fr_12rem]">
-                <TextArea label={outcome === 'advised' ? 'What was advised' : outcome === 'not-repaired' ? 'Why not' : unread ? 'Why checks were left out, or a note' : 'Note'} rows={2} value={reason} onChange={(event) => setReason(event.target.value)} error={errors.reason} />
-                {chosen?.needsDay && <TextField label="Due on" type="date" value={dueOn} onChange={(event) => setDueOn(event.target.value)} error={errors.dueOn} />}
+                <TextArea
+                    label={
+                        outcome === 'advised'
+                            ? 'What was advised'
+                            : outcome === 'not-repaired'
+                              ? 'Why not'
+                              : unread
+                                ? 'Why checks were left out, or a note'
+                                : 'Note'
+                    }
+                    rows={2}
+                    value={reason}
+                    onChange={(event) => setReason(event.target.value)}
+                    error={errors.reason}
+                />
+                {chosen?.needsDay && (
+                    <TextField
+                        label="Due on"
+                        type="date"
+                        value={dueOn}
+                        onChange={(event) => setDueOn(event.target.value)}
+                        error={errors.dueOn}
+                    />
+                )}
             </div>
-            {errors.reassembly && <p role="alert" className="mt-2 border-l-4 border-bad bg-caution px-3 py-2 font-medium">{errors.reassembly} <Link href={`/jobs/${job.id}/strip`} className="underline underline-offset-4">To the strip-down</Link></p>}
-            {errors.wires && <p role="alert" className="mt-2 border-l-4 border-bad bg-caution px-3 py-2 font-medium">{errors.wires} <Link href={`/jobs/${job.id}/wires`} className="underline underline-offset-4">To the wires</Link></p>}
-            <Button kind="act" type="submit" disabled={sending || outcome === ''} className="mt-3">Close the job</Button>
+            {errors.reassembly && (
+                <p role="alert" className="mt-2 border-l-4 border-bad bg-caution px-3 py-2 font-medium">
+                    {errors.reassembly}{' '}
+                    <Link href={`/jobs/${job.id}/strip`} className="underline underline-offset-4">
+                        To the strip-down
+                    </Link>
+                </p>
+            )}
+            {errors.wires && (
+                <p role="alert" className="mt-2 border-l-4 border-bad bg-caution px-3 py-2 font-medium">
+                    {errors.wires}{' '}
+                    <Link href={`/jobs/${job.id}/wires`} className="underline underline-offset-4">
+                        To the wires
+                    </Link>
+                </p>
+            )}
+            <Button kind="act" type="submit" disabled={sending || outcome === ''} className="mt-3">
+                Close the job
+            </Button>
         </form>
     );
 }
 
 export default function Proof() {
-    const { job, strip, replacements, readings, open, machine, proved, checks, adjusted, closing } = usePage<Props>().props;
+    const { job, strip, replacements, readings, open, machine, proved, checks, adjusted, closing } =
+        usePage<Props>().props;
     const ending = job.outcome ? endings[job.outcome] : null;
-    const reason = closing.map((one) => one.reason).filter((one): one is string => typeof one === 'string' && one !== '').join(' ');
+    const reason = closing
+        .map((one) => one.reason)
+        .filter((one): one is string => typeof one === 'string' && one !== '')
+        .join(' ');
     return (
         <Frame title={`${machine ? 'Proof' : 'Close'} ${job.number}`} job={job} here="proof">
             {machine && <SpeedStrip strip={strip} />}
             <div className="mx-auto max-w-[1180px] px-5 py-5">
                 {open ? (
                     <>
-                        <h1 className="text-[1.6rem] leading-tight font-semibold">{machine ? 'The same map again' : 'The end of the job'}</h1>
+                        <h1 className="text-[1.6rem] leading-tight font-semibold">
+                            {machine ? 'The same map again' : 'The end of the job'}
+                        </h1>
                         {job.kind === 'adjustment' && <Adjustment />}
                         {machine && <Map />}
                         {proved && checks.length > 0 && (
                             <section aria-label="Checks" className="mt-6">
                                 <h2 className="text-lg font-semibold">What else the fault had touched</h2>
-                                <ul className="border-b border-rule">{checks.map((check) => <Check key={check.test} check={check} open />)}</ul>
+                                <ul className="border-b border-rule">
+                                    {checks.map((check) => (
+                                        <Check key={check.test} check={check} open />
+                                    ))}
+                                </ul>
                             </section>
                         )}
                         <Lent />
@@ -190,34 +422,93 @@ export default function Proof() {
                 ) : (
                     <>
                         <p className="text-soft">Closed {job.closedAt ? day(job.closedAt) : ''}</p>
-                        <h1 className="text-[1.8rem] leading-tight font-semibold">{ending?.heading ?? (job.temporaryUntil ? endings.temporary.heading : endings.repaired.heading)}</h1>
+                        <h1 className="text-[1.8rem] leading-tight font-semibold">
+                            {ending?.heading ??
+                                (job.temporaryUntil ? endings.temporary.heading : endings.repaired.heading)}
+                        </h1>
                         {reason && <p className="mt-1 max-w-[60em]">{reason}</p>}
-                        {job.outcome === 'temporary' && job.dueOn && <p className="mt-2 border-l-4 border-warn bg-caution px-3 py-2 font-medium">Not repaired: the part is due on {day(job.dueOn)}.</p>}
-                        {job.outcome === 'adjusted' && job.dueOn && <p className="mt-2 border-l-4 border-warn bg-caution px-3 py-2 font-medium">To be undone on {day(job.dueOn)}.</p>}
-                        {adjusted.map((one) => <p key={one.id} className="mt-1">{word(one.what)}: from {word(one.before)} to {word(one.after)}.</p>)}
-                        {checks.some((check) => check.right !== null) && <section aria-label="Checks" className="mt-5"><h2 className="text-lg font-semibold">Checks</h2><ul className="border-b border-rule">{checks.filter((check) => check.right !== null).map((check) => <Check key={check.test} check={check} open={false} />)}</ul></section>}
+                        {job.outcome === 'temporary' && job.dueOn && (
+                            <p className="mt-2 border-l-4 border-warn bg-caution px-3 py-2 font-medium">
+                                Not repaired: the part is due on {day(job.dueOn)}.
+                            </p>
+                        )}
+                        {job.outcome === 'adjusted' && job.dueOn && (
+                            <p className="mt-2 border-l-4 border-warn bg-caution px-3 py-2 font-medium">
+                                To be undone on {day(job.dueOn)}.
+                            </p>
+                        )}
+                        {adjusted.map((one) => (
+                            <p key={one.id} className="mt-1">
+                                {word(one.what)}: from {word(one.before)} to {word(one.after)}.
+                            </p>
+                        ))}
+                        {checks.some((check) => check.right !== null) && (
+                            <section aria-label="Checks" className="mt-5">
+                                <h2 className="text-lg font-semibold">Checks</h2>
+                                <ul className="border-b border-rule">
+                                    {checks
+                                        .filter((check) => check.right !== null)
+                                        .map((check) => (
+                                            <Check key={check.test} check={check} open={false} />
+                                        ))}
+                                </ul>
+                            </section>
+                        )}
                     </>
                 )}
                 <div className="mt-8 grid gap-10 lg:grid-cols-2">
                     <section aria-label="What was done">
                         <h2 className="mb-1 text-lg font-semibold">What was done</h2>
-                        {replacements.length === 0 && <p className="border-t border-rule py-2 text-soft">Nothing was replaced.</p>}
+                        {replacements.length === 0 && (
+                            <p className="border-t border-rule py-2 text-soft">Nothing was replaced.</p>
+                        )}
                         {replacements.map((past) => (
                             <div key={past.at} className="border-t border-rule py-2">
-                                <p><strong className="font-semibold">{past.label}</strong>{past.partNumber && <span className="figure text-soft"> {past.partNumber}</span>} <span className="text-soft">{day(past.at)}</span></p>
+                                <p>
+                                    <strong className="font-semibold">{past.label}</strong>
+                                    {past.partNumber && (
+                                        <span className="figure text-soft"> {past.partNumber}</span>
+                                    )}{' '}
+                                    <span className="text-soft">{day(past.at)}</span>
+                                </p>
                                 {past.note && <p>{past.note}</p>}
                             </div>
                         ))}
                         <p className="mt-3 flex flex-wrap gap-x-5">
-                            <a href={`/jobs/${job.id}/sheet/customer.pdf`} className="inline-flex min-h-11 items-center text-lake underline underline-offset-4">Sheet for the customer</a>
-                            <a href={`/jobs/${job.id}/sheet/file.pdf`} className="inline-flex min-h-11 items-center text-lake underline underline-offset-4">Sheet for the file</a>
-                            <a href={`/jobs/${job.id}/file`} className="inline-flex min-h-11 items-center text-lake underline underline-offset-4" download>Export the job file</a>
-                            <Link href="/" className="inline-flex min-h-11 items-center text-lake underline underline-offset-4">All jobs</Link>
+                            <a
+                                href={`/jobs/${job.id}/sheet/customer.pdf`}
+                                className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
+                            >
+                                Sheet for the customer
+                            </a>
+                            <a
+                                href={`/jobs/${job.id}/sheet/file.pdf`}
+                                className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
+                            >
+                                Sheet for the file
+                            </a>
+                            <a
+                                href={`/jobs/${job.id}/file`}
+                                className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
+                                download
+                            >
+                                Export the job file
+                            </a>
+                            <Link
+                                href="/"
+                                className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
+                            >
+                                All jobs
+                            </Link>
                         </p>
                     </section>
                     <section aria-label="Readings">
                         <h2 className="mb-1 text-lg font-semibold">Readings</h2>
-                        <ReadingLog jobId={job.id} readings={readings.filter((reading) => reading.map === null)} open={false} />
+                        <ReadingLog
+                            jobId={job.id}
+                            readings={readings.filter((reading) => reading.map === null)}
+                            open={false}
+                        />
                     </section>
                 </div>
             </div>

@@ -20,7 +20,16 @@ interface Props extends Shared {
     potted: boolean;
     choices: EntryShown[];
     tools: { key: string; label: string; saving: number }[];
-    breakEven: { tool: string; label: string; price: string; perYear: string; typed: string; saving: number; jobs: number | null; months: number | null } | null;
+    breakEven: {
+        tool: string;
+        label: string;
+        price: string;
+        perYear: string;
+        typed: string;
+        saving: number;
+        jobs: number | null;
+        months: number | null;
+    } | null;
 }
 
 /** Chance under which a way stands apart. */
@@ -32,20 +41,38 @@ function waits(days: number | null): string {
 }
 
 function warranty(months: number): string {
-    return months === 0 ? 'none' : months < 12 ? `${months} ${months === 1 ? 'month' : 'months'}` : `${months / 12} ${months === 12 ? 'year' : 'years'}`;
+    return months === 0
+        ? 'none'
+        : months < 12
+          ? `${months} ${months === 1 ? 'month' : 'months'}`
+          : `${months / 12} ${months === 12 ? 'year' : 'years'}`;
 }
 
 /** Share of the chance that an option covers, as a bar that needs no colour to be read. */
 function Cures({ share }: { share: number }) {
     return (
         <span className="flex items-center gap-2">
-            <span aria-hidden="true" className="h-2.5 w-16 border border-soft/70"><span className="block h-full bg-lake" style={{ width: `${Math.round(share * 100)}%` }} /></span>
+            <span aria-hidden="true" className="h-2.5 w-16 border border-soft/70">
+                <span className="block h-full bg-lake" style={{ width: `${Math.round(share * 100)}%` }} />
+            </span>
             <span className="figure">{percent(share)}</span>
         </span>
     );
 }
 
-function Option({ option, currency, chosen, onChoose, open }: { option: RemedyShown; currency: string; chosen: boolean; onChoose: () => void; open: boolean }) {
+function Option({
+    option,
+    currency,
+    chosen,
+    onChoose,
+    open,
+}: {
+    option: RemedyShown;
+    currency: string;
+    chosen: boolean;
+    onChoose: () => void;
+    open: boolean;
+}) {
     const facts: [string, string][] = [
         ['part', money(option.price, currency)],
         ['labour', money(option.labour, currency)],
@@ -57,17 +84,39 @@ function Option({ option, currency, chosen, onChoose, open }: { option: RemedySh
         ['a year', money(option.perYear, currency)],
     ];
     return (
-        <li className={`border-t border-rule py-2.5 pl-3 ${chosen ? 'border-l-4 border-l-lake bg-sheet' : 'border-l-4 border-l-transparent'}`}>
+        <li
+            className={`border-t border-rule py-2.5 pl-3 ${chosen ? 'border-l-4 border-l-lake bg-sheet' : 'border-l-4 border-l-transparent'}`}
+        >
             <label className="grid cursor-pointer grid-cols-[auto_minmax(0,1fr)_auto] items-baseline gap-x-3">
-                <input type="radio" name="option" checked={chosen} disabled={!open || option.leadDays === null} onChange={onChoose} className="h-5 w-5 self-center accent-[var(--lake)]" />
-                <span className="min-w-0"><span className="font-semibold">{option.label}</span> <span className="text-soft">{option.kind}</span></span>
+                <input
+                    type="radio"
+                    name="option"
+                    checked={chosen}
+                    disabled={!open || option.leadDays === null}
+                    onChange={onChoose}
+                    className="h-5 w-5 self-center accent-[var(--lake)]"
+                />
+                <span className="min-w-0">
+                    <span className="font-semibold">{option.label}</span>{' '}
+                    <span className="text-soft">{option.kind}</span>
+                </span>
                 <span className="figure text-lg font-medium">{money(option.expected, currency)}</span>
             </label>
             <div className="mt-1 flex flex-wrap items-baseline gap-x-5 gap-y-0.5 pl-8">
-                <span className="flex items-baseline gap-2"><span className="text-soft">cures this job</span><Cures share={option.fixes} /></span>
-                {facts.map(([name, value]) => <span key={name}><span className="text-soft">{name}</span> <span className="figure">{value}</span></span>)}
+                <span className="flex items-baseline gap-2">
+                    <span className="text-soft">cures this job</span>
+                    <Cures share={option.fixes} />
+                </span>
+                {facts.map(([name, value]) => (
+                    <span key={name}>
+                        <span className="text-soft">{name}</span> <span className="figure">{value}</span>
+                    </span>
+                ))}
             </div>
-            <p className="mt-0.5 max-w-[70em] pl-8"><span className="font-medium">For:</span> {option.why} <span className="font-medium">Against:</span> {option.whyNot}</p>
+            <p className="mt-0.5 max-w-[70em] pl-8">
+                <span className="font-medium">For:</span> {option.why} <span className="font-medium">Against:</span>{' '}
+                {option.whyNot}
+            </p>
         </li>
     );
 }
@@ -81,77 +130,192 @@ export default function Remedy() {
     const [partNumber, setPartNumber] = useState('');
     const [selling, setSelling] = useState('');
     const [perDay, setPerDay] = useState(standing);
-    const [tester, setTester] = useState({ tool: breakEven?.tool ?? tools[0]?.key ?? '', price: breakEven?.price ?? '', perYear: breakEven?.perYear ?? '', saving: breakEven?.typed ?? '' });
+    const [tester, setTester] = useState({
+        tool: breakEven?.tool ?? tools[0]?.key ?? '',
+        price: breakEven?.price ?? '',
+        perYear: breakEven?.perYear ?? '',
+        saving: breakEven?.typed ?? '',
+    });
     const [sending, setSending] = useState(false);
     const ask = (event: React.FormEvent, extra: Record<string, string>) => {
         event.preventDefault();
-        router.get(`/jobs/${job.id}/remedy`, { standing: perDay, potted: potted ? 1 : 0, ...extra }, { preserveState: true, preserveScroll: true });
+        router.get(
+            `/jobs/${job.id}/remedy`,
+            { standing: perDay, potted: potted ? 1 : 0, ...extra },
+            { preserveState: true, preserveScroll: true },
+        );
     };
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);
-        router.post(`/jobs/${job.id}/remedy`, { id, option, reason, partNumber, selling, standing: perDay, potted }, { preserveState: 'errors', onFinish: () => setSending(false) });
+        router.post(
+            `/jobs/${job.id}/remedy`,
+            { id, option, reason, partNumber, selling, standing: perDay, potted },
+            { preserveState: 'errors', onFinish: () => setSending(false) },
+        );
     };
     const likely = outlook.options.filter((one) => one.fixes >= hardly);
     const others = outlook.options.filter((one) => one.fixes < hardly);
-    const row = (one: RemedyShown) => <Option key={one.key} option={one} currency={currency} chosen={open && option === one.key} onChoose={() => setOption(one.key)} open={open} />;
+    const row = (one: RemedyShown) => (
+        <Option
+            key={one.key}
+            option={one}
+            currency={currency}
+            chosen={open && option === one.key}
+            onChoose={() => setOption(one.key)}
+            open={open}
+        />
+    );
     return (
         <Frame title={`Remedy ${job.number}`} job={job} here="remedy">
             <RepairNav job={job.id} here="remedy" />
             <div className="mx-auto grid max-w-[1240px] gap-10 px-5 py-5 lg:grid-cols-[1.5fr_1fr]">
                 <form onSubmit={submit}>
                     <h1 className="text-[1.7rem] leading-tight font-semibold">What can be done</h1>
-                    <p className="mb-3 max-w-[52em] text-soft">Expected money: part, labour, waiting and coming back, were it the right one. What costs least for its chance stands first.</p>
-                    {outlook.options.length === 0 ? <p className="border-t border-rule py-3">Nothing is worth buying on these odds.</p> : (
+                    <p className="mb-3 max-w-[52em] text-soft">
+                        Expected money: part, labour, waiting and coming back, were it the right one. What costs least
+                        for its chance stands first.
+                    </p>
+                    {outlook.options.length === 0 ? (
+                        <p className="border-t border-rule py-3">Nothing is worth buying on these odds.</p>
+                    ) : (
                         <fieldset>
                             <legend className="sr-only">Ways</legend>
                             <ul className="border-b border-rule">{likely.map(row)}</ul>
                             {others.length > 0 && (
                                 <details open={likely.length === 0 || others.some((one) => one.key === option)}>
-                                    <summary className="min-h-11 cursor-pointer content-center font-medium">For what is hardly in question any more: {others.length} ways</summary>
+                                    <summary className="min-h-11 cursor-pointer content-center font-medium">
+                                        For what is hardly in question any more: {others.length} ways
+                                    </summary>
                                     <ul className="border-b border-rule">{others.map(row)}</ul>
                                 </details>
                             )}
                         </fieldset>
                     )}
-                    {errors.option && <p role="alert" className="mt-2 font-medium text-bad">{errors.option}</p>}
+                    {errors.option && (
+                        <p role="alert" className="mt-2 font-medium text-bad">
+                            {errors.option}
+                        </p>
+                    )}
                     {open && outlook.options.length > 0 && (
                         <div className="mt-4 max-w-[46em]">
-                            <TextArea label="Why this way" rows={2} value={reason} onChange={(event) => setReason(event.target.value)} error={errors.reason} hint="Prove first or buy on the pattern, component or assembly, original or not: a few words for whoever comes next." />
+                            <TextArea
+                                label="Why this way"
+                                rows={2}
+                                value={reason}
+                                onChange={(event) => setReason(event.target.value)}
+                                error={errors.reason}
+                                hint="Prove first or buy on the pattern, component or assembly, original or not: a few words for whoever comes next."
+                            />
                             <div className="mt-3 grid gap-3 sm:grid-cols-2">
-                                <TextField label="Part number" value={partNumber} onChange={(event) => setPartNumber(event.target.value)} error={errors.partNumber} />
-                                <TextField label={`Selling price in ${currency}`} inputMode="decimal" value={selling} onChange={(event) => setSelling(event.target.value)} error={errors.selling} />
+                                <TextField
+                                    label="Part number"
+                                    value={partNumber}
+                                    onChange={(event) => setPartNumber(event.target.value)}
+                                    error={errors.partNumber}
+                                />
+                                <TextField
+                                    label={`Selling price in ${currency}`}
+                                    inputMode="decimal"
+                                    value={selling}
+                                    onChange={(event) => setSelling(event.target.value)}
+                                    error={errors.selling}
+                                />
                             </div>
-                            <Button kind="act" type="submit" disabled={sending || option === ''} className="mt-3">Choose this way</Button>
+                            <Button kind="act" type="submit" disabled={sending || option === ''} className="mt-3">
+                                Choose this way
+                            </Button>
                         </div>
                     )}
                 </form>
                 <div>
                     {choices.length > 0 && (
                         <section aria-label="Chosen" className="mb-5 border-l-4 border-lake pl-3">
-                            {choices.map((one) => <p key={one.id}><span className="text-soft">{one.at ? day(one.at) : ''}</span> <strong className="font-semibold">{word(one.label)}</strong>: {word(one.reason)}</p>)}
+                            {choices.map((one) => (
+                                <p key={one.id}>
+                                    <span className="text-soft">{one.at ? day(one.at) : ''}</span>{' '}
+                                    <strong className="font-semibold">{word(one.label)}</strong>: {word(one.reason)}
+                                </p>
+                            ))}
                         </section>
                     )}
                     {open && <Outlook outlook={outlook} currency={currency} />}
-                    {open && <Tick checked={potted} onChange={(checked) => router.get(`/jobs/${job.id}/remedy`, { standing: perDay, potted: checked ? 1 : 0 }, { preserveState: true, preserveScroll: true })}>Board or module is potted: no part of it can be soldered</Tick>}
                     {open && (
-                        <form onSubmit={(event) => ask(event, {})} className="mt-6 flex flex-wrap items-end gap-3 border-t border-rule pt-3">
-                            <TextField label={`A day without the machine costs, in ${currency}`} inputMode="decimal" value={perDay} onChange={(event) => setPerDay(event.target.value)} className="w-72" />
+                        <Tick
+                            checked={potted}
+                            onChange={(checked) =>
+                                router.get(
+                                    `/jobs/${job.id}/remedy`,
+                                    { standing: perDay, potted: checked ? 1 : 0 },
+                                    { preserveState: true, preserveScroll: true },
+                                )
+                            }
+                        >
+                            Board or module is potted: no part of it can be soldered
+                        </Tick>
+                    )}
+                    {open && (
+                        <form
+                            onSubmit={(event) => ask(event, {})}
+                            className="mt-6 flex flex-wrap items-end gap-3 border-t border-rule pt-3"
+                        >
+                            <TextField
+                                label={`A day without the machine costs, in ${currency}`}
+                                inputMode="decimal"
+                                value={perDay}
+                                onChange={(event) => setPerDay(event.target.value)}
+                                className="w-72"
+                            />
                             <Button type="submit">Count it in</Button>
                         </form>
                     )}
                     {tools.length > 0 && (
                         <form onSubmit={(event) => ask(event, tester)} className="mt-6 border-t border-rule pt-3">
                             <h2 className="font-semibold">Does a tester pay?</h2>
-                            <p className="text-soft">Its price over what its best first test saves on a complaint like this one. Type another saving where you know better.</p>
+                            <p className="text-soft">
+                                Its price over what its best first test saves on a complaint like this one. Type another
+                                saving where you know better.
+                            </p>
                             <div className="mt-2 grid gap-3 sm:grid-cols-2">
-                                <Select label="Tester" value={tester.tool} onChange={(event) => setTester({ ...tester, tool: event.target.value })} choices={tools.map((tool) => ({ value: tool.key, label: `${tool.label}, saves ${money(tool.saving, currency)} here` }))} className="sm:col-span-2" />
-                                <TextField label={`Price in ${currency}`} inputMode="decimal" value={tester.price} onChange={(event) => setTester({ ...tester, price: event.target.value })} />
-                                <TextField label="Such jobs a year" inputMode="decimal" value={tester.perYear} onChange={(event) => setTester({ ...tester, perYear: event.target.value })} />
-                                <TextField label={`Saves on each, in ${currency}`} inputMode="decimal" value={tester.saving} onChange={(event) => setTester({ ...tester, saving: event.target.value })} />
+                                <Select
+                                    label="Tester"
+                                    value={tester.tool}
+                                    onChange={(event) => setTester({ ...tester, tool: event.target.value })}
+                                    choices={tools.map((tool) => ({
+                                        value: tool.key,
+                                        label: `${tool.label}, saves ${money(tool.saving, currency)} here`,
+                                    }))}
+                                    className="sm:col-span-2"
+                                />
+                                <TextField
+                                    label={`Price in ${currency}`}
+                                    inputMode="decimal"
+                                    value={tester.price}
+                                    onChange={(event) => setTester({ ...tester, price: event.target.value })}
+                                />
+                                <TextField
+                                    label="Such jobs a year"
+                                    inputMode="decimal"
+                                    value={tester.perYear}
+                                    onChange={(event) => setTester({ ...tester, perYear: event.target.value })}
+                                />
+                                <TextField
+                                    label={`Saves on each, in ${currency}`}
+                                    inputMode="decimal"
+                                    value={tester.saving}
+                                    onChange={(event) => setTester({ ...tester, saving: event.target.value })}
+                                />
                             </div>
-                            <Button type="submit" className="mt-3">Work it out</Button>
-                            {breakEven && <p role="status" className="mt-2">{breakEven.jobs === null ? `${breakEven.label}: on such a job it saves nothing, so it never pays for itself by them.` : `${breakEven.label}: saves ${money(breakEven.saving, currency)} each time, paid for after ${breakEven.jobs} such jobs${breakEven.months === null ? '' : `, ${Math.round(breakEven.months)} months`}.`}</p>}
+                            <Button type="submit" className="mt-3">
+                                Work it out
+                            </Button>
+                            {breakEven && (
+                                <p role="status" className="mt-2">
+                                    {breakEven.jobs === null
+                                        ? `${breakEven.label}: on such a job it saves nothing, so it never pays for itself by them.`
+                                        : `${breakEven.label}: saves ${money(breakEven.saving, currency)} each time, paid for after ${breakEven.jobs} such jobs${breakEven.months === null ? '' : `, ${Math.round(breakEven.months)} months`}.`}
+                                </p>
+                            )}
                         </form>
                     )}
                 </div>

@@ -56,28 +56,89 @@ function Current({ run }: { run: RunShown }) {
     if (!step) return null;
     return (
         <section aria-label={`Step ${run.step + 1}`} className="mt-4 border-2 border-lake bg-sheet px-4 py-4">
-            <p className="text-soft">Step {run.step + 1} of {run.procedure.steps.length}</p>
-            {step.cautions?.map((caution) => <p key={caution} className="mt-1 border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">{caution}</p>)}
+            <p className="text-soft">
+                Step {run.step + 1} of {run.procedure.steps.length}
+            </p>
+            {step.cautions?.map((caution) => (
+                <p key={caution} className="mt-1 border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">
+                    {caution}
+                </p>
+            ))}
             <h2 className="mt-2 text-[1.4rem] leading-snug font-semibold">{step.text}</h2>
             {step.wait && (
                 <div className="mt-3">
-                    <p role="timer" aria-live="off" className={`figure text-[3rem] leading-none ${waiting ? '' : 'text-good'}`}>{waiting ? countdown(left) : 'time is up'}</p>
-                    <p className="mt-1 text-soft">{step.wait.reason}{step.wait.most ? ` At most ${countdown(step.wait.most)}.` : ''}</p>
-                    {run.late && <p role="alert" className="mt-1 font-medium text-bad">This has taken longer than it may: do the step again, or break it off.</p>}
-                    <p role="status" className="sr-only">{waiting ? 'waiting' : 'The time is up.'}</p>
+                    <p
+                        role="timer"
+                        aria-live="off"
+                        className={`figure text-[3rem] leading-none ${waiting ? '' : 'text-good'}`}
+                    >
+                        {waiting ? countdown(left) : 'time is up'}
+                    </p>
+                    <p className="mt-1 text-soft">
+                        {step.wait.reason}
+                        {step.wait.most ? ` At most ${countdown(step.wait.most)}.` : ''}
+                    </p>
+                    {run.late && (
+                        <p role="alert" className="mt-1 font-medium text-bad">
+                            This has taken longer than it may: do the step again, or break it off.
+                        </p>
+                    )}
+                    <p role="status" className="sr-only">
+                        {waiting ? 'waiting' : 'The time is up.'}
+                    </p>
                 </div>
             )}
             {step.expect && (
-                <label className="mt-3 flex min-h-11 items-start gap-3 text-lg"><input type="checkbox" checked={seen} onChange={(event) => setSeen(event.target.checked)} className="mt-1 h-6 w-6" /> Seen: {step.expect}</label>
+                <label className="mt-3 flex min-h-11 items-start gap-3 text-lg">
+                    <input
+                        type="checkbox"
+                        checked={seen}
+                        onChange={(event) => setSeen(event.target.checked)}
+                        className="mt-1 h-6 w-6"
+                    />{' '}
+                    Seen: {step.expect}
+                </label>
             )}
             {step.expect && step.otherwise && <p className="text-soft">If not: {step.otherwise}</p>}
             {step.confirm && (
-                <label className="mt-3 flex min-h-11 items-start gap-3 border-l-4 border-bad pl-3 font-medium"><input type="checkbox" checked={confirmed} onChange={(event) => setConfirmed(event.target.checked)} className="mt-1 h-6 w-6" /> This cannot be undone, and I know: {step.confirm}</label>
+                <label className="mt-3 flex min-h-11 items-start gap-3 border-l-4 border-bad pl-3 font-medium">
+                    <input
+                        type="checkbox"
+                        checked={confirmed}
+                        onChange={(event) => setConfirmed(event.target.checked)}
+                        className="mt-1 h-6 w-6"
+                    />{' '}
+                    This cannot be undone, and I know: {step.confirm}
+                </label>
             )}
-            {errors.step && <p role="alert" className="mt-3 font-medium text-bad">{errors.step}</p>}
+            {errors.step && (
+                <p role="alert" className="mt-3 font-medium text-bad">
+                    {errors.step}
+                </p>
+            )}
             <div className="mt-4 flex flex-wrap gap-3">
-                <Button kind="act" className="min-h-14 px-8 text-[1.15rem]" onClick={() => router.post(`/runs/${run.id}/done`, { step: run.step, seen, confirmed }, { preserveScroll: true, preserveState: 'errors' })}>Done, next</Button>
-                {step.wait && <Button onClick={() => router.post(`/runs/${run.id}/marks`, { kind: 'again' }, { preserveScroll: true })}>Do this step again</Button>}
+                <Button
+                    kind="act"
+                    className="min-h-14 px-8 text-[1.15rem]"
+                    onClick={() =>
+                        router.post(
+                            `/runs/${run.id}/done`,
+                            { step: run.step, seen, confirmed },
+                            { preserveScroll: true, preserveState: 'errors' },
+                        )
+                    }
+                >
+                    Done, next
+                </Button>
+                {step.wait && (
+                    <Button
+                        onClick={() =>
+                            router.post(`/runs/${run.id}/marks`, { kind: 'again' }, { preserveScroll: true })
+                        }
+                    >
+                        Do this step again
+                    </Button>
+                )}
             </div>
         </section>
     );
@@ -92,32 +153,91 @@ export default function Run() {
     return (
         <Frame title={run.procedure.title} {...(job ? { job } : {})}>
             <div className="mx-auto max-w-[820px] px-5 py-5">
-                <p><Link href={job ? `/procedures?job=${job.id}` : '/procedures'} className="inline-flex min-h-11 items-center text-lake underline underline-offset-4">All procedures</Link></p>
+                <p>
+                    <Link
+                        href={job ? `/procedures?job=${job.id}` : '/procedures'}
+                        className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
+                    >
+                        All procedures
+                    </Link>
+                </p>
                 <h1 className="text-[1.6rem] leading-tight font-semibold">{run.procedure.title}</h1>
-                {open && run.procedure.cautions.map((caution) => <p key={caution} className="mt-1 border-l-4 border-warn bg-caution px-3 py-1">{caution}</p>)}
+                {open &&
+                    run.procedure.cautions.map((caution) => (
+                        <p key={caution} className="mt-1 border-l-4 border-warn bg-caution px-3 py-1">
+                            {caution}
+                        </p>
+                    ))}
                 {open && <Current key={`${run.step} ${run.since}`} run={run} />}
-                {run.finished && <p role="status" className="mt-4 border-2 border-good px-4 py-3 text-lg font-semibold">Done. All {run.procedure.steps.length} steps.</p>}
+                {run.finished && (
+                    <p role="status" className="mt-4 border-2 border-good px-4 py-3 text-lg font-semibold">
+                        Done. All {run.procedure.steps.length} steps.
+                    </p>
+                )}
                 {run.aborted !== null && (
                     <div role="status" className="mt-4 border-2 border-bad px-4 py-3">
-                        <p className="text-lg font-semibold">Broken off at step {run.step + 1}: {run.aborted}</p>
+                        <p className="text-lg font-semibold">
+                            Broken off at step {run.step + 1}: {run.aborted}
+                        </p>
                         <p className="mt-1 font-medium">Make it safe:</p>
-                        <ul className="list-disc pl-5">{run.procedure.abort.map((line) => <li key={line}>{line}</li>)}</ul>
+                        <ul className="list-disc pl-5">
+                            {run.procedure.abort.map((line) => (
+                                <li key={line}>{line}</li>
+                            ))}
+                        </ul>
                     </div>
                 )}
-                {open && (breaking ? (
-                    <form className="mt-5 border-l-4 border-bad pl-4" onSubmit={(event) => { event.preventDefault(); router.post(`/runs/${run.id}/marks`, { kind: 'aborted', note: why }, { preserveState: 'errors' }); }}>
-                        <p className="font-medium">Make it safe first:</p>
-                        <ul className="mb-2 list-disc pl-5">{run.procedure.abort.map((line) => <li key={line}>{line}</li>)}</ul>
-                        <TextField label="Why it is broken off" value={why} onChange={(event) => setWhy(event.target.value)} error={errors.note} />
-                        <p className="mt-2 flex gap-2"><Button type="submit">Break it off</Button><Button kind="quiet" onClick={() => setBreaking(false)}>Go on instead</Button></p>
-                    </form>
-                ) : <p className="mt-4"><Button kind="quiet" onClick={() => setBreaking(true)}>Break it off and make it safe</Button></p>)}
+                {open &&
+                    (breaking ? (
+                        <form
+                            className="mt-5 border-l-4 border-bad pl-4"
+                            onSubmit={(event) => {
+                                event.preventDefault();
+                                router.post(
+                                    `/runs/${run.id}/marks`,
+                                    { kind: 'aborted', note: why },
+                                    { preserveState: 'errors' },
+                                );
+                            }}
+                        >
+                            <p className="font-medium">Make it safe first:</p>
+                            <ul className="mb-2 list-disc pl-5">
+                                {run.procedure.abort.map((line) => (
+                                    <li key={line}>{line}</li>
+                                ))}
+                            </ul>
+                            <TextField
+                                label="Why it is broken off"
+                                value={why}
+                                onChange={(event) => setWhy(event.target.value)}
+                                error={errors.note}
+                            />
+                            <p className="mt-2 flex gap-2">
+                                <Button type="submit">Break it off</Button>
+                                <Button kind="quiet" onClick={() => setBreaking(false)}>
+                                    Go on instead
+                                </Button>
+                            </p>
+                        </form>
+                    ) : (
+                        <p className="mt-4">
+                            <Button kind="quiet" onClick={() => setBreaking(true)}>
+                                Break it off and make it safe
+                            </Button>
+                        </p>
+                    ))}
                 <ol className="mt-6 border-b border-rule">
                     {run.procedure.steps.map((step, n) => (
-                        <li key={n} aria-current={open && n === run.step ? 'step' : undefined} className={`grid grid-cols-[2rem_1fr_auto] gap-2 border-t border-rule py-1 ${n < run.step ? 'text-soft' : n === run.step && open ? 'font-semibold' : ''}`}>
+                        <li
+                            key={n}
+                            aria-current={open && n === run.step ? 'step' : undefined}
+                            className={`grid grid-cols-[2rem_1fr_auto] gap-2 border-t border-rule py-1 ${n < run.step ? 'text-soft' : n === run.step && open ? 'font-semibold' : ''}`}
+                        >
                             <span className="figure">{n + 1}</span>
                             <span>{step.text}</span>
-                            <span className="figure text-[0.9rem]">{n < run.step ? 'done' : step.wait ? countdown(step.wait.least) : ''}</span>
+                            <span className="figure text-[0.9rem]">
+                                {n < run.step ? 'done' : step.wait ? countdown(step.wait.least) : ''}
+                            </span>
                         </li>
                     ))}
                 </ol>

@@ -14,7 +14,16 @@ function DoorSign() {
             <line x1="0" x2="420" y1="140" y2="140" stroke="var(--ink)" strokeWidth="2" />
             {[0, 1, 2].map((n) => (
                 <g key={n}>
-                    <rect x={24 + n * 100} y={140 - (46 + n * 26)} width="52" height={46 + n * 26} fill="none" stroke="var(--soft)" strokeWidth="2" strokeDasharray="6 5" />
+                    <rect
+                        x={24 + n * 100}
+                        y={140 - (46 + n * 26)}
+                        width="52"
+                        height={46 + n * 26}
+                        fill="none"
+                        stroke="var(--soft)"
+                        strokeWidth="2"
+                        strokeDasharray="6 5"
+                    />
                     <path d={`M${38 + n * 100} 108l24 24m0 -24l-24 24`} stroke="var(--bad)" strokeWidth="6" />
                 </g>
             ))}
@@ -31,11 +40,17 @@ export default function SignIn() {
             <Head title="Sign in" />
             <div>
                 <h1 className="text-[2.6rem] leading-none font-semibold tracking-tight text-lake">ispira</h1>
-                <p className="mt-3 mb-8 max-w-[26em] text-lg">Why a blower has the wrong speeds: what to test next, what each reading means, and when to stop.</p>
+                <p className="mt-3 mb-8 max-w-[26em] text-lg">
+                    Why a blower has the wrong speeds: what to test next, what each reading means, and when to stop.
+                </p>
                 <DoorSign />
             </div>
             <div>
-                {notice && <p role="status" className="mb-4 border-l-4 border-warn bg-caution px-3 py-2">{notice}</p>}
+                {notice && (
+                    <p role="status" className="mb-4 border-l-4 border-warn bg-caution px-3 py-2">
+                        {notice}
+                    </p>
+                )}
                 <form
                     className="flex flex-col gap-4"
                     onSubmit={(event) => {
@@ -43,18 +58,44 @@ export default function SignIn() {
                         form.post('/sign-in');
                     }}
                 >
-                    <TextField label="E-mail address" type="email" autoComplete="username" value={form.data.email} onChange={(event) => form.setData('email', event.target.value)} error={form.errors.email} required />
-                    <TextField label="Password" type="password" autoComplete="current-password" value={form.data.password} onChange={(event) => form.setData('password', event.target.value)} error={form.errors.password} required />
-                    <Button kind="act" type="submit" disabled={form.processing} className="self-start">Sign in</Button>
+                    <TextField
+                        label="E-mail address"
+                        type="email"
+                        autoComplete="username"
+                        value={form.data.email}
+                        onChange={(event) => form.setData('email', event.target.value)}
+                        error={form.errors.email}
+                        required
+                    />
+                    <TextField
+                        label="Password"
+                        type="password"
+                        autoComplete="current-password"
+                        value={form.data.password}
+                        onChange={(event) => form.setData('password', event.target.value)}
+                        error={form.errors.password}
+                        required
+                    />
+                    <Button kind="act" type="submit" disabled={form.processing} className="self-start">
+                        Sign in
+                    </Button>
                 </form>
                 {demo && (
                     <section aria-label="Demo accounts" className="mt-8 border-t border-rule pt-4">
-                        <p className="mb-2 text-soft">Demo accounts, all with the password <span className="figure text-ink">{demo.password}</span></p>
+                        <p className="mb-2 text-soft">
+                            Demo accounts, all with the password{' '}
+                            <span className="figure text-ink">{demo.password}</span>
+                        </p>
                         <ul className="flex flex-col gap-1.5">
                             {demo.accounts.map((account) => (
                                 <li key={account.email}>
-                                    <button type="button" onClick={() => form.setData({ email: account.email, password: demo.password })} className="min-h-11 w-full border border-soft/40 bg-sheet px-3 text-left hover:border-ink">
-                                        <span className="font-medium">{account.name}</span>, {account.role} <span className="text-soft">{account.email}</span>
+                                    <button
+                                        type="button"
+                                        onClick={() => form.setData({ email: account.email, password: demo.password })}
+                                        className="min-h-11 w-full border border-soft/40 bg-sheet px-3 text-left hover:border-ink"
+                                    >
+                                        <span className="font-medium">{account.name}</span>, {account.role}{' '}
+                                        <span className="text-soft">{account.email}</span>
                                     </button>
                                 </li>
                             ))}

@@ -11,7 +11,14 @@ import Frame from '@/ui/Frame';
 import Select from '@/ui/Select';
 import Tick from '@/ui/Tick';
 
-interface PartTest { key: string; title: string; unit: string; expected: string; choices: { value: string; label: string }[]; cautions: string[] }
+interface PartTest {
+    key: string;
+    title: string;
+    unit: string;
+    expected: string;
+    choices: { value: string; label: string }[];
+    cautions: string[];
+}
 
 interface Props extends Shared {
     job: JobHead;
@@ -20,7 +27,15 @@ interface Props extends Shared {
     leading: string;
     parts: { key: string; label: string }[];
     repairCaution: string;
-    temporary: { part: string; name: string; days: string; latest: string; objection: string | null; cautions: string[]; steps: string[] } | null;
+    temporary: {
+        part: string;
+        name: string;
+        days: string;
+        latest: string;
+        objection: string | null;
+        cautions: string[];
+        steps: string[];
+    } | null;
     tests: PartTest[];
     measured: EntryShown[];
     procedures: { key: string; title: string }[];
@@ -39,35 +54,109 @@ function Measured() {
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);
-        router.post(`/jobs/${job.id}/measured`, { id, test, value, reason }, { preserveState: true, preserveScroll: true, onSuccess: () => { setId(ulid()); setValue(''); setReason(''); }, onFinish: () => setSending(false) });
+        router.post(
+            `/jobs/${job.id}/measured`,
+            { id, test, value, reason },
+            {
+                preserveState: true,
+                preserveScroll: true,
+                onSuccess: () => {
+                    setId(ulid());
+                    setValue('');
+                    setReason('');
+                },
+                onFinish: () => setSending(false),
+            },
+        );
     };
     return (
         <section aria-label="New part measured">
             <h2 className="text-lg font-semibold">Measure the new part before it goes in</h2>
             <p className="text-soft">With the set-up that condemned the old one. New is no proof.</p>
             <ul className="mt-1 border-b border-rule">
-                {measured.map((one) => <li key={one.id} className="border-t border-rule py-1.5">{word(one.title)}: <strong className="font-semibold" style={{ color: one.right === true ? 'var(--good)' : 'var(--bad)' }}>{one.right === true ? 'right' : 'not right'}</strong>, a sound one shows {word(one.expected)}{word(one.reason) !== '' ? `. ${word(one.reason)}` : ''}</li>)}
+                {measured.map((one) => (
+                    <li key={one.id} className="border-t border-rule py-1.5">
+                        {word(one.title)}:{' '}
+                        <strong
+                            className="font-semibold"
+                            style={{ color: one.right === true ? 'var(--good)' : 'var(--bad)' }}
+                        >
+                            {one.right === true ? 'right' : 'not right'}
+                        </strong>
+                        , a sound one shows {word(one.expected)}
+                        {word(one.reason) !== '' ? `. ${word(one.reason)}` : ''}
+                    </li>
+                ))}
             </ul>
             {open && tests.length > 0 && (
                 <form onSubmit={submit} className="mt-3">
-                    {chosen?.cautions.map((caution) => <p key={caution} className="mb-1.5 border-l-4 border-warn bg-caution px-3 py-1.5">{caution}</p>)}
+                    {chosen?.cautions.map((caution) => (
+                        <p key={caution} className="mb-1.5 border-l-4 border-warn bg-caution px-3 py-1.5">
+                            {caution}
+                        </p>
+                    ))}
                     <div className="grid items-start gap-3 sm:grid-cols-[1.6fr_1fr]">
-                        <Select label="Test" choices={tests.map((one) => ({ value: one.key, label: one.title }))} value={test} onChange={(event) => { setTest(event.target.value); setValue(''); }} error={errors.test} hint={chosen ? `A sound one shows ${chosen.expected}.` : null} />
-                        {chosen && chosen.choices.length > 0 ? <Select label="It shows" choices={chosen.choices} empty="choose" value={value} onChange={(event) => setValue(event.target.value)} error={errors.value} /> : <TextField label={`It shows${chosen?.unit ? `, in ${chosen.unit}` : ''}`} inputMode="text" value={value} onChange={(event) => setValue(event.target.value)} error={errors.value} hint="OL when over range." />}
-                        {errors.reason && <TextField label="Why it goes in all the same" value={reason} onChange={(event) => setReason(event.target.value)} error={errors.reason} className="sm:col-span-2" />}
+                        <Select
+                            label="Test"
+                            choices={tests.map((one) => ({ value: one.key, label: one.title }))}
+                            value={test}
+                            onChange={(event) => {
+                                setTest(event.target.value);
+                                setValue('');
+                            }}
+                            error={errors.test}
+                            hint={chosen ? `A sound one shows ${chosen.expected}.` : null}
+                        />
+                        {chosen && chosen.choices.length > 0 ? (
+                            <Select
+                                label="It shows"
+                                choices={chosen.choices}
+                                empty="choose"
+                                value={value}
+                                onChange={(event) => setValue(event.target.value)}
+                                error={errors.value}
+                            />
+                        ) : (
+                            <TextField
+                                label={`It shows${chosen?.unit ? `, in ${chosen.unit}` : ''}`}
+                                inputMode="text"
+                                value={value}
+                                onChange={(event) => setValue(event.target.value)}
+                                error={errors.value}
+                                hint="OL when over range."
+                            />
+                        )}
+                        {errors.reason && (
+                            <TextField
+                                label="Why it goes in all the same"
+                                value={reason}
+                                onChange={(event) => setReason(event.target.value)}
+                                error={errors.reason}
+                                className="sm:col-span-2"
+                            />
+                        )}
                     </div>
-                    <Button type="submit" disabled={sending || test === '' || value === ''} className="mt-2">Note the new part</Button>
+                    <Button type="submit" disabled={sending || test === '' || value === ''} className="mt-2">
+                        Note the new part
+                    </Button>
                 </form>
             )}
-            {open && tests.length === 0 && <p className="mt-1">This part has no test of its own: the proof in place counts.</p>}
+            {open && tests.length === 0 && (
+                <p className="mt-1">This part has no test of its own: the proof in place counts.</p>
+            )}
         </section>
     );
 }
 
 export default function Swap() {
-    const { job, open, choice, leading, parts, repairCaution, temporary, procedures, runs, replacements, errors } = usePage<Props>().props;
+    const { job, open, choice, leading, parts, repairCaution, temporary, procedures, runs, replacements, errors } =
+        usePage<Props>().props;
     const [id] = useState(ulid);
-    const proposed = Array.isArray(choice?.parts) ? (choice.parts as string[]) : leading === 'none' ? [] : leading.split('+');
+    const proposed = Array.isArray(choice?.parts)
+        ? (choice.parts as string[])
+        : leading === 'none'
+          ? []
+          : leading.split('+');
     const [chosen, setChosen] = useState<string[]>(proposed.filter((key) => parts.some((part) => part.key === key)));
     const [partNumber, setPartNumber] = useState(typeof choice?.partNumber === 'string' ? choice.partNumber : '');
     const [note, setNote] = useState('');
@@ -79,7 +168,11 @@ export default function Swap() {
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);
-        router.post(`/jobs/${job.id}/replacements`, { id, parts: chosen, partNumber, note, temporaryUntil: canBridge && bridged ? until : null }, { preserveState: 'errors', onFinish: () => setSending(false) });
+        router.post(
+            `/jobs/${job.id}/replacements`,
+            { id, parts: chosen, partNumber, note, temporaryUntil: canBridge && bridged ? until : null },
+            { preserveState: 'errors', onFinish: () => setSending(false) },
+        );
     };
     return (
         <Frame title={`Swap ${job.number}`} job={job} here="remedy">
@@ -88,15 +181,36 @@ export default function Swap() {
                 <p className="border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">{repairCaution}</p>
                 <div className="mt-5 grid gap-10 lg:grid-cols-2">
                     <div className="flex flex-col gap-7">
-                        {choice && <p className="border-l-4 border-lake pl-3">Chosen: <strong className="font-semibold">{word(choice.label)}</strong>. {word(choice.reason)}</p>}
+                        {choice && (
+                            <p className="border-l-4 border-lake pl-3">
+                                Chosen: <strong className="font-semibold">{word(choice.label)}</strong>.{' '}
+                                {word(choice.reason)}
+                            </p>
+                        )}
                         <Measured />
                         <section aria-label="Procedures">
                             <h2 className="text-lg font-semibold">By its procedure</h2>
                             <p className="text-soft">Step by step, with the waits on the server's clock.</p>
                             <ul className="mt-1 border-b border-rule">
-                                {procedures.map((one) => <li key={one.key} className="border-t border-rule"><Link href={`/procedures/${one.key}?job=${job.id}`} className="inline-flex min-h-11 items-center text-lake underline underline-offset-4">{one.title}</Link></li>)}
+                                {procedures.map((one) => (
+                                    <li key={one.key} className="border-t border-rule">
+                                        <Link
+                                            href={`/procedures/${one.key}?job=${job.id}`}
+                                            className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
+                                        >
+                                            {one.title}
+                                        </Link>
+                                    </li>
+                                ))}
                             </ul>
-                            {runs.map((run) => <p key={run.id} className="mt-1.5"><Link href={`/runs/${run.id}`} className="text-lake underline underline-offset-4">{run.title}</Link>: {run.state}, {day(run.at)}</p>)}
+                            {runs.map((run) => (
+                                <p key={run.id} className="mt-1.5">
+                                    <Link href={`/runs/${run.id}`} className="text-lake underline underline-offset-4">
+                                        {run.title}
+                                    </Link>
+                                    : {run.state}, {day(run.at)}
+                                </p>
+                            ))}
                         </section>
                     </div>
                     {open ? (
@@ -106,40 +220,126 @@ export default function Swap() {
                                 <legend className="sr-only">Parts</legend>
                                 <div className="flex flex-wrap gap-1.5">
                                     {ordered.map((part) => (
-                                        <label key={part.key} className="flex min-h-11 items-center gap-2 rounded-[4px] border border-soft/50 bg-sheet px-3 has-checked:border-lake has-checked:bg-lake has-checked:text-sheet">
-                                            <input type="checkbox" checked={chosen.includes(part.key)} onChange={(event) => setChosen(event.target.checked ? [...chosen, part.key] : chosen.filter((key) => key !== part.key))} className="h-5 w-5 accent-[var(--ink)]" />
+                                        <label
+                                            key={part.key}
+                                            className="flex min-h-11 items-center gap-2 rounded-[4px] border border-soft/50 bg-sheet px-3 has-checked:border-lake has-checked:bg-lake has-checked:text-sheet"
+                                        >
+                                            <input
+                                                type="checkbox"
+                                                checked={chosen.includes(part.key)}
+                                                onChange={(event) =>
+                                                    setChosen(
+                                                        event.target.checked
+                                                            ? [...chosen, part.key]
+                                                            : chosen.filter((key) => key !== part.key),
+                                                    )
+                                                }
+                                                className="h-5 w-5 accent-[var(--ink)]"
+                                            />
                                             {part.label}
                                         </label>
                                     ))}
                                 </div>
-                                {errors.parts && <p role="alert" className="mt-1 font-medium text-bad">{errors.parts}</p>}
+                                {errors.parts && (
+                                    <p role="alert" className="mt-1 font-medium text-bad">
+                                        {errors.parts}
+                                    </p>
+                                )}
                             </fieldset>
                             {canBridge && (
                                 <div className="mb-3">
-                                    <Tick checked={bridged} onChange={setBridged}>{temporary.name}</Tick>
-                                    {bridged && temporary.objection && <p role="alert" className="border-l-4 border-bad bg-caution px-3 py-2 font-medium">{temporary.objection}</p>}
+                                    <Tick checked={bridged} onChange={setBridged}>
+                                        {temporary.name}
+                                    </Tick>
+                                    {bridged && temporary.objection && (
+                                        <p
+                                            role="alert"
+                                            className="border-l-4 border-bad bg-caution px-3 py-2 font-medium"
+                                        >
+                                            {temporary.objection}
+                                        </p>
+                                    )}
                                     {bridged && !temporary.objection && (
                                         <>
-                                            {temporary.cautions.map((caution) => <p key={caution} className="mt-1 border-l-4 border-warn bg-caution px-3 py-1.5">{caution}</p>)}
-                                            <ol className="mt-2 list-decimal space-y-1 pl-5">{temporary.steps.map((step) => <li key={step}>{step}</li>)}</ol>
-                                            <TextField label="The part is due on" type="date" hint={temporary.days} max={temporary.latest} value={until} onChange={(event) => setUntil(event.target.value)} className="mt-2 max-w-64" />
+                                            {temporary.cautions.map((caution) => (
+                                                <p
+                                                    key={caution}
+                                                    className="mt-1 border-l-4 border-warn bg-caution px-3 py-1.5"
+                                                >
+                                                    {caution}
+                                                </p>
+                                            ))}
+                                            <ol className="mt-2 list-decimal space-y-1 pl-5">
+                                                {temporary.steps.map((step) => (
+                                                    <li key={step}>{step}</li>
+                                                ))}
+                                            </ol>
+                                            <TextField
+                                                label="The part is due on"
+                                                type="date"
+                                                hint={temporary.days}
+                                                max={temporary.latest}
+                                                value={until}
+                                                onChange={(event) => setUntil(event.target.value)}
+                                                className="mt-2 max-w-64"
+                                            />
                                         </>
                                     )}
-                                    {errors.temporaryUntil && <p role="alert" className="mt-1 font-medium text-bad">{errors.temporaryUntil}</p>}
+                                    {errors.temporaryUntil && (
+                                        <p role="alert" className="mt-1 font-medium text-bad">
+                                            {errors.temporaryUntil}
+                                        </p>
+                                    )}
                                 </div>
                             )}
                             <div className="grid gap-3 sm:grid-cols-2">
-                                <TextField label="Part number" value={partNumber} onChange={(event) => setPartNumber(event.target.value)} error={errors.partNumber} />
-                                <TextArea label="Note" rows={2} value={note} onChange={(event) => setNote(event.target.value)} error={errors.note} />
+                                <TextField
+                                    label="Part number"
+                                    value={partNumber}
+                                    onChange={(event) => setPartNumber(event.target.value)}
+                                    error={errors.partNumber}
+                                />
+                                <TextArea
+                                    label="Note"
+                                    rows={2}
+                                    value={note}
+                                    onChange={(event) => setNote(event.target.value)}
+                                    error={errors.note}
+                                />
                             </div>
-                            <Button kind="act" type="submit" disabled={sending || (canBridge && bridged && (temporary.objection !== null || until === ''))} className="mt-3">Done, now prove it</Button>
-                            {job.flow.includes('proof') && <p className="mt-4 border-t border-rule pt-3">Nothing was replaced, and it runs? <Button kind="quiet" onClick={() => router.post(`/jobs/${job.id}/to-proof`)}>Prove it as it is</Button></p>}
+                            <Button
+                                kind="act"
+                                type="submit"
+                                disabled={
+                                    sending || (canBridge && bridged && (temporary.objection !== null || until === ''))
+                                }
+                                className="mt-3"
+                            >
+                                Done, now prove it
+                            </Button>
+                            {job.flow.includes('proof') && (
+                                <p className="mt-4 border-t border-rule pt-3">
+                                    Nothing was replaced, and it runs?{' '}
+                                    <Button kind="quiet" onClick={() => router.post(`/jobs/${job.id}/to-proof`)}>
+                                        Prove it as it is
+                                    </Button>
+                                </p>
+                            )}
                         </form>
                     ) : (
                         <section aria-label="Replaced">
                             <h2 className="text-lg font-semibold">What was replaced or repaired</h2>
                             {replacements.length === 0 && <p className="text-soft">Nothing yet.</p>}
-                            {replacements.map((past) => <p key={past.at} className="border-t border-rule py-1.5"><strong className="font-semibold">{past.label}</strong>{past.partNumber && <span className="figure text-soft"> {past.partNumber}</span>} <span className="text-soft">{day(past.at)}</span>{past.note && <> {past.note}</>}</p>)}
+                            {replacements.map((past) => (
+                                <p key={past.at} className="border-t border-rule py-1.5">
+                                    <strong className="font-semibold">{past.label}</strong>
+                                    {past.partNumber && (
+                                        <span className="figure text-soft"> {past.partNumber}</span>
+                                    )}{' '}
+                                    <span className="text-soft">{day(past.at)}</span>
+                                    {past.note && <> {past.note}</>}
+                                </p>
+                            ))}
                         </section>
                     )}
                 </div>

@@ -16,7 +16,11 @@ interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
 
 export default function Button({ kind = 'plain', className = '', type = 'button', children, ...rest }: Props) {
     return (
-        <button type={type} className={`min-h-11 rounded-[5px] text-base disabled:opacity-45 ${looks[kind]} ${className}`} {...rest}>
+        <button
+            type={type}
+            className={`min-h-11 rounded-[5px] text-base disabled:opacity-45 ${looks[kind]} ${className}`}
+            {...rest}
+        >
             {children}
         </button>
     );

@@ -16,7 +16,12 @@ function ThemeSwitch() {
         setTheme(next);
     };
     return (
-        <button type="button" onClick={change} aria-pressed={dark} className="min-h-11 px-2 text-soft underline decoration-dotted underline-offset-4 hover:text-ink">
+        <button
+            type="button"
+            onClick={change}
+            aria-pressed={dark}
+            className="min-h-11 px-2 text-soft underline decoration-dotted underline-offset-4 hover:text-ink"
+        >
             {dark ? 'daylight' : 'under dash'}
         </button>
     );
@@ -49,9 +54,17 @@ function StageTrail({ job, here }: { job: JobHead; here: string }) {
                     return (
                         <li key={stage.key}>
                             {reached(job, stage.key) ? (
-                                <Link href={`/jobs/${job.id}/${stage.key}`} aria-current={current ? 'page' : undefined} className={`${look} hover:text-ink`}>{stage.key === 'proof' && !job.flow.includes('proof') ? 'Close' : stage.label}</Link>
+                                <Link
+                                    href={`/jobs/${job.id}/${stage.key}`}
+                                    aria-current={current ? 'page' : undefined}
+                                    className={`${look} hover:text-ink`}
+                                >
+                                    {stage.key === 'proof' && !job.flow.includes('proof') ? 'Close' : stage.label}
+                                </Link>
                             ) : (
-                                <span className={look} aria-disabled="true">{stage.key === 'proof' && !job.flow.includes('proof') ? 'Close' : stage.label}</span>
+                                <span className={look} aria-disabled="true">
+                                    {stage.key === 'proof' && !job.flow.includes('proof') ? 'Close' : stage.label}
+                                </span>
                             )}
                         </li>
                     );
@@ -75,9 +88,16 @@ export default function Frame({ title, job, here = '', fill = false, children }:
     return (
         <div className={`flex min-h-screen flex-col ${fill ? 'lg:h-screen lg:overflow-hidden' : ''}`}>
             <Head title={title} />
-            <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:bg-sheet focus:p-3">To the content</a>
+            <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:bg-sheet focus:p-3">
+                To the content
+            </a>
             <header className="flex flex-wrap items-center gap-x-4 border-b border-rule px-5">
-                <Link href="/" className="flex min-h-11 items-center text-[1.35rem] font-semibold tracking-tight text-lake">ispira</Link>
+                <Link
+                    href="/"
+                    className="flex min-h-11 items-center text-[1.35rem] font-semibold tracking-tight text-lake"
+                >
+                    ispira
+                </Link>
                 {job ? (
                     <>
                         <p className="flex min-w-0 flex-1 items-baseline gap-3 max-lg:order-2 max-lg:basis-full">
@@ -94,19 +114,58 @@ export default function Frame({ title, job, here = '', fill = false, children }:
                     <ThemeSwitch />
                     {user && !job && (
                         <>
-                            <Link href="/due" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Due</Link>
-                            <Link href="/parts" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Parts</Link>
-                            <Link href="/instruments" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Instruments</Link>
-                            <Link href="/procedures" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Procedures</Link>
-                            <Link href="/planners" className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4">Planners</Link>
-                            <span className="text-soft max-sm:hidden">{user.name}, {user.role}</span>
-                            <button type="button" onClick={() => router.post('/sign-out')} className="min-h-11 px-2 text-lake underline underline-offset-4">Sign out</button>
+                            <Link
+                                href="/due"
+                                className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
+                            >
+                                Due
+                            </Link>
+                            <Link
+                                href="/parts"
+                                className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
+                            >
+                                Parts
+                            </Link>
+                            <Link
+                                href="/instruments"
+                                className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
+                            >
+                                Instruments
+                            </Link>
+                            <Link
+                                href="/procedures"
+                                className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
+                            >
+                                Procedures
+                            </Link>
+                            <Link
+                                href="/planners"
+                                className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
+                            >
+                                Planners
+                            </Link>
+                            <span className="text-soft max-sm:hidden">
+                                {user.name}, {user.role}
+                            </span>
+                            <button
+                                type="button"
+                                onClick={() => router.post('/sign-out')}
+                                className="min-h-11 px-2 text-lake underline underline-offset-4"
+                            >
+                                Sign out
+                            </button>
                         </>
                     )}
                 </div>
             </header>
-            {notice && <p role="status" className="border-b border-warn/40 bg-caution px-5 py-2 font-medium">{notice}</p>}
-            <main id="main" className={`flex-1 ${fill ? 'flex min-h-0 flex-col' : ''}`}>{children}</main>
+            {notice && (
+                <p role="status" className="border-b border-warn/40 bg-caution px-5 py-2 font-medium">
+                    {notice}
+                </p>
+            )}
+            <main id="main" className={`flex-1 ${fill ? 'flex min-h-0 flex-col' : ''}`}>
+                {children}
+            </main>
         </div>
     );
 }

@@ -22,9 +22,13 @@ export default function Panel({ open, onOpenChange, title, description, children
                             <Dialog.Title className="text-xl font-semibold">{title}</Dialog.Title>
                             <Dialog.Description className="text-soft">{description}</Dialog.Description>
                         </div>
-                        <Dialog.Close asChild><Button kind="plain">Close</Button></Dialog.Close>
+                        <Dialog.Close asChild>
+                            <Button kind="plain">Close</Button>
+                        </Dialog.Close>
                     </div>
-                    <div className="mt-4 min-h-0 overflow-y-auto" tabIndex={0} role="group" aria-label={title}>{children}</div>
+                    <div className="mt-4 min-h-0 overflow-y-auto" tabIndex={0} role="group" aria-label={title}>
+                        {children}
+                    </div>
                 </Dialog.Content>
             </Dialog.Portal>
         </Dialog.Root>

@@ -28,7 +28,7 @@ trait Folders
 
     private function folder(): string
     {
-        $folder = sys_get_temp_dir().'/ispira-capture-'.bin2hex(random_bytes(6));
+        $folder = sys_get_temp_dir() . '/ispira-capture-' . bin2hex(random_bytes(6));
         mkdir($folder);
 
         return $this->folders[] = $folder;
@@ -42,7 +42,7 @@ trait Folders
     /** @param iterable<string> $parts */
     private function file(iterable $parts): string
     {
-        $path = $this->folder().'/capture';
+        $path = $this->folder() . '/capture';
         $file = fopen($path, 'w');
         self::assertNotFalse($file);
         foreach ($parts as $part) {

@@ -35,7 +35,9 @@ final class FuzzTest extends TestCase
                 self::assertGreaterThanOrEqual(1, $head->count);
                 self::assertGreaterThan(0.0, $head->interval);
                 $pulses = Pulses::of($store, 0);
-                self::assertTrue($pulses->frequency === null || $pulses->frequency > 0.0 && is_finite($pulses->frequency));
+                self::assertTrue(
+                    $pulses->frequency === null || ($pulses->frequency > 0.0 && is_finite($pulses->frequency)),
+                );
                 self::assertTrue(is_finite($pulses->mean));
                 self::assertNotSame([], $store->envelope(0, 0, $head->count, 50));
                 ++$outcomes[$head->repairs === [] ? 'taken' : 'mended'];
@@ -71,10 +73,12 @@ final class FuzzTest extends TestCase
     public function testAMeterSurvivesDamagedCommands(): void
     {
         mt_srand(3);
-        $meter = new SimulatedMeter(static fn (MeterFunction $function): float => 1.0);
+        $meter = new SimulatedMeter(static fn(MeterFunction $function): float => 1.0);
         $answers = 0;
         for ($case = 0; $case < 400; ++$case) {
-            $answer = $meter->answer(self::damaged(['CONF:VOLT:DC 20;READ?', '*IDN?', 'SYST:ERR?', 'MEAS:RES?', 'FUNC?'][$case % 5]));
+            $answer = $meter->answer(
+                self::damaged(['CONF:VOLT:DC 20;READ?', '*IDN?', 'SYST:ERR?', 'MEAS:RES?', 'FUNC?'][$case % 5]),
+            );
             self::assertTrue($answer === null || \strlen($answer) < 400);
             $answers += $answer === null ? 0 : 1;
         }
@@ -92,8 +96,13 @@ final class FuzzTest extends TestCase
                 2 => substr_replace($text, '', $at, $length),
                 3 => substr_replace($text, \chr(mt_rand(0, 255)), $at, 1),
                 4 => substr_replace($text, substr($text, 0, $at), $at, 0),
-                5 => substr_replace($text, ['NaN', '1e999', '-', ',', ';', "\n", '"', '#'][mt_rand(0, 7)], $at, mt_rand(0, 2)),
-                6 => strrev(substr($text, 0, 40)).substr($text, 40),
+                5 => substr_replace(
+                    $text,
+                    ['NaN', '1e999', '-', ',', ';', "\n", '"', '#'][mt_rand(0, 7)],
+                    $at,
+                    mt_rand(0, 2),
+                ),
+                6 => strrev(substr($text, 0, 40)) . substr($text, 40),
                 default => str_replace(["\n", '.'], ["\r\n", ','], $text),
             };
         }
@@ -103,26 +112,60 @@ final class FuzzTest extends TestCase
 
     private static function csv(): string
     {
-        return "Time (s),CH1 (V)\n".implode("\n", array_map(static fn (int $n): string => sprintf('%.4f,%.2f', $n * 1e-4, $n % 20 < 7 ? 12.0 : 0.1), range(0, 299)))."\n";
+        return "Time (s),CH1 (V)\n" .
+            implode(
+                "\n",
+                array_map(
+                    static fn(int $n): string => sprintf('%.4f,%.2f', $n * 1e-4, $n % 20 < 7 ? 12.0 : 0.1),
+                    range(0, 299),
+                ),
+            ) .
+            "\n";
     }
 
     private static function german(): string
     {
-        return "Zeit;Kanal 1;Kanal 2\n(ms);(V);(mV)\n".implode("\n", array_map(static fn (int $n): string => str_replace('.', ',', sprintf('%.2f;%.2f;%d', $n * 0.1, $n % 20 < 7 ? 12.0 : 0.1, $n)), range(0, 199)))."\n";
+        return "Zeit;Kanal 1;Kanal 2\n(ms);(V);(mV)\n" .
+            implode(
+                "\n",
+                array_map(
+                    static fn(int $n): string => str_replace(
+                        '.',
+                        ',',
+                        sprintf('%.2f;%.2f;%d', $n * 0.1, $n % 20 < 7 ? 12.0 : 0.1, $n),
+                    ),
+                    range(0, 199),
+                ),
+            ) .
+            "\n";
     }
 
     private static function vcd(): string
     {
-        return "\$timescale 1 us \$end\n\$scope module top \$end\n\$var wire 1 ! cmd \$end\n\$var real 64 \" volts \$end\n\$upscope \$end\n\$enddefinitions \$end\n#0 0! r0.1 \"\n".implode("\n", array_map(static fn (int $n): string => '#'.($n * 100 + 37)."\n".($n % 2)."!\nr".($n % 2 * 12).' "', range(1, 60)))."\n#7000\n";
+        return "\$timescale 1 us \$end\n\$scope module top \$end\n\$var wire 1 ! cmd \$end\n\$var real 64 \" volts \$end\n\$upscope \$end\n\$enddefinitions \$end\n#0 0! r0.1 \"\n" .
+            implode(
+                "\n",
+                array_map(
+                    static fn(int $n): string => '#' . ($n * 100 + 37) . "\n" . $n % 2 . "!\nr" . ($n % 2) * 12 . ' "',
+                    range(1, 60),
+                ),
+            ) .
+            "\n#7000\n";
     }
 
     private static function wav(): string
     {
-        return FormatsTest::wav(1, 1, 8000, 16, implode('', array_map(static fn (int $n): string => pack('v', $n % 20 < 7 ? 30000 : 200), range(0, 399))));
+        return FormatsTest::wav(
+            1,
+            1,
+            8000,
+            16,
+            implode('', array_map(static fn(int $n): string => pack('v', $n % 20 < 7 ? 30000 : 200), range(0, 399))),
+        );
     }
 }
 
 function random_text(int $length): string
 {
-    return implode('', array_map(static fn (): string => \chr(mt_rand(1, 255)), range(1, $length)));
+    return implode('', array_map(static fn(): string => \chr(mt_rand(1, 255)), range(1, $length)));
 }

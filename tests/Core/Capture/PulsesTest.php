@@ -21,10 +21,10 @@ final class PulsesTest extends TestCase
     {
         $chance = new Chance(3);
         for ($case = 0; $case < 40; ++$case) {
-            $perPeriod = 20.0 + 180.0 * $case / 40.0 + $chance->between(0.0, 1.0);
+            $perPeriod = 20.0 + (180.0 * $case) / 40.0 + $chance->between(0.0, 1.0);
             $frequency = 10.0 ** $chance->between(0.5, 4.0);
             // Levels must be reached: a flat part of a sample and more on either side.
-            $narrowest = 100.0 * 4.5 / $perPeriod;
+            $narrowest = (100.0 * 4.5) / $perPeriod;
             $duty = $chance->between($narrowest, 100.0 - $narrowest);
             $rate = $perPeriod * $frequency;
             // Slopes of two samples and more, as a scope's own bandwidth makes them.
@@ -83,7 +83,7 @@ final class PulsesTest extends TestCase
         self::assertEqualsWithDelta(40.0, $pulses->duty, 0.2);
         $turned = $this->store();
         foreach ($store->parts(0) as $values) {
-            $turned->append(0, array_map(static fn (float $v): float => 12.0 - $v, $values));
+            $turned->append(0, array_map(static fn(float $v): float => 12.0 - $v, $values));
         }
         $turned->finish($store->head());
         self::assertFalse(Pulses::of($turned, 0)->activeHigh);
@@ -95,14 +95,25 @@ final class PulsesTest extends TestCase
         $store = $this->store();
         // A switch that bounces twice whenever it closes: 10 Hz, closed for 40 ms.
         for ($pulse = 0; $pulse < 30; ++$pulse) {
-            $store->append(0, [...array_fill(0, 12, 12.0), ...array_fill(0, 7, 0.0), ...array_fill(0, 9, 12.0), ...array_fill(0, 5, 0.0), ...array_fill(0, 367, 12.0), ...array_fill(0, 600, 0.0)]);
+            $store->append(0, [
+                ...array_fill(0, 12, 12.0),
+                ...array_fill(0, 7, 0.0),
+                ...array_fill(0, 9, 12.0),
+                ...array_fill(0, 5, 0.0),
+                ...array_fill(0, 367, 12.0),
+                ...array_fill(0, 600, 0.0),
+            ]);
         }
         $store->finish(new Head(['switch'], ['V'], 1e-4, 0.0, 30_000));
         $pulses = Pulses::of($store, 0);
         self::assertEqualsWithDelta(10.0, $pulses->frequency, 0.01);
         self::assertEqualsWithDelta(40.0, $pulses->duty, 0.1);
         self::assertGreaterThan(100, $pulses->bounces);
-        self::assertSame(0, $this->pulses(100_000.0, 100.0, 4.0)->bounces, 'Narrow pulses that come every period are the signal.');
+        self::assertSame(
+            0,
+            $this->pulses(100_000.0, 100.0, 4.0)->bounces,
+            'Narrow pulses that come every period are the signal.',
+        );
         self::assertEqualsWithDelta(4.0, $this->pulses(100_000.0, 100.0, 4.0)->duty, 0.05);
     }
 
@@ -125,7 +136,7 @@ final class PulsesTest extends TestCase
     {
         $store = $this->store();
         for ($part = 0; $part < 1100; ++$part) {
-            $store->append(0, array_map(static fn (int $n): float => $n % 2 === 0 ? 0.0 : 5.0, range(1, 2000)));
+            $store->append(0, array_map(static fn(int $n): float => $n % 2 === 0 ? 0.0 : 5.0, range(1, 2000)));
         }
         $store->finish(new Head(['noise'], ['V'], 1e-6, 0.0, 2_200_000));
         $this->expectException(CaptureError::class);
@@ -153,7 +164,7 @@ final class PulsesTest extends TestCase
     private function pulses(float $rate, float $frequency, float $duty): Pulses
     {
         $store = $this->store();
-        (new SimulatedScope($rate, $frequency, $duty))->into($store, (int) (40.0 * $rate / $frequency));
+        (new SimulatedScope($rate, $frequency, $duty))->into($store, (int) ((40.0 * $rate) / $frequency));
 
         return Pulses::of($store, 0);
     }

@@ -20,11 +20,13 @@ final class BrushedMotorTest extends TestCase
     /** @return array{0: float, 1: float} current and speed */
     private function run13V2(float $seriesOhms, float $drag = 0.0): array
     {
-        $solver = new CircuitSolver(new Netlist([
-            Element::source('battery', 'a', '0', 13.2),
-            Element::resistor('pack', 'a', 'm', $seriesOhms),
-            Element::motor('motor', 'm', '0', new BrushedMotor(0.25, 0.025, 0.03 + $drag, 3.5e-6)),
-        ]));
+        $solver = new CircuitSolver(
+            new Netlist([
+                Element::source('battery', 'a', '0', 13.2),
+                Element::resistor('pack', 'a', 'm', $seriesOhms),
+                Element::motor('motor', 'm', '0', new BrushedMotor(0.25, 0.025, 0.03 + $drag, 3.5e-6)),
+            ]),
+        );
         $point = $solver->solve();
 
         return [$point->current('motor'), $point->speed('motor')];
@@ -40,13 +42,17 @@ final class BrushedMotorTest extends TestCase
     public static function drags(): iterable
     {
         yield '0.05 N·m' => [0.05, 0.97, 1.06, 0.77];
-        yield '0.10 N·m' => [0.10, 0.94, 1.11, 0.48];
+        yield '0.10 N·m' => [0.1, 0.94, 1.11, 0.48];
         yield '0.15 N·m' => [0.15, 0.91, 1.17, 0.0];
     }
 
     #[DataProvider('drags')]
-    public function testDragSlowsTheLowestStepMost(float $drag, float $highSpeed, float $highCurrent, float $lowSpeed): void
-    {
+    public function testDragSlowsTheLowestStepMost(
+        float $drag,
+        float $highSpeed,
+        float $highCurrent,
+        float $lowSpeed,
+    ): void {
         [$current, $speed] = $this->run13V2(0.0);
         [$dragCurrent, $dragSpeed] = $this->run13V2(0.0, $drag);
         self::assertEqualsWithDelta($highSpeed, $dragSpeed / $speed, 0.01);
@@ -71,10 +77,12 @@ final class BrushedMotorTest extends TestCase
 
     public function testATwentyFourVoltMotorRunsAlikeAtHalfTheCurrent(): void
     {
-        $point = (new CircuitSolver(new Netlist([
-            Element::source('battery', 'a', '0', 26.4),
-            Element::motor('motor', 'a', '0', new BrushedMotor(1.0, 0.05, 0.03, 3.5e-6)),
-        ])))->solve();
+        $point = (new CircuitSolver(
+            new Netlist([
+                Element::source('battery', 'a', '0', 26.4),
+                Element::motor('motor', 'a', '0', new BrushedMotor(1.0, 0.05, 0.03, 3.5e-6)),
+            ]),
+        ))->solve();
         self::assertEqualsWithDelta($this->run13V2(0.0)[1], $point->speed('motor'), 1e-6);
         self::assertEqualsWithDelta($this->run13V2(0.0)[0] / 2, $point->current('motor'), 1e-6);
     }
@@ -89,8 +97,15 @@ final class BrushedMotorTest extends TestCase
     {
         mt_srand(3);
         for ($n = 0; $n < 500; ++$n) {
-            $r = static fn (float $a, float $b): float => $a + ($b - $a) * mt_rand() / mt_getrandmax();
-            [$i0, $g, $k, $tf, $c, $b] = [$r(0.1, 60), $r(0.1, 5), $r(0.01, 0.1), $r(0.0, 0.2), $r(0.0, 1e-5), $r(0.0, 5e-4)];
+            $r = static fn(float $a, float $b): float => $a + (($b - $a) * mt_rand()) / mt_getrandmax();
+            [$i0, $g, $k, $tf, $c, $b] = [
+                $r(0.1, 60),
+                $r(0.1, 5),
+                $r(0.01, 0.1),
+                $r(0.0, 0.2),
+                $r(0.0, 1e-5),
+                $r(0.0, 5e-4),
+            ];
             $speed = BrushedMotor::settledSpeed($i0, $g, $k, $tf, $c, $b);
             if ($speed === 0.0) {
                 self::assertLessThanOrEqual($tf, $k * $i0);

@@ -20,12 +20,16 @@ final class ComplexEquationsTest extends TestCase
             $nodes = mt_rand(3, 9);
             $branches = $admittances = [];
             for ($number = 0; $number < $nodes + 4; ++$number) {
-                // A chain first, so that all nodes hang together; ground is the end of the chain in half of the rounds only.
+                // A chain first, so that all nodes hang together; ground is the end of the chain in half of the rounds
+                // only.
                 $a = $number < $nodes - 1 ? $number : mt_rand(0, $nodes - 1);
                 $b = $number < $nodes - 1 ? $number + 1 : ($a + mt_rand(1, $nodes - 1)) % $nodes;
-                if ($round % 2 === 0 || $a !== 0 && $b !== 0) {
+                if ($round % 2 === 0 || ($a !== 0 && $b !== 0)) {
                     $branches[] = [$a, $b];
-                    $admittances[] = ComplexEquations::admittance(0.01 + 10.0 * self::random(), 20.0 * self::random() - 10.0);
+                    $admittances[] = ComplexEquations::admittance(
+                        0.01 + 10.0 * self::random(),
+                        20.0 * self::random() - 10.0,
+                    );
                 }
             }
             $sources = [[0, 0, [10.0, 3.0]], [\count($branches) - 1, 1, [-2.0, 5.0]]];
@@ -47,14 +51,22 @@ final class ComplexEquationsTest extends TestCase
             foreach ($sources as [$driven, $set, $volts]) {
                 $sum = array_fill(0, $nodes, [0.0, 0.0]);
                 foreach ($branches as $branch => [$a, $b]) {
-                    $across = [$re[$set][$a] - $re[$set][$b] - ($branch === $driven ? $volts[0] : 0.0), $im[$set][$a] - $im[$set][$b] - ($branch === $driven ? $volts[1] : 0.0)];
+                    $across = [
+                        $re[$set][$a] - $re[$set][$b] - ($branch === $driven ? $volts[0] : 0.0),
+                        $im[$set][$a] - $im[$set][$b] - ($branch === $driven ? $volts[1] : 0.0),
+                    ];
                     [$g, $s] = $admittances[$branch];
                     $current = [$g * $across[0] - $s * $across[1], $g * $across[1] + $s * $across[0]];
                     $sum[$a] = [$sum[$a][0] - $current[0], $sum[$a][1] - $current[1]];
                     $sum[$b] = [$sum[$b][0] + $current[0], $sum[$b][1] + $current[1]];
                 }
                 foreach (\array_slice($sum, 1) as $node => $current) {
-                    self::assertEqualsWithDelta(0.0, hypot(...$current), 1e-6, "round $round, set $set, node ".($node + 1));
+                    self::assertEqualsWithDelta(
+                        0.0,
+                        hypot(...$current),
+                        1e-6,
+                        "round $round, set $set, node " . ($node + 1),
+                    );
                 }
             }
         }

@@ -26,7 +26,11 @@ final class LiveNetworkTest extends TestCase
     /** @param list<float> $conductances by branch */
     private static function prepared(LiveNetwork $network, array $conductances): PreparedNetwork
     {
-        return new PreparedNetwork($network, array_map(static fn (float $g): float => 1.0 / $g, $conductances), array_keys($conductances));
+        return new PreparedNetwork(
+            $network,
+            array_map(static fn(float $g): float => 1.0 / $g, $conductances),
+            array_keys($conductances),
+        );
     }
 
     public function testDeadEndsHangOnWhatTheyLeadTo(): void
@@ -49,7 +53,12 @@ final class LiveNetworkTest extends TestCase
             }
             $whole = $this->network(9, $branches, [0, 7]);
             $opened = \array_slice(array_keys($whole->liveBranches), mt_rand(0, 4), mt_rand(1, 3));
-            $broken = new LiveNetwork(9, array_diff_key($branches, array_flip($opened)), [0 => true, 7 => true], new PotentialForest(9));
+            $broken = new LiveNetwork(
+                9,
+                array_diff_key($branches, array_flip($opened)),
+                [0 => true, 7 => true],
+                new PotentialForest(9),
+            );
             self::assertSame($broken->liveBranches, $whole->liveWithout($opened));
         }
     }

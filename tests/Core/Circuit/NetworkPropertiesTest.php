@@ -19,13 +19,13 @@ final class NetworkPropertiesTest extends TestCase
 {
     private function random(float $least, float $most): float
     {
-        return $least + ($most - $least) * mt_rand() / mt_getrandmax();
+        return $least + (($most - $least) * mt_rand()) / mt_getrandmax();
     }
 
     /** @return list<Element> */
     private function network(int $nodes, bool $motor): array
     {
-        $name = static fn (int $n): string => $n === 0 ? '0' : "n$n";
+        $name = static fn(int $n): string => $n === 0 ? '0' : "n$n";
         $elements = [Element::source('V', 'n1', '0', $this->random(5, 25), $this->random(0.01, 1))];
         for ($n = 2; $n <= $nodes; ++$n) {
             $elements[] = Element::resistor("T$n", $name($n), $name(mt_rand(0, $n - 1)), 10 ** $this->random(-3, 3));
@@ -77,7 +77,9 @@ final class NetworkPropertiesTest extends TestCase
         mt_srand(33);
         for ($run = 0; $run < 40; ++$run) {
             $solver = new CircuitSolver(new Netlist($this->network(6, false)));
-            $ohms = static fn (string $a, string $b): float => (new Ohmmeter($solver, $a, $b))->measure($solver->nominalValues());
+            $ohms = static fn(string $a, string $b): float => (new Ohmmeter($solver, $a, $b))->measure(
+                $solver->nominalValues(),
+            );
             self::assertEqualsWithDelta($ohms('n2', 'n5'), $ohms('n5', 'n2'), 1e-6 * $ohms('n2', 'n5'));
             self::assertLessThanOrEqual($ohms('n2', 'n3') + $ohms('n3', 'n5') + 1e-6, $ohms('n2', 'n5'));
         }
@@ -93,7 +95,11 @@ final class NetworkPropertiesTest extends TestCase
             $values[$solver->slot('V.volts')] *= 2.0;
             $two = $solver->solve(array_values($values));
             foreach (['n2', 'n5', 'n8'] as $node) {
-                self::assertEqualsWithDelta(2.0 * (float) $one->potential($node), $two->potential($node), 1e-9 * max(1.0, abs((float) $two->potential($node))));
+                self::assertEqualsWithDelta(
+                    2.0 * (float) $one->potential($node),
+                    $two->potential($node),
+                    1e-9 * max(1.0, abs((float) $two->potential($node))),
+                );
             }
         }
     }
@@ -102,11 +108,15 @@ final class NetworkPropertiesTest extends TestCase
     {
         $last = \INF;
         for ($ohms = 0.01; $ohms < 8.0; $ohms += 0.07) {
-            $speed = (new CircuitSolver(new Netlist([
-                Element::source('V', 'a', '0', 13.2, 0.02),
-                Element::resistor('R', 'a', 'b', $ohms),
-                Element::motor('M', 'b', '0', new BrushedMotor(0.25, 0.025, 0.03, 3.5e-6)),
-            ])))->solve()->speed('M');
+            $speed = (new CircuitSolver(
+                new Netlist([
+                    Element::source('V', 'a', '0', 13.2, 0.02),
+                    Element::resistor('R', 'a', 'b', $ohms),
+                    Element::motor('M', 'b', '0', new BrushedMotor(0.25, 0.025, 0.03, 3.5e-6)),
+                ]),
+            ))
+                ->solve()
+                ->speed('M');
             self::assertLessThanOrEqual($last, $speed);
             $last = $speed;
         }

@@ -19,7 +19,11 @@ final class PhasorShapeTest extends TestCase
             $branches[$id] = new PhasorBranch($id, $type, $from, $to, ['ohms' => 0]);
         }
 
-        return new PhasorShape($nodes, $branches, static fn (PhasorBranch $branch): ?int => $branch->type === ElementType::AlternatingSource ? 0 : null);
+        return new PhasorShape(
+            $nodes,
+            $branches,
+            static fn(PhasorBranch $branch): ?int => $branch->type === ElementType::AlternatingSource ? 0 : null,
+        );
     }
 
     public function testOnlyTheWayThatHoldsTheSourceIsSolved(): void
@@ -50,7 +54,11 @@ final class PhasorShapeTest extends TestCase
             'bridge' => [ElementType::Resistor, 4, 3],
         ];
         self::assertSame([], array_keys(self::shape(5, $windings)->isLive));
-        $fed = self::shape(5, ['source' => [ElementType::AlternatingSource, 1, 0], 'neutral' => [ElementType::Resistor, 2, 0]] + $windings);
+        $fed = self::shape(
+            5,
+            ['source' => [ElementType::AlternatingSource, 1, 0], 'neutral' => [ElementType::Resistor, 2, 0]] +
+                $windings,
+        );
         self::assertEqualsCanonicalizing(['source', 'neutral', 'main', 'tap', 'bridge'], array_keys($fed->isLive));
     }
 }

@@ -18,12 +18,14 @@ final class PhasorSolverTest extends TestCase
 {
     private static function solver(float $fault): PhasorSolver
     {
-        return new PhasorSolver(new Netlist([
-            Element::alternatingSource('transformer', 'R', '0', 27.0, 1.5),
-            // The resistance of a fault is given with that of the transformer.
-            Element::resistor('contact', 'R', 'Y', max(1e-3, $fault - 1.5)),
-            Element::contactor('contactor', 'Y', '0', Contactor::of(9.0, 18.0, 0.6, 72.0, 0.35, 18.5, 10.0)),
-        ]));
+        return new PhasorSolver(
+            new Netlist([
+                Element::alternatingSource('transformer', 'R', '0', 27.0, 1.5),
+                // The resistance of a fault is given with that of the transformer.
+                Element::resistor('contact', 'R', 'Y', max(1e-3, $fault - 1.5)),
+                Element::contactor('contactor', 'Y', '0', Contactor::of(9.0, 18.0, 0.6, 72.0, 0.35, 18.5, 10.0)),
+            ]),
+        );
     }
 
     private static function held(float $fault): PhasorPoint
@@ -59,11 +61,13 @@ final class PhasorSolverTest extends TestCase
 
     public function testACoilAndACapacitorInSeriesCancelAtResonance(): void
     {
-        $point = (new PhasorSolver(new Netlist([
-            Element::alternatingSource('V', 'a', '0', 10.0, 1.0),
-            Element::impedance('L', 'a', 'b', 1.0, 50.0),
-            Element::impedance('C', 'b', '0', 0.001, -50.0),
-        ])))->solve();
+        $point = (new PhasorSolver(
+            new Netlist([
+                Element::alternatingSource('V', 'a', '0', 10.0, 1.0),
+                Element::impedance('L', 'a', 'b', 1.0, 50.0),
+                Element::impedance('C', 'b', '0', 0.001, -50.0),
+            ]),
+        ))->solve();
         self::assertEqualsWithDelta(10.0 / 2.001, $point->current('L'), 1e-6);
         self::assertGreaterThan(200.0, $point->voltageBetween('b', '0'));
     }
@@ -86,7 +90,10 @@ final class PhasorSolverTest extends TestCase
 
     public function testEachSolverRefusesWhatBelongsToTheOther(): void
     {
-        $netlist = new Netlist([Element::alternatingSource('V', 'a', '0', 24.0, 1.0), Element::resistor('R', 'a', '0', 10.0)]);
+        $netlist = new Netlist([
+            Element::alternatingSource('V', 'a', '0', 24.0, 1.0),
+            Element::resistor('R', 'a', '0', 10.0),
+        ]);
         self::assertInstanceOf(PhasorSolver::class, $netlist->solver());
         try {
             new CircuitSolver($netlist);

@@ -18,11 +18,24 @@ use PHPUnit\Framework\TestCase;
  */
 final class BeliefTest extends TestCase
 {
-    private const ONLY_HIGH = ['key-off' => 'right', 'off' => 'right', '1' => 'dead', '2' => 'dead', '3' => 'dead', '4' => 'right'];
+    private const ONLY_HIGH = [
+        'key-off' => 'right',
+        'off' => 'right',
+        '1' => 'dead',
+        '2' => 'dead',
+        '3' => 'dead',
+        '4' => 'right',
+    ];
 
     private function belief(Bench $bench, CaseFile $case): Belief
     {
-        return Belief::of($case, $bench->hypotheses, $bench->predictions, new Misbehaviour($bench->predictions, $bench->hypotheses['none']), 1.0);
+        return Belief::of(
+            $case,
+            $bench->hypotheses,
+            $bench->predictions,
+            new Misbehaviour($bench->predictions, $bench->hypotheses['none']),
+            1.0,
+        );
     }
 
     public function testWithoutReadingsThePriorStands(): void
@@ -56,7 +69,12 @@ final class BeliefTest extends TestCase
         $belief = $this->belief($bench, new CaseFile([new Reading('a', 'battery-volts@4', 400.0)]));
         self::assertGreaterThan(0.99, $belief->slips['a']);
         foreach ($bench->hypotheses as $key => $hypothesis) {
-            self::assertEqualsWithDelta($hypothesis->prior, $belief->weights[$key], 0.02, 'what is a slip for all moves nothing');
+            self::assertEqualsWithDelta(
+                $hypothesis->prior,
+                $belief->weights[$key],
+                0.02,
+                'what is a slip for all moves nothing',
+            );
         }
     }
 
@@ -87,12 +105,15 @@ final class BeliefTest extends TestCase
     {
         $bench = new Bench();
         $volts = $bench->shows('none', 'motor-volts@4');
-        $low = new Reading('a', 'motor-volts@4', $volts * 11.0 / 13.1, supplyVolts: 11.0);
-        $unnoted = new Reading('a', 'motor-volts@4', $volts * 11.0 / 13.1);
+        $low = new Reading('a', 'motor-volts@4', ($volts * 11.0) / 13.1, supplyVolts: 11.0);
+        $unnoted = new Reading('a', 'motor-volts@4', ($volts * 11.0) / 13.1);
         $noted = $this->belief($bench, new CaseFile([$low]));
         $silent = $this->belief($bench, new CaseFile([$unnoted]));
         self::assertGreaterThan($silent->weights['none'], $noted->weights['none']);
-        self::assertLessThan($silent->weights['feed-resistive#0'] + $silent->weights['ground-resistive#0'], $noted->weights['feed-resistive#0'] + $noted->weights['ground-resistive#0']);
+        self::assertLessThan(
+            $silent->weights['feed-resistive#0'] + $silent->weights['ground-resistive#0'],
+            $noted->weights['feed-resistive#0'] + $noted->weights['ground-resistive#0'],
+        );
     }
 
     public function testIntermittentReadingsOfOneVisitAgreeWithEachOther(): void
@@ -101,9 +122,18 @@ final class BeliefTest extends TestCase
         $good = $bench->shows('none', 'common-volts@3');
         $one = [new Reading('a', 'common-volts@3', 0.01), new Reading('b', 'motor-volts@3', 0.02)];
         $mixed = [new Reading('a', 'common-volts@3', 0.01), new Reading('b', 'motor-volts@3', $good)];
-        $apart = [new Reading('a', 'common-volts@3', 0.01), new Reading('c', 'battery-volts@4', 13.0), new Reading('b', 'motor-volts@3', $good)];
-        $passing = static fn (Belief $belief): float => $belief->weights['common-open#0~'] + $belief->weights['resistor-3-open#0~'];
-        self::assertGreaterThan($passing($this->belief($bench, new CaseFile($mixed, [], true))), $passing($this->belief($bench, new CaseFile($apart, [], true))), 'dead and alive in one visit speaks against coming and going between visits');
+        $apart = [
+            new Reading('a', 'common-volts@3', 0.01),
+            new Reading('c', 'battery-volts@4', 13.0),
+            new Reading('b', 'motor-volts@3', $good),
+        ];
+        $passing = static fn(Belief $belief): float => $belief->weights['common-open#0~'] +
+            $belief->weights['resistor-3-open#0~'];
+        self::assertGreaterThan(
+            $passing($this->belief($bench, new CaseFile($mixed, [], true))),
+            $passing($this->belief($bench, new CaseFile($apart, [], true))),
+            'dead and alive in one visit speaks against coming and going between visits',
+        );
         self::assertGreaterThan(0.01, $passing($this->belief($bench, new CaseFile($one, [], true))));
     }
 
@@ -112,7 +142,10 @@ final class BeliefTest extends TestCase
         $bench = new Bench([], true);
         $volts = $bench->shows('motor-open#0', 'motor-volts@4');
         $odds = function (?bool $misbehaved) use ($bench, $volts): float {
-            $weights = $this->belief($bench, new CaseFile([new Reading('a', 'motor-volts@4', $volts, misbehaved: $misbehaved)], [], true))->weights;
+            $weights = $this->belief(
+                $bench,
+                new CaseFile([new Reading('a', 'motor-volts@4', $volts, misbehaved: $misbehaved)], [], true),
+            )->weights;
 
             return $weights['feed-open#0~'] / $weights['motor-open#0~'];
         };
@@ -124,9 +157,20 @@ final class BeliefTest extends TestCase
     {
         $bench = new Bench([], true);
         $good = $bench->shows('none', 'motor-volts@3');
-        $readings = static fn (?bool $first, ?bool $second): CaseFile => new CaseFile([new Reading('a', 'common-volts@3', 0.01, misbehaved: $first), new Reading('b', 'motor-volts@3', $good, misbehaved: $second)], [], true);
-        $weight = fn (CaseFile $case): float => $this->belief($bench, $case)->weights['common-open#0~'];
-        self::assertGreaterThan(2.0 * $weight($readings(null, null)), $weight($readings(true, false)), 'dead while it misbehaved, alive once it worked');
+        $readings = static fn(?bool $first, ?bool $second): CaseFile => new CaseFile(
+            [
+                new Reading('a', 'common-volts@3', 0.01, misbehaved: $first),
+                new Reading('b', 'motor-volts@3', $good, misbehaved: $second),
+            ],
+            [],
+            true,
+        );
+        $weight = fn(CaseFile $case): float => $this->belief($bench, $case)->weights['common-open#0~'];
+        self::assertGreaterThan(
+            2.0 * $weight($readings(null, null)),
+            $weight($readings(true, false)),
+            'dead while it misbehaved, alive once it worked',
+        );
     }
 
     public function testReplacingTheRightPartLeavesLittleDoubt(): void
@@ -153,7 +197,8 @@ final class BeliefTest extends TestCase
     public function testHalfOfAPairRemains(): void
     {
         $bench = new Bench();
-        $readings = Bench::case(self::ONLY_HIGH, ['common-ohms' => null, 'spin' => 'gritty', 'look-wheel' => 'clean'])->readings;
+        $readings = Bench::case(self::ONLY_HIGH, ['common-ohms' => null, 'spin' => 'gritty', 'look-wheel' => 'clean'])
+            ->readings;
         $belief = $this->belief($bench, new CaseFile($readings, ['pack']));
         $drag = $belief->weights['motor-drag#0'] + $belief->weights['motor-drag#1'] + $belief->weights['motor-drag#2'];
         self::assertGreaterThan(0.6, $drag);
@@ -164,8 +209,14 @@ final class BeliefTest extends TestCase
     {
         foreach ([Quantity::Volts, Quantity::Amps, Quantity::Ohms] as $quantity) {
             self::assertGreaterThan(0.0, Likelihood::instrumentSpread($quantity, 0.0));
-            self::assertGreaterThan(Likelihood::instrumentSpread($quantity, 1.0), Likelihood::instrumentSpread($quantity, 10.0));
-            self::assertSame(Likelihood::instrumentSpread($quantity, 5.0), Likelihood::instrumentSpread($quantity, -5.0));
+            self::assertGreaterThan(
+                Likelihood::instrumentSpread($quantity, 1.0),
+                Likelihood::instrumentSpread($quantity, 10.0),
+            );
+            self::assertSame(
+                Likelihood::instrumentSpread($quantity, 5.0),
+                Likelihood::instrumentSpread($quantity, -5.0),
+            );
         }
     }
 }

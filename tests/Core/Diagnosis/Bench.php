@@ -46,7 +46,8 @@ final class Bench
     }
 
     /**
-     * Speed heard in each position under a hypothesis, as a part of what is right there (of full speed in off and key-off).
+     * Speed heard in each position under a hypothesis, as a part of what is right there (of full speed in off and
+     * key-off).
      *
      * @return array<array-key, float>
      */

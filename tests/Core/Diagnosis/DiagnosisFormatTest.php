@@ -14,7 +14,14 @@ use PHPUnit\Framework\TestCase;
 
 final class DiagnosisFormatTest extends TestCase
 {
-    private const MAP = ['key-off' => 'right', 'off' => 'right', '1' => 'dead', '2' => 'dead', '3' => 'dead', '4' => 'right'];
+    private const MAP = [
+        'key-off' => 'right',
+        'off' => 'right',
+        '1' => 'dead',
+        '2' => 'dead',
+        '3' => 'dead',
+        '4' => 'right',
+    ];
 
     /** @return iterable<string, array{0: CaseFile}> */
     public static function cases(): iterable
@@ -22,8 +29,22 @@ final class DiagnosisFormatTest extends TestCase
         yield 'nothing known' => [new CaseFile([])];
         yield 'a map' => [Bench::case(self::MAP)];
         yield 'a misfit' => [Bench::case(self::MAP, ['battery-volts@4' => 99.0])];
-        yield 'a verdict' => [Bench::case(self::MAP, ['common-volts@3' => 0.01, 'common-ohms' => null, 'current@4' => 15.6, 'spin' => 'free', 'look-wheel' => 'clean', 'look-pack-plug' => 'fine', 'look-pack' => 'burnt', 'wiggle-pack-plug' => 'steady'])];
-        $after = array_map(static fn (Reading $r): Reading => new Reading("x$r->id", $r->test, $r->value, episode: 1), Bench::case(self::MAP)->readings);
+        yield 'a verdict' => [
+            Bench::case(self::MAP, [
+                'common-volts@3' => 0.01,
+                'common-ohms' => null,
+                'current@4' => 15.6,
+                'spin' => 'free',
+                'look-wheel' => 'clean',
+                'look-pack-plug' => 'fine',
+                'look-pack' => 'burnt',
+                'wiggle-pack-plug' => 'steady',
+            ]),
+        ];
+        $after = array_map(
+            static fn(Reading $r): Reading => new Reading("x$r->id", $r->test, $r->value, episode: 1),
+            Bench::case(self::MAP)->readings,
+        );
         yield 'reopened' => [new CaseFile([...Bench::case(self::MAP)->readings, ...$after], ['pack'])];
         yield 'intermittent' => [Bench::case(['3' => 'cuts-out'], [], true)];
     }
@@ -33,9 +54,14 @@ final class DiagnosisFormatTest extends TestCase
     {
         $bench = new Bench();
         $format = new DiagnosisFormat($bench->circuit, $case, $bench->diagnose($case));
-        $schema = (string) file_get_contents(__DIR__.'/../../../docs/formats/diagnosis.schema.json');
+        $schema = (string) file_get_contents(__DIR__ . '/../../../docs/formats/diagnosis.schema.json');
         foreach ([null, 'common-ohms', 'look-pack', 'speed@direct', 'no such test'] as $chosen) {
-            $written = json_decode(json_encode($format->toArray($chosen), \JSON_THROW_ON_ERROR), false, 64, \JSON_THROW_ON_ERROR);
+            $written = json_decode(
+                json_encode($format->toArray($chosen), \JSON_THROW_ON_ERROR),
+                false,
+                64,
+                \JSON_THROW_ON_ERROR,
+            );
             $result = (new Validator())->validate($written, $schema);
             self::assertTrue($result->isValid(), json_encode($result->error()?->args(), \JSON_THROW_ON_ERROR));
         }
@@ -45,7 +71,9 @@ final class DiagnosisFormatTest extends TestCase
     {
         $bench = new Bench();
         $case = Bench::case(self::MAP);
-        $card = (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of($bench->circuit->tests['look-pack-plug']);
+        $card = (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of(
+            $bench->circuit->tests['look-pack-plug'],
+        );
         self::assertSame(['fine', 'burnt', 'corroded'], array_column($card['outcomes'], 'value'));
         self::assertEqualsWithDelta(1.0, array_sum(array_column($card['outcomes'], 'probability')), 0.05);
         $burnt = $card['outcomes'][1];
@@ -56,7 +84,9 @@ final class DiagnosisFormatTest extends TestCase
     {
         $bench = new Bench();
         $case = Bench::case(self::MAP);
-        $card = (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of($bench->circuit->tests['common-volts@3']);
+        $card = (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of(
+            $bench->circuit->tests['common-volts@3'],
+        );
         self::assertSame('under 0.05 V', $card['outcomes'][0]['label']);
         self::assertSame('pack', $card['outcomes'][0]['remedies'][0]['remedy']);
         $high = $card['outcomes'][\count($card['outcomes']) - 1];
@@ -74,7 +104,9 @@ final class DiagnosisFormatTest extends TestCase
     {
         $bench = new Bench();
         $case = Bench::case(self::MAP);
-        $card = (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of($bench->circuit->tests['common-ohms']);
+        $card = (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of(
+            $bench->circuit->tests['common-ohms'],
+        );
         $last = $card['outcomes'][\count($card['outcomes']) - 1];
         self::assertSame('over range', $last['label']);
         self::assertNull($last['from']);
@@ -90,7 +122,10 @@ final class DiagnosisFormatTest extends TestCase
         $plug = $shown['suspects'][0];
         self::assertSame('pack-plug', $plug['remedy']);
         $sentences = implode(' ', array_column($plug['reasons'], 'sentence'));
-        self::assertMatchesRegularExpression('/12\.6 V\. \d+\.\d V expected with no contact in the pack plug; [\d.]+ V with/', $sentences);
+        self::assertMatchesRegularExpression(
+            '/12\.6 V\. \d+\.\d V expected with no contact in the pack plug; [\d.]+ V with/',
+            $sentences,
+        );
         self::assertStringContainsString('Positions 1, 2, 3 behave', $sentences);
         self::assertStringNotContainsString('{', $sentences);
     }

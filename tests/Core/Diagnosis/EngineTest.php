@@ -18,9 +18,30 @@ use PHPUnit\Framework\TestCase;
 
 final class EngineTest extends TestCase
 {
-    private const ONLY_HIGH = ['key-off' => 'right', 'off' => 'right', '1' => 'dead', '2' => 'dead', '3' => 'dead', '4' => 'right'];
-    private const ALL_DEAD = ['key-off' => 'right', 'off' => 'right', '1' => 'dead', '2' => 'dead', '3' => 'dead', '4' => 'dead'];
-    private const ALL_RIGHT = ['key-off' => 'right', 'off' => 'right', '1' => 'right', '2' => 'right', '3' => 'right', '4' => 'right'];
+    private const ONLY_HIGH = [
+        'key-off' => 'right',
+        'off' => 'right',
+        '1' => 'dead',
+        '2' => 'dead',
+        '3' => 'dead',
+        '4' => 'right',
+    ];
+    private const ALL_DEAD = [
+        'key-off' => 'right',
+        'off' => 'right',
+        '1' => 'dead',
+        '2' => 'dead',
+        '3' => 'dead',
+        '4' => 'dead',
+    ];
+    private const ALL_RIGHT = [
+        'key-off' => 'right',
+        'off' => 'right',
+        '1' => 'right',
+        '2' => 'right',
+        '3' => 'right',
+        '4' => 'right',
+    ];
 
     public function testOnlyTheHighestWorksPointsAtThePackButAsksFirst(): void
     {
@@ -29,7 +50,11 @@ final class EngineTest extends TestCase
         self::assertNull($diagnosis->verdict);
         self::assertNotNull($diagnosis->next);
         self::assertGreaterThan($diagnosis->next->cost, $diagnosis->next->saves);
-        self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn ($s): float => $s->probability, $diagnosis->suspects)), 1e-9);
+        self::assertEqualsWithDelta(
+            1.0,
+            array_sum(array_map(static fn($s): float => $s->probability, $diagnosis->suspects)),
+            1e-9,
+        );
     }
 
     /** @return iterable<string, array{0: array<string, mixed>, 1: string, 2: string}> */
@@ -54,20 +79,32 @@ final class EngineTest extends TestCase
         $bench = new Bench($parameters);
         $verdict = null;
         $case = $this->follow($bench, $hidden, $verdict);
-        self::assertSame($part, $verdict, implode(', ', array_map(static fn (Reading $r): string => $r->test, $case->readings)));
+        self::assertSame(
+            $part,
+            $verdict,
+            implode(', ', array_map(static fn(Reading $r): string => $r->test, $case->readings)),
+        );
     }
 
     public function testFeedAndGroundSideGiveTheSameVerdictFromMirroredReadings(): void
     {
         $feed = new Bench(['side' => 'feed']);
         $ground = new Bench(['side' => 'ground']);
-        foreach (['common-open#0' => 'pack', 'plug-pack-open#0' => 'pack-plug', 'contact-3-open#0' => 'selector'] as $fault => $part) {
+        foreach (
+            ['common-open#0' => 'pack', 'plug-pack-open#0' => 'pack-plug', 'contact-3-open#0' => 'selector']
+            as $fault => $part
+        ) {
             $readings = ['common-volts@3', 'motor-volts@3', 'tap-volts@3', 'look-pack-plug', 'pack-plug-drop@3'];
             $verdicts = [];
             foreach ([$feed, $ground] as $bench) {
                 $taken = [];
                 foreach ($readings as $test) {
-                    $taken[$test] = $test === 'look-pack-plug' ? ($part === 'pack-plug' ? 'burnt' : 'fine') : $bench->shows($fault, $test);
+                    $taken[$test] =
+                        $test === 'look-pack-plug'
+                            ? ($part === 'pack-plug'
+                                ? 'burnt'
+                                : 'fine')
+                            : $bench->shows($fault, $test);
                 }
                 $states = $this->statesOf($bench, $fault);
                 $verdicts[] = $bench->diagnose(Bench::case($states, $taken))->suspects[0];
@@ -104,7 +141,9 @@ final class EngineTest extends TestCase
     {
         $bench = new Bench();
         $plain = $bench->diagnose(Bench::case(self::ONLY_HIGH));
-        $struck = $bench->diagnose(Bench::case(self::ONLY_HIGH)->with(new Reading('x', 'common-volts@3', 98.0, struck: true)));
+        $struck = $bench->diagnose(
+            Bench::case(self::ONLY_HIGH)->with(new Reading('x', 'common-volts@3', 98.0, struck: true)),
+        );
         self::assertSame($this->odds($plain->suspects), $this->odds($struck->suspects));
         self::assertNull($struck->misfit);
     }
@@ -128,15 +167,27 @@ final class EngineTest extends TestCase
     public function testAReadingThatMayBeASlipIsProposedOnceMore(): void
     {
         $bench = new Bench();
-        $case = Bench::case(self::ONLY_HIGH, ['look-wheel' => 'debris', 'spin' => 'free', 'common-volts@3' => 0.01, 'tap-volts@3' => 12.6]);
+        $case = Bench::case(self::ONLY_HIGH, [
+            'look-wheel' => 'debris',
+            'spin' => 'free',
+            'common-volts@3' => 0.01,
+            'tap-volts@3' => 12.6,
+        ]);
         $diagnosis = $bench->diagnose($case);
         $id = array_column($case->readings, 'id', 'test')['look-wheel'];
-        self::assertGreaterThan(Engine::DOUBTED, $diagnosis->evidence->belief->slips[$id] ?? 0.0, 'debris beside a wheel that spins freely');
-        $offered = array_map(static fn (TestChoice $c): string => $c->test->key, [...$diagnosis->others, ...($diagnosis->next === null ? [] : [$diagnosis->next])]);
+        self::assertGreaterThan(
+            Engine::DOUBTED,
+            $diagnosis->evidence->belief->slips[$id] ?? 0.0,
+            'debris beside a wheel that spins freely',
+        );
+        $offered = array_map(static fn(TestChoice $c): string => $c->test->key, [
+            ...$diagnosis->others,
+            ...$diagnosis->next === null ? [] : [$diagnosis->next],
+        ]);
         self::assertContains('look-wheel', $offered);
         self::assertNotContains('common-volts@3', $offered, 'nothing speaks against it');
         $again = $bench->diagnose($case->with(new Reading('again', 'look-wheel', 'clean')));
-        $offered = array_map(static fn (TestChoice $c): string => $c->test->key, $again->others);
+        $offered = array_map(static fn(TestChoice $c): string => $c->test->key, $again->others);
         self::assertNotContains('look-wheel', $offered, 'not a third time');
     }
 
@@ -144,7 +195,10 @@ final class EngineTest extends TestCase
     {
         $bench = new Bench();
         $measured = Bench::case(self::ALL_DEAD);
-        $remembered = array_map(static fn (Reading $r): Reading => new Reading("old-$r->id", $r->test, $r->value, trust: Trust::Remembered), Bench::case(self::ONLY_HIGH)->readings);
+        $remembered = array_map(
+            static fn(Reading $r): Reading => new Reading("old-$r->id", $r->test, $r->value, trust: Trust::Remembered),
+            Bench::case(self::ONLY_HIGH)->readings,
+        );
         $with = $bench->diagnose(new CaseFile([...$remembered, ...$measured->readings]));
         self::assertNotSame('pack', $with->suspects[0]->remedy);
     }
@@ -155,7 +209,10 @@ final class EngineTest extends TestCase
         $map = Bench::case(['1' => 'slow', '2' => 'slow', '3' => 'slow', '4' => 'slow']);
         $steady = $bench->diagnose($map->with(new Reading('x', 'motor-volts@4', 11.4)));
         $wanders = $bench->diagnose($map->with(new Reading('x', 'motor-volts@4', 11.4, steady: false)));
-        self::assertGreaterThan($this->odds($steady->suspects)['motor-plug'], $this->odds($wanders->suspects)['motor-plug']);
+        self::assertGreaterThan(
+            $this->odds($steady->suspects)['motor-plug'],
+            $this->odds($wanders->suspects)['motor-plug'],
+        );
     }
 
     public function testUnknownPackOhmsAreLearnedAcrossReadings(): void
@@ -187,7 +244,10 @@ final class EngineTest extends TestCase
     {
         $bench = new Bench();
         $before = Bench::case(self::ONLY_HIGH)->readings;
-        $after = array_map(static fn (Reading $r): Reading => new Reading("after-$r->id", $r->test, $r->value, episode: 1), $before);
+        $after = array_map(
+            static fn(Reading $r): Reading => new Reading("after-$r->id", $r->test, $r->value, episode: 1),
+            $before,
+        );
         $diagnosis = $bench->diagnose(new CaseFile([...$before, ...$after], ['pack']));
         self::assertSame('pack-plug', $diagnosis->suspects[0]->remedy);
         self::assertGreaterThan(0.5, $diagnosis->suspects[0]->origins['verdict-wrong'] ?? 0.0);
@@ -198,7 +258,10 @@ final class EngineTest extends TestCase
     {
         $bench = new Bench();
         $readings = Bench::case(self::ONLY_HIGH)->readings;
-        foreach (['1' => 'dead', '2' => 'slow', '3' => 'slow', '4' => 'slow', 'off' => 'right', 'key-off' => 'right'] as $position => $state) {
+        foreach (
+            ['1' => 'dead', '2' => 'slow', '3' => 'slow', '4' => 'slow', 'off' => 'right', 'key-off' => 'right']
+            as $position => $state
+        ) {
             $readings[] = new Reading("after-$position", "speed@$position", $state, episode: 1);
         }
         $diagnosis = $bench->diagnose(new CaseFile($readings, ['pack']));
@@ -225,16 +288,22 @@ final class EngineTest extends TestCase
         $case = $this->follow($bench, 'common-open#0', $verdict, causes: false);
         $diagnosis = $bench->diagnose($case);
         self::assertNotNull($diagnosis->verdict);
-        $asked = array_map(static fn ($check): string => $check->test, $diagnosis->verdict->causesToCheck);
-        $done = array_map(static fn (Reading $r): string => $r->test, $case->readings);
-        self::assertEqualsCanonicalizing(array_values(array_diff(['current@4', 'spin', 'look-wheel', 'look-pack-plug'], $done)), $asked);
+        $asked = array_map(static fn($check): string => $check->test, $diagnosis->verdict->causesToCheck);
+        $done = array_map(static fn(Reading $r): string => $r->test, $case->readings);
+        self::assertEqualsCanonicalizing(
+            array_values(array_diff(['current@4', 'spin', 'look-wheel', 'look-pack-plug'], $done)),
+            $asked,
+        );
     }
 
     public function testOnAComplaintThatComesAndGoesAGoodReadingClearsLittle(): void
     {
         $map = ['1' => 'cuts-out', '2' => 'cuts-out', '3' => 'cuts-out', '4' => 'right'];
         $steady = new Bench([], true);
-        $odds = $this->odds($steady->diagnose(Bench::case($map, ['motor-volts@3' => $steady->shows('none', 'motor-volts@3')], true))->suspects);
+        $odds = $this->odds(
+            $steady->diagnose(Bench::case($map, ['motor-volts@3' => $steady->shows('none', 'motor-volts@3')], true))
+                ->suspects,
+        );
         self::assertGreaterThan(0.5, $odds['pack'] + $odds['pack-plug']);
     }
 
@@ -260,7 +329,7 @@ final class EngineTest extends TestCase
      */
     private function odds(array $suspects): array
     {
-        return array_column(array_map(static fn ($s): array => [$s->remedy, $s->probability], $suspects), 1, 0);
+        return array_column(array_map(static fn($s): array => [$s->remedy, $s->probability], $suspects), 1, 0);
     }
 
     /** @return array<string, string> */
@@ -269,7 +338,17 @@ final class EngineTest extends TestCase
         $states = [];
         foreach ($bench->speeds($fault) as $position => $ratio) {
             $stands = \in_array((string) $position, ['off', 'key-off'], true);
-            $states[$position] = $stands ? ($ratio > 0.05 ? 'runs' : 'right') : ($ratio < 0.05 ? 'dead' : ($ratio < 0.88 ? 'slow' : ($ratio > 1.12 ? 'fast' : 'right')));
+            $states[$position] = $stands
+                ? ($ratio > 0.05
+                    ? 'runs'
+                    : 'right')
+                : ($ratio < 0.05
+                    ? 'dead'
+                    : ($ratio < 0.88
+                        ? 'slow'
+                        : ($ratio > 1.12
+                            ? 'fast'
+                            : 'right')));
         }
 
         return $states;
@@ -281,15 +360,26 @@ final class EngineTest extends TestCase
         $case = Bench::case($this->statesOf($bench, $hidden));
         for ($n = 0; $n < 25; ++$n) {
             $diagnosis = $bench->diagnose($case);
-            $test = $diagnosis->next->test ?? ($causes && isset($diagnosis->verdict->causesToCheck[0]) ? $bench->circuit->tests[$diagnosis->verdict->causesToCheck[0]->test] : null);
+            $test =
+                $diagnosis->next->test ??
+                ($causes && isset($diagnosis->verdict->causesToCheck[0])
+                    ? $bench->circuit->tests[$diagnosis->verdict->causesToCheck[0]->test]
+                    : null);
             if ($test === null) {
                 $verdict = $diagnosis->verdict?->suspect->remedy;
                 break;
             }
             if (!$test->probe->quantity->isNumber()) {
                 $chances = isset($bench->circuit->observations[$test->probe->at])
-                    ? \Ispira\Core\Diagnosis\Likelihood::observed($bench->hypotheses[$hidden], $test, $bench->circuit->observations[$test->probe->at]->usual)
-                    : \Ispira\Core\Diagnosis\SpeedState::chances($bench->shows($hidden, $test->key), PositionKind::Runs);
+                    ? \Ispira\Core\Diagnosis\Likelihood::observed(
+                        $bench->hypotheses[$hidden],
+                        $test,
+                        $bench->circuit->observations[$test->probe->at]->usual,
+                    )
+                    : \Ispira\Core\Diagnosis\SpeedState::chances(
+                        $bench->shows($hidden, $test->key),
+                        PositionKind::Runs,
+                    );
                 arsort($chances);
                 $value = array_key_first($chances);
             } else {

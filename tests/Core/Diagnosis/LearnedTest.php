@@ -32,7 +32,10 @@ final class LearnedTest extends TestCase
     public function testTwoReadingsGiveTheSameInEitherOrder(): void
     {
         mt_srand(5);
-        $numbers = static fn (): array => array_map(static fn (): float => mt_rand() / mt_getrandmax() * 10, range(1, 24));
+        $numbers = static fn(): array => array_map(
+            static fn(): float => (mt_rand() / mt_getrandmax()) * 10,
+            range(1, 24),
+        );
         for ($n = 0; $n < 50; ++$n) {
             [$a, $b, $c] = [$numbers(), $numbers(), $numbers()];
             $one = Learned::nothing()->with($a, 4.0, 0.2)->with($b, 6.0, 0.5)->expect($c);
@@ -50,7 +53,7 @@ final class LearnedTest extends TestCase
             $learned = $learned->with($draws, 4.6, 0.3);
             [$mean, $variance] = $learned->expect($draws);
             self::assertEqualsWithDelta(0.3 / (0.3 + $n), $variance, 1e-12);
-            self::assertEqualsWithDelta(4.0 + 0.6 * $n / ($n + 0.3), $mean, 1e-12);
+            self::assertEqualsWithDelta(4.0 + (0.6 * $n) / ($n + 0.3), $mean, 1e-12);
         }
     }
 }

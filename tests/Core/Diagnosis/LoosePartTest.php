@@ -54,7 +54,14 @@ final class LoosePartTest extends TestCase
                 $readings[] = $unit->read("r$n", $diagnosis->next->test, 0);
             }
             ++$all;
-            $right += (self::good($engine->diagnose($circuit, new CaseFile($readings, [], false), new DecisionSettings())->suspects) > 0.5) === ($key === 'none') ? 1 : 0;
+            $right +=
+                self::good(
+                    $engine->diagnose($circuit, new CaseFile($readings, [], false), new DecisionSettings())->suspects,
+                ) >
+                    0.5 ===
+                ($key === 'none')
+                    ? 1
+                    : 0;
         }
         self::assertGreaterThanOrEqual(0.75 * $all, $right, "$right of $all");
     }

@@ -28,8 +28,12 @@ final class PredictionsTest extends TestCase
     {
         yield 'feed side' => [['positions' => '3']];
         yield 'ground side with high relay' => [['positions' => '3', 'side' => 'ground', 'high' => 'relay']];
-        yield 'feed side with changeover relay and coils' => [['positions' => '3', 'high' => 'changeover', 'pack' => 'coils', 'modeContact' => 'return']];
-        yield 'ground side with changeover relay' => [['positions' => '3', 'side' => 'ground', 'high' => 'changeover', 'selector' => 'electronic']];
+        yield 'feed side with changeover relay and coils' => [
+            ['positions' => '3', 'high' => 'changeover', 'pack' => 'coils', 'modeContact' => 'return'],
+        ];
+        yield 'ground side with changeover relay' => [
+            ['positions' => '3', 'side' => 'ground', 'high' => 'changeover', 'selector' => 'electronic'],
+        ];
     }
 
     /** @param array<string, mixed> $parameters */
@@ -47,13 +51,25 @@ final class PredictionsTest extends TestCase
                     continue;
                 }
                 $draw = ($compared * 7) % \count($draws);
-                $values = $simulator->valuesAt($test->probe, $simulator->valuesFor($draws[$draw], $bench->circuit->setUps[$test->setUp], $hypothesis->inDegree(...$drawn->degrees[$draw])));
+                $values = $simulator->valuesAt(
+                    $test->probe,
+                    $simulator->valuesFor(
+                        $draws[$draw],
+                        $bench->circuit->setUps[$test->setUp],
+                        $hypothesis->inDegree(...$drawn->degrees[$draw]),
+                    ),
+                );
                 $alone = $simulator->observe($test->probe, $simulator->solverFor($test->probe)->solve($values));
                 $kept = $bench->predictions->of($hypothesis, $test)[$draw];
                 if (is_infinite($alone)) {
                     self::assertInfinite($kept, "$hypothesis->key, $test->key");
                 } else {
-                    self::assertEqualsWithDelta($alone, $kept, 1e-7 * max(1.0, abs($alone)), "$hypothesis->key, $test->key");
+                    self::assertEqualsWithDelta(
+                        $alone,
+                        $kept,
+                        1e-7 * max(1.0, abs($alone)),
+                        "$hypothesis->key, $test->key",
+                    );
                 }
                 ++$compared;
             }
@@ -70,12 +86,29 @@ final class PredictionsTest extends TestCase
         $drawn = DrawnValues::forJudging($bench->circuit, $simulator->solver);
         $standing = 0;
         foreach ($bench->circuit->positions as $position => $_) {
-            $test = array_values(array_filter($bench->circuit->tests, static fn (Test $test): bool => $test->probe->quantity === Quantity::Speed && $bench->circuit->setUps[$test->setUp]->position === (string) $position))[0] ?? null;
+            $test =
+                array_values(
+                    array_filter(
+                        $bench->circuit->tests,
+                        static fn(Test $test): bool => $test->probe->quantity === Quantity::Speed &&
+                            $bench->circuit->setUps[$test->setUp]->position === (string) $position,
+                    ),
+                )[0] ?? null;
             if ($test === null) {
                 continue;
             }
             foreach ($bench->hypotheses as $hypothesis) {
-                $points = array_map(fn (array $vector, array $degrees): SolvedState => $simulator->solver->solve($simulator->valuesFor($vector, $bench->circuit->setUps[$test->setUp], $hypothesis->inDegree(...$degrees))), $drawn->vectors, $drawn->degrees);
+                $points = array_map(
+                    fn(array $vector, array $degrees): SolvedState => $simulator->solver->solve(
+                        $simulator->valuesFor(
+                            $vector,
+                            $bench->circuit->setUps[$test->setUp],
+                            $hypothesis->inDegree(...$degrees),
+                        ),
+                    ),
+                    $drawn->vectors,
+                    $drawn->degrees,
+                );
                 if ($points[0]->standsSurely($test->probe->at) && $points[1]->standsSurely($test->probe->at)) {
                     ++$standing;
                     foreach ($points as $point) {
@@ -100,7 +133,11 @@ final class PredictionsTest extends TestCase
                 if ($simulator->canBePutOn($setUp, $hypothesis)) {
                     ++$put;
                     $alone = $simulator->withSetUp($nominal, $setUp, $hypothesis);
-                    self::assertSame($simulator->valuesFor($nominal, $setUp, $hypothesis), $simulator->putOn($alone, $hypothesis), "$setUp->key, $hypothesis->key");
+                    self::assertSame(
+                        $simulator->valuesFor($nominal, $setUp, $hypothesis),
+                        $simulator->putOn($alone, $hypothesis),
+                        "$setUp->key, $hypothesis->key",
+                    );
                 }
             }
         }
@@ -113,7 +150,12 @@ final class PredictionsTest extends TestCase
         foreach ($bench->circuit->tests as $test) {
             if ($test->probe->quantity === Quantity::Speed) {
                 foreach ($bench->predictions->of($bench->hypotheses['none'], $test) as $ratio) {
-                    self::assertEqualsWithDelta($bench->circuit->kindIn($test) === PositionKind::Runs ? 1.0 : 0.0, $ratio, 1e-9, $test->key);
+                    self::assertEqualsWithDelta(
+                        $bench->circuit->kindIn($test) === PositionKind::Runs ? 1.0 : 0.0,
+                        $ratio,
+                        1e-9,
+                        $test->key,
+                    );
                 }
             }
         }
@@ -140,10 +182,21 @@ final class PredictionsTest extends TestCase
         $draws = DrawnValues::of($bench->circuit, $simulator->solver)->vectors;
         $supply = array_column($draws, $simulator->solver->slot('battery.volts'));
         self::assertCount(16, $supply, 'the smallest design with room for 14 unknowns and a degree');
-        self::assertSame([8, 8], array_values(array_count_values(array_map(static fn (float $v): string => (string) round($v, 6), $supply))));
+        self::assertSame(
+            [8, 8],
+            array_values(array_count_values(array_map(static fn(float $v): string => (string) round($v, 6), $supply))),
+        );
         self::assertEqualsWithDelta(13.1, array_sum($supply) / 16, 1e-9);
-        $judging = array_column(DrawnValues::forJudging($bench->circuit, $simulator->solver)->vectors, $simulator->solver->slot('battery.volts'));
-        self::assertEqualsWithDelta(13.1, array_sum($judging) / \count($judging), 1e-9, 'the mirror images keep the few draws balanced');
+        $judging = array_column(
+            DrawnValues::forJudging($bench->circuit, $simulator->solver)->vectors,
+            $simulator->solver->slot('battery.volts'),
+        );
+        self::assertEqualsWithDelta(
+            13.1,
+            array_sum($judging) / \count($judging),
+            1e-9,
+            'the mirror images keep the few draws balanced',
+        );
     }
 
     public function testAWeldBeatsASwitchThatIsOffAndABreakOneThatIsOn(): void

@@ -33,14 +33,31 @@ final class ReferenceDiagnosisTest extends TestCase
     {
         $bench = new Bench([], false, $family);
         $simulator = new Simulator($bench->circuit);
-        $faulty = array_values(array_filter($bench->hypotheses, static fn (Hypothesis $h): bool => \count($h->parts) === 1 && !$h->comesAndGoes));
+        $faulty = array_values(
+            array_filter(
+                $bench->hypotheses,
+                static fn(Hypothesis $h): bool => \count($h->parts) === 1 && !$h->comesAndGoes,
+            ),
+        );
         foreach (range(0, 3) as $seed) {
             $number = intdiv($seed * \count($faulty), 4);
             $unit = new SimulatedUnit($bench->circuit, $faulty[$number], new Chance($seed + 5), 0.02);
-            $readings = array_values(array_filter($unit->map(), static fn (Reading $r): bool => $bench->circuit->setUps[$bench->circuit->tests[$r->test]->setUp]->atRest === []));
+            $readings = array_values(
+                array_filter(
+                    $unit->map(),
+                    static fn(Reading $r): bool => $bench->circuit->setUps[$bench->circuit->tests[$r->test]->setUp]
+                        ->atRest === [],
+                ),
+            );
             $last = $readings === [] ? '' : $bench->circuit->tests[$readings[\count($readings) - 1]->test]->setUp;
             // A visit of its own: what comes and goes shows in it or not, whatever it did before.
-            $volts = array_values(array_filter($bench->circuit->tests, static fn (Test $t): bool => $t->probe->quantity === Quantity::Volts && $t->setUp !== $last))[$number % 3] ?? null;
+            $volts =
+                array_values(
+                    array_filter(
+                        $bench->circuit->tests,
+                        static fn(Test $t): bool => $t->probe->quantity === Quantity::Volts && $t->setUp !== $last,
+                    ),
+                )[$number % 3] ?? null;
             if ($volts !== null) {
                 $readings[] = $unit->read('volts', $volts, 0);
             }
@@ -69,23 +86,46 @@ final class ReferenceDiagnosisTest extends TestCase
                 $test = $bench->circuit->tests[$reading->test];
                 $present = self::likelihood($bench, $simulator, $hypothesis, $hypothesis, $test, $reading);
                 // What comes and goes shows in 45 of 100 visits to a set-up.
-                $weight *= $hypothesis->comesAndGoes ? 0.45 * $present + 0.55 * self::likelihood($bench, $simulator, $hypothesis, $bench->hypotheses['none'], $test, $reading) : $present;
+                $weight *= $hypothesis->comesAndGoes
+                    ? 0.45 * $present +
+                        0.55 *
+                            self::likelihood(
+                                $bench,
+                                $simulator,
+                                $hypothesis,
+                                $bench->hypotheses['none'],
+                                $test,
+                                $reading,
+                            )
+                    : $present;
             }
             $weights[$hypothesis->remedy()] = ($weights[$hypothesis->remedy()] ?? 0.0) + $weight;
         }
         $total = array_sum($weights);
 
-        return array_map(static fn (float $weight): float => $weight / $total, $weights);
+        return array_map(static fn(float $weight): float => $weight / $total, $weights);
     }
 
     /** @param Hypothesis $state the hypothesis, or the sound circuit while its fault is away */
-    private static function likelihood(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, Hypothesis $state, Test $test, Reading $reading): float
-    {
+    private static function likelihood(
+        Bench $bench,
+        Simulator $simulator,
+        Hypothesis $hypothesis,
+        Hypothesis $state,
+        Test $test,
+        Reading $reading,
+    ): float {
         if ($test->probe->quantity->isNumber()) {
             return self::ofNumber($bench, $simulator, $hypothesis, $state, $test, $reading);
         }
         $one = self::ofChoice($bench, $simulator, $state, $test, (string) $reading->value);
-        if ($state->comesAndGoes && Misbehaviour::differs(self::heard($bench, $simulator, $state, $test)[0], self::heard($bench, $simulator, $bench->hypotheses['none'], $test)[0])) {
+        if (
+            $state->comesAndGoes &&
+            Misbehaviour::differs(
+                self::heard($bench, $simulator, $state, $test)[0],
+                self::heard($bench, $simulator, $bench->hypotheses['none'], $test)[0],
+            )
+        ) {
             // It changes while one listens in 60 of 100 cases, and is then noted as cutting out.
             return 0.6 * ($reading->value === SpeedState::CutsOut->value ? 0.95 : 0.01) + 0.4 * $one;
         }
@@ -93,30 +133,71 @@ final class ReferenceDiagnosisTest extends TestCase
         return $one;
     }
 
-    private static function ofNumber(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, Hypothesis $state, Test $test, Reading $reading): float
-    {
-        $numbers = array_map(static fn (SolvedState $solved): float => $simulator->observe($test->probe, $solved), self::states($bench, $simulator, $state, $test->setUp, DrawnValues::of($bench->circuit, $simulator->solver)));
+    private static function ofNumber(
+        Bench $bench,
+        Simulator $simulator,
+        Hypothesis $hypothesis,
+        Hypothesis $state,
+        Test $test,
+        Reading $reading,
+    ): float {
+        $numbers = array_map(
+            static fn(SolvedState $solved): float => $simulator->observe($test->probe, $solved),
+            self::states(
+                $bench,
+                $simulator,
+                $state,
+                $test->setUp,
+                DrawnValues::of($bench->circuit, $simulator->solver),
+            ),
+        );
         $mean = array_sum($numbers) / \count($numbers);
-        $variance = array_sum(array_map(static fn (float $number): float => ($number - $mean) ** 2, $numbers)) / \count($numbers) + (0.03 + 0.01 * abs($mean)) ** 2;
+        $variance =
+            array_sum(array_map(static fn(float $number): float => ($number - $mean) ** 2, $numbers)) /
+                \count($numbers) +
+            (0.03 + 0.01 * abs($mean)) ** 2;
         self::assertIsFloat($reading->value);
-        $supply = array_sum(array_map(static fn (array $vector): float => $vector[$simulator->solver->slot($bench->circuit->supply)], \array_slice(DrawnValues::of($bench->circuit, $simulator->solver)->vectors, 0, 1)));
-        $density = exp(-0.5 * ($reading->value - $mean) ** 2 / $variance) / sqrt(2.0 * \M_PI * $variance);
-        // A slip may show anything up to 24 V for each 13 of supply; a steady reading is a little likelier without a bad joint, which is left out here.
-        $steady = Likelihood::ofSteadiness($reading->steady, $hypothesis->isLoose() && self::changes($bench, $simulator, $hypothesis, $test));
+        $supply = array_sum(
+            array_map(
+                static fn(array $vector): float => $vector[$simulator->solver->slot($bench->circuit->supply)],
+                \array_slice(DrawnValues::of($bench->circuit, $simulator->solver)->vectors, 0, 1),
+            ),
+        );
+        $density = exp((-0.5 * ($reading->value - $mean) ** 2) / $variance) / sqrt(2.0 * \M_PI * $variance);
+        // A slip may show anything up to 24 V for each 13 of supply; a steady reading is a little likelier without a
+        // bad joint, which is left out here.
+        $steady = Likelihood::ofSteadiness(
+            $reading->steady,
+            $hypothesis->isLoose() && self::changes($bench, $simulator, $hypothesis, $test),
+        );
 
-        return $steady * (0.98 * $density + 0.02 / (24.0 * $supply / 13.0));
+        return $steady * (0.98 * $density + 0.02 / ((24.0 * $supply) / 13.0));
     }
 
     private static function changes(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, Test $test): bool
     {
-        $first = static fn (Hypothesis $one): float => $simulator->observe($test->probe, self::states($bench, $simulator, $one, $test->setUp, DrawnValues::of($bench->circuit, $simulator->solver))[0]);
+        $first = static fn(Hypothesis $one): float => $simulator->observe(
+            $test->probe,
+            self::states(
+                $bench,
+                $simulator,
+                $one,
+                $test->setUp,
+                DrawnValues::of($bench->circuit, $simulator->solver),
+            )[0],
+        );
         $without = $first($bench->hypotheses['none']);
 
         return abs($first($hypothesis) - $without) > 0.03 + 0.01 * abs($without);
     }
 
-    private static function ofChoice(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, Test $test, string $answer): float
-    {
+    private static function ofChoice(
+        Bench $bench,
+        Simulator $simulator,
+        Hypothesis $hypothesis,
+        Test $test,
+        string $answer,
+    ): float {
         $sum = 0.0;
         $heard = self::heard($bench, $simulator, $hypothesis, $test);
         foreach ($heard as $ratio) {
@@ -133,10 +214,19 @@ final class ReferenceDiagnosisTest extends TestCase
         $draws = DrawnValues::forJudging($bench->circuit, $simulator->solver);
         $mover = $bench->circuit->fullSpeedMover($test);
         $right = self::speeds($bench, $simulator, $bench->hypotheses['none'], $test->setUp, $test->probe->at, $draws);
-        $full = self::speeds($bench, $simulator, $bench->hypotheses['none'], $bench->circuit->fullSpeedSetUp($mover)->key, $mover, $draws);
+        $full = self::speeds(
+            $bench,
+            $simulator,
+            $bench->hypotheses['none'],
+            $bench->circuit->fullSpeedSetUp($mover)->key,
+            $mover,
+            $draws,
+        );
 
         return array_map(
-            static fn (float $speed, float $right, float $full): float => $hypothesis->decouples() ? 0.0 : $speed / (abs($right) > 1e-6 ? $right : max(abs($full), 1e-6)),
+            static fn(float $speed, float $right, float $full): float => $hypothesis->decouples()
+                ? 0.0
+                : $speed / (abs($right) > 1e-6 ? $right : max(abs($full), 1e-6)),
             self::speeds($bench, $simulator, $hypothesis, $test->setUp, $test->probe->at, $draws),
             $right,
             $full,
@@ -144,14 +234,34 @@ final class ReferenceDiagnosisTest extends TestCase
     }
 
     /** @return list<float> one a draw */
-    private static function speeds(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, string $setUp, string $mover, DrawnValues $draws): array
-    {
-        return array_map(static fn (SolvedState $state): float => $state->speed($mover), self::states($bench, $simulator, $hypothesis, $setUp, $draws));
+    private static function speeds(
+        Bench $bench,
+        Simulator $simulator,
+        Hypothesis $hypothesis,
+        string $setUp,
+        string $mover,
+        DrawnValues $draws,
+    ): array {
+        return array_map(
+            static fn(SolvedState $state): float => $state->speed($mover),
+            self::states($bench, $simulator, $hypothesis, $setUp, $draws),
+        );
     }
 
     /** @return list<SolvedState> one a draw */
-    private static function states(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, string $setUp, DrawnValues $draws): array
-    {
-        return array_map(static fn (array $vector, array $degrees): SolvedState => $simulator->solver->solve($simulator->valuesFor($vector, $bench->circuit->setUps[$setUp], $hypothesis->inDegree(...$degrees))), $draws->vectors, $draws->degrees);
+    private static function states(
+        Bench $bench,
+        Simulator $simulator,
+        Hypothesis $hypothesis,
+        string $setUp,
+        DrawnValues $draws,
+    ): array {
+        return array_map(
+            static fn(array $vector, array $degrees): SolvedState => $simulator->solver->solve(
+                $simulator->valuesFor($vector, $bench->circuit->setUps[$setUp], $hypothesis->inDegree(...$degrees)),
+            ),
+            $draws->vectors,
+            $draws->degrees,
+        );
     }
 }

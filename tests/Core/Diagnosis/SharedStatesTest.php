@@ -32,7 +32,11 @@ final class SharedStatesTest extends TestCase
         $movers = array_unique(array_column($circuit->positions, 'mover'));
         $shared = 0;
         foreach ($circuit->setUps as $setUp) {
-            $usual = $simulator->valuesFor($solver->nominalValues(), $setUp, $hypotheses[HypothesisList::NOTHING_WRONG]);
+            $usual = $simulator->valuesFor(
+                $solver->nominalValues(),
+                $setUp,
+                $hypotheses[HypothesisList::NOTHING_WRONG],
+            );
             $states = [];
             foreach ($hypotheses as $hypothesis) {
                 $values = $simulator->valuesFor($solver->nominalValues(), $setUp, $hypothesis);
@@ -44,14 +48,28 @@ final class SharedStatesTest extends TestCase
                 }
                 ++$shared;
                 foreach ($movers as $mover) {
-                    self::assertSame(is_nan($first->speed($mover)), is_nan($own->speed($mover)), "$setUp->key, $hypothesis->key: $mover");
+                    self::assertSame(
+                        is_nan($first->speed($mover)),
+                        is_nan($own->speed($mover)),
+                        "$setUp->key, $hypothesis->key: $mover",
+                    );
                     if (is_nan($own->speed($mover))) {
                         continue;
                     }
-                    self::assertEqualsWithDelta($first->speed($mover), $own->speed($mover), 1e-6 + 1e-6 * abs($own->speed($mover)), "$setUp->key, $hypothesis->key: $mover");
+                    self::assertEqualsWithDelta(
+                        $first->speed($mover),
+                        $own->speed($mover),
+                        1e-6 + 1e-6 * abs($own->speed($mover)),
+                        "$setUp->key, $hypothesis->key: $mover",
+                    );
                 }
                 foreach (array_keys($circuit->netlist->elements) as $element) {
-                    self::assertEqualsWithDelta($own->current($element), $first->current($element), 1e-5 + 1e-5 * abs($own->current($element)), "$setUp->key, $hypothesis->key: $element");
+                    self::assertEqualsWithDelta(
+                        $own->current($element),
+                        $first->current($element),
+                        1e-5 + 1e-5 * abs($own->current($element)),
+                        "$setUp->key, $hypothesis->key: $element",
+                    );
                 }
             }
         }
@@ -79,7 +97,12 @@ final class SharedStatesTest extends TestCase
                 $own = $solver->solve($values);
                 $first = $states[$signature] ??= $own;
                 $shared = $solver->rehung($first, $values);
-                self::assertEqualsWithDelta($own->voltageBetween($test->probe->at, $test->probe->against), $shared->voltageBetween($test->probe->at, $test->probe->against), 0.02, "$test->key, $hypothesis->key");
+                self::assertEqualsWithDelta(
+                    $own->voltageBetween($test->probe->at, $test->probe->against),
+                    $shared->voltageBetween($test->probe->at, $test->probe->against),
+                    0.02,
+                    "$test->key, $hypothesis->key",
+                );
                 ++$compared;
             }
         }
@@ -92,7 +115,14 @@ final class SharedStatesTest extends TestCase
     {
         $alone = new Bench([], false, $key);
         $after = new Bench([], false, $key);
-        $tests = array_filter($after->circuit->tests, static fn (Test $test): bool => \in_array($test->probe->quantity, [Quantity::Volts, Quantity::Amps, Quantity::Vacuum], true));
+        $tests = array_filter(
+            $after->circuit->tests,
+            static fn(Test $test): bool => \in_array(
+                $test->probe->quantity,
+                [Quantity::Volts, Quantity::Amps, Quantity::Vacuum],
+                true,
+            ),
+        );
         foreach ($after->hypotheses as $hypothesis) {
             foreach ($after->circuit->positions as $position) {
                 $after->predictions->few($hypothesis, $after->circuit->speedTest((string) $position->key));
@@ -100,20 +130,27 @@ final class SharedStatesTest extends TestCase
         }
         foreach (\array_slice($tests, 0, 12) as $test) {
             foreach (['none', array_key_last($after->hypotheses)] as $hypothesis) {
-                self::assertEqualsWithDelta($alone->predictions->few($alone->hypotheses[$hypothesis], $alone->circuit->tests[$test->key]), $after->predictions->few($after->hypotheses[$hypothesis], $test), 1e-6, "$test->key, $hypothesis");
+                self::assertEqualsWithDelta(
+                    $alone->predictions->few($alone->hypotheses[$hypothesis], $alone->circuit->tests[$test->key]),
+                    $after->predictions->few($after->hypotheses[$hypothesis], $test),
+                    1e-6,
+                    "$test->key, $hypothesis",
+                );
             }
         }
     }
 
     public function testADeadEndHangsWhereItShouldBesideAnIdealSource(): void
     {
-        $solver = new CircuitSolver(new Netlist([
-            Element::source('battery', 'plus', '0', 12.0),
-            Element::resistor('load', 'plus', '0', 6.0),
-            Element::resistor('a', 'plus', 'middle', 1.0),
-            Element::resistor('b', 'middle', 'end', 1.0),
-            Element::resistor('other', 'end', '0', Element::OPEN_OHMS),
-        ]));
+        $solver = new CircuitSolver(
+            new Netlist([
+                Element::source('battery', 'plus', '0', 12.0),
+                Element::resistor('load', 'plus', '0', 6.0),
+                Element::resistor('a', 'plus', 'middle', 1.0),
+                Element::resistor('b', 'middle', 'end', 1.0),
+                Element::resistor('other', 'end', '0', Element::OPEN_OHMS),
+            ]),
+        );
         $broken = static function (string $element) use ($solver): array {
             $values = $solver->nominalValues();
             $values[$solver->slot("$element.ohms")] = Element::OPEN_OHMS;
@@ -122,14 +159,30 @@ final class SharedStatesTest extends TestCase
         };
         [$one, $two] = [$broken('a'), $broken('b')];
         // With an internal resistance both share their currents, and the second is hung anew.
-        $real = new CircuitSolver(new Netlist([Element::source('battery', 'plus', '0', 12.0, 0.01), ...\array_slice(array_values($solver->netlist()->elements), 1)]));
-        self::assertSame($real->signature(self::stiff($one), $real->nominalValues()), $real->signature(self::stiff($two), $real->nominalValues()));
+        $real = new CircuitSolver(
+            new Netlist([
+                Element::source('battery', 'plus', '0', 12.0, 0.01),
+                ...\array_slice(array_values($solver->netlist()->elements), 1),
+            ]),
+        );
+        self::assertSame(
+            $real->signature(self::stiff($one), $real->nominalValues()),
+            $real->signature(self::stiff($two), $real->nominalValues()),
+        );
         $rehung = $real->rehung($real->solve(self::stiff($one)), self::stiff($two));
         foreach (['plus', 'middle', 'end'] as $node) {
-            self::assertEqualsWithDelta($real->solve(self::stiff($two))->voltageBetween($node, '0'), $rehung->voltageBetween($node, '0'), 1e-9, $node);
+            self::assertEqualsWithDelta(
+                $real->solve(self::stiff($two))->voltageBetween($node, '0'),
+                $rehung->voltageBetween($node, '0'),
+                1e-9,
+                $node,
+            );
         }
         // An ideal source ties nodes together: nothing is shared but what is equal.
-        self::assertNotSame($solver->signature($one, $solver->nominalValues()), $solver->signature($two, $solver->nominalValues()));
+        self::assertNotSame(
+            $solver->signature($one, $solver->nominalValues()),
+            $solver->signature($two, $solver->nominalValues()),
+        );
         self::assertSame(12.0, $solver->solve($two)->voltageBetween('middle', '0'));
         self::assertSame(0.0, $solver->solve($one)->voltageBetween('middle', '0'));
     }

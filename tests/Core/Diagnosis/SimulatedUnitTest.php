@@ -37,9 +37,16 @@ final class SimulatedUnitTest extends TestCase
         $bench = new Bench();
         $battery = $bench->circuit->tests['battery-volts@4'];
         $same = $this->unit($bench, $bench->hypotheses['none']);
-        $readings = array_map(static fn (): mixed => $same->read('a', $battery, 0)->value, range(1, 30));
-        self::assertGreaterThan(20, \count(array_unique(array_map(strval(...), array_filter($readings, \is_float(...))))));
-        $units = array_map(fn (int $seed): mixed => $this->unit($bench, $bench->hypotheses['none'], $seed)->read('a', $battery, 0)->value, range(1, 40));
+        $readings = array_map(static fn(): mixed => $same->read('a', $battery, 0)->value, range(1, 30));
+        self::assertGreaterThan(
+            20,
+            \count(array_unique(array_map(strval(...), array_filter($readings, \is_float(...))))),
+        );
+        $units = array_map(
+            fn(int $seed): mixed => $this->unit($bench, $bench->hypotheses['none'], $seed)->read('a', $battery, 0)
+                ->value,
+            range(1, 40),
+        );
         $numbers = array_values(array_filter($units, \is_float(...)));
         sort($numbers);
         self::assertGreaterThan(0.6, $numbers[\count($numbers) - 1] - $numbers[0], 'supplies differ');
@@ -48,7 +55,11 @@ final class SimulatedUnitTest extends TestCase
     public function testTheSameSeedIsTheSameUnit(): void
     {
         $bench = new Bench();
-        $read = fn (int $seed): mixed => $this->unit($bench, $bench->hypotheses['motor-drag#1'], $seed)->read('a', $bench->circuit->tests['current@4'], 0)->value;
+        $read = fn(int $seed): mixed => $this->unit($bench, $bench->hypotheses['motor-drag#1'], $seed)->read(
+            'a',
+            $bench->circuit->tests['current@4'],
+            0,
+        )->value;
         self::assertSame($read(7), $read(7));
         self::assertNotSame($read(7), $read(8));
     }
@@ -73,7 +84,12 @@ final class SimulatedUnitTest extends TestCase
         $visits = ['shows' => 0, 'away' => 0];
         for ($n = 0; $n < 200; ++$n) {
             $unit->read('x', $bench->circuit->tests['battery-volts@4'], 0);
-            $dead = array_map(static fn (string $test): bool => abs((float) $unit->read('a', $bench->circuit->tests[$test], 0)->value) < 1.0, $tests);
+            $dead = array_map(
+                static fn(string $test): bool => abs(
+                    (float) $unit->read('a', $bench->circuit->tests[$test], 0)->value,
+                ) < 1.0,
+                $tests,
+            );
             self::assertSame($dead[0], $dead[1], 'both readings of one visit agree');
             ++$visits[$dead[0] ? 'shows' : 'away'];
         }
@@ -86,7 +102,12 @@ final class SimulatedUnitTest extends TestCase
         $bench = new Bench();
         $unit = $this->unit($bench, $bench->hypotheses['plug-motor-burnt#1'], 6);
         $wanders = static function (string $test) use ($unit, $bench): int {
-            return \count(array_filter(range(1, 200), static fn (): bool => !$unit->read('a', $bench->circuit->tests[$test], 0)->steady));
+            return \count(
+                array_filter(
+                    range(1, 200),
+                    static fn(): bool => !$unit->read('a', $bench->circuit->tests[$test], 0)->steady,
+                ),
+            );
         };
         self::assertGreaterThan(40, $wanders('motor-plug-drop@4'));
         self::assertLessThan(20, $wanders('common-ohms'));

@@ -34,7 +34,18 @@ final class SmallRulesTest extends TestCase
 
     public function testTheLikeliestStateIsTheOneAPersonWouldName(): void
     {
-        foreach (['0' => 'dead', '0.5' => 'slow', '0.8' => 'slow', '0.9' => 'right', 1 => 'right', '1.08' => 'right', '1.3' => 'fast'] as $ratio => $state) {
+        foreach (
+            [
+                '0' => 'dead',
+                '0.5' => 'slow',
+                '0.8' => 'slow',
+                '0.9' => 'right',
+                1 => 'right',
+                '1.08' => 'right',
+                '1.3' => 'fast',
+            ]
+            as $ratio => $state
+        ) {
             $chances = SpeedState::chances((float) $ratio, PositionKind::Runs);
             arsort($chances);
             self::assertSame($state, array_key_first($chances), "at $ratio");
@@ -46,7 +57,7 @@ final class SmallRulesTest extends TestCase
     public function testEveryStateThatMakesSenseHasItsChance(): void
     {
         foreach (PositionKind::cases() as $kind) {
-            $possible = array_map(static fn (SpeedState $s): string => $s->value, SpeedState::possible($kind));
+            $possible = array_map(static fn(SpeedState $s): string => $s->value, SpeedState::possible($kind));
             foreach ([0.0, 0.5, 1.0, Parking::NEVER_STOPS + 1.0, Parking::OVERRUNS + 1.0, \NAN] as $number) {
                 $chances = SpeedState::chances($number, $kind);
                 self::assertEqualsCanonicalizing($possible, array_keys($chances), "$kind->value at $number");
@@ -86,12 +97,12 @@ final class SmallRulesTest extends TestCase
     public function testTheOrderOfTrialIsTheCheapestOfAll(): void
     {
         $circuit = (new Bench())->circuit;
-        $money = new Money($circuit, $settings = new DecisionSettings());
+        $money = new Money($circuit, ($settings = new DecisionSettings()));
         $parts = ['pack', 'motor', 'fuse', 'selector', 'wheel'];
         mt_srand(8);
         for ($n = 0; $n < 60; ++$n) {
-            $weights = array_map(static fn (): int => mt_rand(1, 100), $parts);
-            $chances = array_combine($parts, array_map(static fn (int $w): float => $w / array_sum($weights), $weights));
+            $weights = array_map(static fn(): int => mt_rand(1, 100), $parts);
+            $chances = array_combine($parts, array_map(static fn(int $w): float => $w / array_sum($weights), $weights));
             $best = \INF;
             foreach ($this->orders($parts) as $order) {
                 $left = 1.0;

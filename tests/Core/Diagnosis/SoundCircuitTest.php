@@ -38,21 +38,39 @@ final class SoundCircuitTest extends TestCase
             self::assertArrayHasKey('battery', $live);
             self::assertArrayHasKey('motor', $live);
             $ends = array_count_values(array_merge(...array_values($live)));
-            $loose = array_filter($ends, static fn (int $n, int|string $node): bool => $n === 1 && (string) $node !== '0', \ARRAY_FILTER_USE_BOTH);
+            $loose = array_filter(
+                $ends,
+                static fn(int $n, int|string $node): bool => $n === 1 && (string) $node !== '0',
+                \ARRAY_FILTER_USE_BOTH,
+            );
             self::assertSame([], array_keys($loose), "no live wire ends in nothing, position $position");
         }
         foreach (['off', 'key-off'] as $position) {
-            self::assertSame([], array_filter($sound->sheet($bench->circuit->setUps[$position])['elements'], static fn (array $e): bool => $e['live'] && $e['id'] !== 'battery'));
+            self::assertSame(
+                [],
+                array_filter(
+                    $sound->sheet($bench->circuit->setUps[$position])['elements'],
+                    static fn(array $e): bool => $e['live'] && $e['id'] !== 'battery',
+                ),
+            );
         }
     }
 
     public function testContactsAreShownOpenAndClosed(): void
     {
         $bench = new Bench();
-        $elements = array_column((new SoundCircuit($bench->circuit))->sheet($bench->circuit->setUps['2'])['elements'], null, 'id');
+        $elements = array_column(
+            (new SoundCircuit($bench->circuit))->sheet($bench->circuit->setUps['2'])['elements'],
+            null,
+            'id',
+        );
         self::assertTrue($elements['contact-1']['open']);
         self::assertFalse($elements['contact-2']['open']);
-        $unplugged = array_column((new SoundCircuit($bench->circuit))->sheet($bench->circuit->setUps['pack-out'])['elements'], null, 'id');
+        $unplugged = array_column(
+            (new SoundCircuit($bench->circuit))->sheet($bench->circuit->setUps['pack-out'])['elements'],
+            null,
+            'id',
+        );
         self::assertTrue($unplugged['plug-pack']['open']);
         self::assertTrue($unplugged['relay']['open']);
     }

@@ -18,8 +18,22 @@ use PHPUnit\Framework\TestCase;
  */
 final class TestValuesTest extends TestCase
 {
-    private const ONLY_HIGH = ['key-off' => 'right', 'off' => 'right', '1' => 'dead', '2' => 'dead', '3' => 'dead', '4' => 'right'];
-    private const ALL_DEAD = ['key-off' => 'right', 'off' => 'right', '1' => 'dead', '2' => 'dead', '3' => 'dead', '4' => 'dead'];
+    private const ONLY_HIGH = [
+        'key-off' => 'right',
+        'off' => 'right',
+        '1' => 'dead',
+        '2' => 'dead',
+        '3' => 'dead',
+        '4' => 'right',
+    ];
+    private const ALL_DEAD = [
+        'key-off' => 'right',
+        'off' => 'right',
+        '1' => 'dead',
+        '2' => 'dead',
+        '3' => 'dead',
+        '4' => 'dead',
+    ];
     private const WEAK = ['1' => 'slow', '2' => 'slow', '3' => 'slow', '4' => 'slow'];
 
     private function diagnose(CaseFile $case, ?DecisionSettings $settings = null): Diagnosis
@@ -32,7 +46,7 @@ final class TestValuesTest extends TestCase
     {
         $all = $diagnosis->next === null ? $diagnosis->others : [$diagnosis->next, ...$diagnosis->others];
 
-        return array_combine(array_map(static fn (TestChoice $c): string => $c->test->key, $all), $all);
+        return array_combine(array_map(static fn(TestChoice $c): string => $c->test->key, $all), $all);
     }
 
     /** @return iterable<string, array{0: array<array-key, string>}> */
@@ -77,7 +91,12 @@ final class TestValuesTest extends TestCase
     {
         $before = $this->choices($this->diagnose(Bench::case(self::ALL_DEAD)));
         $after = $this->choices($this->diagnose(Bench::case(self::ALL_DEAD, ['plus-volts@4' => 0.02])));
-        self::assertEqualsWithDelta(3.0, $before['minus-volts@4']->minutes - $after['minus-volts@4']->minutes, 1e-9, 'the blower plug is in sight now');
+        self::assertEqualsWithDelta(
+            3.0,
+            $before['minus-volts@4']->minutes - $after['minus-volts@4']->minutes,
+            1e-9,
+            'the blower plug is in sight now',
+        );
         self::assertSame($before['fuse-out@4']->minutes, $after['fuse-out@4']->minutes);
     }
 
@@ -107,16 +126,28 @@ final class TestValuesTest extends TestCase
         self::assertArrayHasKey('wiggle-pack-plug', $this->choices($once));
         $lasting = $this->diagnose(Bench::case(self::ONLY_HIGH, ['wiggle-pack-plug' => 'steady']));
         self::assertArrayNotHasKey('wiggle-pack-plug', $this->choices($lasting));
-        $often = Bench::case($map, ['wiggle-pack-plug' => 'steady'], true)->with(new Reading('b', 'wiggle-pack-plug', 'steady'))->with(new Reading('c', 'wiggle-pack-plug', 'steady'));
+        $often = Bench::case($map, ['wiggle-pack-plug' => 'steady'], true)
+            ->with(new Reading('b', 'wiggle-pack-plug', 'steady'))
+            ->with(new Reading('c', 'wiggle-pack-plug', 'steady'));
         self::assertArrayNotHasKey('wiggle-pack-plug', $this->choices($this->diagnose($often)));
     }
 
     public function testOnlyTestsForTheToolsAtHandAreOffered(): void
     {
-        $bare = $this->choices($this->diagnose(Bench::case(self::WEAK), new DecisionSettings(missingTools: ['meter', 'clamp', 'lamp', 'jumper', 'reader'])));
+        $bare = $this->choices(
+            $this->diagnose(
+                Bench::case(self::WEAK),
+                new DecisionSettings(missingTools: ['meter', 'clamp', 'lamp', 'jumper', 'reader']),
+            ),
+        );
         self::assertArrayHasKey('look-motor-plug', $bare);
         self::assertArrayNotHasKey('motor-volts@4', $bare);
-        $meter = $this->choices($this->diagnose(Bench::case(self::WEAK), new DecisionSettings(missingTools: ['clamp', 'lamp', 'jumper', 'reader'])));
+        $meter = $this->choices(
+            $this->diagnose(
+                Bench::case(self::WEAK),
+                new DecisionSettings(missingTools: ['clamp', 'lamp', 'jumper', 'reader']),
+            ),
+        );
         self::assertArrayHasKey('motor-volts@4', $meter);
         self::assertArrayNotHasKey('current@4', $meter);
         self::assertArrayNotHasKey('lamp-volts@4', $meter);
@@ -142,11 +173,23 @@ final class TestValuesTest extends TestCase
     {
         // Pins 1 to 3 open against the common: thermal fuse or resistor 3, either way the pack.
         $bench = new Bench();
-        $case = Bench::case(self::ONLY_HIGH, ['common-volts@3' => 0.01, 'pack-ohms-3' => null, 'look-pack-plug' => 'fine', 'spin' => 'free', 'look-wheel' => 'clean', 'current@4' => $bench->shows('none', 'current@4')]);
+        $case = Bench::case(self::ONLY_HIGH, [
+            'common-volts@3' => 0.01,
+            'pack-ohms-3' => null,
+            'look-pack-plug' => 'fine',
+            'spin' => 'free',
+            'look-wheel' => 'clean',
+            'current@4' => $bench->shows('none', 'current@4'),
+        ]);
         $diagnosis = $this->diagnose($case);
         $faults = $diagnosis->suspects[0]->faults;
         self::assertGreaterThan(0.05, $faults['resistor-3-open'] ?? 0.0);
         self::assertGreaterThan(0.05, $faults['common-open'] ?? 0.0);
-        self::assertNotContains($diagnosis->next->test->key ?? 'none', ['common-ohms', 'pack-pair-1', 'pack-pair-2', 'look-pack']);
+        self::assertNotContains($diagnosis->next->test->key ?? 'none', [
+            'common-ohms',
+            'pack-pair-1',
+            'pack-pair-2',
+            'look-pack',
+        ]);
     }
 }

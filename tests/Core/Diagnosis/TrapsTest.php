@@ -30,18 +30,53 @@ final class TrapsTest extends TestCase
     private static function blower(array $readings): array
     {
         $bench = new Bench(family: 'electronic-blower');
-        $case = Bench::case(['key-off' => 'right', 'off' => 'right', '1' => 'dead', '2' => 'dead', '3' => 'dead', '4' => 'dead', '5' => 'dead'], $readings);
+        $case = Bench::case(
+            [
+                'key-off' => 'right',
+                'off' => 'right',
+                '1' => 'dead',
+                '2' => 'dead',
+                '3' => 'dead',
+                '4' => 'dead',
+                '5' => 'dead',
+            ],
+            $readings,
+        );
 
         return [$bench, $case];
     }
 
     public function testAnIdleTapAGhostAndAStillPulseLineProveNothing(): void
     {
-        foreach ([
-            ['tapped-blower', ['off' => 'right', 'heat' => 'dead', 'cool' => 'right'], 'idle-volts', 258.0, 'idle-tap', 'Lift the wire'],
-            ['ecm-blower', ['off' => 'right', 'fan' => 'right', 'heat' => 'right', 'cool' => 'dead'], 'idle-volts', 24.0, 'ghost', 'low-impedance meter'],
-            ['five-wire-fan', ['off' => 'right', 'low' => 'cuts-out', 'medium' => 'cuts-out', 'high' => 'cuts-out'], 'fg-hand', 15.0, 'averaged', 'half the pull-up'],
-        ] as [$family, $map, $test, $volts, $trap, $words]) {
+        foreach (
+            [
+                [
+                    'tapped-blower',
+                    ['off' => 'right', 'heat' => 'dead', 'cool' => 'right'],
+                    'idle-volts',
+                    258.0,
+                    'idle-tap',
+                    'Lift the wire',
+                ],
+                [
+                    'ecm-blower',
+                    ['off' => 'right', 'fan' => 'right', 'heat' => 'right', 'cool' => 'dead'],
+                    'idle-volts',
+                    24.0,
+                    'ghost',
+                    'low-impedance meter',
+                ],
+                [
+                    'five-wire-fan',
+                    ['off' => 'right', 'low' => 'cuts-out', 'medium' => 'cuts-out', 'high' => 'cuts-out'],
+                    'fg-hand',
+                    15.0,
+                    'averaged',
+                    'half the pull-up',
+                ],
+            ]
+            as [$family, $map, $test, $volts, $trap, $words]
+        ) {
             $bench = new Bench(family: $family);
             $case = Bench::case($map, [$test => $volts]);
             self::assertStringContainsString($words, self::told($bench, $case)[$trap] ?? '', $family);
@@ -91,21 +126,40 @@ final class TrapsTest extends TestCase
         $parts = array_column($together->suspects, 'probability', 'remedy');
         self::assertGreaterThan(0.1, $parts['module']);
         self::assertGreaterThan(0.1, $parts['stalk']);
-        $worth = array_slice(array_map(static fn (TestChoice $c): string => $c->test->key, [...($together->next === null ? [] : [$together->next]), ...$together->others]), 0, 8);
-        self::assertNotSame([], array_filter($worth, static fn (string $test): bool => preg_match('/^(loaded|alone|stalk-ohms|input-ohms)/', $test) === 1), 'a test that separates them stands among the best: '.implode(', ', $worth));
+        $worth = array_slice(
+            array_map(static fn(TestChoice $c): string => $c->test->key, [
+                ...$together->next === null ? [] : [$together->next],
+                ...$together->others,
+            ]),
+            0,
+            8,
+        );
+        self::assertNotSame(
+            [],
+            array_filter(
+                $worth,
+                static fn(string $test): bool => preg_match('/^(loaded|alone|stalk-ohms|input-ohms)/', $test) === 1,
+            ),
+            'a test that separates them stands among the best: ' . implode(', ', $worth),
+        );
 
         $stalkGood = $bench->diagnose(Bench::case([], $readings + ['loaded@int-3' => 6.3, 'loaded@int-5' => 2.6]));
         self::assertSame('module', $stalkGood->suspects[0]->remedy);
         $stalkBad = $bench->diagnose(Bench::case([], $readings + ['loaded@int-3' => 12.6, 'loaded@int-5' => 12.5]));
         self::assertSame('stalk', $stalkBad->suspects[0]->remedy);
-        $moduleGood = $bench->diagnose(Bench::case([], $readings + ['alone-half' => 'right', 'stalk-ohms@int-5' => 0.5]));
+        $moduleGood = $bench->diagnose(
+            Bench::case([], $readings + ['alone-half' => 'right', 'stalk-ohms@int-5' => 0.5]),
+        );
         self::assertSame('stalk', $moduleGood->suspects[0]->remedy);
     }
 
     public function testAHighRangeOnALowPartIsDoubted(): void
     {
         $bench = new Bench();
-        $case = Bench::case(['1' => 'dead', '2' => 'right', '3' => 'right', '4' => 'right'], ['pack-ohms-3' => 420000.0]);
+        $case = Bench::case(
+            ['1' => 'dead', '2' => 'right', '3' => 'right', '4' => 'right'],
+            ['pack-ohms-3' => 420000.0],
+        );
         self::assertStringContainsString('Low range', self::told($bench, $case)['range']);
     }
 
@@ -139,8 +193,18 @@ final class TrapsTest extends TestCase
         self::assertStringContainsString('what drives it', self::told($bench, $case)['upstream']);
         $before = $bench->diagnose($case);
         $after = $bench->diagnose(new CaseFile($case->readings, replacedBefore: 3));
-        $upstream = static fn ($diagnosis): float => array_sum(array_intersect_key(array_column($diagnosis->suspects, 'probability', 'remedy'), ['board' => 1, 'transformer' => 1, 'transformer-tap' => 1]));
-        self::assertGreaterThan($upstream($before) + 0.05, $upstream($after), 'three parts replaced before point upstream');
+        $upstream = static fn($diagnosis): float => array_sum(
+            array_intersect_key(array_column($diagnosis->suspects, 'probability', 'remedy'), [
+                'board' => 1,
+                'transformer' => 1,
+                'transformer-tap' => 1,
+            ]),
+        );
+        self::assertGreaterThan(
+            $upstream($before) + 0.05,
+            $upstream($after),
+            'three parts replaced before point upstream',
+        );
     }
 
     public function testANewPartIsNotGoodBecauseItIsNew(): void
@@ -157,7 +221,14 @@ final class TrapsTest extends TestCase
     public function testOneOpenFanOfAPairIsFoundBySimulationAlone(): void
     {
         $bench = new Bench(['arrangement' => 'pair'], family: 'radiator-fan');
-        $map = ['off-a' => 'right', 'off-b' => 'right', 'low-a' => 'dead', 'low-b' => 'dead', 'high-a' => 'dead', 'high-b' => 'right'];
+        $map = [
+            'off-a' => 'right',
+            'off-b' => 'right',
+            'low-a' => 'dead',
+            'low-b' => 'dead',
+            'high-a' => 'dead',
+            'high-b' => 'right',
+        ];
         $parts = array_column($bench->diagnose(Bench::case($map))->suspects, 'probability', 'remedy');
         self::assertGreaterThan(0.3, $parts['fan-a']);
         self::assertLessThan(0.02, $parts['fan-b'] ?? 0.0, 'the silent second fan is not at fault');

@@ -34,15 +34,19 @@ final class TrialTest extends TestCase
     {
         $engine = $this->run1(Policy::Engine);
         $buying = $this->run1(Policy::BuyOnPattern);
-        $right = static fn (array $outcomes): float => array_sum(array_map(static fn (Outcome $o): int => (int) $o->right, $outcomes)) / \count($outcomes);
-        $wasted = static fn (array $outcomes): float => array_sum(array_map(static fn (Outcome $o): float => $o->avoidable, $outcomes)) / \count($outcomes);
+        $right = static fn(array $outcomes): float => array_sum(
+            array_map(static fn(Outcome $o): int => (int) $o->right, $outcomes),
+        ) / \count($outcomes);
+        $wasted = static fn(array $outcomes): float => array_sum(
+            array_map(static fn(Outcome $o): float => $o->avoidable, $outcomes),
+        ) / \count($outcomes);
         self::assertGreaterThanOrEqual(0.95, $right($engine));
         self::assertLessThan(0.35 * $wasted($buying), $wasted($engine));
     }
 
     public function testChanceIsRepeatable(): void
     {
-        $draw = static fn (int $seed): array => (static function (Chance $c): array {
+        $draw = static fn(int $seed): array => (static function (Chance $c): array {
             return [$c->between(0, 1), $c->normal(), $c->shuffled([1, 2, 3, 4]), $c->pick(['a' => 0.5, 'b' => 0.5])];
         })(new Chance($seed));
         self::assertSame($draw(7), $draw(7));

@@ -17,11 +17,17 @@ final class WordsTest extends TestCase
         self::assertSame('Blower motor and resistor pack', $words->remedy('motor+pack'));
         self::assertSame('Nothing found wrong', $words->remedy('none'));
         self::assertSame('thermal fuse of the pack open', $words->hypothesis($bench->hypotheses['common-open#0']));
-        self::assertSame('thermal fuse of the pack open, now and then', $words->hypothesis($bench->hypotheses['common-open#0~']));
+        self::assertSame(
+            'thermal fuse of the pack open, now and then',
+            $words->hypothesis($bench->hypotheses['common-open#0~']),
+        );
         self::assertSame('works as it should', $words->hypothesis($bench->hypotheses['none']));
         self::assertSame('Volts at the blower plug, position 3', $words->test($bench->circuit->tests['motor-volts@3']));
         self::assertSame('All plugged in, selector at 3', $words->setUp($bench->circuit->tests['motor-volts@3']));
-        self::assertSame('Key off, pack unplugged, selector at key off', $words->setUp($bench->circuit->tests['common-ohms']));
+        self::assertSame(
+            'Key off, pack unplugged, selector at key off',
+            $words->setUp($bench->circuit->tests['common-ohms']),
+        );
     }
 
     public function testPlacesFollowTheSideThatIsSwitched(): void
@@ -45,7 +51,20 @@ final class WordsTest extends TestCase
 
     public function testEveryHypothesisOfEveryVariantCanBeSaid(): void
     {
-        foreach ([[], ['side' => 'ground', 'high' => 'changeover'], ['high' => 'relay', 'selector' => 'electronic', 'packPlace' => 'head', 'thermalFuse' => 'no', 'modeContact' => 'feed']] as $parameters) {
+        foreach (
+            [
+                [],
+                ['side' => 'ground', 'high' => 'changeover'],
+                [
+                    'high' => 'relay',
+                    'selector' => 'electronic',
+                    'packPlace' => 'head',
+                    'thermalFuse' => 'no',
+                    'modeContact' => 'feed',
+                ],
+            ]
+            as $parameters
+        ) {
             $bench = new Bench($parameters);
             $words = new Words($bench->circuit);
             foreach ($bench->hypotheses as $hypothesis) {

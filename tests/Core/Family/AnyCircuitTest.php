@@ -23,7 +23,8 @@ use Tests\Core\Families;
 use Tests\Core\RandomFields;
 
 /**
- * Whatever is filled in on the sheet of a family: it is refused at a field, or it is a circuit that runs when nothing is
+ * Whatever is filled in on the sheet of a family: it is refused at a field, or it is a circuit that runs when nothing
+ * is
  * wrong and can be diagnosed when something is.
  */
 final class AnyCircuitTest extends TestCase
@@ -63,7 +64,11 @@ final class AnyCircuitTest extends TestCase
         $running = 0;
         foreach (array_keys($circuit->positions) as $position) {
             $test = $circuit->speedTest((string) $position);
-            $speed = $simulator->solver->solve($simulator->valuesFor($simulator->solver->nominalValues(), $circuit->setUps[$test->setUp], $sound))->speed($test->probe->at);
+            $speed = $simulator->solver
+                ->solve(
+                    $simulator->valuesFor($simulator->solver->nominalValues(), $circuit->setUps[$test->setUp], $sound),
+                )
+                ->speed($test->probe->at);
             self::assertFalse(is_nan($speed) || is_infinite($speed), "$sheet: position $position");
             $running += abs($speed) > 1e-3 ? 1 : 0;
         }
@@ -72,15 +77,28 @@ final class AnyCircuitTest extends TestCase
 
     private function isDiagnosed(CircuitModel $circuit, int $seed, string $sheet): void
     {
-        $faulty = array_values(array_filter(HypothesisList::of($circuit, false), static fn (Hypothesis $h): bool => $h->parts !== []));
+        $faulty = array_values(
+            array_filter(HypothesisList::of($circuit, false), static fn(Hypothesis $h): bool => $h->parts !== []),
+        );
         $hidden = $faulty[(7 * $seed) % \count($faulty)];
         $unit = new SimulatedUnit($circuit, $hidden, new Chance($seed), 0.02);
         $readings = $unit->map();
         for ($step = 0; $step < 3; ++$step) {
             $case = new CaseFile($readings);
             $diagnosis = (new Engine())->diagnose($circuit, $case, new DecisionSettings());
-            self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn (Suspect $s): float => $s->probability, $diagnosis->suspects)), 1e-9, $sheet);
-            self::assertTrue($diagnosis->next !== null || $diagnosis->verdict !== null || $diagnosis->misfit !== null || $diagnosis->suspects[0]->probability >= Engine::SURE, "$sheet, $hidden->key: what now?");
+            self::assertEqualsWithDelta(
+                1.0,
+                array_sum(array_map(static fn(Suspect $s): float => $s->probability, $diagnosis->suspects)),
+                1e-9,
+                $sheet,
+            );
+            self::assertTrue(
+                $diagnosis->next !== null ||
+                    $diagnosis->verdict !== null ||
+                    $diagnosis->misfit !== null ||
+                    $diagnosis->suspects[0]->probability >= Engine::SURE,
+                "$sheet, $hidden->key: what now?",
+            );
             self::assertNotSame([], (new DiagnosisFormat($circuit, $case, $diagnosis))->toArray()['suspects']);
             if ($diagnosis->next === null) {
                 break;

@@ -20,7 +20,8 @@ use Tests\Core\Families;
 use Tests\Core\Ngspice;
 
 /**
- * The circuits of the families, sound and with faults, against an independent circuit simulator: it gets the resistances
+ * The circuits of the families, sound and with faults, against an independent circuit simulator: it gets the
+ * resistances
  * with relays and controls where they came to rest, and what turns as a voltage.
  */
 final class CircuitsInNgspiceTest extends TestCase
@@ -46,7 +47,9 @@ final class CircuitsInNgspiceTest extends TestCase
         $deck = $own = [];
         foreach (array_values($bench->circuit->setUps) as $number => $setUp) {
             foreach (self::some($bench->hypotheses, $number) as $hypothesis) {
-                $point = $simulator->solver->solve($simulator->valuesFor($simulator->solver->nominalValues(), $setUp, $hypothesis));
+                $point = $simulator->solver->solve(
+                    $simulator->valuesFor($simulator->solver->nominalValues(), $setUp, $hypothesis),
+                );
                 self::assertInstanceOf(OperatingPoint::class, $point);
                 if (!$point->chatters) {
                     self::add($deck, $own, $bench->circuit->netlist, $point, "$setUp->key, $hypothesis->key");
@@ -63,9 +66,21 @@ final class CircuitsInNgspiceTest extends TestCase
         $simulator = new Simulator($bench->circuit);
         $deck = $own = [];
         foreach (array_values($bench->circuit->tests) as $number => $test) {
-            foreach ($test->probe->quantity === Quantity::Ohms ? self::some($bench->hypotheses, $number) : [] as $hypothesis) {
+            foreach (
+                $test->probe->quantity === Quantity::Ohms ? self::some($bench->hypotheses, $number) : []
+                as $hypothesis
+            ) {
                 $solver = $simulator->solverFor($test->probe);
-                $point = $solver->solve($simulator->valuesAt($test->probe, $simulator->valuesFor($simulator->solver->nominalValues(), $bench->circuit->setUps[$test->setUp], $hypothesis)));
+                $point = $solver->solve(
+                    $simulator->valuesAt(
+                        $test->probe,
+                        $simulator->valuesFor(
+                            $simulator->solver->nominalValues(),
+                            $bench->circuit->setUps[$test->setUp],
+                            $hypothesis,
+                        ),
+                    ),
+                );
                 self::assertInstanceOf(OperatingPoint::class, $point);
                 self::add($deck, $own, $solver->netlist(), $point, "$test->key, $hypothesis->key");
             }
@@ -98,7 +113,7 @@ final class CircuitsInNgspiceTest extends TestCase
     {
         $circuit = \count($deck);
         $numbers = array_flip($netlist->nodes);
-        $at = static fn (string $node): string => $node === $netlist->ground ? '0' : "x{$circuit}_$numbers[$node]";
+        $at = static fn(string $node): string => $node === $netlist->ground ? '0' : "x{$circuit}_$numbers[$node]";
         foreach ($netlist->nodes as $node) {
             if ($node !== $netlist->ground) {
                 $deck[] = "Rl{$circuit}_$numbers[$node] {$at($node)} 0 1e13";
@@ -109,14 +124,23 @@ final class CircuitsInNgspiceTest extends TestCase
             }
         }
         foreach (array_values($netlist->elements) as $number => $element) {
-            $ohms = $point->parameter("$element->id.".$element->type->resistanceParameter());
+            $ohms = $point->parameter("$element->id." . $element->type->resistanceParameter());
             if ($ohms >= CircuitSolver::OPEN_FROM_OHMS) {
                 continue;
             }
             $id = "{$circuit}_$number";
-            $volts = $element->type === ElementType::Source ? $point->parameter("$element->id.volts") : $point->voltageBetween($element->from, $element->to) - $point->current($element->id) * $ohms;
+            $volts =
+                $element->type === ElementType::Source
+                    ? $point->parameter("$element->id.volts")
+                    : $point->voltageBetween($element->from, $element->to) - $point->current($element->id) * $ohms;
             $deck[] = sprintf('R%s %s e%s %.15g', $id, $at($element->from), $id, $ohms);
-            $deck[] = sprintf('V%s e%s %s %.15g', $id, $id, $at($element->to), $element->type === ElementType::Source || $element->type->hasEmf() ? $volts : 0.0);
+            $deck[] = sprintf(
+                'V%s e%s %s %.15g',
+                $id,
+                $id,
+                $at($element->to),
+                $element->type === ElementType::Source || $element->type->hasEmf() ? $volts : 0.0,
+            );
         }
     }
 
@@ -127,9 +151,24 @@ final class CircuitsInNgspiceTest extends TestCase
     private function compare(array $deck, array $own, float $tolerance): void
     {
         self::assertNotSame([], $own);
-        $output = Ngspice::output(['* circuits of a family', '.options reltol=1e-9 abstol=1e-14 vntol=1e-11 gmin=1e-16', ...$deck, '.control', 'set numdgt=14', 'op', ...array_map(static fn (string $node): string => "print v($node)", array_keys($own)), '.endc', '.end', '']);
+        $output = Ngspice::output([
+            '* circuits of a family',
+            '.options reltol=1e-9 abstol=1e-14 vntol=1e-11 gmin=1e-16',
+            ...$deck,
+            '.control',
+            'set numdgt=14',
+            'op',
+            ...array_map(static fn(string $node): string => "print v($node)", array_keys($own)),
+            '.endc',
+            '.end',
+            '',
+        ]);
         preg_match_all('/v\((x\d+_\d+)\) = (\S+)/', $output, $found, \PREG_SET_ORDER);
-        self::assertCount(\count($own), $found, 'The simulator did not answer for every node: '.substr($output, 0, 300));
+        self::assertCount(
+            \count($own),
+            $found,
+            'The simulator did not answer for every node: ' . substr($output, 0, 300),
+        );
         foreach ($found as [, $node, $value]) {
             [$potential, $where] = $own[$node];
             self::assertEqualsWithDelta((float) $value, $potential, $tolerance * (1.0 + abs((float) $value)), $where);

@@ -48,9 +48,12 @@ final class FamilyContractTest extends TestCase
         $circuit = self::circuit($family, $parameters);
         $words = new Words($circuit);
         foreach ($circuit->tests as $test) {
-            self::assertNotSame('', $words->test($test).$words->setUp($test));
+            self::assertNotSame('', $words->test($test) . $words->setUp($test));
             self::assertStringNotContainsString('{', $words->test($test), "$test->key names everything");
-            foreach (['cautions' => $test->cautions, 'tools' => $test->tools, 'access' => $test->access] as $group => $keys) {
+            foreach (
+                ['cautions' => $test->cautions, 'tools' => $test->tools, 'access' => $test->access]
+                as $group => $keys
+            ) {
                 foreach ($keys as $key) {
                     self::assertNotSame('', $circuit->texts->get("$group.$key"));
                 }
@@ -64,9 +67,18 @@ final class FamilyContractTest extends TestCase
             self::assertGreaterThan(0.0, $test->minutes);
         }
         foreach ($circuit->faults as $fault) {
-            self::assertStringNotContainsString('{', $circuit->texts->get("faults.$fault->text", $fault->words), $fault->key);
+            self::assertStringNotContainsString(
+                '{',
+                $circuit->texts->get("faults.$fault->text", $fault->words),
+                $fault->key,
+            );
             self::assertArrayHasKey($fault->part, $circuit->parts, $fault->key);
-            self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn ($s): float => $s->share, $fault->severities)), 1e-6, $fault->key);
+            self::assertEqualsWithDelta(
+                1.0,
+                array_sum(array_map(static fn($s): float => $s->share, $fault->severities)),
+                1e-6,
+                $fault->key,
+            );
             if ($fault->element !== '') {
                 self::assertArrayHasKey($fault->element, $circuit->netlist->elements, $fault->key);
             }
@@ -74,7 +86,11 @@ final class FamilyContractTest extends TestCase
                 foreach ($observed as $key => $chances) {
                     self::assertArrayHasKey($key, $circuit->observations, $fault->key);
                     self::assertEqualsWithDelta(1.0, array_sum($chances), 1e-6, "$fault->key: $key");
-                    self::assertEqualsCanonicalizing(array_keys($circuit->observations[$key]->usual), array_keys($chances), "$fault->key: $key");
+                    self::assertEqualsCanonicalizing(
+                        array_keys($circuit->observations[$key]->usual),
+                        array_keys($chances),
+                        "$fault->key: $key",
+                    );
                 }
             }
         }
@@ -127,15 +143,25 @@ final class FamilyContractTest extends TestCase
                 }
             }
             foreach ($drawn->bends as [$x, $y]) {
-                self::assertTrue($x >= 0 && $x <= $circuit->sheet->width && $y >= 0 && $y <= $circuit->sheet->height, $id);
+                self::assertTrue(
+                    $x >= 0 && $x <= $circuit->sheet->width && $y >= 0 && $y <= $circuit->sheet->height,
+                    $id,
+                );
             }
         }
         foreach ($circuit->sheet->nodes as $node => [$x, $y]) {
             self::assertArrayHasKey($node, $circuit->places);
-            self::assertTrue($x >= 0 && $x <= $circuit->sheet->width && $y >= 0 && $y <= $circuit->sheet->height, (string) $node);
+            self::assertTrue(
+                $x >= 0 && $x <= $circuit->sheet->width && $y >= 0 && $y <= $circuit->sheet->height,
+                (string) $node,
+            );
         }
         $sheet = (new SoundCircuit($circuit))->sheet($circuit->setUps[array_key_last($circuit->positions)]);
-        self::assertNotSame([], array_filter($sheet['elements'], static fn (array $e): bool => $e['live']), 'something is live in the last position');
+        self::assertNotSame(
+            [],
+            array_filter($sheet['elements'], static fn(array $e): bool => $e['live']),
+            'something is live in the last position',
+        );
     }
 
     /** @param array<string, string> $parameters */
@@ -153,7 +179,10 @@ final class FamilyContractTest extends TestCase
                 }
                 $with = $predictions->of($hypotheses["$fault->key#0"], $test)[0];
                 $without = $predictions->of($hypotheses['none'], $test)[0];
-                $shows = is_nan($with) !== is_nan($without) || is_infinite($with) !== is_infinite($without) || abs($with - $without) > 0.02 * abs($without) + 0.02;
+                $shows =
+                    is_nan($with) !== is_nan($without) ||
+                    is_infinite($with) !== is_infinite($without) ||
+                    abs($with - $without) > 0.02 * abs($without) + 0.02;
             }
             self::assertTrue($shows, "$fault->key changes no test at all");
         }

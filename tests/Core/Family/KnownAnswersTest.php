@@ -26,7 +26,7 @@ final class KnownAnswersTest extends TestCase
     private static function shows(string $family, array $parameters, string $hypothesis, string $test): float
     {
         static $kept = [];
-        $key = $family.serialize($parameters);
+        $key = $family . serialize($parameters);
         if (!isset($kept[$key])) {
             $found = FamilyRegistry::shipped()->get($family);
             $circuit = $found->circuit($found->parameters()->read($parameters));
@@ -48,7 +48,10 @@ final class KnownAnswersTest extends TestCase
     {
         $found = FamilyRegistry::shipped()->get($family);
         $circuit = $found->circuit($found->parameters()->read($parameters));
-        $chances = SpeedState::chances(self::shows($family, $parameters, $hypothesis, "speed@$position"), $circuit->positions[$position]->kind);
+        $chances = SpeedState::chances(
+            self::shows($family, $parameters, $hypothesis, "speed@$position"),
+            $circuit->positions[$position]->kind,
+        );
         arsort($chances);
 
         return (string) array_key_first($chances);
@@ -79,7 +82,12 @@ final class KnownAnswersTest extends TestCase
     {
         $cells = ['low-a' => $low[0], 'low-b' => $low[1], 'high-a' => $high[0], 'high-b' => $high[1]];
         foreach ($cells as $cell => $expected) {
-            self::assertEqualsWithDelta($expected, self::shows('radiator-fan', ['arrangement' => 'pair'], $fault, "speed@$cell"), 0.07, $cell);
+            self::assertEqualsWithDelta(
+                $expected,
+                self::shows('radiator-fan', ['arrangement' => 'pair'], $fault, "speed@$cell"),
+                0.07,
+                $cell,
+            );
         }
     }
 
@@ -87,7 +95,12 @@ final class KnownAnswersTest extends TestCase
     {
         $pair = ['arrangement' => 'pair'];
         self::assertGreaterThan(12.0, self::shows('radiator-fan', $pair, 'fan-open-a#0', 'feed-a@low'));
-        self::assertEqualsWithDelta(0.0, self::shows('radiator-fan', $pair, 'fan-open-a#0', 'feed-b@low'), 0.1, 'no voltage here is not its fault');
+        self::assertEqualsWithDelta(
+            0.0,
+            self::shows('radiator-fan', $pair, 'fan-open-a#0', 'feed-b@low'),
+            0.1,
+            'no voltage here is not its fault',
+        );
     }
 
     /** @return iterable<string, array{0: string, 1: string, 2: string, 3: string, 4: string}> kind of motor, fault, off, low, high */
@@ -104,7 +117,13 @@ final class KnownAnswersTest extends TestCase
         yield 'three brushes, low brush open' => ['three-brush', 'low-brush#0', 'stays', 'dead', 'right'];
         yield 'three brushes, high brush open' => ['three-brush', 'high-brush#0', 'right', 'right', 'dead'];
         yield 'three brushes, common brush open' => ['three-brush', 'common-brush#0', 'stays', 'dead', 'dead'];
-        yield 'three brushes, park contact never opens' => ['three-brush', 'park-never-opens#0', 'runs', 'right', 'right'];
+        yield 'three brushes, park contact never opens' => [
+            'three-brush',
+            'park-never-opens#0',
+            'runs',
+            'right',
+            'right',
+        ];
         yield 'three brushes, park contact open' => ['three-brush', 'park-open#0', 'stays', 'right', 'right'];
         yield 'three brushes, no brake path' => ['three-brush', 'no-brake#0', 'overruns', 'right', 'right'];
         yield 'gear stripped' => ['three-brush', 'gear-stripped#0', 'stays', 'dead', 'dead'];
@@ -112,8 +131,13 @@ final class KnownAnswersTest extends TestCase
     }
 
     #[DataProvider('wipers')]
-    public function testAWiperFaultGivesItsRowOfTheTable(string $motor, string $fault, string $off, string $low, string $high): void
-    {
+    public function testAWiperFaultGivesItsRowOfTheTable(
+        string $motor,
+        string $fault,
+        string $off,
+        string $low,
+        string $high,
+    ): void {
         foreach (['off' => $off, 'low' => $low, 'high' => $high] as $position => $state) {
             self::assertSame($state, self::called('wiper', ['motor' => $motor], $fault, $position), $position);
         }
@@ -130,9 +154,21 @@ final class KnownAnswersTest extends TestCase
     public function testTheBenchTruthTableOfACompoundMotor(): void
     {
         $compound = ['motor' => 'compound'];
-        self::assertEqualsWithDelta(1.0, self::shows('wiper', $compound, 'none', 'bench-park'), 0.02, 'FIELD alone: on slowly to rest');
-        self::assertLessThan(Parking::NEVER_STOPS, self::shows('wiper', $compound, 'none', 'bench-none'), 'neither, away from rest: on to rest');
-        self::assertGreaterThan(Parking::NEVER_STOPS, self::shows('wiper', $compound, 'park-never-opens#0', 'bench-none'));
+        self::assertEqualsWithDelta(
+            1.0,
+            self::shows('wiper', $compound, 'none', 'bench-park'),
+            0.02,
+            'FIELD alone: on slowly to rest',
+        );
+        self::assertLessThan(
+            Parking::NEVER_STOPS,
+            self::shows('wiper', $compound, 'none', 'bench-none'),
+            'neither, away from rest: on to rest',
+        );
+        self::assertGreaterThan(
+            Parking::NEVER_STOPS,
+            self::shows('wiper', $compound, 'park-never-opens#0', 'bench-none'),
+        );
     }
 
     public function testTheIdleBrushIsAlive(): void
@@ -143,13 +179,45 @@ final class KnownAnswersTest extends TestCase
 
     public function testTheIntervalStalkDividesTheSupply(): void
     {
-        foreach (['int-1' => 10.3, 'int-2' => 8.3, 'int-3' => 6.3, 'int-4' => 4.2, 'int-5' => 2.6] as $setting => $volts) {
-            self::assertEqualsWithDelta($volts, self::shows('wiper-interval', [], 'none', "speed-volts@$setting"), 0.1, $setting);
-            self::assertEqualsWithDelta(12.6, self::shows('wiper-interval', [], 'none', "unloaded@$setting"), 0.1, 'nothing loads it');
-            self::assertEqualsWithDelta(12.6, self::shows('wiper-interval', [], 'input-open#0', "speed-volts@$setting"), 0.1, 'full supply with an open input');
-            self::assertEqualsWithDelta(12.5, self::shows('wiper-interval', [], 'setting-bypassed#0', "speed-volts@$setting"), 0.2, 'and with a bypassed resistance');
-            self::assertEqualsWithDelta($volts, self::shows('wiper-interval', [], 'input-open#0', "loaded@$setting"), 0.1, 'the stalk alone makes its table');
-            self::assertEqualsWithDelta(0.0, self::shows('wiper-interval', [], 'setting-open#0', "speed-volts@$setting"), 0.1);
+        foreach (
+            ['int-1' => 10.3, 'int-2' => 8.3, 'int-3' => 6.3, 'int-4' => 4.2, 'int-5' => 2.6]
+            as $setting => $volts
+        ) {
+            self::assertEqualsWithDelta(
+                $volts,
+                self::shows('wiper-interval', [], 'none', "speed-volts@$setting"),
+                0.1,
+                $setting,
+            );
+            self::assertEqualsWithDelta(
+                12.6,
+                self::shows('wiper-interval', [], 'none', "unloaded@$setting"),
+                0.1,
+                'nothing loads it',
+            );
+            self::assertEqualsWithDelta(
+                12.6,
+                self::shows('wiper-interval', [], 'input-open#0', "speed-volts@$setting"),
+                0.1,
+                'full supply with an open input',
+            );
+            self::assertEqualsWithDelta(
+                12.5,
+                self::shows('wiper-interval', [], 'setting-bypassed#0', "speed-volts@$setting"),
+                0.2,
+                'and with a bypassed resistance',
+            );
+            self::assertEqualsWithDelta(
+                $volts,
+                self::shows('wiper-interval', [], 'input-open#0', "loaded@$setting"),
+                0.1,
+                'the stalk alone makes its table',
+            );
+            self::assertEqualsWithDelta(
+                0.0,
+                self::shows('wiper-interval', [], 'setting-open#0', "speed-volts@$setting"),
+                0.1,
+            );
         }
         self::assertEqualsWithDelta(12.5, self::shows('wiper-interval', [], 'setting-open#0', 'speed-volts@low'), 0.2);
         self::assertSame('dead', self::called('wiper-interval', [], 'low-path#0', 'low'));
@@ -160,7 +228,10 @@ final class KnownAnswersTest extends TestCase
     {
         self::assertGreaterThan(26.0, self::shows('control-output', [], 'output-resistive#2', 'output-open@lifted'));
         self::assertLessThan(18.0, self::shows('control-output', [], 'output-resistive#2', 'output-loaded@call'));
-        self::assertLessThan(18.0, self::shows('control-output', [], 'output-resistive#2', 'output-test-load@test-load'));
+        self::assertLessThan(
+            18.0,
+            self::shows('control-output', [], 'output-resistive#2', 'output-test-load@test-load'),
+        );
         self::assertNan(self::shows('control-output', [], 'output-resistive#2', 'speed@call'), 'it chatters');
         self::assertSame('runs', self::called('control-output', [], 'output-welded#0', 'off'));
         self::assertSame('runs', self::called('control-output', [], 'contactor-stuck#0', 'off'));
@@ -179,13 +250,33 @@ final class KnownAnswersTest extends TestCase
     public static function airDoors(): iterable
     {
         $vacuum = ['kind' => 'vacuum'];
-        yield 'nothing reaches the doors: air at the windscreen only' => [$vacuum, 'supply-off#0', ['windscreen' => 'right', 'face' => 'dead', 'feet' => 'dead', 'fresh' => 'dead', 'hill' => 'dead']];
-        yield 'check valve lets the vacuum back' => [$vacuum, 'check-stuck#0', ['face' => 'right', 'feet' => 'right', 'hill' => 'dead']];
-        yield 'one diaphragm torn' => [$vacuum, 'torn-feet#0', ['face' => 'right', 'feet' => 'dead', 'fresh' => 'right', 'hill' => 'right']];
+        yield 'nothing reaches the doors: air at the windscreen only' => [
+            $vacuum,
+            'supply-off#0',
+            ['windscreen' => 'right', 'face' => 'dead', 'feet' => 'dead', 'fresh' => 'dead', 'hill' => 'dead'],
+        ];
+        yield 'check valve lets the vacuum back' => [
+            $vacuum,
+            'check-stuck#0',
+            ['face' => 'right', 'feet' => 'right', 'hill' => 'dead'],
+        ];
+        yield 'one diaphragm torn' => [
+            $vacuum,
+            'torn-feet#0',
+            ['face' => 'right', 'feet' => 'dead', 'fresh' => 'right', 'hill' => 'right'],
+        ];
         yield 'tank leaks' => [$vacuum, 'supply-leaks#0', ['face' => 'dead', 'feet' => 'dead', 'hill' => 'dead']];
         yield 'a port does not close' => [$vacuum, 'port-stuck-face#0', ['windscreen' => 'runs', 'face' => 'right']];
-        yield 'one half of the reversing stage dead' => [['kind' => 'two-wire'], 'warm-stage#0', ['cold' => 'right', 'warm' => 'dead']];
-        yield 'two wires, gear stripped' => [['kind' => 'two-wire'], 'gear-stripped#0', ['cold' => 'dead', 'warm' => 'dead']];
+        yield 'one half of the reversing stage dead' => [
+            ['kind' => 'two-wire'],
+            'warm-stage#0',
+            ['cold' => 'right', 'warm' => 'dead'],
+        ];
+        yield 'two wires, gear stripped' => [
+            ['kind' => 'two-wire'],
+            'gear-stripped#0',
+            ['cold' => 'dead', 'warm' => 'dead'],
+        ];
         yield 'no sense in the feedback, no drive' => [[], 'wiper-open#0', ['cold' => 'dead', 'warm' => 'dead']];
         yield 'feedback at its upper end: warm is taken as reached' => [[], 'track-open#0', ['warm' => 'dead']];
         yield 'a binding door is slow both ways' => [[], 'door-binds#1', ['cold' => 'slow', 'warm' => 'slow']];
@@ -221,16 +312,44 @@ final class KnownAnswersTest extends TestCase
     /** @return iterable<string, array{0: array<string, string>, 1: string, 2: array<array-key, string>}> */
     public static function electronicBlowers(): iterable
     {
-        yield 'shorted stage, fed all the time' => [[], 'stage-shorted#0', ['key-off' => 'runs', 'off' => 'runs', '1' => 'fast', '5' => 'right']];
-        yield 'shorted stage behind a relay' => [['feed' => 'relay'], 'stage-shorted#0', ['key-off' => 'right', 'off' => 'runs', '1' => 'fast']];
-        yield 'shorted leg of a motor with electronics' => [['module' => 'own'], 'stage-shorted#0', ['key-off' => 'right', '1' => 'dead', '5' => 'dead']];
+        yield 'shorted stage, fed all the time' => [
+            [],
+            'stage-shorted#0',
+            ['key-off' => 'runs', 'off' => 'runs', '1' => 'fast', '5' => 'right'],
+        ];
+        yield 'shorted stage behind a relay' => [
+            ['feed' => 'relay'],
+            'stage-shorted#0',
+            ['key-off' => 'right', 'off' => 'runs', '1' => 'fast'],
+        ];
+        yield 'shorted leg of a motor with electronics' => [
+            ['module' => 'own'],
+            'stage-shorted#0',
+            ['key-off' => 'right', '1' => 'dead', '5' => 'dead'],
+        ];
         yield 'command open, off' => [[], 'command-open#0', ['off' => 'right', '1' => 'dead', '5' => 'dead']];
-        yield 'command open, full' => [['openCommand' => 'full'], 'command-open#0', ['off' => 'runs', '1' => 'fast', '5' => 'right']];
-        yield 'command open, default' => [['openCommand' => 'default'], 'command-open#0', ['off' => 'runs', '1' => 'fast', '5' => 'slow']];
-        yield 'command grounded, active low' => [['active' => 'low'], 'command-grounded#0', ['off' => 'runs', '1' => 'fast', '5' => 'right']];
+        yield 'command open, full' => [
+            ['openCommand' => 'full'],
+            'command-open#0',
+            ['off' => 'runs', '1' => 'fast', '5' => 'right'],
+        ];
+        yield 'command open, default' => [
+            ['openCommand' => 'default'],
+            'command-open#0',
+            ['off' => 'runs', '1' => 'fast', '5' => 'slow'],
+        ];
+        yield 'command grounded, active low' => [
+            ['active' => 'low'],
+            'command-grounded#0',
+            ['off' => 'runs', '1' => 'fast', '5' => 'right'],
+        ];
         yield 'resistive feed' => [[], 'feed-resistive#1', ['1' => 'right', '5' => 'slow']];
         yield 'steps left out' => [[], 'missing-steps#0', ['3' => 'slow', '4' => 'right']];
-        yield 'starved motor with electronics cuts in and out' => [['module' => 'own'], 'feed-resistive#2', ['1' => 'right', '5' => 'cuts-out']];
+        yield 'starved motor with electronics cuts in and out' => [
+            ['module' => 'own'],
+            'feed-resistive#2',
+            ['1' => 'right', '5' => 'cuts-out'],
+        ];
     }
 
     /**
@@ -238,27 +357,76 @@ final class KnownAnswersTest extends TestCase
      * @param array<array-key, string>         $states
      */
     #[DataProvider('electronicBlowers')]
-    public function testAnElectronicBlowerShowsItsFaultAsTheTradeKnowsIt(array $parameters, string $fault, array $states): void
-    {
+    public function testAnElectronicBlowerShowsItsFaultAsTheTradeKnowsIt(
+        array $parameters,
+        string $fault,
+        array $states,
+    ): void {
         foreach ($states as $position => $state) {
-            self::assertSame($state, self::called('electronic-blower', $parameters, $fault, (string) $position), (string) $position);
+            self::assertSame(
+                $state,
+                self::called('electronic-blower', $parameters, $fault, (string) $position),
+                (string) $position,
+            );
         }
     }
 
     public function testAProbeLightBurnsOnAFeedThatCannotRunAMotor(): void
     {
-        self::assertGreaterThan(0.6, self::shows('electronic-blower', [], 'feed-strand#0', 'probe-light'), 'the small lamp still burns');
-        self::assertLessThan(0.15, self::shows('electronic-blower', [], 'feed-strand#0', 'lamp'), 'the load lamp does not');
-        self::assertGreaterThan(12.5, self::shows('electronic-blower', [], 'feed-strand#0', 'unplugged-volts'), 'and the meter sees full voltage');
-        self::assertGreaterThan(0.9, self::shows('electronic-blower', [], 'feed-resistive#0', 'lamp'), '0.12 Ω hides from a lamp');
+        self::assertGreaterThan(
+            0.6,
+            self::shows('electronic-blower', [], 'feed-strand#0', 'probe-light'),
+            'the small lamp still burns',
+        );
+        self::assertLessThan(
+            0.15,
+            self::shows('electronic-blower', [], 'feed-strand#0', 'lamp'),
+            'the load lamp does not',
+        );
+        self::assertGreaterThan(
+            12.5,
+            self::shows('electronic-blower', [], 'feed-strand#0', 'unplugged-volts'),
+            'and the meter sees full voltage',
+        );
+        self::assertGreaterThan(
+            0.9,
+            self::shows('electronic-blower', [], 'feed-resistive#0', 'lamp'),
+            '0.12 Ω hides from a lamp',
+        );
     }
 
     public function testAnOpenSectionSilencesItsTapAndAllSlowerOnes(): void
     {
-        self::assertEqualsWithDelta(0.0, self::shows('tapped-blower', ['taps' => '5', 'fanTerminal' => 'yes'], 'section-medium-open#0', 'speed@heat'), 1e-9);
-        self::assertEqualsWithDelta(0.0, self::shows('tapped-blower', ['taps' => '5', 'fanTerminal' => 'yes'], 'section-medium-open#0', 'speed@fan'), 1e-9);
-        self::assertEqualsWithDelta(1.0, self::shows('tapped-blower', ['taps' => '5', 'fanTerminal' => 'yes'], 'section-medium-open#0', 'speed@cool'), 0.01);
-        self::assertEqualsWithDelta(0.0, self::shows('tapped-blower', ['taps' => '5', 'fanTerminal' => 'yes'], 'main-open#0', 'speed@cool'), 1e-9);
+        self::assertEqualsWithDelta(
+            0.0,
+            self::shows(
+                'tapped-blower',
+                ['taps' => '5', 'fanTerminal' => 'yes'],
+                'section-medium-open#0',
+                'speed@heat',
+            ),
+            1e-9,
+        );
+        self::assertEqualsWithDelta(
+            0.0,
+            self::shows('tapped-blower', ['taps' => '5', 'fanTerminal' => 'yes'], 'section-medium-open#0', 'speed@fan'),
+            1e-9,
+        );
+        self::assertEqualsWithDelta(
+            1.0,
+            self::shows(
+                'tapped-blower',
+                ['taps' => '5', 'fanTerminal' => 'yes'],
+                'section-medium-open#0',
+                'speed@cool',
+            ),
+            0.01,
+        );
+        self::assertEqualsWithDelta(
+            0.0,
+            self::shows('tapped-blower', ['taps' => '5', 'fanTerminal' => 'yes'], 'main-open#0', 'speed@cool'),
+            1e-9,
+        );
     }
 
     public function testTheWindingsResistanceRisesFromHighToLow(): void
@@ -274,22 +442,39 @@ final class KnownAnswersTest extends TestCase
     public function testAVoltageOnAnIdleTapIsNoFeedUntilTheWireIsLifted(): void
     {
         self::assertGreaterThan(235.0, self::shows('tapped-blower', [], 'none', 'idle-volts'));
-        self::assertEqualsWithDelta(0.0, self::shows('tapped-blower', [], 'relay-heat-open#0', 'lifted-volts@heat'), 0.5);
+        self::assertEqualsWithDelta(
+            0.0,
+            self::shows('tapped-blower', [], 'relay-heat-open#0', 'lifted-volts@heat'),
+            0.5,
+        );
         self::assertGreaterThan(220.0, self::shows('tapped-blower', [], 'wire-heat-open#0', 'lifted-volts@heat'));
     }
 
     public function testLessAirRaisesTheRiseAndLowersTheCurrentOfACapacitorMotor(): void
     {
-        self::assertGreaterThan(1.2 * self::shows('tapped-blower', [], 'none', 'rise'), self::shows('tapped-blower', [], 'filter-clogged#1', 'rise'));
-        self::assertLessThan(self::shows('tapped-blower', [], 'none', 'amps@cool'), self::shows('tapped-blower', [], 'filter-clogged#1', 'amps@cool'));
-        self::assertGreaterThan(1.05, self::shows('ecm-blower', [], 'filter-clogged#0', 'speed@cool'), 'constant torque gains speed');
+        self::assertGreaterThan(
+            1.2 * self::shows('tapped-blower', [], 'none', 'rise'),
+            self::shows('tapped-blower', [], 'filter-clogged#1', 'rise'),
+        );
+        self::assertLessThan(
+            self::shows('tapped-blower', [], 'none', 'amps@cool'),
+            self::shows('tapped-blower', [], 'filter-clogged#1', 'amps@cool'),
+        );
+        self::assertGreaterThan(
+            1.05,
+            self::shows('ecm-blower', [], 'filter-clogged#0', 'speed@cool'),
+            'constant torque gains speed',
+        );
     }
 
     public function testAHumWithoutStartDrawsTwiceTheCurrent(): void
     {
         foreach (['capacitor-open#0', 'capacitor-shorted#0', 'auxiliary-open#0'] as $fault) {
             self::assertEqualsWithDelta(0.0, self::shows('tapped-blower', [], $fault, 'speed@cool'), 1e-9);
-            self::assertGreaterThan(1.5 * self::shows('tapped-blower', [], 'none', 'amps@cool'), self::shows('tapped-blower', [], $fault, 'amps@cool'));
+            self::assertGreaterThan(
+                1.5 * self::shows('tapped-blower', [], 'none', 'amps@cool'),
+                self::shows('tapped-blower', [], $fault, 'amps@cool'),
+            );
         }
         self::assertGreaterThan(0.6, self::shows('tapped-blower', [], 'capacitor-open#0', 'pushed'));
     }
@@ -333,13 +518,15 @@ final class KnownAnswersTest extends TestCase
         self::assertEqualsWithDelta(7.5, self::shows('five-wire-fan', [], 'none', 'fg-hand'), 0.2);
         self::assertEqualsWithDelta(2.5, self::shows('five-wire-fan', ['pullUp' => '5'], 'none', 'fg-hand'), 0.1);
         self::assertGreaterThan(14.0, self::shows('five-wire-fan', [], 'fg-open#0', 'fg-hand'));
-        self::assertEqualsWithDelta(1050.0 / 60.0 * 8.0, self::shows('five-wire-fan', [], 'none', 'fg-hertz'), 12.0);
+        self::assertEqualsWithDelta((1050.0 / 60.0) * 8.0, self::shows('five-wire-fan', [], 'none', 'fg-hertz'), 12.0);
         self::assertNan(self::shows('five-wire-fan', [], 'fg-open#0', 'speed@high'));
     }
 
     public function testTheSlowWindingOfATwoSpeedFanHasTheHigherResistance(): void
     {
-        $ratio = self::shows('flue-fan', ['speeds' => '2'], 'none', 'ohms-slow') / self::shows('flue-fan', ['speeds' => '2'], 'none', 'ohms-fast');
+        $ratio =
+            self::shows('flue-fan', ['speeds' => '2'], 'none', 'ohms-slow') /
+            self::shows('flue-fan', ['speeds' => '2'], 'none', 'ohms-fast');
         self::assertGreaterThan(1.3, $ratio);
         self::assertLessThan(1.8, $ratio);
     }

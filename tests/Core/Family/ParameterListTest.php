@@ -27,7 +27,10 @@ final class ParameterListTest extends TestCase
     public function testWhatIsMissingTakesItsDefaultOrStaysUnknown(): void
     {
         self::assertSame(['speeds' => '3', 'amps' => null, 'ohms' => null], $this->list()->read([]));
-        self::assertSame(['speeds' => '3', 'amps' => null, 'ohms' => null], $this->list()->read(['speeds' => '', 'amps' => '', 'ohms' => []]));
+        self::assertSame(
+            ['speeds' => '3', 'amps' => null, 'ohms' => null],
+            $this->list()->read(['speeds' => '', 'amps' => '', 'ohms' => []]),
+        );
     }
 
     public function testWhatWasReadReadsTheSameAgain(): void
@@ -80,7 +83,11 @@ final class ParameterListTest extends TestCase
         self::assertSame(13.0, Unknown::normal('v', 13.0, 0.5)->at(0.0));
         self::assertSame(13.5, Unknown::normal('v', 13.0, 0.5)->at(1.0));
         self::assertSame(2.0, Unknown::factor('r', 2.0, 0.3)->at(0.0));
-        self::assertEqualsWithDelta(4.0, Unknown::factor('r', 2.0, 0.3)->at(1.0) * Unknown::factor('r', 2.0, 0.3)->at(-1.0), 1e-12);
+        self::assertEqualsWithDelta(
+            4.0,
+            Unknown::factor('r', 2.0, 0.3)->at(1.0) * Unknown::factor('r', 2.0, 0.3)->at(-1.0),
+            1e-12,
+        );
     }
 
     public function testSentencesAreFoundByTheirPathAndFilledIn(): void

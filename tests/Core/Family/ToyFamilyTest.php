@@ -24,7 +24,7 @@ final class ToyFamilyTest extends TestCase
 {
     private function registry(): FamilyRegistry
     {
-        return new FamilyRegistry([__DIR__.'/Toy' => 'Tests\Core\Family\Toy']);
+        return new FamilyRegistry([__DIR__ . '/Toy' => 'Tests\Core\Family\Toy']);
     }
 
     public function testItIsFoundByItsFolder(): void
@@ -37,7 +37,9 @@ final class ToyFamilyTest extends TestCase
 
     public function testItIsDiagnosedToAVerdictThatAsksForTheCause(): void
     {
-        $circuit = $this->registry()->get('bell')->circuit(['volts' => '6']);
+        $circuit = $this->registry()
+            ->get('bell')
+            ->circuit(['volts' => '6']);
         $case = new CaseFile([new Reading('a', 'speed@1', 'dead'), new Reading('b', 'button-volts', 0.01)]);
         $diagnosis = (new Engine())->diagnose($circuit, $case, new DecisionSettings());
         self::assertSame('button', $diagnosis->suspects[0]->remedy);
@@ -52,9 +54,17 @@ final class ToyFamilyTest extends TestCase
         $family = $this->registry()->get('bell');
         $circuit = $family->circuit([]);
         self::assertSame(['off' => 0.0, '1' => 1.0], (new SoundCircuit($circuit))->speeds());
-        $live = array_column(array_filter((new SoundCircuit($circuit))->sheet($circuit->setUps['1'])['elements'], static fn (array $e): bool => $e['live']), 'id');
+        $live = array_column(
+            array_filter(
+                (new SoundCircuit($circuit))->sheet($circuit->setUps['1'])['elements'],
+                static fn(array $e): bool => $e['live'],
+            ),
+            'id',
+        );
         self::assertSame(['battery', 'button', 'wire', 'motor'], $live);
-        $file = (new JobFileFormat($this->registry()))->read('{"format":"ispira-job","version":1,"circuit":{"family":"bell"},"readings":[{"test":"look","value":"rusty"}]}');
+        $file = (new JobFileFormat($this->registry()))->read(
+            '{"format":"ispira-job","version":1,"circuit":{"family":"bell"},"readings":[{"test":"look","value":"rusty"}]}',
+        );
         self::assertSame('bell', $file->family);
         $trial = new Trial($family, 2);
         self::assertSame(['ordinary', 'volts 12'], array_keys($trial->variants()));

@@ -34,7 +34,7 @@ final class MeterTest extends TestCase
         yield ["\n"];
         yield ["ready\n"];
         yield ["9.91E37\n"];
-        yield [str_repeat('1', 600)."\n"];
+        yield [str_repeat('1', 600) . "\n"];
         yield ["12.4.1\n"];
         yield ["\x00\xff\n"];
     }
@@ -68,7 +68,14 @@ final class MeterTest extends TestCase
     {
         $direct = (new Bench())->circuit;
         $line = (new Bench([], false, 'tapped-blower'))->circuit;
-        $of = static fn ($circuit, Quantity $quantity): array => array_values(array_unique(array_map(static fn ($test) => MeterFunction::for($test, $circuit)?->value, array_filter($circuit->tests, static fn ($test): bool => $test->probe->quantity === $quantity))));
+        $of = static fn($circuit, Quantity $quantity): array => array_values(
+            array_unique(
+                array_map(
+                    static fn($test) => MeterFunction::for($test, $circuit)?->value,
+                    array_filter($circuit->tests, static fn($test): bool => $test->probe->quantity === $quantity),
+                ),
+            ),
+        );
         self::assertSame(['VOLT:DC'], $of($direct, Quantity::Volts));
         self::assertSame(['VOLT:AC'], $of($line, Quantity::Volts));
         self::assertSame(['RES'], $of($line, Quantity::Ohms));
@@ -78,7 +85,9 @@ final class MeterTest extends TestCase
 
     public function testTheSimulatedMeterSpeaksLikeAMeter(): void
     {
-        $meter = new SimulatedMeter(static fn (MeterFunction $function): ?float => $function === MeterFunction::Ohms ? null : 12.5);
+        $meter = new SimulatedMeter(
+            static fn(MeterFunction $function): ?float => $function === MeterFunction::Ohms ? null : 12.5,
+        );
         self::assertNull($meter->answer('*CLS'));
         self::assertSame(12.5, ScpiReply::number((string) $meter->answer('MEAS:VOLT:DC?')));
         self::assertNull($meter->answer('CONF:RES 200'));
@@ -93,7 +102,7 @@ final class MeterTest extends TestCase
 
     public function testAStuckDialRefusesAnotherFunction(): void
     {
-        $meter = new SimulatedMeter(static fn (): float => 1.0, MeterFunction::VoltsAc);
+        $meter = new SimulatedMeter(static fn(): float => 1.0, MeterFunction::VoltsAc);
         $meter->answer('CONF:VOLT:DC');
         self::assertStringContainsString('-221', (string) $meter->answer('SYST:ERR?'));
         self::assertSame('"VOLT:AC"', $meter->answer('FUNC?'));
@@ -111,7 +120,11 @@ final class MeterTest extends TestCase
         self::assertSame($held, Hold::after($held, $inTheAir, Quantity::Volts));
         $next = Hold::after($held, Steadiness::of([5.0, 5.0, 5.0, 5.0, 5.0], Quantity::Volts), Quantity::Volts);
         self::assertSame(5.0, $next?->value);
-        self::assertSame(0.0, Hold::after(null, $inTheAir, Quantity::Volts)?->value, 'Nothing is a value too, when it is the first.');
+        self::assertSame(
+            0.0,
+            Hold::after(null, $inTheAir, Quantity::Volts)?->value,
+            'Nothing is a value too, when it is the first.',
+        );
         $open = Steadiness::of([null, null, null, null, null], Quantity::Ohms);
         self::assertTrue($open->held);
         self::assertNull(Hold::after(null, $open, Quantity::Ohms)?->value);
@@ -119,7 +132,7 @@ final class MeterTest extends TestCase
 
     public function testWhatDoesNotRestInTimeWanders(): void
     {
-        $samples = array_map(static fn (int $n): float => 11.0 + 0.8 * ($n % 3), range(1, 15));
+        $samples = array_map(static fn(int $n): float => 11.0 + 0.8 * ($n % 3), range(1, 15));
         $now = Steadiness::of($samples, Quantity::Volts);
         self::assertTrue($now->wanders);
         self::assertTrue(Hold::after(null, $now, Quantity::Volts)?->wandered);
@@ -131,7 +144,11 @@ final class MeterTest extends TestCase
         self::assertSame(20.0, MeterRange::for([12.6, 13.1], MeterFunction::VoltsDc));
         self::assertSame(200.0, MeterRange::for([25.0], MeterFunction::VoltsDc));
         self::assertEqualsWithDelta(20e-6, MeterRange::for([7.5], MeterFunction::Capacitance), 1e-12);
-        self::assertSame(0.0, MeterRange::for([2.0, \INF], MeterFunction::Ohms), 'Open or not: the meter had better choose.');
+        self::assertSame(
+            0.0,
+            MeterRange::for([2.0, \INF], MeterFunction::Ohms),
+            'Open or not: the meter had better choose.',
+        );
         self::assertSame(0.0, MeterRange::for([], MeterFunction::VoltsDc));
     }
 }

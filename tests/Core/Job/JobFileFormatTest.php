@@ -13,8 +13,8 @@ use PHPUnit\Framework\TestCase;
 
 final class JobFileFormatTest extends TestCase
 {
-    private const SAMPLE = __DIR__.'/../../../docs/formats/job.example.json';
-    private const SCHEMA = __DIR__.'/../../../docs/formats/job.schema.json';
+    private const SAMPLE = __DIR__ . '/../../../docs/formats/job.example.json';
+    private const SCHEMA = __DIR__ . '/../../../docs/formats/job.schema.json';
 
     private function format(): JobFileFormat
     {
@@ -37,21 +37,30 @@ final class JobFileFormatTest extends TestCase
     public function testReadingAndWritingGivesTheSameAgain(): void
     {
         $once = $this->format()->toArray($this->format()->read($this->sample()));
-        $twice = $this->format()->toArray($this->format()->read(json_encode($once, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)));
+        $twice = $this->format()->toArray(
+            $this->format()->read(json_encode($once, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)),
+        );
         self::assertSame($once, $twice);
         self::assertEquals($this->decoded()['readings'], $once['readings']);
     }
 
     public function testWhatIsWrittenFitsTheSchema(): void
     {
-        $written = json_decode(json_encode($this->format()->toArray($this->format()->read($this->sample())), \JSON_THROW_ON_ERROR), false, 32, \JSON_THROW_ON_ERROR);
+        $written = json_decode(
+            json_encode($this->format()->toArray($this->format()->read($this->sample())), \JSON_THROW_ON_ERROR),
+            false,
+            32,
+            \JSON_THROW_ON_ERROR,
+        );
         $result = (new Validator())->validate($written, (string) file_get_contents(self::SCHEMA));
         self::assertTrue($result->isValid(), (string) $result->error());
     }
 
     public function testCircuitAndReadingsAreEnough(): void
     {
-        $file = $this->format()->read('{"format":"ispira-job","version":1,"circuit":{"family":"stepped-blower"},"readings":[{"test":"speed@1","value":"dead"}]}');
+        $file = $this->format()->read(
+            '{"format":"ispira-job","version":1,"circuit":{"family":"stepped-blower"},"readings":[{"test":"speed@1","value":"dead"}]}',
+        );
         self::assertCount(1, $file->caseFile()->readings);
         self::assertFalse($file->caseFile()->intermittent);
     }
@@ -59,8 +68,9 @@ final class JobFileFormatTest extends TestCase
     /** @return iterable<string, array{0: \Closure(array<string, mixed>): mixed, 1: string}> */
     public static function refused(): iterable
     {
-        $set = static fn (string $key, mixed $value): \Closure => static fn (array $data): array => [$key => $value] + $data;
-        $reading = static fn (array $with): \Closure => static function (array $data) use ($with): array {
+        $set = static fn(string $key, mixed $value): \Closure => static fn(array $data): array => [$key => $value] +
+            $data;
+        $reading = static fn(array $with): \Closure => static function (array $data) use ($with): array {
             $data['readings'] = [$with + ['test' => 'common-volts@3', 'value' => 1.0]];
 
             return $data;
@@ -70,19 +80,31 @@ final class JobFileFormatTest extends TestCase
         yield 'an unknown field' => [$set('colour', 'red'), 'unknown field "colour"'];
         yield 'no circuit' => [$set('circuit', null), 'circuit'];
         yield 'an unknown family' => [$set('circuit', ['family' => 'toaster']), 'family'];
-        yield 'negative ohms in the circuit' => [$set('circuit', ['family' => 'stepped-blower', 'parameters' => ['packOhms' => [-1, 1, 1]]]), 'packOhms'];
+        yield 'negative ohms in the circuit' => [
+            $set('circuit', ['family' => 'stepped-blower', 'parameters' => ['packOhms' => [-1, 1, 1]]]),
+            'packOhms',
+        ];
         yield 'readings that are no list' => [$set('readings', 'many'), 'must be a list'];
         yield 'an unknown test' => [$reading(['test' => 'moon-phase']), 'no test "moon-phase"'];
         yield 'a billion volts' => [$reading(['value' => 1e9]), 'possible value'];
         yield 'a text for a number' => [$reading(['value' => '12 V']), 'possible value'];
         yield 'negative ohms' => [$reading(['test' => 'common-ohms', 'value' => -2]), 'possible value'];
         yield 'an unknown state' => [$reading(['test' => 'speed@1', 'value' => 'lazy']), 'must be one of'];
-        yield 'an episode without a replacement' => [static fn (array $data): array => ['replacements' => [], 'maps' => []] + $reading(['episode' => 3])($data), 'more replacements'];
+        yield 'an episode without a replacement' => [
+            static fn(array $data): array => ['replacements' => [], 'maps' => []] + $reading(['episode' => 3])($data),
+            'more replacements',
+        ];
         yield 'an unknown part' => [$set('replacements', [['remedy' => 'flux']]), 'no part "flux"'];
         yield 'a map that is not there' => [$reading(['map' => 'nowhere']), 'no map'];
         yield 'a supply of nothing' => [$reading(['supplyVolts' => 0]), 'between 1 and 1000'];
         yield 'a date that is none' => [$reading(['takenAt' => 'noonish']), 'date and time'];
-        yield 'two readings with one id' => [$set('readings', [['id' => 'a', 'test' => 'speed@1', 'value' => 'dead'], ['id' => 'a', 'test' => 'speed@2', 'value' => 'dead']]), 'two readings'];
+        yield 'two readings with one id' => [
+            $set('readings', [
+                ['id' => 'a', 'test' => 'speed@1', 'value' => 'dead'],
+                ['id' => 'a', 'test' => 'speed@2', 'value' => 'dead'],
+            ]),
+            'two readings',
+        ];
     }
 
     /** @param \Closure(array<string, mixed>): mixed $change */
@@ -99,7 +121,7 @@ final class JobFileFormatTest extends TestCase
         foreach ([substr($this->sample(), 0, 300), '', 'null', '[]', str_repeat(' ', 3_000_000)] as $content) {
             try {
                 $this->format()->read($content);
-                self::fail('Accepted: '.substr($content, 0, 40));
+                self::fail('Accepted: ' . substr($content, 0, 40));
             } catch (FileError $error) {
                 self::assertNotSame('', $error->getMessage());
             }
@@ -118,8 +140,13 @@ final class JobFileFormatTest extends TestCase
                 $mutant = match (mt_rand(0, 3)) {
                     0 => substr_replace($mutant, \chr(mt_rand(32, 126)), $at, 1),
                     1 => substr_replace($mutant, '', $at, mt_rand(1, 30)),
-                    2 => substr_replace($mutant, ['null', '-1', '1e400', '[]', '{}', '""', 'true'][mt_rand(0, 6)], $at, mt_rand(0, 6)),
-                    default => substr($mutant, 0, $at).substr($mutant, mt_rand(0, $at)),
+                    2 => substr_replace(
+                        $mutant,
+                        ['null', '-1', '1e400', '[]', '{}', '""', 'true'][mt_rand(0, 6)],
+                        $at,
+                        mt_rand(0, 6),
+                    ),
+                    default => substr($mutant, 0, $at) . substr($mutant, mt_rand(0, $at)),
                 };
             }
             try {

@@ -17,7 +17,10 @@ final class JobKindTest extends TestCase
         foreach (JobKind::cases() as $kind) {
             $flow = $kind->flow();
             self::assertSame(JobStage::Closed, end($flow));
-            self::assertSame(\count($flow), \count(array_unique(array_map(static fn (JobStage $s): string => $s->value, $flow))));
+            self::assertSame(
+                \count($flow),
+                \count(array_unique(array_map(static fn(JobStage $s): string => $s->value, $flow))),
+            );
         }
         self::assertFalse(JobKind::LoosePart->hasMap());
         self::assertTrue(JobKind::Fault->hasMap());

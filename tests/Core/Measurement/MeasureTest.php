@@ -24,7 +24,7 @@ final class MeasureTest extends TestCase
             $base = self::BASES[mt_rand(0, \count(self::BASES) - 1)];
             $units = Unit::for($base);
             $unit = $units[mt_rand(0, \count($units) - 1)];
-            $number = (mt_rand(0, 1) === 1 ? 1.0 : -1.0) * mt_rand() / mt_getrandmax() * 10.0 ** mt_rand(-9, 9);
+            $number = (((mt_rand(0, 1) === 1 ? 1.0 : -1.0) * mt_rand()) / mt_getrandmax()) * 10.0 ** mt_rand(-9, 9);
             $number = $case % 50 === 0 ? 0.0 : $number;
             $prefix = $unit->prefixes && mt_rand(0, 1) === 1 ? (string) array_rand(Unit::PREFIXES) : '';
             // Microfarads written out are read in their own unit.

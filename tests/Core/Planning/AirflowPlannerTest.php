@@ -38,8 +38,16 @@ final class AirflowPlannerTest extends TestCase
         $results = TapResult::all($curves, SystemCurve::through(0.5 * 249.089, $flow), 68000.0 * 0.9 * 0.29307107, 1.0);
         self::assertEqualsWithDelta(61200.0 / (1.08 * 1047.5), (float) $results[1]->rise * 1.8, 0.005 * 54.1);
         // High: k = 0.5/1047.5²; 1365 − 475·(Δp − 0.4) meets it at 1218 CFM and 0.676 in w.c.
-        self::assertEqualsWithDelta(1226.0, (float) $results[0]->flow / Units::Us->cubicMetresPerSecond(), 0.01 * 1226.0);
-        self::assertEqualsWithDelta(61200.0 / (1.08 * (float) $results[0]->flow / Units::Us->cubicMetresPerSecond()), (float) $results[0]->rise * 1.8, 0.005 * 46.0);
+        self::assertEqualsWithDelta(
+            1226.0,
+            (float) $results[0]->flow / Units::Us->cubicMetresPerSecond(),
+            0.01 * 1226.0,
+        );
+        self::assertEqualsWithDelta(
+            61200.0 / ((1.08 * (float) $results[0]->flow) / Units::Us->cubicMetresPerSecond()),
+            (float) $results[0]->rise * 1.8,
+            0.005 * 46.0,
+        );
     }
 
     public function testTheWorkedExampleInMetricUnits(): void
@@ -51,12 +59,20 @@ final class AirflowPlannerTest extends TestCase
         // 18 000 W ÷ (1207.3 J/m³K × 0.4944 m³/s)
         self::assertEqualsWithDelta(30.15, AirHeating::rise(18000.0, $flow), 0.005 * 30.15);
         self::assertEqualsWithDelta(0.8345, AirHeating::densityRatio(1500.0), 0.002);
-        self::assertEqualsWithDelta(30.15 / 0.8345, AirHeating::rise(18000.0, $flow, AirHeating::densityRatio(1500.0)), 0.2);
+        self::assertEqualsWithDelta(
+            30.15 / 0.8345,
+            AirHeating::rise(18000.0, $flow, AirHeating::densityRatio(1500.0)),
+            0.2,
+        );
     }
 
     public function testBothUnitSystemsGiveTheSamePlan(): void
     {
-        self::assertEqualsWithDelta(AirHeating::rise(Units::Us->watts() * 61200.0, 1000.0 * Units::Us->cubicMetresPerSecond()) * 1.8, 61200.0 / 1080.0, 0.005 * 56.7);
+        self::assertEqualsWithDelta(
+            AirHeating::rise(Units::Us->watts() * 61200.0, 1000.0 * Units::Us->cubicMetresPerSecond()) * 1.8,
+            61200.0 / 1080.0,
+            0.005 * 56.7,
+        );
         self::assertEqualsWithDelta(249.089, Units::Us->pascals(), 1e-9);
         self::assertSame('0.50 in w.c.', Units::Us->pressure(124.5));
     }
@@ -66,8 +82,13 @@ final class AirflowPlannerTest extends TestCase
         mt_srand(41);
         for ($n = 0; $n < 300; ++$n) {
             $flow = 0.3 + mt_rand() / mt_getrandmax();
-            $curve = new TapCurve('a', [[0.0, $flow], [60.0, $flow * 0.96], [150.0, $flow * 0.85], [260.0, $flow * 0.6]]);
-            $k = 20.0 + 900.0 * mt_rand() / mt_getrandmax();
+            $curve = new TapCurve('a', [
+                [0.0, $flow],
+                [60.0, $flow * 0.96],
+                [150.0, $flow * 0.85],
+                [260.0, $flow * 0.6],
+            ]);
+            $k = 20.0 + (900.0 * mt_rand()) / mt_getrandmax();
             $point = $curve->crossing($k);
             if ($point === null) {
                 self::assertGreaterThan(260.0, $k * ($flow * 0.6) ** 2);
@@ -80,11 +101,14 @@ final class AirflowPlannerTest extends TestCase
 
     public function testADenserFilterLowersAirflowAndRaisesTheRiseOnEveryTap(): void
     {
-        $curves = BlowerTable::read("static; high; low\n0; 2550; 1620\n100; 2320; 1530\n200; 1960; 1320\n300; 1300; 900", Units::Metric);
+        $curves = BlowerTable::read(
+            "static; high; low\n0; 2550; 1620\n100; 2320; 1530\n200; 1960; 1320\n300; 1300; 900",
+            Units::Metric,
+        );
         mt_srand(42);
         for ($n = 0; $n < 100; ++$n) {
-            $system = SystemCurve::through(60.0 + 60.0 * mt_rand() / mt_getrandmax(), 0.45);
-            $denser = $system->withFilter(5.0 + 40.0 * mt_rand() / mt_getrandmax(), 0.45);
+            $system = SystemCurve::through(60.0 + (60.0 * mt_rand()) / mt_getrandmax(), 0.45);
+            $denser = $system->withFilter(5.0 + (40.0 * mt_rand()) / mt_getrandmax(), 0.45);
             self::assertNotNull($denser);
             $now = TapResult::all($curves, $system, 18e3, 1.0);
             foreach (TapResult::all($curves, $denser, 18e3, 1.0) as $tap => $result) {
@@ -100,8 +124,18 @@ final class AirflowPlannerTest extends TestCase
         $system = SystemCurve::through(120.0, 0.5);
         foreach ([0.5, 0.8, 1.0, 1.2] as $ratio) {
             $at = FanLaws::atSpeed(0.5, 120.0, 200.0, $ratio);
-            self::assertEqualsWithDelta($system->pressureAt($at['flow']), $at['pressure'], 1e-9, 'the point stays on the system curve');
-            self::assertEqualsWithDelta($at['flow'] * $at['pressure'] / (0.5 * 120.0), $at['power'] / 200.0, 1e-9, 'power follows flow times pressure');
+            self::assertEqualsWithDelta(
+                $system->pressureAt($at['flow']),
+                $at['pressure'],
+                1e-9,
+                'the point stays on the system curve',
+            );
+            self::assertEqualsWithDelta(
+                ($at['flow'] * $at['pressure']) / (0.5 * 120.0),
+                $at['power'] / 200.0,
+                1e-9,
+                'power follows flow times pressure',
+            );
         }
     }
 
@@ -118,7 +152,10 @@ final class AirflowPlannerTest extends TestCase
 
     public function testSlowingHeatOutsideTheRangeIsRefusedAndTwoCallsOnOneTapToo(): void
     {
-        self::assertStringContainsString('slowing heat to low', self::plan(['riseTo-metric' => '32', 'heatWanted' => 'low'])->refusals[0]);
+        self::assertStringContainsString(
+            'slowing heat to low',
+            self::plan(['riseTo-metric' => '32', 'heatWanted' => 'low'])->refusals[0],
+        );
         self::assertStringContainsString('share high', self::plan(['heatWanted' => 'high'])->refusals[0]);
         self::assertSame([], self::plan(['heatWanted' => 'low'])->refusals, 'slower, but inside the range');
         self::assertSame([], self::plan(['riseTo-metric' => '32', 'heatWanted' => 'low'])->steps);
@@ -134,15 +171,30 @@ final class AirflowPlannerTest extends TestCase
 
     public function testNoTapTwiceAndCoolingFasterThanHeat(): void
     {
-        $result = static fn (string $tap, float $flow): TapResult => new TapResult($tap, $flow, 100.0, 12.0 / $flow);
-        $chosen = Assignment::proposed([$result('high', 0.6), $result('medium', 0.5), $result('low', 0.4)], [20.0, 32.0], 9000.0, true);
+        $result = static fn(string $tap, float $flow): TapResult => new TapResult($tap, $flow, 100.0, 12.0 / $flow);
+        $chosen = Assignment::proposed(
+            [$result('high', 0.6), $result('medium', 0.5), $result('low', 0.4)],
+            [20.0, 32.0],
+            9000.0,
+            true,
+        );
         self::assertSame(['heat' => 'medium', 'cool' => 'high', 'fan' => 'low'], $chosen?->taps);
         self::assertNull(Assignment::proposed([$result('high', 0.6)], [40.0, 50.0], null, false));
     }
 
     public function testATableThatCannotBeReadNamesItsLine(): void
     {
-        foreach (["static; a\n0; 100" => 'two lines', "static; a\n0; 100\n50; x" => 'Line 3: "x"', "static; a\n50; 100\n0; 90" => 'Line 3', "static; a\n0; 100\n50; 120" => 'Line 3, a', "static; a; a\n0; 1; 1\n1; 1; 1" => 'first line', "static; a\n0; 1; 2\n1; 1" => 'Line 2'] as $text => $message) {
+        foreach (
+            [
+                "static; a\n0; 100" => 'two lines',
+                "static; a\n0; 100\n50; x" => 'Line 3: "x"',
+                "static; a\n50; 100\n0; 90" => 'Line 3',
+                "static; a\n0; 100\n50; 120" => 'Line 3, a',
+                "static; a; a\n0; 1; 1\n1; 1; 1" => 'first line',
+                "static; a\n0; 1; 2\n1; 1" => 'Line 2',
+            ]
+            as $text => $message
+        ) {
             try {
                 BlowerTable::read($text, Units::Metric);
                 self::fail($text);

@@ -12,7 +12,8 @@ use PHPUnit\Framework\TestCase;
 use Tests\Core\RandomFields;
 
 /**
- * Whatever is filled in, a planner answers in whole sentences with numbers in them, or says at a field what does not go.
+ * Whatever is filled in, a planner answers in whole sentences with numbers in them, or says at a field what does not
+ * go.
  */
 final class AnyValuesTest extends TestCase
 {

@@ -45,14 +45,34 @@ final class BenchSupplyTest extends TestCase
     }
 
     #[DataProvider('rectifiers')]
-    public function testPeakRippleAndBleedAgreeWithAnIndependentTransient(float $volts, float $hertz, float $farads, float $amps): void
-    {
+    public function testPeakRippleAndBleedAgreeWithAnIndependentTransient(
+        float $volts,
+        float $hertz,
+        float $farads,
+        float $amps,
+    ): void {
         $rectifier = new Rectifier($volts, $hertz, 0.9, $farads);
         $peak = \M_SQRT2 * $volts;
         $from = 12.0 / $hertz;
         $period = sprintf('.tran %g %g 0 %g', 0.02 / $hertz, 14.0 / $hertz, 0.005 / $hertz);
         // Diodes as ideal ones with a drop of 0.9 V, charged once and then loaded with a constant current.
-        $deck = ['* rectifier', "B1 r 0 V=abs($peak*sin(2*3.14159265358979*$hertz*time))-1.8", 'D1 r out dm', '.model dm D(is=1e-6 n=0.01 rs=0.02)', "C1 out 0 $farads ic=".$rectifier->peak(), "I1 out 0 $amps", '.options reltol=1e-5 method=gear', "$period uic", '.control', 'run', "meas tran vhigh MAX v(out) from=$from to=".(13.0 / $hertz), "meas tran vlow MIN v(out) from=$from to=".(13.0 / $hertz), '.endc', '.end', ''];
+        $deck = [
+            '* rectifier',
+            "B1 r 0 V=abs($peak*sin(2*3.14159265358979*$hertz*time))-1.8",
+            'D1 r out dm',
+            '.model dm D(is=1e-6 n=0.01 rs=0.02)',
+            "C1 out 0 $farads ic=" . $rectifier->peak(),
+            "I1 out 0 $amps",
+            '.options reltol=1e-5 method=gear',
+            "$period uic",
+            '.control',
+            'run',
+            "meas tran vhigh MAX v(out) from=$from to=" . 13.0 / $hertz,
+            "meas tran vlow MIN v(out) from=$from to=" . 13.0 / $hertz,
+            '.endc',
+            '.end',
+            '',
+        ];
         [$high, $low] = self::measured($deck, ['vhigh', 'vlow']);
         self::assertEqualsWithDelta($high, $rectifier->peak(), 0.03 * $high);
         self::assertEqualsWithDelta($high - $low, $rectifier->ripple($amps), 0.03 * ($high - $low));
@@ -60,7 +80,21 @@ final class BenchSupplyTest extends TestCase
 
         $ohms = 100e3;
         $time = $rectifier->bleeds($ohms, 0.3 * $rectifier->peak());
-        [$left] = self::measured(['* bleeder', "C1 out 0 $farads ic=".$rectifier->peak(), "R1 out 0 $ohms", '.tran '.$time / 500.0." $time 0 ".$time / 500.0.' uic', '.control', 'run', 'meas tran left FIND v(out) AT='.(0.9999 * $time), '.endc', '.end', ''], ['left']);
+        [$left] = self::measured(
+            [
+                '* bleeder',
+                "C1 out 0 $farads ic=" . $rectifier->peak(),
+                "R1 out 0 $ohms",
+                '.tran ' . $time / 500.0 . " $time 0 " . $time / 500.0 . ' uic',
+                '.control',
+                'run',
+                'meas tran left FIND v(out) AT=' . 0.9999 * $time,
+                '.endc',
+                '.end',
+                '',
+            ],
+            ['left'],
+        );
         self::assertEqualsWithDelta(0.3 * $rectifier->peak(), $left, 0.03 * 0.3 * $rectifier->peak());
     }
 
@@ -85,7 +119,7 @@ final class BenchSupplyTest extends TestCase
     {
         $divider = new CommandDivider(15.0, 18e3, 10e3, 150e3);
         self::assertSame(0.0, $divider->at(0.0));
-        self::assertEqualsWithDelta(15.0 * 9375.0 / 27375.0, $divider->at(1.0), 1e-3);
+        self::assertEqualsWithDelta((15.0 * 9375.0) / 27375.0, $divider->at(1.0), 1e-3);
         self::assertGreaterThan($divider->at(1.0), $divider->worst(15.6, 0.2, 0.05));
         for ($before = -1.0, $n = 0; $n <= 20; ++$n) {
             self::assertGreaterThan($before, $before = $divider->at($n / 20.0));
@@ -116,7 +150,10 @@ final class BenchSupplyTest extends TestCase
 
     public function testFifteenVoltsPassOnlyWithALargeReservoir(): void
     {
-        $headroom = static fn (array $given): bool => !str_contains(implode(' ', self::plan(['secondary' => '15', 'logicMilliamps' => '100', ...$given])->refusals), 'Headroom');
+        $headroom = static fn(array $given): bool => !str_contains(
+            implode(' ', self::plan(['secondary' => '15', 'logicMilliamps' => '100', ...$given])->refusals),
+            'Headroom',
+        );
         self::assertTrue($headroom(['reservoir' => '1500']));
         self::assertFalse($headroom(['reservoir' => '470']));
     }
@@ -125,13 +162,29 @@ final class BenchSupplyTest extends TestCase
     {
         $good = new BenchRun(2.1, [[3.0, 340.0], [4.0, 600.0], [5.0, 840.0]], true, true, false);
         self::assertTrue(BenchRunVerdict::of($good, null)->isGood());
-        $against = static fn (BenchRun $run): array => BenchRunVerdict::of($run, $good)->against;
+        $against = static fn(BenchRun $run): array => BenchRunVerdict::of($run, $good)->against;
         self::assertSame(['stands'], $against(new BenchRun(null, [], false, true, false)));
-        self::assertSame(['slower'], $against(new BenchRun(2.2, [[3.0, 300.0], [4.0, 520.0], [5.0, 800.0]], true, true, false)));
-        self::assertSame(['faster'], $against(new BenchRun(2.2, [[3.0, 400.0], [4.0, 700.0], [5.0, 900.0]], true, true, false)));
-        self::assertSame([], $against(new BenchRun(2.2, [[3.0, 300.0], [4.0, 520.0], [5.0, 800.0]], true, true, true)), 'another load is not compared');
-        self::assertSame(['falls'], $against(new BenchRun(2.1, [[3.0, 340.0], [4.0, 600.0], [4.5, 560.0], [6.0, 900.0]], true, true, true)));
-        self::assertSame(['no-points', 'starts-late', 'gaps', 'rough'], $against(new BenchRun(3.1, [[4.0, 600.0]], false, false, true)));
+        self::assertSame(
+            ['slower'],
+            $against(new BenchRun(2.2, [[3.0, 300.0], [4.0, 520.0], [5.0, 800.0]], true, true, false)),
+        );
+        self::assertSame(
+            ['faster'],
+            $against(new BenchRun(2.2, [[3.0, 400.0], [4.0, 700.0], [5.0, 900.0]], true, true, false)),
+        );
+        self::assertSame(
+            [],
+            $against(new BenchRun(2.2, [[3.0, 300.0], [4.0, 520.0], [5.0, 800.0]], true, true, true)),
+            'another load is not compared',
+        );
+        self::assertSame(
+            ['falls'],
+            $against(new BenchRun(2.1, [[3.0, 340.0], [4.0, 600.0], [4.5, 560.0], [6.0, 900.0]], true, true, true)),
+        );
+        self::assertSame(
+            ['no-points', 'starts-late', 'gaps', 'rough'],
+            $against(new BenchRun(3.1, [[4.0, 600.0]], false, false, true)),
+        );
         self::assertSame(['starts-early'], $against(new BenchRun(1.0, $good->points, true, true, false)));
         self::assertEqualsWithDelta(1050.0, BenchRun::rpm(140.0, 8.0), 1e-9);
     }

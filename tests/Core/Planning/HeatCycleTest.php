@@ -43,7 +43,10 @@ final class HeatCycleTest extends TestCase
     /** @return iterable<array{0: float, 1: float, 2: float}> run-on, off time, longest start delay */
     public static function windows(): iterable
     {
-        foreach ([60 => [180 => 52, 300 => 57, 600 => 68, 1200 => 83], 20 => [180 => 19, 300 => 31, 600 => 50, 1200 => 72]] as $runOn => $starts) {
+        foreach (
+            [60 => [180 => 52, 300 => 57, 600 => 68, 1200 => 83], 20 => [180 => 19, 300 => 31, 600 => 50, 1200 => 72]]
+            as $runOn => $starts
+        ) {
             foreach ($starts as $off => $start) {
                 yield "$runOn s of run-on, $off s off" => [(float) $runOn, (float) $off, (float) $start];
             }
@@ -53,12 +56,19 @@ final class HeatCycleTest extends TestCase
     #[DataProvider('windows')]
     public function testHeatLeftOverNarrowsTheWindow(float $runOn, float $off, float $start): void
     {
-        self::assertEqualsWithDelta($start, (float) (new DelayWindow(new Furnace(), new Calls(600.0, $off)))->longestStart($runOn), 1.0);
+        self::assertEqualsWithDelta(
+            $start,
+            (float) (new DelayWindow(new Furnace(), new Calls(600.0, $off)))->longestStart($runOn),
+            1.0,
+        );
     }
 
     public function testTheLeastRunOnIsVerySensitive(): void
     {
-        $least = static fn (Furnace $furnace): ?float => (new DelayWindow($furnace, new Calls(600.0, 1800.0)))->leastRunOn(0.0);
+        $least = static fn(Furnace $furnace): ?float => (new DelayWindow(
+            $furnace,
+            new Calls(600.0, 1800.0),
+        ))->leastRunOn(0.0);
         self::assertEqualsWithDelta(2.0, (float) $least(new Furnace(soak: 0.6)), 1.0);
         self::assertEqualsWithDelta(30.0, (float) $least(new Furnace(soak: 0.8)), 1.0);
         self::assertEqualsWithDelta(48.0, (float) $least(new Furnace(moving: 120.0)), 1.0);
@@ -69,7 +79,10 @@ final class HeatCycleTest extends TestCase
     {
         mt_srand(51);
         for ($n = 0; $n < 40; ++$n) {
-            $run = self::run1(new FanControl((float) mt_rand(0, 90), (float) mt_rand(0, 120)), new Calls(400.0 + mt_rand(0, 400), 120.0 + mt_rand(0, 600), 4, mt_rand(1, 6), mt_rand(0, 1) === 1));
+            $run = self::run1(
+                new FanControl((float) mt_rand(0, 90), (float) mt_rand(0, 120)),
+                new Calls(400.0 + mt_rand(0, 400), 120.0 + mt_rand(0, 600), 4, mt_rand(1, 6), mt_rand(0, 1) === 1),
+            );
             self::assertEqualsWithDelta($run->heatIn, $run->heatOut + $run->heatKept, 1e-3 * $run->heatIn);
         }
     }
@@ -91,8 +104,8 @@ final class HeatCycleTest extends TestCase
         $f = new Furnace();
         $metal = $limit = $f->airTemperature;
         for ($time = 0.0; $time < 30.0; $time += 1e-3) {
-            $metal += 1e-3 * ($f->burner - $f->still * ($metal - $f->airTemperature)) / $f->metal;
-            $limit += 1e-3 * ($f->felt($metal, false) - $limit) / $f->lagStill;
+            $metal += (1e-3 * ($f->burner - $f->still * ($metal - $f->airTemperature))) / $f->metal;
+            $limit += (1e-3 * ($f->felt($metal, false) - $limit)) / $f->lagStill;
         }
         $trace = self::run1(new FanControl(60.0, 60.0), new Calls(600.0, 1800.0, 1))->trace;
         self::assertEqualsWithDelta(30.0, $trace[30][0], 1e-6);
@@ -106,13 +119,25 @@ final class HeatCycleTest extends TestCase
         self::assertNotNull($run->lockedOut);
         self::assertSame($run->trips[2], $run->lockedOut);
         self::assertEqualsWithDelta(1800.0, $run->heatIn / 20e3, 60.0, 'three of the six calls were burnt');
-        self::assertSame([], self::run1(FanControl::plainRelay(), new Calls(600.0, 900.0, 3, 3, countsIdleTrips: false))->trips, 'a trip between two calls does not count');
+        self::assertSame(
+            [],
+            self::run1(FanControl::plainRelay(), new Calls(600.0, 900.0, 3, 3, countsIdleTrips: false))->trips,
+            'a trip between two calls does not count',
+        );
     }
 
     public function testAdviceIsTheAdverseCornerNeverTheNominal(): void
     {
         $planner = new HeatCyclePlanner();
-        $plan = $planner->plan($planner->parameters()->read(['startLeast' => '0', 'startMost' => '0', 'runOnLeast' => '60', 'runOnMost' => '60', 'off' => '1800']));
+        $plan = $planner->plan(
+            $planner->parameters()->read([
+                'startLeast' => '0',
+                'startMost' => '0',
+                'runOnLeast' => '60',
+                'runOnMost' => '60',
+                'off' => '1800',
+            ]),
+        );
         preg_match('/run on for at least (\d+) s/', implode(' ', $plan->findings), $found);
         $adverse = new DelayWindow((new Furnace())->scaled(1.1, 0.9, 0.05, 0.9), new Calls(600.0, 1800.0));
         self::assertSame((int) ceil((float) $adverse->leastRunOn(0.0)), (int) ($found[1] ?? 0));
@@ -122,8 +147,18 @@ final class HeatCycleTest extends TestCase
     public function testASequencerThatTripsIsRefused(): void
     {
         $planner = new HeatCyclePlanner();
-        self::assertNotSame([], $planner->plan($planner->parameters()->read(['runOnLeast' => '0', 'runOnMost' => '10']))->refusals);
-        self::assertSame([], $planner->plan($planner->parameters()->read(['startLeast' => '0', 'startMost' => '10', 'runOnLeast' => '150', 'runOnMost' => '170']))->refusals);
+        self::assertNotSame(
+            [],
+            $planner->plan($planner->parameters()->read(['runOnLeast' => '0', 'runOnMost' => '10']))->refusals,
+        );
+        self::assertSame(
+            [],
+            $planner->plan(
+                $planner
+                    ->parameters()
+                    ->read(['startLeast' => '0', 'startMost' => '10', 'runOnLeast' => '150', 'runOnMost' => '170']),
+            )->refusals,
+        );
         $this->expectException(ParameterError::class);
         $planner->plan($planner->parameters()->read(['closes' => '95']));
     }

@@ -32,7 +32,11 @@ final class PackRebuildTest extends TestCase
             foreach ([0.4, 0.55, 0.8] as $share) {
                 $ohms = $motor->ohmsFor($share);
                 self::assertEqualsWithDelta($share, $motor->shareWith($ohms), 1e-9);
-                $solver = (new Netlist([Element::source('v', 'a', '0', $volts, 1e-6), Element::resistor('r', 'a', 'b', $ohms), Element::motor('m', 'b', '0', $motor->motor)]))->solver();
+                $solver = (new Netlist([
+                    Element::source('v', 'a', '0', $volts, 1e-6),
+                    Element::resistor('r', 'a', 'b', $ohms),
+                    Element::motor('m', 'b', '0', $motor->motor),
+                ]))->solver();
                 $point = $solver->solve();
                 self::assertEqualsWithDelta($share * $motor->fullSpeed, $point->speed('m'), 1e-3 * $motor->fullSpeed);
                 self::assertEqualsWithDelta($motor->ampsAt($share), abs($point->current('r')), 1e-3 * $amps);
@@ -59,7 +63,11 @@ final class PackRebuildTest extends TestCase
                 self::assertEqualsWithDelta((float) $tap[3], (float) $tap[4], 2.0, "step $tap[0]: wanted against got");
             }
             foreach ($plan->tables[0]->rows as $resistor) {
-                self::assertGreaterThanOrEqual(2.5 * (float) $resistor[2] - 0.2, (float) $resistor[3], 'The rating has its margin.');
+                self::assertGreaterThanOrEqual(
+                    2.5 * (float) $resistor[2] - 0.2,
+                    (float) $resistor[3],
+                    'The rating has its margin.',
+                );
             }
         }
     }
@@ -74,7 +82,10 @@ final class PackRebuildTest extends TestCase
 
     public function testPreferredValuesAndPairs(): void
     {
-        self::assertSame(['how' => 'single', 'values' => [0.47], 'ohms' => 0.47], PreferredValues::nearest(0.465, false));
+        self::assertSame(
+            ['how' => 'single', 'values' => [0.47], 'ohms' => 0.47],
+            PreferredValues::nearest(0.465, false),
+        );
         $pair = PreferredValues::nearest(1.4, false);
         self::assertNotSame('single', $pair['how']);
         self::assertEqualsWithDelta(1.4, $pair['ohms'], 0.02);

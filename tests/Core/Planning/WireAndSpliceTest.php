@@ -25,12 +25,27 @@ final class WireAndSpliceTest extends TestCase
         // 3 m of 2.5 mm² at 50 °C: 0.017241·1.1179·3/2.5 = 23.13 mΩ, 0.416 V at 18 A.
         self::assertEqualsWithDelta(0.02313, (new Wire(2.5))->ohms(3.0), 1e-5);
         self::assertSame('0.42 V', $this->plan(['amps' => '18', 'metres' => '3'])->figures[2]->value);
-        self::assertSame('0.42 V', $this->plan(['amps' => '18', 'metres' => '1.5', 'ways' => 'both'])->figures[2]->value);
+        self::assertSame(
+            '0.42 V',
+            $this->plan(['amps' => '18', 'metres' => '1.5', 'ways' => 'both'])->figures[2]->value,
+        );
     }
 
     public function testCrimpsHaveTheirClasses(): void
     {
-        self::assertSame([null, 'red', 'red', 'red', 'blue', 'yellow', 'yellow', null], array_map(static fn (float $area): ?string => (new Wire($area))->crimp(), [0.35, 0.5, 1.0, 1.5, 2.5, 4.0, 6.0, 10.0]));
+        self::assertSame(
+            [null, 'red', 'red', 'red', 'blue', 'yellow', 'yellow', null],
+            array_map(static fn(float $area): ?string => (new Wire($area))->crimp(), [
+                0.35,
+                0.5,
+                1.0,
+                1.5,
+                2.5,
+                4.0,
+                6.0,
+                10.0,
+            ]),
+        );
         self::assertNull((new Wire(3.2))->crimp(), 'Between blue and yellow none is made.');
     }
 
@@ -49,15 +64,30 @@ final class WireAndSpliceTest extends TestCase
     public function testASpliceThatIsTooSmallIsRefused(): void
     {
         self::assertSame([], $this->plan(['amps' => '12', 'fuse' => '15'])->refusals);
-        self::assertStringContainsString('it is too small', implode(' ', $this->plan(['amps' => '12', 'fuse' => '15', 'splice' => '0.75'])->refusals));
+        self::assertStringContainsString(
+            'it is too small',
+            implode(' ', $this->plan(['amps' => '12', 'fuse' => '15', 'splice' => '0.75'])->refusals),
+        );
         $plan = $this->plan(['amps' => '18', 'fuse' => '30']);
         self::assertStringContainsString('it would burn before the fuse', implode(' ', $plan->refusals));
         self::assertStringContainsString('Take 6.00 mm²', $plan->findings[0]);
-        self::assertStringContainsString('more than the fuse', implode(' ', $this->plan(['amps' => '18', 'fuse' => '15'])->refusals));
-        self::assertStringContainsString('are lost', implode(' ', $this->plan(['amps' => '12', 'fuse' => '15', 'metres' => '8'])->refusals));
-        self::assertStringContainsString('No insulated crimp', implode(' ', $this->plan(['wire' => '10.0', 'splice' => '10.0'])->refusals));
+        self::assertStringContainsString(
+            'more than the fuse',
+            implode(' ', $this->plan(['amps' => '18', 'fuse' => '15'])->refusals),
+        );
+        self::assertStringContainsString(
+            'are lost',
+            implode(' ', $this->plan(['amps' => '12', 'fuse' => '15', 'metres' => '8'])->refusals),
+        );
+        self::assertStringContainsString(
+            'No insulated crimp',
+            implode(' ', $this->plan(['wire' => '10.0', 'splice' => '10.0'])->refusals),
+        );
         self::assertSame([], $this->plan(['wire' => '10.0', 'splice' => '10.0', 'method' => 'solder'])->refusals);
-        self::assertStringContainsString('93 % of the fuse', implode(' ', $this->plan(['amps' => '14', 'fuse' => '15'])->findings));
+        self::assertStringContainsString(
+            '93 % of the fuse',
+            implode(' ', $this->plan(['amps' => '14', 'fuse' => '15'])->findings),
+        );
     }
 
     public function testTheSmallestThatIsEnoughIsTheSmallest(): void

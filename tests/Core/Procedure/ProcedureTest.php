@@ -49,15 +49,44 @@ final class ProcedureTest extends TestCase
         }
         $written = (string) json_encode(ProcedureFormat::toArray($procedure));
         self::assertEquals($procedure, ProcedureFormat::read($written));
-        $result = (new Validator())->validate(json_decode($written), (string) file_get_contents(__DIR__.'/../../../docs/formats/procedure.schema.json'));
+        $result = (new Validator())->validate(
+            json_decode($written),
+            (string) file_get_contents(__DIR__ . '/../../../docs/formats/procedure.schema.json'),
+        );
         self::assertTrue($result->isValid(), (string) json_encode($result->error()?->args()));
     }
 
     public function testAllThatAreNeededShip(): void
     {
-        self::assertEqualsCanonicalizing(['stored-charge', 'module-rotation', 're-learn', 'tap-change', 'board-swap', 'sequencer-conversion', 'wheel-and-motor', 'flue-fan-clean', 'wiper-park', 'battery-off', 'radiator-fan-swap', 'pack-swap', 'output-proof', 'bench-run', 'door-check'], array_keys((new ProcedureLibrary())->all()));
+        self::assertEqualsCanonicalizing(
+            [
+                'stored-charge',
+                'module-rotation',
+                're-learn',
+                'tap-change',
+                'board-swap',
+                'sequencer-conversion',
+                'wheel-and-motor',
+                'flue-fan-clean',
+                'wiper-park',
+                'battery-off',
+                'radiator-fan-swap',
+                'pack-swap',
+                'output-proof',
+                'bench-run',
+                'door-check',
+            ],
+            array_keys((new ProcedureLibrary())->all()),
+        );
         foreach (array_keys(FamilyRegistry::shipped()->all()) as $family) {
-            self::assertNotSame([], array_filter((new ProcedureLibrary())->all(), static fn (Procedure $one): bool => $one->families !== [] && $one->serves($family)), "$family has a procedure of its own");
+            self::assertNotSame(
+                [],
+                array_filter(
+                    (new ProcedureLibrary())->all(),
+                    static fn(Procedure $one): bool => $one->families !== [] && $one->serves($family),
+                ),
+                "$family has a procedure of its own",
+            );
         }
     }
 
@@ -98,12 +127,18 @@ final class ProcedureTest extends TestCase
 
     public function testASecondPressDoesNotDoTheNextStep(): void
     {
-        $this->refused(Run::of($this->short(), 0.0, [new Marked(MarkKind::Done, 0, 60.0)]), 0, seen: true, confirmed: true, says: 'not up any more');
+        $this->refused(
+            Run::of($this->short(), 0.0, [new Marked(MarkKind::Done, 0, 60.0)]),
+            0,
+            seen: true,
+            confirmed: true,
+            says: 'not up any more',
+        );
     }
 
     public function testTheEndAndTheBreakingOff(): void
     {
-        $all = array_map(static fn (int $n): Marked => new Marked(MarkKind::Done, $n, 60.0 + $n), [0, 1, 2]);
+        $all = array_map(static fn(int $n): Marked => new Marked(MarkKind::Done, $n, 60.0 + $n), [0, 1, 2]);
         $run = Run::of($this->short(), 0.0, $all);
         self::assertTrue($run->isFinished());
         self::assertNull($run->current());
@@ -120,8 +155,14 @@ final class ProcedureTest extends TestCase
         self::assertSame(0.0, (new StoredCharge(470.0, 1e5, 24.0))->seconds());
         $procedure = (new ProcedureLibrary())->all()['stored-charge'];
         self::assertTrue($procedure->asksForCapacitor());
-        $least = static fn (Procedure $one): int => max(array_map(static fn ($step): int => $step->wait->least ?? 0, $one->steps));
-        self::assertSame(300, $least($procedure->withCharge(new StoredCharge(470.0, 1e5, 325.0))), 'Never less than five minutes.');
+        $least = static fn(Procedure $one): int => max(
+            array_map(static fn($step): int => $step->wait->least ?? 0, $one->steps),
+        );
+        self::assertSame(
+            300,
+            $least($procedure->withCharge(new StoredCharge(470.0, 1e5, 325.0))),
+            'Never less than five minutes.',
+        );
         $long = $procedure->withCharge(new StoredCharge(2350.0, 1e5, 325.0));
         self::assertSame(1120, $least($long));
         self::assertEquals($long, ProcedureFormat::read((string) json_encode(ProcedureFormat::toArray($long))));
@@ -133,7 +174,7 @@ final class ProcedureTest extends TestCase
     public static function refusedTexts(): iterable
     {
         $good = ProcedureFormat::toArray((new ProcedureLibrary())->all()['pack-swap']);
-        $with = static fn (array $change): string => (string) json_encode(array_replace($good, $change));
+        $with = static fn(array $change): string => (string) json_encode(array_replace($good, $change));
         yield 'no JSON' => ['{"format":', 'not complete JSON'];
         yield 'another format' => [$with(['format' => 'recipe']), 'format'];
         yield 'a bad key' => [$with(['key' => 'Pack Swap']), 'key'];
@@ -141,9 +182,18 @@ final class ProcedureTest extends TestCase
         yield 'no steps' => [$with(['steps' => []]), 'steps'];
         yield 'no way out' => [$with(['abort' => []]), 'abort'];
         yield 'an unknown field' => [$with(['colour' => 'red']), 'colour'];
-        yield 'a wait without a reason' => [$with(['steps' => [['text' => 'Wait', 'wait' => ['least' => 10]]]]), 'reason'];
-        yield 'a wait that ends before it begins' => [$with(['steps' => [['text' => 'Wait', 'wait' => ['least' => 10, 'most' => 5, 'reason' => 'x']]]]), 'wait'];
-        yield 'an other way without what is expected' => [$with(['steps' => [['text' => 'Look', 'otherwise' => 'Stop']]]), 'otherwise'];
+        yield 'a wait without a reason' => [
+            $with(['steps' => [['text' => 'Wait', 'wait' => ['least' => 10]]]]),
+            'reason',
+        ];
+        yield 'a wait that ends before it begins' => [
+            $with(['steps' => [['text' => 'Wait', 'wait' => ['least' => 10, 'most' => 5, 'reason' => 'x']]]]),
+            'wait',
+        ];
+        yield 'an other way without what is expected' => [
+            $with(['steps' => [['text' => 'Look', 'otherwise' => 'Stop']]]),
+            'otherwise',
+        ];
         yield 'a caution that is no text' => [$with(['cautions' => [1]]), 'cautions'];
     }
 
@@ -167,10 +217,22 @@ final class ProcedureTest extends TestCase
 
     private function short(): Procedure
     {
-        return ProcedureFormat::read((string) json_encode(['format' => 'ispira-procedure', 'version' => 1, 'key' => 'short', 'title' => 'Short', 'summary' => 'For a test.', 'families' => [], 'cautions' => ['Careful.'], 'abort' => ['Off.'], 'steps' => [
-            ['text' => 'Let it cool', 'wait' => ['least' => 60, 'most' => 120, 'reason' => 'It cools.']],
-            ['text' => 'Look', 'expect' => 'Screw in', 'otherwise' => 'Look at the screw.'],
-            ['text' => 'Drill', 'confirm' => 'A wire lies behind; the other way is the cover.'],
-        ]]));
+        return ProcedureFormat::read(
+            (string) json_encode([
+                'format' => 'ispira-procedure',
+                'version' => 1,
+                'key' => 'short',
+                'title' => 'Short',
+                'summary' => 'For a test.',
+                'families' => [],
+                'cautions' => ['Careful.'],
+                'abort' => ['Off.'],
+                'steps' => [
+                    ['text' => 'Let it cool', 'wait' => ['least' => 60, 'most' => 120, 'reason' => 'It cools.']],
+                    ['text' => 'Look', 'expect' => 'Screw in', 'otherwise' => 'Look at the screw.'],
+                    ['text' => 'Drill', 'confirm' => 'A wire lies behind; the other way is the cover.'],
+                ],
+            ]),
+        );
     }
 }

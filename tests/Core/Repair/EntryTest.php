@@ -27,32 +27,43 @@ final class EntryTest extends TestCase
     /** @return array<string, mixed> something that each field takes */
     private static function full(EntryKind $kind): array
     {
-        return array_map(static fn (string|array $type): mixed => \is_array($type) ? $type[0] : match (rtrim($type, '?')) {
-            'count' => '3',
-            'number' => '12,5',
-            'flag' => true,
-            'day' => '2031-02-28',
-            'switches' => '0101',
-            'list' => ['pack'],
-            'map' => ['depth' => '41'],
-            default => ' some words ',
-        }, $kind->fields());
+        return array_map(
+            static fn(string|array $type): mixed => \is_array($type)
+                ? $type[0]
+                : match (rtrim($type, '?')) {
+                    'count' => '3',
+                    'number' => '12,5',
+                    'flag' => true,
+                    'day' => '2031-02-28',
+                    'switches' => '0101',
+                    'list' => ['pack'],
+                    'map' => ['depth' => '41'],
+                    default => ' some words ',
+                },
+            $kind->fields(),
+        );
     }
 
     #[DataProvider('kinds')]
     public function testWhatIsReadIsReadAgainAlike(EntryKind $kind): void
     {
         $entry = Entry::read('e', $kind, self::full($kind));
-        self::assertSame($entry->data, Entry::read('e', $kind, (array) json_decode((string) json_encode($entry->data), true))->data);
+        self::assertSame(
+            $entry->data,
+            Entry::read('e', $kind, (array) json_decode((string) json_encode($entry->data), true))->data,
+        );
         foreach ($kind->fields() as $field => $type) {
-            self::assertSame($entry->data[$field], match ($type) {
-                'count', 'count?' => $entry->count($field),
-                'number', 'number?' => $entry->number($field),
-                'flag' => $entry->flag($field),
-                'list' => $entry->list($field),
-                'map' => $entry->map($field),
-                default => $entry->text($field),
-            });
+            self::assertSame(
+                $entry->data[$field],
+                match ($type) {
+                    'count', 'count?' => $entry->count($field),
+                    'number', 'number?' => $entry->number($field),
+                    'flag' => $entry->flag($field),
+                    'list' => $entry->list($field),
+                    'map' => $entry->map($field),
+                    default => $entry->text($field),
+                },
+            );
         }
     }
 
@@ -78,14 +89,37 @@ final class EntryTest extends TestCase
     {
         yield 'a count with a fraction' => [EntryKind::Up, ['of' => 'x', 'count' => '2.5'], 'count'];
         yield 'a count below zero' => [EntryKind::Up, ['of' => 'x', 'count' => -1], 'count'];
-        yield 'a number in words' => [EntryKind::Measured, ['test' => 'x', 'number' => 'much', 'right' => true, 'expected' => 'y'], 'number'];
-        yield 'a day that does not exist' => [EntryKind::Loan, ['what' => 'x', 'to' => 'y', 'dueOn' => '2031-02-30'], 'dueOn'];
+        yield 'a number in words' => [
+            EntryKind::Measured,
+            ['test' => 'x', 'number' => 'much', 'right' => true, 'expected' => 'y'],
+            'number',
+        ];
+        yield 'a day that does not exist' => [
+            EntryKind::Loan,
+            ['what' => 'x', 'to' => 'y', 'dueOn' => '2031-02-30'],
+            'dueOn',
+        ];
         yield 'a switch between on and off' => [EntryKind::Switches, ['name' => 'S1', 'old' => '012'], 'old'];
         yield 'an answer that is none' => [EntryKind::Kit, ['sort' => 'toy', 'what' => 'x'], 'sort'];
         yield 'a flag in words' => [EntryKind::Plug, ['what' => 'x', 'latched' => 'yes', 'locked' => true], 'latched'];
-        yield 'a text without end' => [EntryKind::Found, ['what' => str_repeat('x', 1001), 'condition' => 'missing'], 'what'];
+        yield 'a text without end' => [
+            EntryKind::Found,
+            ['what' => str_repeat('x', 1001), 'condition' => 'missing'],
+            'what',
+        ];
         yield 'a list where a text belongs' => [EntryKind::Found, ['what' => ['x'], 'condition' => 'missing'], 'what'];
-        yield 'a text where a map belongs' => [EntryKind::Fit, ['when' => 'purchase', 'type' => 'motor', 'candidate' => 'x', 'old' => 'x', 'new' => [], 'accepted' => true], 'old'];
+        yield 'a text where a map belongs' => [
+            EntryKind::Fit,
+            [
+                'when' => 'purchase',
+                'type' => 'motor',
+                'candidate' => 'x',
+                'old' => 'x',
+                'new' => [],
+                'accepted' => true,
+            ],
+            'old',
+        ];
     }
 
     /** @param array<string, mixed> $data */
@@ -111,7 +145,10 @@ final class EntryTest extends TestCase
         ]);
         self::assertSame('n', $ledger->latest(EntryKind::Method)?->id);
         self::assertNull($ledger->latest(EntryKind::Closed));
-        self::assertSame(['r'], array_map(static fn (Entry $one): string => $one->id, $ledger->about('k', EntryKind::KitReady)));
+        self::assertSame(
+            ['r'],
+            array_map(static fn(Entry $one): string => $one->id, $ledger->about('k', EntryKind::KitReady)),
+        );
         self::assertNull($ledger->find('x'));
     }
 
@@ -119,7 +156,11 @@ final class EntryTest extends TestCase
     {
         foreach (JobKind::cases() as $kind) {
             self::assertNotEmpty($kind->outcomes());
-            self::assertContains(Outcome::NotRepaired, $kind->outcomes(), 'Any job may come to nothing, with its reason.');
+            self::assertContains(
+                Outcome::NotRepaired,
+                $kind->outcomes(),
+                'Any job may come to nothing, with its reason.',
+            );
             foreach ($kind->outcomes() as $outcome) {
                 if ($kind->provesBeforeIt($outcome)) {
                     self::assertContains(JobStage::Proof, $kind->flow(), "$kind->value, $outcome->value");

@@ -41,23 +41,60 @@ final class FitCheckTest extends TestCase
         yield 'module rated lower' => [PartType::Module, FitAttribute::Amps, '30', '18', FitVerdict::Wrong];
         yield 'more taps' => [PartType::Motor, FitAttribute::Speeds, '3', '4', FitVerdict::Adapt];
         yield 'fewer taps' => [PartType::Motor, FitAttribute::Speeds, '4', '3', FitVerdict::Wrong];
-        yield 'capacitor in tolerance' => [PartType::Capacitor, FitAttribute::Microfarads, '7.5', '7.9 µF', FitVerdict::Compatible];
-        yield 'capacitor of lower volts' => [PartType::Capacitor, FitAttribute::RatedVolts, '440', '370', FitVerdict::Wrong];
-        yield 'capacitor of higher volts' => [PartType::Capacitor, FitAttribute::RatedVolts, '370', '440', FitVerdict::Compatible];
+        yield 'capacitor in tolerance' => [
+            PartType::Capacitor,
+            FitAttribute::Microfarads,
+            '7.5',
+            '7.9 µF',
+            FitVerdict::Compatible,
+        ];
+        yield 'capacitor of lower volts' => [
+            PartType::Capacitor,
+            FitAttribute::RatedVolts,
+            '440',
+            '370',
+            FitVerdict::Wrong,
+        ];
+        yield 'capacitor of higher volts' => [
+            PartType::Capacitor,
+            FitAttribute::RatedVolts,
+            '370',
+            '440',
+            FitVerdict::Compatible,
+        ];
         yield 'other coil' => [PartType::Relay, FitAttribute::CoilVolts, '24', '230', FitVerdict::Wrong];
         yield 'stands more heat' => [PartType::Motor, FitAttribute::ThermalClass, 'b', 'f', FitVerdict::Compatible];
-        yield 'slot turned away' => [PartType::Motor, FitAttribute::Cooling, 'slot to the duct', 'slot to the wall', FitVerdict::Wrong];
+        yield 'slot turned away' => [
+            PartType::Motor,
+            FitAttribute::Cooling,
+            'slot to the duct',
+            'slot to the wall',
+            FitVerdict::Wrong,
+        ];
         yield 'used module' => [PartType::Module, FitAttribute::Software, 'learned', 'learned', FitVerdict::Adapt];
         yield 'no number' => [PartType::Motor, FitAttribute::Depth, 'deep', '41', FitVerdict::Unknown];
         yield 'not known' => [PartType::Motor, FitAttribute::Depth, '41', '', FitVerdict::Unknown];
     }
 
     #[DataProvider('cases')]
-    public function testOneAttribute(PartType $type, FitAttribute $attribute, string $old, string $new, FitVerdict $verdict): void
-    {
-        $finding = array_values(array_filter(FitCheck::compare($type, [$attribute->value => $old], [$attribute->value => $new]), static fn (FitFinding $one): bool => $one->attribute === $attribute))[0];
+    public function testOneAttribute(
+        PartType $type,
+        FitAttribute $attribute,
+        string $old,
+        string $new,
+        FitVerdict $verdict,
+    ): void {
+        $finding = array_values(
+            array_filter(
+                FitCheck::compare($type, [$attribute->value => $old], [$attribute->value => $new]),
+                static fn(FitFinding $one): bool => $one->attribute === $attribute,
+            ),
+        )[0];
         self::assertSame($verdict, $finding->verdict);
-        self::assertTrue($verdict === FitVerdict::Same || $verdict === FitVerdict::Compatible || $finding->how !== '', 'It says what to do.');
+        self::assertTrue(
+            $verdict === FitVerdict::Same || $verdict === FitVerdict::Compatible || $finding->how !== '',
+            'It says what to do.',
+        );
     }
 
     public function testAPartAgainstItselfIsTheSameInEverything(): void
@@ -65,7 +102,9 @@ final class FitCheckTest extends TestCase
         foreach (PartType::cases() as $type) {
             $data = [];
             foreach ($type->attributes() as $attribute) {
-                $data[$attribute->value] = $attribute->isNumber() ? '12' : (array_key_first($attribute->choices()) ?? 'as drawn');
+                $data[$attribute->value] = $attribute->isNumber()
+                    ? '12'
+                    : array_key_first($attribute->choices()) ?? 'as drawn';
             }
             $findings = FitCheck::compare($type, $data, $data);
             self::assertSame(FitVerdict::Same, FitCheck::worst($findings), $type->value);
@@ -75,7 +114,14 @@ final class FitCheckTest extends TestCase
 
     public function testAWrongPartIsTakenOnlyWithAReason(): void
     {
-        $fit = ['when' => 'purchase', 'type' => 'motor', 'candidate' => 'X-9', 'old' => ['depth' => '120'], 'new' => ['depth' => '131'], 'accepted' => true];
+        $fit = [
+            'when' => 'purchase',
+            'type' => 'motor',
+            'candidate' => 'X-9',
+            'old' => ['depth' => '120'],
+            'new' => ['depth' => '131'],
+            'accepted' => true,
+        ];
         try {
             (new Acceptance(Ledger::of([])))->check(Entry::read('f', EntryKind::Fit, $fit));
             self::fail('It was taken.');
@@ -84,7 +130,9 @@ final class FitCheckTest extends TestCase
             self::assertStringContainsString('Deeper by 11 mm', $refused->getMessage());
         }
         (new Acceptance(Ledger::of([])))->check(Entry::read('f', EntryKind::Fit, ['accepted' => false] + $fit));
-        (new Acceptance(Ledger::of([])))->check(Entry::read('f', EntryKind::Fit, $fit + ['reason' => 'spacer ring made, 12 mm']));
+        (new Acceptance(Ledger::of([])))->check(
+            Entry::read('f', EntryKind::Fit, $fit + ['reason' => 'spacer ring made, 12 mm']),
+        );
         $this->expectException(EntryRefused::class);
         (new Acceptance(Ledger::of([])))->check(Entry::read('f', EntryKind::Fit, ['type' => 'spoon'] + $fit));
     }

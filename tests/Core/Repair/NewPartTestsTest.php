@@ -41,17 +41,39 @@ final class NewPartTestsTest extends TestCase
         $family = FamilyRegistry::shipped()->get($key);
         self::assertInstanceOf(Repairable::class, $family);
         $circuit = $family->circuit($family->parameters()->read([]));
-        $diagnosis = (new Engine(new MemoryStore()))->diagnose($circuit, new CaseFile([], [], false), new DecisionSettings());
+        $diagnosis = (new Engine(new MemoryStore()))->diagnose(
+            $circuit,
+            new CaseFile([], [], false),
+            new DecisionSettings(),
+        );
         $hypotheses = HypothesisList::of($circuit, false);
-        $tests = (new NewPartTests($circuit, $diagnosis->evidence))->of(new CaseFile([], [], false), $hypotheses[$fault]);
+        $tests = (new NewPartTests($circuit, $diagnosis->evidence))->of(
+            new CaseFile([], [], false),
+            $hypotheses[$fault],
+        );
         self::assertNotEmpty($tests);
         self::assertLessThanOrEqual(4, \count($tests));
         $checks = new ProofChecks($circuit, $family->repairSheet(), $diagnosis->evidence);
         $caught = $passed = 0;
         foreach ($tests as $test) {
             for ($seed = 1; $seed <= 5; ++$seed) {
-                $caught += $checks->isRight($test, (new SimulatedUnit($circuit, $hypotheses[$fault], new Chance($seed), 0.0))->read('r', $test, 0)) ? 0 : 1;
-                $passed += $checks->isRight($test, (new SimulatedUnit($circuit, $hypotheses[HypothesisList::NOTHING_WRONG], new Chance($seed), 0.0))->read('r', $test, 0)) ? 1 : 0;
+                $caught += $checks->isRight(
+                    $test,
+                    (new SimulatedUnit($circuit, $hypotheses[$fault], new Chance($seed), 0.0))->read('r', $test, 0),
+                )
+                    ? 0
+                    : 1;
+                $passed += $checks->isRight(
+                    $test,
+                    (new SimulatedUnit(
+                        $circuit,
+                        $hypotheses[HypothesisList::NOTHING_WRONG],
+                        new Chance($seed),
+                        0.0,
+                    ))->read('r', $test, 0),
+                )
+                    ? 1
+                    : 0;
             }
         }
         self::assertGreaterThanOrEqual(4, $caught, 'In four of five draws at least one of them tells.');
@@ -64,7 +86,10 @@ final class NewPartTestsTest extends TestCase
         $circuit = $family->circuit($family->parameters()->read([]));
         $case = new CaseFile([new Reading('r', 'pack-ohms-1', null)], [], false);
         $diagnosis = (new Engine(new MemoryStore()))->diagnose($circuit, $case, new DecisionSettings());
-        $tests = (new NewPartTests($circuit, $diagnosis->evidence))->of($case, HypothesisList::of($circuit, false)['common-open#0']);
+        $tests = (new NewPartTests($circuit, $diagnosis->evidence))->of(
+            $case,
+            HypothesisList::of($circuit, false)['common-open#0'],
+        );
         self::assertSame('pack-ohms-1', $tests[0]->key);
     }
 }

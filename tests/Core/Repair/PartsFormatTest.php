@@ -12,7 +12,7 @@ use PHPUnit\Framework\TestCase;
 
 final class PartsFormatTest extends TestCase
 {
-    private const EXAMPLE = __DIR__.'/../../../docs/formats/parts.example.json';
+    private const EXAMPLE = __DIR__ . '/../../../docs/formats/parts.example.json';
 
     /** @return list<CataloguePart> */
     private static function example(): array
@@ -30,13 +30,20 @@ final class PartsFormatTest extends TestCase
 
     public function testATableMayHaveItsColumnsInAnyOrderAndDecimalCommas(): void
     {
-        $parts = PartsFormat::fromRows([["\u{FEFF}name", 'price', 'number', 'depth', 'leadDays', 'fits'], ['Coil pack', '12,50', 'A-1', '41', '', 'stepped-blower:pack; stepped-blower:pack+motor'], ['', '', '', '', '', '']]);
+        $parts = PartsFormat::fromRows([
+            ["\u{FEFF}name", 'price', 'number', 'depth', 'leadDays', 'fits'],
+            ['Coil pack', '12,50', 'A-1', '41', '', 'stepped-blower:pack; stepped-blower:pack+motor'],
+            ['', '', '', '', '', ''],
+        ]);
         self::assertCount(1, $parts);
         self::assertSame(12.5, $parts[0]->price);
         self::assertNull($parts[0]->leadDays);
         self::assertSame(['depth' => '41'], $parts[0]->attributes);
         $offers = $parts[0]->offers('stepped-blower', ['pack' => 25.0, 'motor' => 45.0]);
-        self::assertSame([25.0, 70.0], array_column(array_map(static fn ($offer): array => ['minutes' => $offer->minutes], $offers), 'minutes'));
+        self::assertSame(
+            [25.0, 70.0],
+            array_column(array_map(static fn($offer): array => ['minutes' => $offer->minutes], $offers), 'minutes'),
+        );
         self::assertSame([], $parts[0]->offers('wiper', []));
     }
 
@@ -45,12 +52,22 @@ final class PartsFormatTest extends TestCase
     {
         yield 'not JSON' => ['x'];
         yield 'another format' => ['{"format":"ispira-job","version":1}'];
-        yield 'a kind that is none' => ['{"format":"ispira-parts","version":1,"parts":[{"number":"A","name":"B","type":"spoon"}]}'];
-        yield 'an attribute that is none' => ['{"format":"ispira-parts","version":1,"parts":[{"number":"A","name":"B","attributes":{"mood":"fine"}}]}'];
-        yield 'an answer that is none' => ['{"format":"ispira-parts","version":1,"parts":[{"number":"A","name":"B","attributes":{"rotation":"up"}}]}'];
-        yield 'odds over one' => ['{"format":"ispira-parts","version":1,"parts":[{"number":"A","name":"B","comeBack":3}]}'];
+        yield 'a kind that is none' => [
+            '{"format":"ispira-parts","version":1,"parts":[{"number":"A","name":"B","type":"spoon"}]}',
+        ];
+        yield 'an attribute that is none' => [
+            '{"format":"ispira-parts","version":1,"parts":[{"number":"A","name":"B","attributes":{"mood":"fine"}}]}',
+        ];
+        yield 'an answer that is none' => [
+            '{"format":"ispira-parts","version":1,"parts":[{"number":"A","name":"B","attributes":{"rotation":"up"}}]}',
+        ];
+        yield 'odds over one' => [
+            '{"format":"ispira-parts","version":1,"parts":[{"number":"A","name":"B","comeBack":3}]}',
+        ];
         yield 'no number' => ['{"format":"ispira-parts","version":1,"parts":[{"name":"B"}]}'];
-        yield 'fits what' => ['{"format":"ispira-parts","version":1,"parts":[{"number":"A","name":"B","fits":["pack"]}]}'];
+        yield 'fits what' => [
+            '{"format":"ispira-parts","version":1,"parts":[{"number":"A","name":"B","fits":["pack"]}]}',
+        ];
     }
 
     #[DataProvider('bad')]

@@ -34,10 +34,19 @@ final class ProofChecksTest extends TestCase
         $family = FamilyRegistry::shipped()->get($key);
         self::assertInstanceOf(Repairable::class, $family);
         $circuit = $family->circuit($family->parameters()->read([]));
-        $diagnosis = (new Engine(new NoStore()))->diagnose($circuit, new CaseFile([], [], false), new DecisionSettings());
+        $diagnosis = (new Engine(new NoStore()))->diagnose(
+            $circuit,
+            new CaseFile([], [], false),
+            new DecisionSettings(),
+        );
         $checks = new ProofChecks($circuit, $family->repairSheet(), $diagnosis->evidence);
         self::assertNotEmpty($checks->tests());
-        $sound = array_values(array_filter(HypothesisList::of($circuit, false), static fn ($one): bool => $one->key === HypothesisList::NOTHING_WRONG))[0];
+        $sound = array_values(
+            array_filter(
+                HypothesisList::of($circuit, false),
+                static fn($one): bool => $one->key === HypothesisList::NOTHING_WRONG,
+            ),
+        )[0];
         $right = $all = 0;
         for ($seed = 1; $seed <= 20; ++$seed) {
             $unit = new SimulatedUnit($circuit, $sound, new Chance($seed), 0.0);
@@ -55,11 +64,27 @@ final class ProofChecksTest extends TestCase
         $family = FamilyRegistry::shipped()->get('stepped-blower');
         self::assertInstanceOf(Repairable::class, $family);
         $circuit = $family->circuit($family->parameters()->read(['motorAmps' => 16.0]));
-        $diagnosis = (new Engine(new NoStore()))->diagnose($circuit, new CaseFile([], [], false), new DecisionSettings());
+        $diagnosis = (new Engine(new NoStore()))->diagnose(
+            $circuit,
+            new CaseFile([], [], false),
+            new DecisionSettings(),
+        );
         $checks = new ProofChecks($circuit, $family->repairSheet(), $diagnosis->evidence);
-        $drags = array_values(array_filter(HypothesisList::of($circuit, false), static fn ($one): bool => str_starts_with($one->key, 'motor-seized')))[0];
-        $current = array_values(array_filter($checks->tests(), static fn ($test): bool => str_starts_with($test->key, 'current@')))[0];
+        $drags = array_values(
+            array_filter(
+                HypothesisList::of($circuit, false),
+                static fn($one): bool => str_starts_with($one->key, 'motor-seized'),
+            ),
+        )[0];
+        $current = array_values(
+            array_filter($checks->tests(), static fn($test): bool => str_starts_with($test->key, 'current@')),
+        )[0];
         self::assertSame('current@4', $current->key, 'In the last position, not with the plug off.');
-        self::assertFalse($checks->isRight($current, (new SimulatedUnit($circuit, $drags, new Chance(3), 0.0))->read('r', $current, 0)));
+        self::assertFalse(
+            $checks->isRight(
+                $current,
+                (new SimulatedUnit($circuit, $drags, new Chance(3), 0.0))->read('r', $current, 0),
+            ),
+        );
     }
 }

@@ -21,7 +21,14 @@ use Tests\Core\Diagnosis\Bench;
 
 final class RemediesTest extends TestCase
 {
-    private const ONLY_HIGH = ['key-off' => 'right', 'off' => 'right', '1' => 'dead', '2' => 'dead', '3' => 'dead', '4' => 'right'];
+    private const ONLY_HIGH = [
+        'key-off' => 'right',
+        'off' => 'right',
+        '1' => 'dead',
+        '2' => 'dead',
+        '3' => 'dead',
+        '4' => 'right',
+    ];
 
     /** @return array{0: Bench, 1: Diagnosis, 2: RepairSheet} */
     private static function onlyHigh(): array
@@ -36,7 +43,7 @@ final class RemediesTest extends TestCase
     /** @param list<Priced> $priced */
     private static function named(array $priced, string $key): Priced
     {
-        return array_values(array_filter($priced, static fn (Priced $one): bool => $one->offer->key === $key))[0];
+        return array_values(array_filter($priced, static fn(Priced $one): bool => $one->offer->key === $key))[0];
     }
 
     public function testAPartComesInThreeMakesAndItsComponentCuresLess(): void
@@ -51,9 +58,11 @@ final class RemediesTest extends TestCase
         self::assertLessThan($original->offer->price, $salvage->offer->price);
         self::assertLessThan($original->fixes, $component->fixes, 'The fuse alone cures only an open fuse.');
         self::assertGreaterThan($original->fixes, $assembly->fixes, 'The plug goes along.');
-        // By hand: 38 and 25 min at 60 an hour, and 3 % of 90 for the visit and 25 for the labour; the warranty pays the part.
+        // By hand: 38 and 25 min at 60 an hour, and 3 % of 90 for the visit and 25 for the labour; the warranty pays
+        // the part.
         self::assertEqualsWithDelta(38.0 + 25.0 + 0.03 * (90.0 + 25.0), $original->expected, 1e-9);
-        // 15.20, 25 min and 20 to find and test it, 16 % of the visit, the labour and the part again: one month of warranty.
+        // 15.20, 25 min and 20 to find and test it, 16 % of the visit, the labour and the part again: one month of
+        // warranty.
         self::assertEqualsWithDelta(15.2 + 45.0 + 0.16 * (90.0 + 45.0 + 15.2), $salvage->expected, 1e-9);
         self::assertEqualsWithDelta($original->expected / 10.0, $original->perYear(), 1e-9);
     }
@@ -61,35 +70,96 @@ final class RemediesTest extends TestCase
     public function testWaitingCostsByTheDayAndWhatCannotBeHadIsNotTried(): void
     {
         [$bench, $diagnosis, $sheet] = self::onlyHigh();
-        $own = [new OfferedRemedy('number:X', 'Pack, X', 'part', ['pack'], [], 1.0, 1.0, null, 24, 10.0, 0.0, 0.0, 'cheap', 'not to be had')];
+        $own = [
+            new OfferedRemedy(
+                'number:X',
+                'Pack, X',
+                'part',
+                ['pack'],
+                [],
+                1.0,
+                1.0,
+                null,
+                24,
+                10.0,
+                0.0,
+                0.0,
+                'cheap',
+                'not to be had',
+            ),
+        ];
         $remedies = new Remedies($bench->circuit, $sheet, new DecisionSettings(60.0), $own, 40.0);
         $priced = $remedies->of($diagnosis);
         self::assertSame(3.0 * 40.0, self::named($priced, 'pack')->standing);
         self::assertFalse(self::named($priced, 'number:X')->canBeHad());
         $order = $remedies->order($priced, $diagnosis);
-        self::assertNotContains('number:X', array_map(static fn ($attempt): string => $attempt->option->key, $order->attempts));
+        self::assertNotContains(
+            'number:X',
+            array_map(static fn($attempt): string => $attempt->option->key, $order->attempts),
+        );
         // At 40 a day the copy that is here tomorrow goes before the original.
-        self::assertLessThan(self::named($priced, 'pack')->expected, self::named($priced, 'pack:aftermarket')->expected);
+        self::assertLessThan(
+            self::named($priced, 'pack')->expected,
+            self::named($priced, 'pack:aftermarket')->expected,
+        );
     }
 
     public function testNothingIsSolderedInAPottedPartAndAnApplianceCuresAll(): void
     {
         [$bench, $diagnosis, $sheet] = self::onlyHigh();
-        $whole = new OfferedRemedy('all', 'The whole heater', 'appliance', [], [], 900.0, 120.0, 1, 24, 15.0, 0.0, 0.0, 'all new', 'dear');
-        $keys = static fn (bool $potted): array => array_map(static fn (Priced $one): string => $one->offer->key, (new Remedies($bench->circuit, $sheet, new DecisionSettings(), [$whole], 0.0, $potted))->of($diagnosis));
+        $whole = new OfferedRemedy(
+            'all',
+            'The whole heater',
+            'appliance',
+            [],
+            [],
+            900.0,
+            120.0,
+            1,
+            24,
+            15.0,
+            0.0,
+            0.0,
+            'all new',
+            'dear',
+        );
+        $keys = static fn(bool $potted): array => array_map(
+            static fn(Priced $one): string => $one->offer->key,
+            (new Remedies($bench->circuit, $sheet, new DecisionSettings(), [$whole], 0.0, $potted))->of($diagnosis),
+        );
         self::assertContains('pack-fuse', $keys(false));
         self::assertNotContains('pack-fuse', $keys(true));
-        $all = self::named((new Remedies($bench->circuit, $sheet, new DecisionSettings(), [$whole]))->of($diagnosis), 'all');
-        self::assertEqualsWithDelta(1.0 - array_sum(array_filter(Remedies::chances($diagnosis), static fn (string $key): bool => str_starts_with($key, 'none'), \ARRAY_FILTER_USE_KEY)), $all->fixes, 1e-9);
+        $all = self::named(
+            (new Remedies($bench->circuit, $sheet, new DecisionSettings(), [$whole]))->of($diagnosis),
+            'all',
+        );
+        self::assertEqualsWithDelta(
+            1.0 -
+                array_sum(
+                    array_filter(
+                        Remedies::chances($diagnosis),
+                        static fn(string $key): bool => str_starts_with($key, 'none'),
+                        \ARRAY_FILTER_USE_KEY,
+                    ),
+                ),
+            $all->fixes,
+            1e-9,
+        );
     }
 
     public function testTheOutlookOrdersByMoneyAndPricesOneMoreTest(): void
     {
         [$bench, $diagnosis, $sheet] = self::onlyHigh();
-        $shown = (new Outlook($bench->circuit, new Remedies($bench->circuit, $sheet, new DecisionSettings())))->shown($diagnosis);
+        $shown = (new Outlook($bench->circuit, new Remedies($bench->circuit, $sheet, new DecisionSettings())))->shown(
+            $diagnosis,
+        );
         self::assertEqualsWithDelta(1.0, $shown['attempts'][0]['reached'], 1e-5);
         foreach (\array_slice($shown['attempts'], 1) as $n => $attempt) {
-            self::assertLessThan($shown['attempts'][$n]['reached'], $attempt['reached'], 'Each is reached less often than the one before.');
+            self::assertLessThan(
+                $shown['attempts'][$n]['reached'],
+                $attempt['reached'],
+                'Each is reached less often than the one before.',
+            );
         }
         self::assertNotNull($shown['test']);
         self::assertGreaterThan($shown['attempts'][0]['money'], $shown['money']);
@@ -122,7 +192,19 @@ final class RemediesTest extends TestCase
         self::assertInstanceOf(Repairable::class, $family);
         $sheet = $family->repairSheet();
         $parts = $tests = $faults = [];
-        foreach ([[], ['kind' => 'vacuum'], ['kind' => 'two-wire'], ['zones' => 'two'], ['arrangement' => 'pair'], ['arrangement' => 'resistor', 'control' => 'relay'], ['module' => 'own'], ['high' => 'relay', 'selector' => 'electronic', 'modeContact' => 'feed']] as $given) {
+        foreach (
+            [
+                [],
+                ['kind' => 'vacuum'],
+                ['kind' => 'two-wire'],
+                ['zones' => 'two'],
+                ['arrangement' => 'pair'],
+                ['arrangement' => 'resistor', 'control' => 'relay'],
+                ['module' => 'own'],
+                ['high' => 'relay', 'selector' => 'electronic', 'modeContact' => 'feed'],
+            ]
+            as $given
+        ) {
             try {
                 $circuit = $family->circuit($family->parameters()->read($given));
             } catch (\Ispira\Core\Family\ParameterError) {
@@ -139,7 +221,17 @@ final class RemediesTest extends TestCase
         foreach ($sheet->options as $option) {
             self::assertSame([], array_diff($option->parts, array_keys($parts)), $option->key);
             self::assertSame([], array_diff($option->faults, array_keys($faults)), $option->key);
-            self::assertContains($option->kind, ['component', 'module', 'part', 'assembly', 'salvage', 'conversion', 'revision', 'temporary', 'appliance']);
+            self::assertContains($option->kind, [
+                'component',
+                'module',
+                'part',
+                'assembly',
+                'salvage',
+                'conversion',
+                'revision',
+                'temporary',
+                'appliance',
+            ]);
         }
         self::assertSame([], array_diff($sheet->proof, array_keys($tests)));
         self::assertNotEmpty($sheet->proof);

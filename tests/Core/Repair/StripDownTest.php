@@ -24,8 +24,18 @@ final class StripDownTest extends TestCase
     private static function glovebox(): array
     {
         return [
-            self::entry('found', EntryKind::Found, ['what' => 'Screws of the glove box', 'condition' => 'missing', 'count' => 1], '2026-03-01T09:00:00Z'),
-            self::entry('box', EntryKind::Down, ['what' => 'Glove box', 'fastener' => 'cross 2', 'count' => 3], '2026-03-01T09:02:00Z'),
+            self::entry(
+                'found',
+                EntryKind::Found,
+                ['what' => 'Screws of the glove box', 'condition' => 'missing', 'count' => 1],
+                '2026-03-01T09:00:00Z',
+            ),
+            self::entry(
+                'box',
+                EntryKind::Down,
+                ['what' => 'Glove box', 'fastener' => 'cross 2', 'count' => 3],
+                '2026-03-01T09:02:00Z',
+            ),
             self::entry('duct', EntryKind::Down, ['what' => 'Duct', 'count' => '2'], '2026-03-01T09:06:00Z'),
             self::entry('plug', EntryKind::Down, ['what' => 'Plug', 'count' => 0], '2026-03-01T09:08:00Z'),
         ];
@@ -44,8 +54,17 @@ final class StripDownTest extends TestCase
         $entries = [...self::glovebox(), self::entry('up1', EntryKind::Up, ['of' => 'plug', 'count' => 0])];
         $ledger = Ledger::of($entries);
         $this->refused('count', $ledger, self::entry('up2', EntryKind::Up, ['of' => 'duct', 'count' => 3]), 'Only 2');
-        $this->refused('reason', $ledger, self::entry('up2', EntryKind::Up, ['of' => 'duct', 'count' => 1]), '1 left over');
-        $entries[] = self::entry('up2', EntryKind::Up, ['of' => 'duct', 'count' => 1, 'reason' => 'thread torn, sealed']);
+        $this->refused(
+            'reason',
+            $ledger,
+            self::entry('up2', EntryKind::Up, ['of' => 'duct', 'count' => 1]),
+            '1 left over',
+        );
+        $entries[] = self::entry('up2', EntryKind::Up, [
+            'of' => 'duct',
+            'count' => 1,
+            'reason' => 'thread torn, sealed',
+        ]);
         $strip = new StripDown(Ledger::of($entries));
         self::assertSame(['box'], array_column($strip->open(), 'id'));
         self::assertSame(1 + 3, $strip->leftOver());
@@ -59,7 +78,12 @@ final class StripDownTest extends TestCase
 
     public function testAJobDoesNotCloseBeforeItIsTogether(): void
     {
-        $this->refused('reassembly', Ledger::of(self::glovebox()), self::entry('end', EntryKind::Closed, ['outcome' => 'repaired']), 'Glove box, 3 left over');
+        $this->refused(
+            'reassembly',
+            Ledger::of(self::glovebox()),
+            self::entry('end', EntryKind::Closed, ['outcome' => 'repaired']),
+            'Glove box, 3 left over',
+        );
     }
 
     public function testWhatCannotBeUndoneIsConfirmedWithWhatLiesBehind(): void
@@ -94,7 +118,11 @@ final class StripDownTest extends TestCase
                 $left = $down->count('count');
                 do {
                     $now = mt_rand(0, 1) === 1 ? $left : mt_rand(0, $left);
-                    $up = self::entry("u$down->id-$left-".mt_rand(), EntryKind::Up, ['of' => $down->id, 'count' => $now, 'reason' => $now < $left ? 'the others follow' : null]);
+                    $up = self::entry("u$down->id-$left-" . mt_rand(), EntryKind::Up, [
+                        'of' => $down->id,
+                        'count' => $now,
+                        'reason' => $now < $left ? 'the others follow' : null,
+                    ]);
                     (new Acceptance(Ledger::of($entries)))->check($up);
                     $entries[] = $up;
                     $left -= $now;

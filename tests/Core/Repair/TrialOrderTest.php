@@ -14,8 +14,15 @@ final class TrialOrderTest extends TestCase
     public function testAnExampleByHand(): void
     {
         // Module 60 % at 240, motor 40 % at 500, 80 for each come-back.
-        $order = TrialOrder::best([new RemedyOption('motor', 500.0, ['motor']), new RemedyOption('module', 240.0, ['module'])], ['module' => 0.6, 'motor' => 0.4], 80.0);
-        self::assertSame(['module', 'motor'], array_map(static fn (Attempt $a): string => $a->option->key, $order->attempts));
+        $order = TrialOrder::best(
+            [new RemedyOption('motor', 500.0, ['motor']), new RemedyOption('module', 240.0, ['module'])],
+            ['module' => 0.6, 'motor' => 0.4],
+            80.0,
+        );
+        self::assertSame(
+            ['module', 'motor'],
+            array_map(static fn(Attempt $a): string => $a->option->key, $order->attempts),
+        );
         // 240, and in 40 % a come-back of 80 and the motor for 500.
         self::assertEqualsWithDelta(240.0 + 0.4 * 80.0 + 0.4 * 500.0, $order->money, 1e-9);
         self::assertEqualsWithDelta(0.4, $order->attempts[1]->reached, 1e-12);
@@ -23,9 +30,13 @@ final class TrialOrderTest extends TestCase
 
     public function testAnAssemblyThatHoldsItsModuleMayGoFirst(): void
     {
-        $options = [new RemedyOption('module', 200.0, ['module']), new RemedyOption('motor', 200.0, ['motor']), new RemedyOption('assembly', 260.0, ['module', 'motor'])];
+        $options = [
+            new RemedyOption('module', 200.0, ['module']),
+            new RemedyOption('motor', 200.0, ['motor']),
+            new RemedyOption('assembly', 260.0, ['module', 'motor']),
+        ];
         $order = TrialOrder::best($options, ['module' => 0.5, 'motor' => 0.5], 100.0);
-        self::assertSame(['assembly'], array_map(static fn (Attempt $a): string => $a->option->key, $order->attempts));
+        self::assertSame(['assembly'], array_map(static fn(Attempt $a): string => $a->option->key, $order->attempts));
         self::assertEqualsWithDelta(260.0, $order->money, 1e-9);
     }
 
@@ -35,11 +46,22 @@ final class TrialOrderTest extends TestCase
         mt_srand(11);
         for ($case = 0; $case < 120; ++$case) {
             $suspects = \array_slice(['a', 'b', 'c', 'd', 'e'], 0, mt_rand(2, 5));
-            $weights = array_map(static fn (): float => mt_rand(1, 100), $suspects);
-            $chances = array_combine($suspects, array_map(static fn (float $w): float => $w / array_sum($weights), $weights));
-            $options = array_map(static fn (string $one): RemedyOption => new RemedyOption($one, mt_rand(10, 600), [$one], mt_rand(0, 80)), $suspects);
+            $weights = array_map(static fn(): float => mt_rand(1, 100), $suspects);
+            $chances = array_combine(
+                $suspects,
+                array_map(static fn(float $w): float => $w / array_sum($weights), $weights),
+            );
+            $options = array_map(
+                static fn(string $one): RemedyOption => new RemedyOption(
+                    $one,
+                    mt_rand(10, 600),
+                    [$one],
+                    mt_rand(0, 80),
+                ),
+                $suspects,
+            );
             for ($more = mt_rand(0, 2); $more > 0; --$more) {
-                $cures = array_values(array_filter($suspects, static fn (): bool => mt_rand(0, 1) === 1));
+                $cures = array_values(array_filter($suspects, static fn(): bool => mt_rand(0, 1) === 1));
                 if ($cures !== []) {
                     $options[] = new RemedyOption("assembly$more", mt_rand(10, 900), $cures, mt_rand(0, 80));
                 }
@@ -51,8 +73,20 @@ final class TrialOrderTest extends TestCase
             }
             $found = TrialOrder::best($options, $chances, $comeBack);
             self::assertEqualsWithDelta($best, $found->money, 1e-6, "case $case");
-            self::assertEqualsWithDelta($found->money, self::cost(array_map(static fn (Attempt $a): RemedyOption => $a->option, $found->attempts), $chances, $comeBack), 1e-6);
-            self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn (Attempt $a): float => $a->fixes, $found->attempts)), 1e-5);
+            self::assertEqualsWithDelta(
+                $found->money,
+                self::cost(
+                    array_map(static fn(Attempt $a): RemedyOption => $a->option, $found->attempts),
+                    $chances,
+                    $comeBack,
+                ),
+                1e-6,
+            );
+            self::assertEqualsWithDelta(
+                1.0,
+                array_sum(array_map(static fn(Attempt $a): float => $a->fixes, $found->attempts)),
+                1e-5,
+            );
         }
     }
 

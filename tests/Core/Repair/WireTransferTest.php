@@ -44,7 +44,12 @@ final class WireTransferTest extends TestCase
 
     public function testOneAtATimeTheNextWaitsForTheCheck(): void
     {
-        $this->refused('method', 'Choose how', EntryKind::Wire, ['function' => 'Common', 'from' => 'C', 'to' => 'C', 'colour' => 'white']);
+        $this->refused('method', 'Choose how', EntryKind::Wire, [
+            'function' => 'Common',
+            'from' => 'C',
+            'to' => 'C',
+            'colour' => 'white',
+        ]);
         $this->note('m', EntryKind::Method, ['method' => 'one-at-a-time']);
         $this->note('a', EntryKind::Wire, ['function' => 'Common', 'from' => 'C', 'to' => 'COM', 'colour' => 'white']);
         $this->note('b', EntryKind::Wire, ['function' => 'Heat tap', 'from' => '3', 'to' => '2', 'colour' => 'red']);
@@ -63,10 +68,33 @@ final class WireTransferTest extends TestCase
     public function testPhotoAndTagsAsksForATagOnEveryWire(): void
     {
         $this->note('m', EntryKind::Method, ['method' => 'photo-and-tags']);
-        $this->refused('label', 'tag', EntryKind::Wire, ['function' => 'Feed', 'from' => '1', 'to' => '1', 'colour' => 'red']);
-        $this->note('a', EntryKind::Wire, ['function' => 'Feed', 'from' => '1', 'to' => '1', 'colour' => 'red', 'label' => 'A']);
-        $this->refused('label', 'Feed', EntryKind::Wire, ['function' => 'Ground', 'from' => '2', 'to' => '2', 'colour' => 'red', 'label' => 'A']);
-        $this->note('b', EntryKind::Wire, ['function' => 'Ground', 'from' => '2', 'to' => '1', 'colour' => 'Red', 'label' => 'B']);
+        $this->refused('label', 'tag', EntryKind::Wire, [
+            'function' => 'Feed',
+            'from' => '1',
+            'to' => '1',
+            'colour' => 'red',
+        ]);
+        $this->note('a', EntryKind::Wire, [
+            'function' => 'Feed',
+            'from' => '1',
+            'to' => '1',
+            'colour' => 'red',
+            'label' => 'A',
+        ]);
+        $this->refused('label', 'Feed', EntryKind::Wire, [
+            'function' => 'Ground',
+            'from' => '2',
+            'to' => '2',
+            'colour' => 'red',
+            'label' => 'A',
+        ]);
+        $this->note('b', EntryKind::Wire, [
+            'function' => 'Ground',
+            'from' => '2',
+            'to' => '1',
+            'colour' => 'Red',
+            'label' => 'B',
+        ]);
         $warnings = $this->transfer()->warnings();
         self::assertCount(2, $warnings);
         self::assertStringContainsString('Two wires are red: Feed and Ground', $warnings[0]);
@@ -79,8 +107,18 @@ final class WireTransferTest extends TestCase
     public function testTwoSpeedTapsNeverShareATerminal(): void
     {
         $this->note('m', EntryKind::Method, ['method' => 'one-at-a-time']);
-        $this->note('a', EntryKind::Wire, ['function' => 'Heat speed', 'from' => 'low', 'to' => 'HEAT', 'colour' => 'red']);
-        $this->refused('to', 'burn the winding', EntryKind::Wire, ['function' => 'Cool tap', 'from' => 'high', 'to' => 'heat', 'colour' => 'black']);
+        $this->note('a', EntryKind::Wire, [
+            'function' => 'Heat speed',
+            'from' => 'low',
+            'to' => 'HEAT',
+            'colour' => 'red',
+        ]);
+        $this->refused('to', 'burn the winding', EntryKind::Wire, [
+            'function' => 'Cool tap',
+            'from' => 'high',
+            'to' => 'heat',
+            'colour' => 'black',
+        ]);
         $this->note('b', EntryKind::Wire, ['function' => 'Common', 'from' => 'C', 'to' => 'heat', 'colour' => 'white']);
     }
 
@@ -92,15 +130,28 @@ final class WireTransferTest extends TestCase
         $this->refused('reason', 'differs', EntryKind::SwitchesSet, ['of' => 's', 'new' => '0111']);
         $this->note('s1', EntryKind::SwitchesSet, ['of' => 's', 'new' => '0110']);
         self::assertSame([], $this->transfer()->open());
-        $this->note('s2', EntryKind::SwitchesSet, ['of' => 's', 'new' => '0111', 'reason' => 'the new board counts from the other end']);
+        $this->note('s2', EntryKind::SwitchesSet, [
+            'of' => 's',
+            'new' => '0111',
+            'reason' => 'the new board counts from the other end',
+        ]);
         self::assertSame('0111', $this->transfer()->switches()[0]['new']);
     }
 
     public function testAPlugIsDoneWhenItLatchesAndLocks(): void
     {
-        $this->refused('reason', 'latch', EntryKind::Plug, ['what' => 'Pack plug', 'latched' => true, 'locked' => false]);
+        $this->refused('reason', 'latch', EntryKind::Plug, [
+            'what' => 'Pack plug',
+            'latched' => true,
+            'locked' => false,
+        ]);
         $this->note('p', EntryKind::Plug, ['what' => 'Pack plug', 'latched' => true, 'locked' => true]);
-        $this->note('q', EntryKind::Plug, ['what' => 'Motor plug', 'latched' => false, 'locked' => false, 'reason' => 'lock broken, tied']);
+        $this->note('q', EntryKind::Plug, [
+            'what' => 'Motor plug',
+            'latched' => false,
+            'locked' => false,
+            'reason' => 'lock broken, tied',
+        ]);
         self::assertCount(2, Ledger::of($this->entries)->all(EntryKind::Plug));
     }
 }

@@ -45,7 +45,7 @@ final class BellFamily implements Family
     public function circuit(array $values): CircuitModel
     {
         $volts = '12' === ($values['volts'] ?? '6') ? 12.0 : 6.0;
-        $open = static fn (string $element): array => [Adjustment::atLeast("$element.ohms", 1e10)];
+        $open = static fn(string $element): array => [Adjustment::atLeast("$element.ohms", 1e10)];
 
         return new CircuitModel(
             ['bell', $volts],
@@ -57,8 +57,11 @@ final class BellFamily implements Family
             ]),
             'battery.volts',
             [Unknown::normal('supply', $volts, 0.2)],
-            static fn (array $u): array => ['battery.volts' => $u['supply']],
-            [new Position('off', 'released', PositionKind::Stands, []), new Position('1', 'pressed', PositionKind::Runs, [Adjustment::set('button.ohms', 0.02)])],
+            static fn(array $u): array => ['battery.volts' => $u['supply']],
+            [
+                new Position('off', 'released', PositionKind::Stands, []),
+                new Position('1', 'pressed', PositionKind::Runs, [Adjustment::set('button.ohms', 0.02)]),
+            ],
             [new SetUp('off', 'off'), new SetUp('1', '1')],
             [
                 new Test('speed@off', 'speed', 'off', Probe::speed('motor'), 0.2, offered: false),
@@ -69,27 +72,53 @@ final class BellFamily implements Family
             ],
             [new Observation('look', ['clean' => 0.9, 'rusty' => 0.1])],
             [
-                new Fault('button-open', 'button-open', 'button', 0.5, [new Severity($open('button'))], ['look' => ['clean' => 0.2, 'rusty' => 0.8]], comesAndGoes: true, element: 'button'),
+                new Fault(
+                    'button-open',
+                    'button-open',
+                    'button',
+                    0.5,
+                    [new Severity($open('button'))],
+                    ['look' => ['clean' => 0.2, 'rusty' => 0.8]],
+                    comesAndGoes: true,
+                    element: 'button',
+                ),
                 new Fault('wire-open', 'wire-open', 'wire', 0.2, [new Severity($open('wire'))], element: 'wire'),
-                new Fault('motor-seized', 'motor-seized', 'motor', 0.3, [new Severity([Adjustment::set('motor.frictionTorque', 1e6)])], element: 'motor'),
+                new Fault(
+                    'motor-seized',
+                    'motor-seized',
+                    'motor',
+                    0.3,
+                    [new Severity([Adjustment::set('motor.frictionTorque', 1e6)])],
+                    element: 'motor',
+                ),
             ],
             [],
             [new Part('button', 4.0, 10.0), new Part('wire', 1.0, 10.0), new Part('motor', 30.0, 20.0)],
             [new CauseCheck('button', 'look', 'water')],
             ['cover' => 2.0],
-            ['0' => 'battery minus', 'plus' => 'battery plus', 'bell' => 'button, bell side', 'hammer' => 'motor terminal'],
-            new Sheet(200, 100, ['plus' => [10, 10], 'bell' => [60, 10], 'hammer' => [120, 10], '0' => [10, 90]], [
-                'battery' => new SheetElement('battery', groundAt: [10, 90]),
-                'button' => new SheetElement('relay'),
-                'wire' => new SheetElement('wire'),
-                'motor' => new SheetElement('motor', groundAt: [120, 90]),
-            ]),
+            [
+                '0' => 'battery minus',
+                'plus' => 'battery plus',
+                'bell' => 'button, bell side',
+                'hammer' => 'motor terminal',
+            ],
+            new Sheet(
+                200,
+                100,
+                ['plus' => [10, 10], 'bell' => [60, 10], 'hammer' => [120, 10], '0' => [10, 90]],
+                [
+                    'battery' => new SheetElement('battery', groundAt: [10, 90]),
+                    'button' => new SheetElement('relay'),
+                    'wire' => new SheetElement('wire'),
+                    'motor' => new SheetElement('motor', groundAt: [120, 90]),
+                ],
+            ),
             $this->texts(),
         );
     }
 
     public function texts(): Texts
     {
-        return Texts::fromFile(__DIR__.'/texts.en.json');
+        return Texts::fromFile(__DIR__ . '/texts.en.json');
     }
 }
