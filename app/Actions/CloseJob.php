@@ -8,13 +8,13 @@ use App\Models\Job;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Ispira\Core\Diagnosis\SpeedState;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
-use Ispira\Core\Job\Outcome;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryRefused;
+use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
  * Ends a job, when everything that this end asks for is there.
@@ -35,7 +35,7 @@ final readonly class CloseJob
             if ($locked->stage === JobStage::Closed) {
                 return;
             }
-            $outcome = Outcome::from($closing->text('outcome'));
+            $outcome = JobOutcome::from($closing->text('outcome'));
             $ledger = $locked->ledger();
             if (!in_array($outcome, $locked->kind->outcomes(), true)) {
                 throw new EntryRefused('outcome', 'A job of this kind does not end like that.');
@@ -55,7 +55,7 @@ final readonly class CloseJob
             }
             $last = $locked->replacements()->reorder('sequence', 'desc')->first();
             if (
-                $outcome === Outcome::Repaired &&
+                $outcome === JobOutcome::Repaired &&
                 ($last?->temporary_until !== null || $ledger->latest(EntryKind::Choice)?->text('kind') === 'temporary')
             ) {
                 throw new EntryRefused(
@@ -63,11 +63,11 @@ final readonly class CloseJob
                     'The part is only bridged: close it as temporary, with the day on which it is due.',
                 );
             }
-            if ($outcome === Outcome::Adjusted && $ledger->latest(EntryKind::Adjusted) === null) {
+            if ($outcome === JobOutcome::Adjusted && $ledger->latest(EntryKind::Adjusted) === null) {
                 throw new EntryRefused('outcome', 'Note what was adjusted, from what to what, first.');
             }
             ($this->record)($user, $locked, $closing);
-            if ($last !== null && in_array($outcome, [Outcome::Repaired, Outcome::Temporary], true)) {
+            if ($last !== null && in_array($outcome, [JobOutcome::Repaired, JobOutcome::Temporary], true)) {
                 ($this->record)(
                     $user,
                     $locked,

@@ -9,9 +9,9 @@ use App\Models\Unit;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\MapKind;
+use Ispira\Core\Reading\Reading;
 
 /**
  * Opens a job: unit, complaint and the first speed map, all or nothing.

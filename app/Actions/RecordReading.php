@@ -9,10 +9,10 @@ use App\Models\Reading;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Ispira\Core\Diagnosis\PredictionStore;
-use Ispira\Core\Diagnosis\Reading as CoreReading;
+use Ispira\Core\Diagnosis\Inference\PredictionStore;
 use Ispira\Core\Quality\Doubt;
 use Ispira\Core\Quality\QualityCheck;
+use Ispira\Core\Reading\Reading as CoreReading;
 
 /**
  * Adds a reading to a job, with what is doubtful about it. The same id sent again is the same reading.

@@ -6,10 +6,10 @@ namespace App\Diagnosis;
 
 use App\Models\Capture;
 use Ispira\Core\Capture\StepTable;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Quantity;
-use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Diagnosis\Presentation\Words;
+use Ispira\Core\Kernel\DisplayUnits;
 
 /**
  * Captures as the page shows them.

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Diagnosis;
 
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\DiagnosisFormat;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\LoosePart;
-use Ispira\Core\Diagnosis\MemoryStore;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Job\FileError;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Inference\LoosePart;
+use Ispira\Core\Diagnosis\Inference\MemoryStore;
+use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
 use Ispira\Core\Job\JobFile;
 use Ispira\Core\Job\JobFileFormat;
+use Ispira\Core\Kernel\FileError;
 
 /**
  * Diagnoses of job files, one after the other, for any program that wants to ask the engine.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Diagnosis;
 
-use Ispira\Core\Diagnosis\PredictionStore;
+use Ispira\Core\Diagnosis\Inference\PredictionStore;
 
 /**
  * Keeps predictions in files, one a circuit. They can be deleted at any time.

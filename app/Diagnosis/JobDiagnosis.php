@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace App\Diagnosis;
 
 use App\Models\Job;
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\Diagnosis;
-use Ispira\Core\Diagnosis\DiagnosisFormat;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\PredictionStore;
-use Ispira\Core\Diagnosis\Series;
-use Ispira\Core\Diagnosis\SoundCircuit;
-use Ispira\Core\Diagnosis\TestChoice;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Diagnosis\Decision\Diagnosis;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Decision\TestChoice;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\PredictionStore;
+use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
+use Ispira\Core\Diagnosis\Presentation\Series;
+use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
+use Ispira\Core\Kernel\DisplayUnits;
 
 /**
  * The diagnosis of a stored job, as the pages show it.

@@ -8,16 +8,16 @@ use App\Models\Job;
 use App\Models\Reading;
 use App\Models\Replacement;
 use App\Models\SpeedMap;
-use Ispira\Core\Diagnosis\Judged;
-use Ispira\Core\Diagnosis\SoundCircuit;
-use Ispira\Core\Diagnosis\SpeedState;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Position;
-use Ispira\Core\Family\Quantity;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Position;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
+use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
+use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\MapKind;
-use Ispira\Core\Job\Outcome;
-use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
  * What the pages show of a job.
@@ -45,7 +45,7 @@ final class JobView
             'openedAt' => $job->created_at->toIso8601String(),
             'closedAt' => $job->closed_at?->toIso8601String(),
             'temporaryUntil' =>
-                $job->outcome === Outcome::Temporary
+                $job->outcome === JobOutcome::Temporary
                     ? $job->due_on?->toDateString()
                     : $job->replacements->last()?->temporary_until?->toDateString(),
         ];

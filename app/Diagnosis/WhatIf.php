@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Diagnosis;
 
 use Illuminate\Http\Request;
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Measurement\DisplayUnits;
-use Ispira\Core\Measurement\NumberReader;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Presentation\Words;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\NumberReader;
+use Ispira\Core\Kernel\UnreadableNumber;
+use Ispira\Core\Reading\Reading;
 
 /**
  * A question to the diagnosis that changes nothing of the job: suppose a suspect, leave a reading out, or let it have

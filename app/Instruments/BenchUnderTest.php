@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Instruments;
 
 use App\Models\Job;
-use Ispira\Core\Diagnosis\Hypothesis;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\Likelihood;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
-use Ispira\Core\Family\CircuitModel;
 use Ispira\Core\Instrument\MeterFunction;
+use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\Reading;
 
 /**
  * The simulated unit behind a job: hides a fault until its part is replaced, and shows what the test on the bench
@@ -36,7 +36,7 @@ final class BenchUnderTest
     public function __construct(
         private readonly string $job,
         private readonly Hypothesis $hidden,
-        private readonly Chance $chance,
+        private readonly RandomSource $chance,
     ) {}
 
     /** In SI units; null for over-range. */
@@ -58,7 +58,7 @@ final class BenchUnderTest
         }
         $noise =
             ($reading->steady ? self::NOISE : self::NOISE_WHEN_WANDERING) *
-            Likelihood::instrumentSpread($test->probe->quantity, $reading->value);
+            MeterAccuracy::spread($test->probe->quantity, $reading->value);
 
         return ($reading->value + $noise * $this->chance->normal()) / $function->toBase();
     }

@@ -7,12 +7,12 @@ namespace App\Measuring;
 use App\Models\Job;
 use App\Models\Reading;
 use Illuminate\Support\Carbon;
-use Ispira\Core\Diagnosis\Judged;
-use Ispira\Core\Diagnosis\Reading as CoreReading;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Measurement\MeasureReader;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Diagnosis\Presentation\Words;
+use Ispira\Core\Kernel\MeasureReader;
+use Ispira\Core\Kernel\UnreadableNumber;
+use Ispira\Core\Reading\Reading as CoreReading;
 
 /**
  * The readings of a job as a table of comma-separated values (RFC 4180), out and in.

@@ -9,18 +9,18 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\LoosePart;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\Repairable;
-use Ispira\Core\Family\RepairSheet;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\Repairable;
+use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\LoosePart;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
-use Ispira\Core\Job\Outcome;
 use Ispira\Core\Job\ReplacedBefore;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\Ledger;
+use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
  * @property string|null $test_on_bench key of the test at which the unit is being measured
@@ -36,7 +36,7 @@ use Ispira\Core\Repair\Ledger\Ledger;
  * @property string|null  $replaced_before
  * @property string       $family
  * @property string|null  $part    the one on the bench, where the job is about a loose part
- * @property Outcome|null $outcome of a closed job
+ * @property JobOutcome|null $outcome of a closed job
  * @property Carbon|null  $due_on  when it has to be looked at again
  * @property array<string, mixed> $parameters
  * @property Carbon|null  $closed_at
@@ -59,7 +59,7 @@ final class Job extends Model
     protected $casts = [
         'kind' => JobKind::class,
         'stage' => JobStage::class,
-        'outcome' => Outcome::class,
+        'outcome' => JobOutcome::class,
         'due_on' => 'date:Y-m-d',
         'intermittent' => 'boolean',
         'parameters' => 'array',

@@ -8,8 +8,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
-use Ispira\Core\Diagnosis\Reading as CoreReading;
-use Ispira\Core\Diagnosis\Trust;
+use Ispira\Core\Reading\Reading as CoreReading;
+use Ispira\Core\Reading\Trust;
 
 /**
  * One observed value. Rows are only ever added.

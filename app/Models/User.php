@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
-use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Kernel\DisplayUnits;
 
 /**
  * @property int      $id

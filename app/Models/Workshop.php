@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Ispira\Core\Diagnosis\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 
 /**
  * @property int    $id

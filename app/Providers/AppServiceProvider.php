@@ -10,9 +10,9 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
-use Ispira\Core\Diagnosis\PredictionStore;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Diagnosis\Inference\PredictionStore;
+use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Planning\PlannerRegistry;
 
 final class AppServiceProvider extends ServiceProvider

@@ -10,16 +10,16 @@ use App\Models\Job;
 use App\Models\ProcedureRun;
 use App\Procedures\RunView;
 use Illuminate\Support\Carbon;
-use Ispira\Core\Diagnosis\Series;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Job\Outcome;
-use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Diagnosis\Presentation\Series;
+use Ispira\Core\Diagnosis\Presentation\Words;
+use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\Ledger;
 use Ispira\Core\Repair\Proof\ProofCheck;
 use Ispira\Core\Repair\Proof\ProofChecks;
+use Ispira\Core\Repair\Work\JobOutcome;
 use Ispira\Core\Repair\Work\StripDown;
 use Ispira\Core\Repair\Work\WireTransfer;
 
@@ -168,7 +168,7 @@ final readonly class JobSheet
         Job $job,
         CircuitModel $circuit,
         Series $series,
-        \Ispira\Core\Diagnosis\Evidence $evidence,
+        \Ispira\Core\Diagnosis\Decision\Evidence $evidence,
     ): array {
         $plots = [];
         foreach ($job->readings->pluck('test')->unique() as $key) {
@@ -260,15 +260,15 @@ final readonly class JobSheet
         $day = $job->due_on?->format('j F Y');
 
         return match ($job->outcome) {
-            Outcome::Repaired => 'Repaired. ' . ($reason === '' ? '' : "Note: $reason"),
-            Outcome::Temporary => "Temporary: it runs for now, and is due on $day. $reason",
-            Outcome::NotRepaired => "Not repaired: $reason",
-            Outcome::ProvenGood => 'Nothing had to be replaced: proven good, and back in service. ' . $reason,
-            Outcome::Adjusted => 'Adjusted as agreed.' .
+            JobOutcome::Repaired => 'Repaired. ' . ($reason === '' ? '' : "Note: $reason"),
+            JobOutcome::Temporary => "Temporary: it runs for now, and is due on $day. $reason",
+            JobOutcome::NotRepaired => "Not repaired: $reason",
+            JobOutcome::ProvenGood => 'Nothing had to be replaced: proven good, and back in service. ' . $reason,
+            JobOutcome::Adjusted => 'Adjusted as agreed.' .
                 ($day === null ? '' : " To be undone on $day.") .
                 ' ' .
                 $reason,
-            Outcome::Advised => "Advised: $reason",
+            JobOutcome::Advised => "Advised: $reason",
             null => 'Work is still going on.',
         };
     }

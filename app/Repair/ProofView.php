@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Repair;
 
 use App\Models\Job;
-use Ispira\Core\Diagnosis\Judged;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Diagnosis\Presentation\Words;
+use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Repair\Proof\ProofCheck;
 use Ispira\Core\Repair\Proof\ProofChecks;
 

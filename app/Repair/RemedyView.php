@@ -6,13 +6,13 @@ namespace App\Repair;
 
 use App\Models\CatalogueEntry;
 use App\Models\Job;
-use Ispira\Core\Diagnosis\Diagnosis;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\PredictionStore;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\OfferedRemedy;
-use Ispira\Core\Family\Part;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\OfferedRemedy;
+use Ispira\Core\Device\Part;
+use Ispira\Core\Diagnosis\Decision\Diagnosis;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Inference\PredictionStore;
+use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Repair\Remedy\Outlook;
 use Ispira\Core\Repair\Remedy\Remedies;
 

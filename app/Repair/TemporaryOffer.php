@@ -6,10 +6,10 @@ namespace App\Repair;
 
 use App\Models\Job;
 use Illuminate\Validation\ValidationException;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\Bridged;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Device\Bridged;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Diagnosis\Presentation\Words;
 
 /**
  * A part that the family of a job allows to be kept running for some days.

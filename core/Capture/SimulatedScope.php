@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Capture;
 
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Kernel\RandomSource;
 
 /**
  * Makes captures of pulses as a scope would take them.
@@ -34,7 +34,7 @@ final readonly class SimulatedScope
         private float $jitter = 0.0,
         private int $skips = 0,
         private float $phase = 0.3,
-        private Chance $chance = new Chance(1),
+        private RandomSource $chance = new RandomSource(1),
     ) {}
 
     /**

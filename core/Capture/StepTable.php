@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Capture;
 
-use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Diagnosis\Presentation\Words;
 
 /**
  * The pulses of each step of a selector beside each other: do they rise, evenly, and are some equal or missing?

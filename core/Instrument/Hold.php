@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Instrument;
 
-use Ispira\Core\Diagnosis\Likelihood;
-use Ispira\Core\Family\Quantity;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Reading\MeterAccuracy;
 
 /**
  * The last value that came to rest while the leads were on: it stays when they are taken off.
@@ -37,6 +37,6 @@ final readonly class Hold
 
     private static function isNothing(?float $value, Quantity $quantity): bool
     {
-        return $value === null || abs($value) <= 2.0 * Likelihood::instrumentSpread($quantity, 0.0);
+        return $value === null || abs($value) <= 2.0 * MeterAccuracy::spread($quantity, 0.0);
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Instrument;
 
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Quantity;
-use Ispira\Core\Family\Test;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
 
 /**
  * What a bench meter measures, by the name that SCPI gives it (SCPI 1999, volume 2, MEASure subsystem).

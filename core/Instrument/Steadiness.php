@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Instrument;
 
-use Ispira\Core\Diagnosis\Likelihood;
-use Ispira\Core\Family\Quantity;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Reading\MeterAccuracy;
 
 /**
  * Whether a row of samples has come to rest, and on what.
@@ -42,8 +42,7 @@ final readonly class Steadiness
             return new self($mean, false, !$patient);
         }
         $spread = max($numbers) - min($numbers);
-        $held =
-            \count($last) === self::AGREE && $spread <= self::WITHIN * Likelihood::instrumentSpread($quantity, $mean);
+        $held = \count($last) === self::AGREE && $spread <= self::WITHIN * MeterAccuracy::spread($quantity, $mean);
 
         return new self($mean, $held, !$held && !$patient);
     }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Job;
 
-use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Quality\Doubt;
+use Ispira\Core\Reading\Reading;
 
 /**
  * A reading with what is kept about it beside its value.

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Job;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\Reading;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Procedure\Marked;
 use Ispira\Core\Procedure\Procedure;
+use Ispira\Core\Reading\Reading;
 use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
  * One job as it is written to a file and read from one (see docs/formats/job.schema.json).
@@ -19,7 +20,7 @@ final readonly class JobFile
     public const VERSION = 1;
 
     /**
-     * @param array{kind: JobKind, stage: JobStage|null, number: string|null, complaint: string, since: string|null, intermittent: bool, replacedBefore: string|null, openedAt: string|null, closedAt: string|null, part: string|null, outcome: Outcome|null, dueOn: string|null} $job
+     * @param array{kind: JobKind, stage: JobStage|null, number: string|null, complaint: string, since: string|null, intermittent: bool, replacedBefore: string|null, openedAt: string|null, closedAt: string|null, part: string|null, outcome: JobOutcome|null, dueOn: string|null} $job
      * @param array{name: string, place: string|null, model: string|null, notes: string|null}|null $unit
      * @param array<string, mixed> $parameters   of the circuit, as its family reads them
      * @param list<array{id: string, kind: MapKind, notedFor: string|null, episode: int}> $maps

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Job;
 
-use Ispira\Core\Diagnosis\Judged;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Trust;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\ParameterError;
-use Ispira\Core\Family\Quantity;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Kernel\FileError;
+use Ispira\Core\Kernel\Record;
 use Ispira\Core\Procedure\Marked;
 use Ispira\Core\Procedure\MarkKind;
 use Ispira\Core\Procedure\Procedure;
@@ -19,9 +19,12 @@ use Ispira\Core\Procedure\ProcedureFormat;
 use Ispira\Core\Quality\Doubt;
 use Ispira\Core\Quality\QualityCheck;
 use Ispira\Core\Quality\QualityRule;
+use Ispira\Core\Reading\Reading;
+use Ispira\Core\Reading\Trust;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryRefused;
+use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
  * Reads and writes job files. Reading refuses unknown fields, so that nothing is lost without a word.
@@ -180,7 +183,7 @@ final readonly class JobFileFormat
         ];
     }
 
-    /** @return array{kind: JobKind, stage: JobStage|null, number: string|null, complaint: string, since: string|null, intermittent: bool, replacedBefore: string|null, openedAt: string|null, closedAt: string|null, part: string|null, outcome: Outcome|null, dueOn: string|null} */
+    /** @return array{kind: JobKind, stage: JobStage|null, number: string|null, complaint: string, since: string|null, intermittent: bool, replacedBefore: string|null, openedAt: string|null, closedAt: string|null, part: string|null, outcome: JobOutcome|null, dueOn: string|null} */
     private function job(Record $file): array
     {
         $job = new Record($file->get('job') ?? [], 'job', [
@@ -219,7 +222,7 @@ final readonly class JobFileFormat
             'outcome' =>
                 $outcome === null
                     ? null
-                    : Outcome::tryFrom($outcome) ??
+                    : JobOutcome::tryFrom($outcome) ??
                         throw FileError::at('job.outcome', 'is no way in which a job ends.'),
             'dueOn' => $job->day('dueOn'),
         ];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Job;
 
+use Ispira\Core\Repair\Work\JobOutcome;
+
 /**
  * Kinds of job, which differ in the stages they pass.
  */
@@ -45,22 +47,31 @@ enum JobKind: string
         return $this->flow()[1];
     }
 
-    /** @return list<Outcome> in which it can end */
+    /** @return list<JobOutcome> in which it can end */
     public function outcomes(): array
     {
         return match ($this) {
-            self::Fault => [Outcome::Repaired, Outcome::Temporary, Outcome::ProvenGood, Outcome::NotRepaired],
-            self::LoosePart => [Outcome::ProvenGood, Outcome::NotRepaired],
-            self::Adjustment => [Outcome::Adjusted, Outcome::NotRepaired],
-            self::FollowUp => [Outcome::ProvenGood, Outcome::Repaired, Outcome::NotRepaired],
-            self::Remote => [Outcome::Advised, Outcome::NotRepaired],
+            self::Fault => [
+                JobOutcome::Repaired,
+                JobOutcome::Temporary,
+                JobOutcome::ProvenGood,
+                JobOutcome::NotRepaired,
+            ],
+            self::LoosePart => [JobOutcome::ProvenGood, JobOutcome::NotRepaired],
+            self::Adjustment => [JobOutcome::Adjusted, JobOutcome::NotRepaired],
+            self::FollowUp => [JobOutcome::ProvenGood, JobOutcome::Repaired, JobOutcome::NotRepaired],
+            self::Remote => [JobOutcome::Advised, JobOutcome::NotRepaired],
         };
     }
 
     /** Whether a machine is there whose speeds have to be right for that end. */
-    public function provesBeforeIt(Outcome $outcome): bool
+    public function provesBeforeIt(JobOutcome $outcome): bool
     {
         return $this !== self::LoosePart &&
-            \in_array($outcome, [Outcome::Repaired, Outcome::Temporary, Outcome::ProvenGood, Outcome::Adjusted], true);
+            \in_array(
+                $outcome,
+                [JobOutcome::Repaired, JobOutcome::Temporary, JobOutcome::ProvenGood, JobOutcome::Adjusted],
+                true,
+            );
     }
 }

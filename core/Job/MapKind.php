@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Job;
 
-use Ispira\Core\Diagnosis\Trust;
+use Ispira\Core\Reading\Trust;
 
 /**
  * When a speed map was taken.

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Planning;
 
-use Ispira\Core\Family\ParameterError;
-use Ispira\Core\Family\ParameterList;
-use Ispira\Core\Family\Texts;
+use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Texts;
 
 /**
  * Works out something that a job needs before anything is moved or switched on.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Planning;
 
-use Ispira\Core\Family\Quantity;
+use Ispira\Core\Device\Quantity;
 
 /**
  * A value that was worked out of several readings, and that a test of the same quantity asks for.

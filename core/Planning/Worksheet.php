@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Planning;
 
-use Ispira\Core\Family\Quantity;
+use Ispira\Core\Device\Quantity;
 
 /**
  * A planner that works one value out of several readings, instead of planning what is done next.

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Procedure;
 
-use Ispira\Core\Job\FileError;
-use Ispira\Core\Job\Record;
+use Ispira\Core\Kernel\FileError;
+use Ispira\Core\Kernel\Record;
 
 /**
  * Reads and writes procedures (see docs/formats/procedure.schema.json).

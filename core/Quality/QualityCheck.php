@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Quality;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\NoStore;
-use Ispira\Core\Diagnosis\Predictions;
-use Ispira\Core\Diagnosis\PredictionStore;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\NoStore;
+use Ispira\Core\Diagnosis\Inference\Predictions;
+use Ispira\Core\Diagnosis\Inference\PredictionStore;
+use Ispira\Core\Diagnosis\Presentation\Words;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Reading\Reading;
 
 /**
  * Asks all rules about a reading before it is believed.

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Quality;
 
-use Ispira\Core\Diagnosis\Hypothesis;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\Likelihood;
-use Ispira\Core\Diagnosis\Predictions;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Quantity;
-use Ispira\Core\Family\Test;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\Predictions;
+use Ispira\Core\Diagnosis\Presentation\Words;
+use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\Reading;
 
 /**
  * A number that was read, with what stood before it and what the circuit can show.
@@ -106,7 +106,7 @@ final class ReadingInContext
     /** Whether a number is what a sound unit shows, and clearly not nothing. */
     public function fitsSound(float $number): bool
     {
-        return abs($number) > self::SOMETHING_FROM * Likelihood::instrumentSpread($this->quantity(), 0.0) &&
+        return abs($number) > self::SOMETHING_FROM * MeterAccuracy::spread($this->quantity(), 0.0) &&
             $this->fits($number, $this->sound());
     }
 
@@ -114,7 +114,7 @@ final class ReadingInContext
     private function fits(float $number, array $predicted): bool
     {
         foreach ($predicted as $one) {
-            if (abs($number - $one) <= self::FITS_WITHIN * Likelihood::instrumentSpread($this->quantity(), $one)) {
+            if (abs($number - $one) <= self::FITS_WITHIN * MeterAccuracy::spread($this->quantity(), $one)) {
                 return true;
             }
         }
@@ -153,7 +153,7 @@ final class ReadingInContext
         foreach ($this->sameProbe() as $reading) {
             if (
                 $reading->test === $this->reading->test &&
-                !Likelihood::tellsApart($this->quantity(), (float) $reading->value, $this->number)
+                !MeterAccuracy::tellsApart($this->quantity(), (float) $reading->value, $this->number)
             ) {
                 return true;
             }

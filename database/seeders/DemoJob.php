@@ -20,25 +20,25 @@ use Ispira\Core\Capture\Format\CsvExport;
 use Ispira\Core\Capture\ImportSettings;
 use Ispira\Core\Capture\SampleStore;
 use Ispira\Core\Capture\SimulatedScope;
-use Ispira\Core\Diagnosis\DiagnosisFormat;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\Hypothesis;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\LoosePart;
-use Ispira\Core\Diagnosis\PredictionStore;
-use Ispira\Core\Diagnosis\Reading as CoreReading;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\LoosePart;
+use Ispira\Core\Diagnosis\Inference\PredictionStore;
+use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\Quantity;
-use Ispira\Core\Family\Test;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
-use Ispira\Core\Job\Outcome;
+use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Reading\Reading as CoreReading;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
  * Works a job of the demo on a simulated unit with a hidden fault, as a technician would who follows the proposals.
@@ -96,7 +96,7 @@ final class DemoJob
         ]);
         $this->job->created_at = $this->clock->copy();
         $this->job->save();
-        $this->unit = new SimulatedUnit($this->circuit, $this->hypothesis($this->fault), new Chance($seed), 0.0);
+        $this->unit = new SimulatedUnit($this->circuit, $this->hypothesis($this->fault), new RandomSource($seed), 0.0);
         if ($kind === JobKind::Fault || $kind === JobKind::Remote) {
             $this->map(MapKind::Before, 0);
             $this->answer();
@@ -157,14 +157,14 @@ final class DemoJob
         $last = $this->job->replacements()->reorder('sequence', 'desc')->first();
         $until = $last?->temporary_until?->toDateString();
         $this->note(EntryKind::Closed, [
-            'outcome' => $until === null ? Outcome::Repaired->value : Outcome::Temporary->value,
+            'outcome' => $until === null ? JobOutcome::Repaired->value : JobOutcome::Temporary->value,
             'dueOn' => $until,
         ]);
         $this->note(EntryKind::Held, ['replacement' => $last?->id, 'held' => true]);
         $this->job->update([
             'stage' => JobStage::Closed,
             'closed_at' => $this->clock,
-            'outcome' => $until === null ? Outcome::Repaired : Outcome::Temporary,
+            'outcome' => $until === null ? JobOutcome::Repaired : JobOutcome::Temporary,
             'due_on' => $until,
         ]);
         $this->touch();
@@ -231,7 +231,12 @@ final class DemoJob
     {
         $this->clock->addMinutes(6);
         $left = explode('+', $this->fault)[0] . '#1';
-        $this->unit = new SimulatedUnit($this->circuit, $this->hypothesis($left), new Chance($this->seed + 1), 0.0);
+        $this->unit = new SimulatedUnit(
+            $this->circuit,
+            $this->hypothesis($left),
+            new RandomSource($this->seed + 1),
+            0.0,
+        );
         $this->map(MapKind::After, 1);
         $this->note(EntryKind::Held, [
             'replacement' => $this->job->replacements()->reorder('sequence', 'desc')->first()?->id,
@@ -283,7 +288,7 @@ final class DemoJob
                 $test->probe->full,
                 1.2e-4,
                 0.04,
-                chance: new Chance($this->seed),
+                chance: new RandomSource($this->seed),
             ))->into($store = new SampleStore($folder), 8000, 'command');
             $file = "$folder/step-$position->key.csv";
             File::put($file, implode('', iterator_to_array((new CsvExport($store))->parts(), false)));
@@ -303,7 +308,7 @@ final class DemoJob
     }
 
     /** Ends it without a replacement. */
-    public function close(Outcome $outcome, ?string $reason, ?int $dueInDays = null): self
+    public function close(JobOutcome $outcome, ?string $reason, ?int $dueInDays = null): self
     {
         $due = $dueInDays === null ? null : $this->clock->copy()->addDays($dueInDays)->toDateString();
         $this->note(EntryKind::Closed, ['outcome' => $outcome->value, 'reason' => $reason, 'dueOn' => $due]);

@@ -8,12 +8,12 @@ use App\Models\Unit;
 use App\Models\User;
 use App\Models\Workshop;
 use Illuminate\Support\Str;
-use Ispira\Core\Diagnosis\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Job\JobKind;
-use Ispira\Core\Job\Outcome;
 use Ispira\Core\Planning\BenchSupply\BenchRun as Run;
 use Ispira\Core\Planning\BenchSupply\BenchRunVerdict;
 use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
  * The shared workshop of Halvmark, a small lake-ferry town: its people, its units and its jobs.
@@ -407,7 +407,7 @@ final class DemoWorkshop
         ) {
             throw new \LogicException('Jobs are opened as demo jobs.');
         }
-        $loose->investigate(3)->close(Outcome::ProvenGood, 'Runs well on the bench, back on the shelf.');
+        $loose->investigate(3)->close(JobOutcome::ProvenGood, 'Runs well on the bench, back on the shelf.');
         $adjusted->toProof(done: true);
         $adjusted->note(EntryKind::Adjusted, [
             'what' => 'Fan tap for circulation',
@@ -415,7 +415,7 @@ final class DemoWorkshop
             'after' => 'medium low',
             'undoOn' => now()->addDays(21)->toDateString(),
         ]);
-        $adjusted->close(Outcome::Adjusted, null, 29);
+        $adjusted->close(JobOutcome::Adjusted, null, 29);
         $remote->investigate(2);
         $remote->note(EntryKind::Loan, [
             'what' => 'Wiper module from the shelf',
@@ -423,7 +423,7 @@ final class DemoWorkshop
             'dueOn' => now()->addDays(5)->toDateString(),
         ]);
         $remote->close(
-            Outcome::Advised,
+            JobOutcome::Advised,
             'The module with the twelve-pin plug, and to look at the water channel above it.',
         );
         $follow->toProof();

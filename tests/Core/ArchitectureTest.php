@@ -21,6 +21,29 @@ final class ArchitectureTest extends TestCase
         }
     }
 
+    public function testTheFoldersOfTheCoreDependOnEachOtherInNoCircle(): void
+    {
+        $uses = [];
+        foreach ($this->files(__DIR__ . '/../../core') as $file => $code) {
+            $folder = explode('/', substr($file, (int) strpos($file, '/core/') + 6))[0];
+            preg_match_all('/Ispira\\\\Core\\\\(\w+)/', $code, $named);
+            foreach (array_diff(array_unique($named[1]), [$folder]) as $other) {
+                $uses[$folder][$other] = true;
+            }
+        }
+        self::assertArrayNotHasKey('Kernel', $uses, 'The kernel stands below everything.');
+        // Folders that depend on nothing that is left are taken away, until none is: a circle would stay.
+        while ($uses !== []) {
+            $above = array_filter($uses, static fn(array $on): bool => array_intersect_key($on, $uses) !== []);
+            self::assertNotSame(
+                array_keys($uses),
+                array_keys($above),
+                'A circle in: ' . implode(', ', array_keys($uses)),
+            );
+            $uses = $above;
+        }
+    }
+
     public function testTheEngineKnowsNoFamilyByName(): void
     {
         foreach (

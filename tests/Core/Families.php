@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Device\FamilyRegistry;
 
 /**
  * The families of circuits, as cases of a test.

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ispira\Core\Family\Parameter;
-use Ispira\Core\Family\ParameterList;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterList;
 
 /**
  * What a hurried person might fill in: choices as they come, numbers anywhere in their range and often at its ends, and

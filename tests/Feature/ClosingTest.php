@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Job;
 use Ispira\Core\Job\JobStage;
-use Ispira\Core\Job\Outcome;
+use Ispira\Core\Repair\Work\JobOutcome;
 use Sabre\VObject\Reader;
 use Tests\TestCase;
 
@@ -64,7 +64,7 @@ final class ClosingTest extends TestCase
         $this->close($job, 'repaired')->assertSessionHasErrors('outcome');
         $this->close($job, 'not-repaired')->assertSessionHasErrors('reason');
         $this->close($job, 'proven-good', ['reason' => 'back on the shelf'])->assertSessionHasNoErrors();
-        self::assertSame(Outcome::ProvenGood, $job->refresh()->outcome);
+        self::assertSame(JobOutcome::ProvenGood, $job->refresh()->outcome);
     }
 
     public function testAnAdjustmentSaysFromWhatToWhatAndIsUndoneOnADay(): void
@@ -114,7 +114,7 @@ final class ClosingTest extends TestCase
         $this->get("/jobs/$job->id/proof")->assertOk();
         $this->close($job, 'advised')->assertSessionHasErrors('reason');
         $this->close($job, 'advised', ['reason' => 'the module with five pins'])->assertSessionHasNoErrors();
-        self::assertSame(Outcome::Advised, $job->refresh()->outcome);
+        self::assertSame(JobOutcome::Advised, $job->refresh()->outcome);
     }
 
     public function testAFaultThatIsGoneIsProvenGoodAndOneThatStaysSaysWhy(): void
@@ -127,7 +127,7 @@ final class ClosingTest extends TestCase
         $stays = $this->jobOnBench($user);
         $this->close($stays, 'not-repaired')->assertSessionHasErrors('reason');
         $this->close($stays, 'not-repaired', ['reason' => 'too dear'])->assertSessionHasNoErrors();
-        self::assertSame(Outcome::NotRepaired, $stays->refresh()->outcome);
+        self::assertSame(JobOutcome::NotRepaired, $stays->refresh()->outcome);
     }
 
     public function testWhatIsDueIsAPageAndACalendar(): void

@@ -8,7 +8,7 @@ use App\Models\Job;
 use App\Models\User;
 use App\Models\Workshop;
 use Database\Seeders\DatabaseSeeder;
-use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Job\JobStage;
 use Tests\TestCase;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Job;
-use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Device\FamilyRegistry;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 

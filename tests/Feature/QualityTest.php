@@ -6,9 +6,9 @@ namespace Tests\Feature;
 
 use App\Models\Job;
 use App\Models\Reading;
-use Ispira\Core\Diagnosis\Reading as CoreReading;
-use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Job\JobFileFormat;
+use Ispira\Core\Reading\Reading as CoreReading;
 use PHPUnit\Framework\Attributes\DataProviderExternal;
 use Tests\Core\Quality\QualityCheckTest;
 use Tests\TestCase;

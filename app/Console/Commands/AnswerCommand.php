@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\ParameterError;
-use Ispira\Core\Family\Test;
+use Ispira\Core\Kernel\RandomSource;
 
 /**
  * A stand-in for the unit on the bench: computes what a test shows on a circuit with a hidden fault.
@@ -58,7 +58,7 @@ final class AnswerCommand extends Command
         $tests = is_string($test)
             ? [$test]
             : array_map(static fn($p): string => "speed@$p->key", array_values($circuit->positions));
-        $unit = new SimulatedUnit($circuit, $hidden, new Chance((int) $this->option('seed')), 0.0);
+        $unit = new SimulatedUnit($circuit, $hidden, new RandomSource((int) $this->option('seed')), 0.0);
         if ($this->option('all') === true) {
             $words = new Words($circuit);
             foreach ($circuit->tests as $each) {
@@ -72,7 +72,7 @@ final class AnswerCommand extends Command
                 fn(Test $each): float|string|null => (new SimulatedUnit(
                     $circuit,
                     $hidden,
-                    new Chance((int) $this->option('seed')),
+                    new RandomSource((int) $this->option('seed')),
                     0.0,
                 ))->read('reading', $each, 0)->value,
                 $circuit->tests,

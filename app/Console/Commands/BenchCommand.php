@@ -8,18 +8,18 @@ use Illuminate\Console\Command;
 use Ispira\Core\Circuit\CircuitSolver;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\DiagnosisFormat;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\Hypothesis;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\MemoryStore;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\MemoryStore;
+use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Family;
-use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Kernel\RandomSource;
 use Symfony\Component\Process\Process;
 
 final class BenchCommand extends Command
@@ -100,7 +100,7 @@ final class BenchCommand extends Command
         $hidden = array_values(
             array_filter(HypothesisList::of($circuit, false), static fn(Hypothesis $h): bool => $h->parts !== []),
         )[0];
-        $unit = new SimulatedUnit($circuit, $hidden, new Chance(1), 0.0);
+        $unit = new SimulatedUnit($circuit, $hidden, new RandomSource(1), 0.0);
         $readings = $unit->map();
         $next = (new Engine())->diagnose($circuit, new CaseFile($readings), new DecisionSettings())->next;
         $case = new CaseFile($next === null ? $readings : [...$readings, $unit->read('next', $next->test, 0)]);

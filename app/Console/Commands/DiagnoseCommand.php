@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Diagnosis\DiagnosisStream;
 use Illuminate\Console\Command;
-use Ispira\Core\Job\FileError;
+use Ispira\Core\Kernel\FileError;
 
 final class DiagnoseCommand extends Command
 {

@@ -9,10 +9,10 @@ use App\Instruments\MeterServer;
 use App\Models\Job;
 use App\Models\Workshop;
 use Illuminate\Console\Command;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Instrument\MeterFunction;
 use Ispira\Core\Instrument\SimulatedMeter;
+use Ispira\Core\Kernel\RandomSource;
 use Symfony\Component\Console\Command\SignalableCommandInterface;
 
 final class MeterSimCommand extends Command implements SignalableCommandInterface
@@ -62,7 +62,7 @@ final class MeterSimCommand extends Command implements SignalableCommandInterfac
             return self::FAILURE;
         }
         $stuck = $this->option('stuck') === null ? null : MeterFunction::named((string) $this->option('stuck'));
-        $bench = new BenchUnderTest($job->id, $hidden, new Chance((int) $this->option('seed')));
+        $bench = new BenchUnderTest($job->id, $hidden, new RandomSource((int) $this->option('seed')));
         $meter = new SimulatedMeter($bench->measure(...), $stuck);
         try {
             $server = new MeterServer(

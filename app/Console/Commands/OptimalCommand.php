@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\MemoryStore;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\TestChoice;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Decision\TestChoice;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\MemoryStore;
 use Ispira\Core\Diagnosis\Trial\PolicyTree;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\Test;
+use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Reading\Reading;
 
 final class OptimalCommand extends Command
 {
@@ -43,7 +43,7 @@ final class OptimalCommand extends Command
                 if ($hidden->parts === [] || $hidden->comesAndGoes) {
                     continue;
                 }
-                $map = (new SimulatedUnit($circuit, $hidden, new Chance(crc32($hidden->key)), 0.0))->map();
+                $map = (new SimulatedUnit($circuit, $hidden, new RandomSource(crc32($hidden->key)), 0.0))->map();
                 $pattern = implode(' ', array_map(static fn(Reading $r): string => (string) $r->value, $map));
                 if (isset($seen[$pattern])) {
                     continue;

@@ -10,14 +10,14 @@ use Ispira\Core\Capture\Format\CsvExport;
 use Ispira\Core\Capture\Format\VcdExport;
 use Ispira\Core\Capture\SampleStore;
 use Ispira\Core\Capture\SimulatedScope;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\ParameterError;
-use Ispira\Core\Family\Quantity;
-use Ispira\Core\Family\Test;
+use Ispira\Core\Kernel\RandomSource;
 
 final class ScopeSimCommand extends Command
 {
@@ -77,7 +77,7 @@ final class ScopeSimCommand extends Command
 
             return self::FAILURE;
         }
-        $value = (new SimulatedUnit($circuit, $hidden, new Chance((int) $this->option('seed')), 0.0))->read(
+        $value = (new SimulatedUnit($circuit, $hidden, new RandomSource((int) $this->option('seed')), 0.0))->read(
             'shown',
             $test,
             0,
@@ -103,7 +103,7 @@ final class ScopeSimCommand extends Command
             2.5 / $rate,
             (float) $this->option('noise'),
             skips: (int) $this->option('skips'),
-            chance: new Chance((int) $this->option('seed')),
+            chance: new RandomSource((int) $this->option('seed')),
         );
     }
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
+use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Diagnosis\Trial\Outcome;
 use Ispira\Core\Diagnosis\Trial\Policy;
 use Ispira\Core\Diagnosis\Trial\Trial;
 use Ispira\Core\Diagnosis\Trial\TrialSummary;
-use Ispira\Core\Family\FamilyRegistry;
 
 final class TrialCommand extends Command
 {

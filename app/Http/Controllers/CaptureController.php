@@ -24,10 +24,10 @@ use Ispira\Core\Capture\CaptureError;
 use Ispira\Core\Capture\Format\CsvExport;
 use Ispira\Core\Capture\Format\VcdExport;
 use Ispira\Core\Capture\ImportSettings;
-use Ispira\Core\Diagnosis\Reading;
 use Ispira\Core\Job\JobStage;
-use Ispira\Core\Measurement\NumberReader;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Kernel\NumberReader;
+use Ispira\Core\Kernel\UnreadableNumber;
+use Ispira\Core\Reading\Reading;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**

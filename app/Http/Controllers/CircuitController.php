@@ -12,13 +12,13 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use Ispira\Core\Diagnosis\SoundCircuit;
-use Ispira\Core\Family\Family;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\Parameter;
-use Ispira\Core\Family\ParameterError;
-use Ispira\Core\Family\ParameterList;
-use Ispira\Core\Family\Texts;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Texts;
+use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
 use Ispira\Core\Job\JobStage;
 
 final class CircuitController extends Controller

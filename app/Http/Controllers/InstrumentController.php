@@ -14,9 +14,9 @@ use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 use Ispira\Core\Instrument\MeterTrouble;
-use Ispira\Core\Measurement\DisplayUnits;
-use Ispira\Core\Measurement\NumberReader;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\NumberReader;
+use Ispira\Core\Kernel\UnreadableNumber;
 
 /**
  * Meters of the workshop, leads of the session, units of the user.

@@ -12,8 +12,8 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
-use Ispira\Core\Job\FileError;
 use Ispira\Core\Job\JobFileFormat;
+use Ispira\Core\Kernel\FileError;
 
 final class JobFileController extends Controller
 {

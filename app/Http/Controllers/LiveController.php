@@ -10,10 +10,10 @@ use App\Models\MeterAddress;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Instrument\MeterTrouble;
-use Ispira\Core\Measurement\DisplayUnits;
-use Ispira\Core\Measurement\Unit;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\Unit;
 
 /**
  * What a meter of the workshop shows, while a test is on the bench.

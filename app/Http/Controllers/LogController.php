@@ -21,10 +21,10 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\JobStage;
-use Ispira\Core\Measurement\DisplayUnits;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\UnreadableNumber;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**

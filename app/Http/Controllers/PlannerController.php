@@ -14,14 +14,14 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\ParameterError;
-use Ispira\Core\Family\Quantity;
+use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\PlannerRegistry;
 use Ispira\Core\Planning\Worked;
+use Ispira\Core\Reading\Reading;
 
 /**
  * Planners: everything that they take stands in the address, so that a plan can be kept and sent.

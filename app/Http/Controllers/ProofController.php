@@ -22,14 +22,14 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\SpeedState;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
-use Ispira\Core\Job\Outcome;
-use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Reading\Reading;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
  * The same speed map again after the repair, and what else proves it: it can then be closed, or goes back to the bench.
@@ -62,7 +62,7 @@ final class ProofController extends Controller
                     ? $this->proof->shown($job, $circuit)
                     : [],
             'outcomes' => array_map(
-                static fn(Outcome $one): array => [
+                static fn(JobOutcome $one): array => [
                     'value' => $one->value,
                     'needsReason' => $one->needsReason(),
                     'needsDay' => $one->needsDay(),

@@ -15,7 +15,7 @@ use App\Models\Strike;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use Ispira\Core\Diagnosis\Series;
+use Ispira\Core\Diagnosis\Presentation\Series;
 use Ispira\Core\Job\JobStage;
 
 final class ReadingController extends Controller

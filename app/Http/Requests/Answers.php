@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Validation\ValidationException;
-use Ispira\Core\Diagnosis\Judged;
-use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Diagnosis\Inference\Judged;
 
 /**
  * Reads the answers to what is asked with the complaint.

@@ -6,8 +6,8 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
-use Ispira\Core\Measurement\NumberReader;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Kernel\NumberReader;
+use Ispira\Core\Kernel\UnreadableNumber;
 use Ispira\Core\Planning\BenchSupply\BenchRun;
 
 /**

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Validation\ValidationException;
-use Ispira\Core\Diagnosis\SpeedState;
-use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
 
 /**
  * Reads the cells of a speed map from a request.

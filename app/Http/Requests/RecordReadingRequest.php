@@ -10,15 +10,15 @@ use App\Models\Job;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
-use Ispira\Core\Diagnosis\Judged;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Quantity;
-use Ispira\Core\Family\Test;
-use Ispira\Core\Measurement\DisplayUnits;
-use Ispira\Core\Measurement\Measure;
-use Ispira\Core\Measurement\MeasureReader;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\Measure;
+use Ispira\Core\Kernel\MeasureReader;
+use Ispira\Core\Kernel\UnreadableNumber;
+use Ispira\Core\Reading\Reading;
 
 final class RecordReadingRequest extends FormRequest
 {

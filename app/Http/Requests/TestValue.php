@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Validation\ValidationException;
-use Ispira\Core\Diagnosis\Judged;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Test;
-use Ispira\Core\Measurement\DisplayUnits;
-use Ispira\Core\Measurement\MeasureReader;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\MeasureReader;
+use Ispira\Core\Kernel\UnreadableNumber;
 
 /**
  * Reads what a test showed, where one field takes it: a number in the user's unit, over range, or an answer.

@@ -6,7 +6,7 @@ namespace Ispira\Core\Capture\Format;
 
 use Ispira\Core\Capture\CaptureError;
 use Ispira\Core\Capture\Head;
-use Ispira\Core\Measurement\Unit;
+use Ispira\Core\Kernel\Unit;
 
 /**
  * How a table of samples is written: what stands between its columns, which is the time, and in which units.

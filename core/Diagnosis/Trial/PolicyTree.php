@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Trial;
 
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\Evidence;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\Money;
-use Ispira\Core\Diagnosis\TestValues;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Test;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Decision\Evidence;
+use Ispira\Core\Diagnosis\Decision\Money;
+use Ispira\Core\Diagnosis\Decision\TestValues;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
 
 /**
  * Every course that a job can take over a handful of tests, to compare the engine's choice of the next

@@ -4,19 +4,21 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Trial;
 
-use Ispira\Core\Diagnosis\DrawnValues;
-use Ispira\Core\Diagnosis\Hypothesis;
-use Ispira\Core\Diagnosis\Judged;
-use Ispira\Core\Diagnosis\Likelihood;
-use Ispira\Core\Diagnosis\Misbehaviour;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Simulator;
-use Ispira\Core\Diagnosis\SpeedState;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Position;
-use Ispira\Core\Family\PositionKind;
-use Ispira\Core\Family\Quantity;
-use Ispira\Core\Family\Test;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Position;
+use Ispira\Core\Device\PositionKind;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\DrawnValues;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Diagnosis\Inference\Likelihood;
+use Ispira\Core\Diagnosis\Inference\Misbehaviour;
+use Ispira\Core\Diagnosis\Inference\Simulator;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
+use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\Reading;
 
 /**
  * A unit with a hidden fault, component values of its own and a person who reads a meter.
@@ -52,7 +54,7 @@ final class SimulatedUnit
     public function __construct(
         private readonly CircuitModel $circuit,
         Hypothesis $truth,
-        private readonly Chance $chance,
+        private readonly RandomSource $chance,
         private readonly float $slips,
     ) {
         $this->simulator = new Simulator($circuit);
@@ -100,7 +102,7 @@ final class SimulatedUnit
     /** Whether a meter shows the fault at all: only then can its joint be seen to wander. */
     private function isVisible(Test $test): bool
     {
-        return Likelihood::tellsApart(
+        return MeterAccuracy::tellsApart(
             $test->probe->quantity,
             $this->observe($test, $this->truth),
             $this->observe($test, $this->sound),
@@ -172,7 +174,7 @@ final class SimulatedUnit
             if (is_infinite($seen)) {
                 return null;
             }
-            $shown = $seen + $this->chance->normal() * Likelihood::instrumentSpread($test->probe->quantity, $seen);
+            $shown = $seen + $this->chance->normal() * MeterAccuracy::spread($test->probe->quantity, $seen);
 
             return $test->probe->quantity === Quantity::Ohms ? max(0.0, $shown) : $shown;
         }

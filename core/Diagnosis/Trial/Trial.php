@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Trial;
 
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\Hypothesis;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\MemoryStore;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Family;
-use Ispira\Core\Family\Parameter;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\MemoryStore;
+use Ispira\Core\Kernel\RandomSource;
 
 /**
  * Simulated jobs over the faults and variants of a family, the same ones for every policy.
@@ -55,13 +56,13 @@ final readonly class Trial
             for ($run = 0; $run < ($only === null || $only === $group ? $runs : 0); ++$run) {
                 $hidden = $degrees[$run % \count($degrees)];
                 $seed = crc32("$this->seed/$circuit->hash/$fault/$run");
-                $unit = new SimulatedUnit($circuit, $hidden, new Chance($seed), $this->slips);
+                $unit = new SimulatedUnit($circuit, $hidden, new RandomSource($seed), $this->slips);
                 $job = new TrialJob(
                     $circuit,
                     $unit,
                     $engine,
                     $policy,
-                    new Chance($seed + 1),
+                    new RandomSource($seed + 1),
                     new DecisionSettings(),
                     $hidden->comesAndGoes,
                 );

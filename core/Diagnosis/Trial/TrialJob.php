@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Trial;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\Diagnosis;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\Money;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Test;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\Diagnosis;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Decision\Money;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Reading\Reading;
 
 /**
  * Works one simulated job from the map to a machine that runs.
@@ -36,7 +37,7 @@ final class TrialJob
         private readonly SimulatedUnit $unit,
         private readonly Engine $engine,
         private readonly Policy $policy,
-        private readonly Chance $chance,
+        private readonly RandomSource $chance,
         private readonly DecisionSettings $settings,
         bool $intermittent,
     ) {

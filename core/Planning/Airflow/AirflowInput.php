@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Planning\Airflow;
 
-use Ispira\Core\Family\ParameterError;
-use Ispira\Core\Family\ParameterList;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Kernel\UnreadableNumber;
 
 /**
  * What was measured and read off plates, in SI units.

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Planning\Airflow;
 
-use Ispira\Core\Measurement\NumberReader;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Kernel\NumberReader;
+use Ispira\Core\Kernel\UnreadableNumber;
 
 /**
  * The maker's table of airflow: a first line with the names of the taps, then a line for each static pressure.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Planning\BenchSupply;
 
-use Ispira\Core\Family\Texts;
+use Ispira\Core\Device\Texts;
 use Ispira\Core\Planning\Figure;
 
 /**

@@ -6,8 +6,8 @@ namespace Ispira\Core\Planning\BenchSupply;
 
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
-use Ispira\Core\Family\Sheet;
-use Ispira\Core\Family\SheetElement;
+use Ispira\Core\Device\Sheet;
+use Ispira\Core\Device\SheetElement;
 
 /**
  * The circuit of the supply: mains and bus on top, logic supply below, one common, five wires at the right.

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Planning\CapacitorCheck;
 
-use Ispira\Core\Family\Parameter;
-use Ispira\Core\Family\ParameterList;
-use Ispira\Core\Family\Quantity;
-use Ispira\Core\Family\Texts;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Texts;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\Worked;

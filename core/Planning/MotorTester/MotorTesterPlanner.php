@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Planning\MotorTester;
 
-use Ispira\Core\Family\Parameter;
-use Ispira\Core\Family\ParameterList;
-use Ispira\Core\Family\Texts;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Texts;
 use Ispira\Core\Planning\Chart;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\Plan;

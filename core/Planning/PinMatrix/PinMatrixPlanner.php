@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Planning\PinMatrix;
 
-use Ispira\Core\Family\Parameter;
-use Ispira\Core\Family\ParameterError;
-use Ispira\Core\Family\ParameterList;
-use Ispira\Core\Family\Quantity;
-use Ispira\Core\Family\Texts;
-use Ispira\Core\Measurement\MeasureReader;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Texts;
+use Ispira\Core\Kernel\MeasureReader;
+use Ispira\Core\Kernel\UnreadableNumber;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\PlanTable;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Quality\Rules;
 
-use Ispira\Core\Diagnosis\Likelihood;
-use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Quality\QualityRule;
 use Ispira\Core\Quality\ReadingInContext;
+use Ispira\Core\Reading\MeterAccuracy;
 
 /**
  * The same test showed something else before, with nothing noted that would explain it.
@@ -28,8 +28,8 @@ final readonly class Contradicts implements QualityRule
         }
         foreach ($context->sameProbe() as $reading) {
             $spread =
-                Likelihood::instrumentSpread($context->quantity(), $context->number) +
-                Likelihood::instrumentSpread($context->quantity(), (float) $reading->value);
+                MeterAccuracy::spread($context->quantity(), $context->number) +
+                MeterAccuracy::spread($context->quantity(), (float) $reading->value);
             if (
                 $reading->test === $context->reading->test &&
                 $reading->misbehaved === null &&

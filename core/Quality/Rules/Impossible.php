@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Quality\Rules;
 
-use Ispira\Core\Diagnosis\Likelihood;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\Quantity;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Quality\QualityRule;
 use Ispira\Core\Quality\ReadingInContext;
+use Ispira\Core\Reading\MeterAccuracy;
 
 /**
  * More than anything in the circuit can make, with any fault.
@@ -32,7 +32,7 @@ final readonly class Impossible implements QualityRule
         $most = max(array_map(abs(...), $possible));
 
         return abs($context->number) >
-            self::MARGIN * $most + self::SPREADS * Likelihood::instrumentSpread($context->quantity(), $most)
+            self::MARGIN * $most + self::SPREADS * MeterAccuracy::spread($context->quantity(), $most)
             ? Words::general('doubts.impossible', [
                 'reading' => $context->written(),
                 'most' => $context->written($most),

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Quality\Rules;
 
-use Ispira\Core\Diagnosis\Likelihood;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\Quantity;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Quality\QualityRule;
 use Ispira\Core\Quality\ReadingInContext;
+use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\Reading;
 
 /**
  * Voltages between three places do not add up, nor resistances in one row.
@@ -42,9 +42,9 @@ final readonly class SumOfParts implements QualityRule
                     continue;
                 }
                 $spread =
-                    Likelihood::instrumentSpread($context->quantity(), $context->number) +
-                    Likelihood::instrumentSpread($context->quantity(), (float) $first->value) +
-                    Likelihood::instrumentSpread($context->quantity(), (float) $second->value);
+                    MeterAccuracy::spread($context->quantity(), $context->number) +
+                    MeterAccuracy::spread($context->quantity(), (float) $first->value) +
+                    MeterAccuracy::spread($context->quantity(), (float) $second->value);
                 if (abs($sum - $context->number) > self::SPREADS * $spread) {
                     return Words::general('doubts.sum-of-parts', [
                         'reading' => $context->written(),

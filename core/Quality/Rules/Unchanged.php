@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Quality\Rules;
 
-use Ispira\Core\Diagnosis\Likelihood;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Quality\QualityRule;
 use Ispira\Core\Quality\ReadingInContext;
+use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\Reading;
 
 /**
  * The same number in positions that must differ on a sound unit: the selector was not turned, or the lead is on the
@@ -62,6 +62,6 @@ final readonly class Unchanged implements QualityRule
         $here = $context->sound()[0];
         $there = $context->sound($context->circuit->tests[$reading->test])[0];
 
-        return Likelihood::tellsApart($context->quantity(), $here, $there);
+        return MeterAccuracy::tellsApart($context->quantity(), $here, $there);
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Quality\Rules;
 
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\Quantity;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Quality\QualityRule;
 use Ispira\Core\Quality\ReadingInContext;
 

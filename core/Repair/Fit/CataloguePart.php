@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Repair\Fit;
 
-use Ispira\Core\Family\OfferedRemedy;
+use Ispira\Core\Device\OfferedRemedy;
 
 /**
  * A part that the workshop knows, with its data for the fit check and its terms.

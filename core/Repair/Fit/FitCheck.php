@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Repair\Fit;
 
-use Ispira\Core\Measurement\NumberReader;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Kernel\NumberReader;
+use Ispira\Core\Kernel\UnreadableNumber;
 
 /**
  * Compares an old part with a candidate, attribute by attribute.

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Repair\Fit;
 
-use Ispira\Core\Job\FileError;
-use Ispira\Core\Job\Record;
+use Ispira\Core\Kernel\FileError;
+use Ispira\Core\Kernel\Record;
 
 /**
  * Reads and writes catalogues of parts (see docs/formats/parts.schema.json), as JSON and as a table.

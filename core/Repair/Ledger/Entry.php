@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Repair\Ledger;
 
-use Ispira\Core\Measurement\NumberReader;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Kernel\NumberReader;
+use Ispira\Core\Kernel\UnreadableNumber;
 
 /**
  * One thing that was noted during a repair. It is never changed: what corrects it is an entry of its own.

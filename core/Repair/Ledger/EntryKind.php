@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Repair\Ledger;
 
-use Ispira\Core\Job\Outcome;
+use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
  * What can be noted between the verdict and the closed job.
@@ -108,7 +108,7 @@ enum EntryKind: string
             ],
             self::Adjusted => ['what' => 'text', 'before' => 'text', 'after' => 'text', 'undoOn' => 'day?'],
             self::Closed => [
-                'outcome' => array_column(Outcome::cases(), 'value'),
+                'outcome' => array_column(JobOutcome::cases(), 'value'),
                 'reason' => 'text?',
                 'dueOn' => 'day?',
             ],

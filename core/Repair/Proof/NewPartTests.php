@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Repair\Proof;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\Evidence;
-use Ispira\Core\Diagnosis\Hypothesis;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\Likelihood;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Quantity;
-use Ispira\Core\Family\Test;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Decision\Evidence;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Reading\MeterAccuracy;
 
 /**
  * Tests that a new part passes and the old one did not, on the part alone: new is no proof.
@@ -71,7 +71,7 @@ final readonly class NewPartTests
         [$good, $spread] = $this->evidence->expected($this->evidence->hypotheses[HypothesisList::NOTHING_WRONG], $test);
 
         return $test->probe->quantity->isNumber()
-            ? Likelihood::tellsApart($test->probe->quantity, $bad, $good) &&
+            ? MeterAccuracy::tellsApart($test->probe->quantity, $bad, $good) &&
                     (is_infinite($bad) || is_infinite($good) || abs($bad - $good) > self::SPEAKS_FROM * $spread)
             : abs($bad - $good) > 0.3;
     }

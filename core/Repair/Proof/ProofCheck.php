@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Repair\Proof;
 
-use Ispira\Core\Family\Test;
+use Ispira\Core\Device\Test;
 
 /**
  * One thing that a repair is proved by beside the speed map, and whether what was read is right.

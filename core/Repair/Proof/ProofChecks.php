@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Repair\Proof;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\Evidence;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\Judged;
-use Ispira\Core\Diagnosis\Likelihood;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\Quantity;
-use Ispira\Core\Family\RepairSheet;
-use Ispira\Core\Family\Test;
-use Ispira\Core\Measurement\DisplayUnits;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Decision\Evidence;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Diagnosis\Presentation\Words;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\Reading;
 
 /**
  * What a repair is proved by: the family's own tests, against what the sound circuit shows.
@@ -123,7 +123,7 @@ final readonly class ProofChecks
         if (is_infinite($mean)) {
             return [\INF, \INF];
         }
-        $half = self::WITHIN * hypot($spread, Likelihood::instrumentSpread($test->probe->quantity, $mean));
+        $half = self::WITHIN * hypot($spread, MeterAccuracy::spread($test->probe->quantity, $mean));
 
         // A meter at zero shows a little on either side of it.
         return [$mean - $half, $mean + $half];

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Repair\Remedy;
 
-use Ispira\Core\Diagnosis\Diagnosis;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\CircuitModel;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Diagnosis\Decision\Diagnosis;
+use Ispira\Core\Diagnosis\Presentation\Words;
 
 /**
  * What it takes from the odds as they stand to a machine that runs, without another test, for a page.

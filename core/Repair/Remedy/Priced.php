@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Repair\Remedy;
 
-use Ispira\Core\Family\OfferedRemedy;
+use Ispira\Core\Device\OfferedRemedy;
 
 /**
  * An option with what it costs here and how likely it cures this job.

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Repair\Remedy;
 
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\Diagnosis;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\Suspect;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\OfferedRemedy;
-use Ispira\Core\Family\RepairSheet;
-use Ispira\Core\Family\Texts;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\OfferedRemedy;
+use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Texts;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\Diagnosis;
+use Ispira\Core\Diagnosis\Decision\Suspect;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Presentation\Words;
 
 /**
  * Every way in which the suspects of a job can be cured, with its money and its chance.

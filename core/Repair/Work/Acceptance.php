@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Repair\Work;
 
-use Ispira\Core\Job\Outcome;
 use Ispira\Core\Repair\Fit\FitCheck;
 use Ispira\Core\Repair\Fit\FitVerdict;
 use Ispira\Core\Repair\Fit\PartType;
@@ -74,11 +73,11 @@ final readonly class Acceptance
 
     private function closing(Entry $closing): void
     {
-        $outcome = Outcome::from($closing->text('outcome'));
+        $outcome = JobOutcome::from($closing->text('outcome'));
         if ($outcome->needsReason() && $closing->text('reason') === '') {
             throw new EntryRefused(
                 'reason',
-                $outcome === Outcome::Advised ? 'Say what was advised.' : 'Say why it was not repaired.',
+                $outcome === JobOutcome::Advised ? 'Say what was advised.' : 'Say why it was not repaired.',
             );
         }
         if ($outcome->needsDay() && $closing->text('dueOn') === '') {

@@ -9,7 +9,7 @@ use Ispira\Core\Capture\Head;
 use Ispira\Core\Capture\Pulses;
 use Ispira\Core\Capture\SampleStore;
 use Ispira\Core\Capture\SimulatedScope;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Kernel\RandomSource;
 use PHPUnit\Framework\TestCase;
 
 final class PulsesTest extends TestCase
@@ -19,7 +19,7 @@ final class PulsesTest extends TestCase
     /** Duty and frequency within 0.1 % of truth, from 20 samples a period on. */
     public function testDutyAndFrequencyAreWithinAThousandthOfTheTruth(): void
     {
-        $chance = new Chance(3);
+        $chance = new RandomSource(3);
         for ($case = 0; $case < 40; ++$case) {
             $perPeriod = 20.0 + (180.0 * $case) / 40.0 + $chance->between(0.0, 1.0);
             $frequency = 10.0 ** $chance->between(0.5, 4.0);

@@ -10,7 +10,7 @@ use Ispira\Core\Capture\Format\VcdExport;
 use Ispira\Core\Capture\ImportSettings;
 use Ispira\Core\Capture\Pulses;
 use Ispira\Core\Capture\SimulatedScope;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Kernel\RandomSource;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\ExecutableFinder;
 use Symfony\Component\Process\Process;
@@ -24,7 +24,7 @@ final class SigrokTest extends TestCase
 
     public function testAnIndependentProgramMeasuresTheSamePulses(): void
     {
-        $chance = new Chance(11);
+        $chance = new RandomSource(11);
         for ($case = 0; $case < 8; ++$case) {
             $frequency = $chance->between(40.0, 900.0);
             $scope = new SimulatedScope(

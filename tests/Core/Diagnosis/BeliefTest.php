@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
-use Ispira\Core\Diagnosis\Belief;
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\Likelihood;
-use Ispira\Core\Diagnosis\Misbehaviour;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Trust;
-use Ispira\Core\Family\Quantity;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Diagnosis\Inference\Belief;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\Likelihood;
+use Ispira\Core\Diagnosis\Inference\Misbehaviour;
+use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\Reading;
+use Ispira\Core\Reading\Trust;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -208,15 +209,9 @@ final class BeliefTest extends TestCase
     public function testInstrumentSpreadGrowsWithTheReading(): void
     {
         foreach ([Quantity::Volts, Quantity::Amps, Quantity::Ohms] as $quantity) {
-            self::assertGreaterThan(0.0, Likelihood::instrumentSpread($quantity, 0.0));
-            self::assertGreaterThan(
-                Likelihood::instrumentSpread($quantity, 1.0),
-                Likelihood::instrumentSpread($quantity, 10.0),
-            );
-            self::assertSame(
-                Likelihood::instrumentSpread($quantity, 5.0),
-                Likelihood::instrumentSpread($quantity, -5.0),
-            );
+            self::assertGreaterThan(0.0, MeterAccuracy::spread($quantity, 0.0));
+            self::assertGreaterThan(MeterAccuracy::spread($quantity, 1.0), MeterAccuracy::spread($quantity, 10.0));
+            self::assertSame(MeterAccuracy::spread($quantity, 5.0), MeterAccuracy::spread($quantity, -5.0));
         }
     }
 }

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\Diagnosis;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\Hypothesis;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\NoStore;
-use Ispira\Core\Diagnosis\Predictions;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\Diagnosis;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\NoStore;
+use Ispira\Core\Diagnosis\Inference\Predictions;
+use Ispira\Core\Reading\Reading;
 
 /**
  * A circuit on a test's bench, with readings taken from its own predictions.

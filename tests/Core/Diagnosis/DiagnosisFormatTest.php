@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\DiagnosisFormat;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\TestCard;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
+use Ispira\Core\Diagnosis\Presentation\TestCard;
+use Ispira\Core\Reading\Reading;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

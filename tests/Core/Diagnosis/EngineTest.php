@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\DiagnosisFormat;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Reasons;
-use Ispira\Core\Diagnosis\TestChoice;
-use Ispira\Core\Diagnosis\Trust;
-use Ispira\Core\Diagnosis\UnknownTest;
-use Ispira\Core\Family\PositionKind;
+use Ispira\Core\Device\PositionKind;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Decision\TestChoice;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\UnknownTest;
+use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
+use Ispira\Core\Diagnosis\Presentation\Reasons;
+use Ispira\Core\Reading\Reading;
+use Ispira\Core\Reading\Trust;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -323,7 +323,7 @@ final class EngineTest extends TestCase
         }
     }
 
-    /** @param list<\Ispira\Core\Diagnosis\Suspect> $suspects
+    /** @param list<\Ispira\Core\Diagnosis\Decision\Suspect> $suspects
      *
      * @return array<string, float>
      */
@@ -371,12 +371,12 @@ final class EngineTest extends TestCase
             }
             if (!$test->probe->quantity->isNumber()) {
                 $chances = isset($bench->circuit->observations[$test->probe->at])
-                    ? \Ispira\Core\Diagnosis\Likelihood::observed(
+                    ? \Ispira\Core\Diagnosis\Inference\Likelihood::observed(
                         $bench->hypotheses[$hidden],
                         $test,
                         $bench->circuit->observations[$test->probe->at]->usual,
                     )
-                    : \Ispira\Core\Diagnosis\SpeedState::chances(
+                    : \Ispira\Core\Diagnosis\Inference\SpeedState::chances(
                         $bench->shows($hidden, $test->key),
                         PositionKind::Runs,
                     );

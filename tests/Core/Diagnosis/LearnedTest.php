@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
-use Ispira\Core\Diagnosis\Learned;
+use Ispira\Core\Diagnosis\Inference\Learned;
 use PHPUnit\Framework\TestCase;
 
 /**

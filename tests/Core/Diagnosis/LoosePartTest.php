@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\LoosePart;
-use Ispira\Core\Diagnosis\MemoryStore;
-use Ispira\Core\Diagnosis\Suspect;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Decision\Suspect;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\LoosePart;
+use Ispira\Core\Diagnosis\Inference\MemoryStore;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
-use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Kernel\RandomSource;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -44,7 +44,7 @@ final class LoosePartTest extends TestCase
             if ($hypothesis->comesAndGoes) {
                 continue;
             }
-            $unit = new SimulatedUnit($circuit, $hypothesis, new Chance(7 + $all), 0.0);
+            $unit = new SimulatedUnit($circuit, $hypothesis, new RandomSource(7 + $all), 0.0);
             $readings = [];
             for ($n = 0; $n < 8; ++$n) {
                 $diagnosis = $engine->diagnose($circuit, new CaseFile($readings, [], false), new DecisionSettings());

@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace Tests\Core\Diagnosis;
 
 use Ispira\Core\Circuit\SolvedState;
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\DrawnValues;
-use Ispira\Core\Diagnosis\Hypothesis;
-use Ispira\Core\Diagnosis\Judged;
-use Ispira\Core\Diagnosis\Likelihood;
-use Ispira\Core\Diagnosis\Misbehaviour;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Simulator;
-use Ispira\Core\Diagnosis\SpeedState;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\DrawnValues;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Diagnosis\Inference\Likelihood;
+use Ispira\Core\Diagnosis\Inference\Misbehaviour;
+use Ispira\Core\Diagnosis\Inference\Simulator;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
-use Ispira\Core\Family\Quantity;
-use Ispira\Core\Family\Test;
+use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Reading\Reading;
 use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Families;
@@ -41,7 +41,7 @@ final class ReferenceDiagnosisTest extends TestCase
         );
         foreach (range(0, 3) as $seed) {
             $number = intdiv($seed * \count($faulty), 4);
-            $unit = new SimulatedUnit($bench->circuit, $faulty[$number], new Chance($seed + 5), 0.02);
+            $unit = new SimulatedUnit($bench->circuit, $faulty[$number], new RandomSource($seed + 5), 0.02);
             $readings = array_values(
                 array_filter(
                     $unit->map(),

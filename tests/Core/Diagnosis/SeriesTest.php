@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Series;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Presentation\Series;
+use Ispira\Core\Reading\Reading;
 use PHPUnit\Framework\TestCase;
 
 final class SeriesTest extends TestCase

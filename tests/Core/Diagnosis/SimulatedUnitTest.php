@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
-use Ispira\Core\Diagnosis\Hypothesis;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
+use Ispira\Core\Kernel\RandomSource;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -16,7 +16,7 @@ final class SimulatedUnitTest extends TestCase
 {
     private function unit(Bench $bench, Hypothesis $hidden, int $seed = 1, float $slips = 0.0): SimulatedUnit
     {
-        return new SimulatedUnit($bench->circuit, $hidden, new Chance($seed), $slips);
+        return new SimulatedUnit($bench->circuit, $hidden, new RandomSource($seed), $slips);
     }
 
     public function testItAnswersAsTheCircuitWithItsFaultWould(): void

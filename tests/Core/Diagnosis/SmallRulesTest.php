@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\LampState;
-use Ispira\Core\Diagnosis\Likelihood;
-use Ispira\Core\Diagnosis\Money;
-use Ispira\Core\Diagnosis\Parking;
-use Ispira\Core\Diagnosis\SpeedState;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\PositionKind;
-use Ispira\Core\Family\Quantity;
+use Ispira\Core\Device\PositionKind;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\Money;
+use Ispira\Core\Diagnosis\Inference\LampState;
+use Ispira\Core\Diagnosis\Inference\Likelihood;
+use Ispira\Core\Diagnosis\Inference\Parking;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
+use Ispira\Core\Diagnosis\Presentation\Words;
 use PHPUnit\Framework\TestCase;
 
 final class SmallRulesTest extends TestCase

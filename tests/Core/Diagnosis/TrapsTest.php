@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\DiagnosisFormat;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\TestChoice;
-use Ispira\Core\Diagnosis\Traps;
+use Ispira\Core\Diagnosis\Decision\TestChoice;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
+use Ispira\Core\Diagnosis\Presentation\Traps;
+use Ispira\Core\Reading\Reading;
 use PHPUnit\Framework\TestCase;
 
 /**

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Diagnosis\Trial\Outcome;
 use Ispira\Core\Diagnosis\Trial\Policy;
 use Ispira\Core\Diagnosis\Trial\Trial;
-use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Kernel\RandomSource;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -46,9 +46,9 @@ final class TrialTest extends TestCase
 
     public function testChanceIsRepeatable(): void
     {
-        $draw = static fn(int $seed): array => (static function (Chance $c): array {
+        $draw = static fn(int $seed): array => (static function (RandomSource $c): array {
             return [$c->between(0, 1), $c->normal(), $c->shuffled([1, 2, 3, 4]), $c->pick(['a' => 0.5, 'b' => 0.5])];
-        })(new Chance($seed));
+        })(new RandomSource($seed));
         self::assertSame($draw(7), $draw(7));
         self::assertNotSame($draw(7), $draw(8));
     }

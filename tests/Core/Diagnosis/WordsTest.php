@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Words;
+use Ispira\Core\Diagnosis\Presentation\Words;
+use Ispira\Core\Reading\Reading;
 use PHPUnit\Framework\TestCase;
 
 final class WordsTest extends TestCase

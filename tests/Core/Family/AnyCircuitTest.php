@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Tests\Core\Family;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\DiagnosisFormat;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\Hypothesis;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\Simulator;
-use Ispira\Core\Diagnosis\Suspect;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Decision\Suspect;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\Simulator;
+use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\ParameterError;
+use Ispira\Core\Kernel\RandomSource;
 use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Families;
@@ -81,7 +81,7 @@ final class AnyCircuitTest extends TestCase
             array_filter(HypothesisList::of($circuit, false), static fn(Hypothesis $h): bool => $h->parts !== []),
         );
         $hidden = $faulty[(7 * $seed) % \count($faulty)];
-        $unit = new SimulatedUnit($circuit, $hidden, new Chance($seed), 0.02);
+        $unit = new SimulatedUnit($circuit, $hidden, new RandomSource($seed), 0.02);
         $readings = $unit->map();
         for ($step = 0; $step < 3; ++$step) {
             $case = new CaseFile($readings);

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Core\Family;
 
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\Judged;
-use Ispira\Core\Diagnosis\NoStore;
-use Ispira\Core\Diagnosis\Predictions;
-use Ispira\Core\Diagnosis\SoundCircuit;
-use Ispira\Core\Diagnosis\SpeedState;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Diagnosis\Inference\NoStore;
+use Ispira\Core\Diagnosis\Inference\Predictions;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
+use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
+use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Diagnosis\Trial\Trial;
-use Ispira\Core\Diagnosis\Words;
-use Ispira\Core\Family\CircuitModel;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\Quantity;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

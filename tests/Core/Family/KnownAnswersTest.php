@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Family;
 
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\NoStore;
-use Ispira\Core\Diagnosis\Parking;
-use Ispira\Core\Diagnosis\Predictions;
-use Ispira\Core\Diagnosis\SpeedState;
-use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\NoStore;
+use Ispira\Core\Diagnosis\Inference\Parking;
+use Ispira\Core\Diagnosis\Inference\Predictions;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Family;
 
-use Ispira\Core\Family\Adjustment;
-use Ispira\Core\Family\Parameter;
-use Ispira\Core\Family\ParameterError;
-use Ispira\Core\Family\ParameterList;
-use Ispira\Core\Family\Texts;
-use Ispira\Core\Family\Unknown;
+use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Texts;
+use Ispira\Core\Device\Unknown;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

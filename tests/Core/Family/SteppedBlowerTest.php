@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Family;
 
-use Ispira\Core\Diagnosis\SoundCircuit;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\ParameterError;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Diagnosis\Bench;

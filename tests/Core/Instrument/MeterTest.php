@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Instrument;
 
-use Ispira\Core\Family\Quantity;
+use Ispira\Core\Device\Quantity;
 use Ispira\Core\Instrument\Hold;
 use Ispira\Core\Instrument\MeterFunction;
 use Ispira\Core\Instrument\MeterRange;

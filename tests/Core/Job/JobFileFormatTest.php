@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Job;
 
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Job\FileError;
+use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Job\JobFileFormat;
+use Ispira\Core\Kernel\FileError;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

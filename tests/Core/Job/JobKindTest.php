@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Job;
 
-use Ispira\Core\Diagnosis\Trust;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
+use Ispira\Core\Reading\Trust;
 use PHPUnit\Framework\TestCase;
 
 final class JobKindTest extends TestCase

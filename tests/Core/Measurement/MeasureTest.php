@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core\Measurement;
 
-use Ispira\Core\Measurement\DisplayUnits;
-use Ispira\Core\Measurement\Measure;
-use Ispira\Core\Measurement\MeasureReader;
-use Ispira\Core\Measurement\Unit;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\Measure;
+use Ispira\Core\Kernel\MeasureReader;
+use Ispira\Core\Kernel\Unit;
+use Ispira\Core\Kernel\UnreadableNumber;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

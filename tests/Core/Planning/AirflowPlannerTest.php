@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Planning;
 
-use Ispira\Core\Family\ParameterError;
-use Ispira\Core\Measurement\UnreadableNumber;
+use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Kernel\UnreadableNumber;
 use Ispira\Core\Planning\Airflow\AirflowPlanner;
 use Ispira\Core\Planning\Airflow\AirHeating;
 use Ispira\Core\Planning\Airflow\Assignment;

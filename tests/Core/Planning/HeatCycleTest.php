@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Planning;
 
-use Ispira\Core\Family\ParameterError;
+use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Planning\HeatCycle\Calls;
 use Ispira\Core\Planning\HeatCycle\DelayWindow;
 use Ispira\Core\Planning\HeatCycle\FanControl;

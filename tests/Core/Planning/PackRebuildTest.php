@@ -6,7 +6,7 @@ namespace Tests\Core\Planning;
 
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
-use Ispira\Core\Family\ParameterError;
+use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Planning\PackRebuild\FanMotor;
 use Ispira\Core\Planning\PackRebuild\PackRebuildPlanner;
 use Ispira\Core\Planning\PackRebuild\PreferredValues;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Procedure;
 
-use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Procedure\Marked;
 use Ispira\Core\Procedure\MarkKind;
 use Ispira\Core\Procedure\NotYet;

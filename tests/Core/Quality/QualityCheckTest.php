@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core\Quality;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\MemoryStore;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\MemoryStore;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
-use Ispira\Core\Family\FamilyRegistry;
+use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Quality\Doubt;
 use Ispira\Core\Quality\QualityCheck;
 use Ispira\Core\Quality\QualityRule;
+use Ispira\Core\Reading\Reading;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Diagnosis\Bench;
@@ -183,7 +183,7 @@ final class QualityCheckTest extends TestCase
             $bench = new Bench([], false, $key);
             $faults = array_values(array_filter($bench->hypotheses, static fn($h): bool => $h->parts !== []));
             foreach ([1, 5] as $number) {
-                $unit = new SimulatedUnit($circuit, $faults[$number], new Chance($number), 0.0);
+                $unit = new SimulatedUnit($circuit, $faults[$number], new RandomSource($number), 0.0);
                 $case = new CaseFile([]);
                 foreach (
                     \array_slice(

@@ -6,11 +6,11 @@ namespace Tests\Core\Repair;
 
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
-use Ispira\Core\Job\Outcome;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryRefused;
 use Ispira\Core\Repair\Ledger\Ledger;
+use Ispira\Core\Repair\Work\JobOutcome;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -157,7 +157,7 @@ final class EntryTest extends TestCase
         foreach (JobKind::cases() as $kind) {
             self::assertNotEmpty($kind->outcomes());
             self::assertContains(
-                Outcome::NotRepaired,
+                JobOutcome::NotRepaired,
                 $kind->outcomes(),
                 'Any job may come to nothing, with its reason.',
             );
@@ -170,7 +170,7 @@ final class EntryTest extends TestCase
         self::assertTrue(JobKind::Fault->needsMap());
         self::assertFalse(JobKind::FollowUp->needsMap());
         self::assertSame(JobStage::Proof, JobKind::Adjustment->afterCircuit());
-        self::assertTrue(Outcome::Temporary->needsDay());
-        self::assertTrue(Outcome::Advised->needsReason());
+        self::assertTrue(JobOutcome::Temporary->needsDay());
+        self::assertTrue(JobOutcome::Advised->needsReason());
     }
 }

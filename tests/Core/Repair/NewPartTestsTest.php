@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Core\Repair;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\MemoryStore;
-use Ispira\Core\Diagnosis\Reading;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\Repairable;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\MemoryStore;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\Repairable;
+use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Reading\Reading;
 use Ispira\Core\Repair\Proof\NewPartTests;
 use Ispira\Core\Repair\Proof\ProofChecks;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -59,7 +59,11 @@ final class NewPartTestsTest extends TestCase
             for ($seed = 1; $seed <= 5; ++$seed) {
                 $caught += $checks->isRight(
                     $test,
-                    (new SimulatedUnit($circuit, $hypotheses[$fault], new Chance($seed), 0.0))->read('r', $test, 0),
+                    (new SimulatedUnit($circuit, $hypotheses[$fault], new RandomSource($seed), 0.0))->read(
+                        'r',
+                        $test,
+                        0,
+                    ),
                 )
                     ? 0
                     : 1;
@@ -68,7 +72,7 @@ final class NewPartTestsTest extends TestCase
                     (new SimulatedUnit(
                         $circuit,
                         $hypotheses[HypothesisList::NOTHING_WRONG],
-                        new Chance($seed),
+                        new RandomSource($seed),
                         0.0,
                     ))->read('r', $test, 0),
                 )

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Repair;
 
-use Ispira\Core\Job\FileError;
+use Ispira\Core\Kernel\FileError;
 use Ispira\Core\Repair\Fit\CataloguePart;
 use Ispira\Core\Repair\Fit\PartsFormat;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core\Repair;
 
-use Ispira\Core\Diagnosis\CaseFile;
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\Engine;
-use Ispira\Core\Diagnosis\HypothesisList;
-use Ispira\Core\Diagnosis\NoStore;
-use Ispira\Core\Diagnosis\Trial\Chance;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\Repairable;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\NoStore;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\Repairable;
+use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Repair\Proof\ProofChecks;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -49,7 +49,7 @@ final class ProofChecksTest extends TestCase
         )[0];
         $right = $all = 0;
         for ($seed = 1; $seed <= 20; ++$seed) {
-            $unit = new SimulatedUnit($circuit, $sound, new Chance($seed), 0.0);
+            $unit = new SimulatedUnit($circuit, $sound, new RandomSource($seed), 0.0);
             foreach ($checks->tests() as $test) {
                 self::assertNotSame('', $checks->expected($test));
                 ++$all;
@@ -83,7 +83,7 @@ final class ProofChecksTest extends TestCase
         self::assertFalse(
             $checks->isRight(
                 $current,
-                (new SimulatedUnit($circuit, $drags, new Chance(3), 0.0))->read('r', $current, 0),
+                (new SimulatedUnit($circuit, $drags, new RandomSource(3), 0.0))->read('r', $current, 0),
             ),
         );
     }

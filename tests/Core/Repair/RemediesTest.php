@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Repair;
 
-use Ispira\Core\Diagnosis\DecisionSettings;
-use Ispira\Core\Diagnosis\Diagnosis;
-use Ispira\Core\Family\FamilyRegistry;
-use Ispira\Core\Family\OfferedRemedy;
-use Ispira\Core\Family\Repairable;
-use Ispira\Core\Family\RepairSheet;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\OfferedRemedy;
+use Ispira\Core\Device\Repairable;
+use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Repair\Fit\PartType;
 use Ispira\Core\Repair\Remedy\BreakEven;
 use Ispira\Core\Repair\Remedy\Outlook;
@@ -207,7 +207,7 @@ final class RemediesTest extends TestCase
         ) {
             try {
                 $circuit = $family->circuit($family->parameters()->read($given));
-            } catch (\Ispira\Core\Family\ParameterError) {
+            } catch (\Ispira\Core\Device\ParameterError) {
                 continue;
             }
             $parts += $circuit->parts;

@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Device;
+
+use Ispira\Core\Circuit\Netlist;
+
+/**
+ * Everything the engine and the pages need to know about one circuit.
+ *
+ * The netlist's own values are those of the sound circuit at rest: everything plugged in,
+ * key on, selector off, no meter or lamp connected.
+ */
+final readonly class CircuitModel
+{
+    /** Raise this when predictions of the same declaration change. */
+    private const VERSION = 7;
+
+    /** Identifies the circuit: equal hashes predict alike. */
+    public string $hash;
+
+    /** @var array<array-key, Position> by key */
+    public array $positions;
+
+    /** @var array<array-key, SetUp> by key */
+    public array $setUps;
+
+    /** @var array<string, Test> by key */
+    public array $tests;
+
+    /** @var array<string, Fault> by key */
+    public array $faults;
+
+    /** @var array<string, Part> by key */
+    public array $parts;
+
+    /** @var array<string, Observation> by key */
+    public array $observations;
+
+    /**
+     * @param list<mixed>          $identity  family, and what else decides the circuit and is not declared in it
+     * @param string               $supply    element parameter that is the supply voltage at no load
+     * @param list<Unknown>        $unknowns  what nobody knows exactly about this circuit
+     * @param \Closure(array<string, float>): array<string, float> $assign element parameters ("element.parameter") for
+     *     values of the unknowns
+     * @param list<Position>       $positions in the order of the selector, key-off and off first
+     * @param list<SetUp>          $setUps
+     * @param list<Test>           $tests
+     * @param list<Observation>    $observations things seen, heard or felt
+     * @param list<Fault>          $faults
+     * @param list<FaultPair>      $pairs     cause and effect that occur together
+     * @param list<Part>           $parts
+     * @param list<CauseCheck>     $causeChecks
+     * @param array<array-key, string> $places    where each node is found, in words
+     * @param array<string, float> $accessMinutes minutes to reach each place named by a test
+     */
+    public function __construct(
+        public array $identity,
+        public Netlist $netlist,
+        public string $supply,
+        public array $unknowns,
+        public \Closure $assign,
+        array $positions,
+        array $setUps,
+        array $tests,
+        array $observations,
+        array $faults,
+        public array $pairs,
+        array $parts,
+        public array $causeChecks,
+        public array $accessMinutes,
+        public array $places,
+        public Sheet $sheet,
+        public Texts $texts,
+    ) {
+        $this->hash = hash(
+            'sha256',
+            serialize([$identity, self::VERSION, $netlist, $positions, $setUps, $tests, $faults, $unknowns]),
+        );
+        $this->positions = array_column($positions, null, 'key');
+        $this->setUps = array_column($setUps, null, 'key');
+        $this->tests = array_column($tests, null, 'key');
+        $this->observations = array_column($observations, null, 'key');
+        $this->faults = array_column($faults, null, 'key');
+        $this->parts = array_column($parts, null, 'key');
+    }
+
+    /** The speed-map test of a position. */
+    public function speedTest(string $position): Test
+    {
+        return $this->tests["speed@$position"];
+    }
+
+    /** A test that listens to what moves in a set-up. */
+    public function movingTest(string $setUpKey): Test
+    {
+        $setUp = $this->setUps[$setUpKey];
+
+        return new Test(
+            "moving@$setUpKey",
+            '',
+            $setUpKey,
+            Probe::speed($setUp->mover ?? $this->positions[$setUp->position]->mover),
+            0.0,
+        );
+    }
+
+    /**
+     * Minutes of a test with what must still be reached for it.
+     *
+     * @param list<string> $opened places already reached
+     */
+    public function minutes(Test $test, array $opened): float
+    {
+        $minutes = $test->minutes;
+        foreach (array_diff($test->access, $opened) as $place) {
+            $minutes += $this->accessMinutes[$place];
+        }
+
+        return $minutes;
+    }
+
+    /** What is right during a test. */
+    public function kindIn(Test $test): PositionKind
+    {
+        $setUp = $this->setUps[$test->setUp];
+
+        return $setUp->kind ?? $this->positions[$setUp->position]->kind;
+    }
+
+    /** The set-up in which a mover goes fastest: that of its last position. */
+    public function fullSpeedSetUp(string $mover): SetUp
+    {
+        $last = null;
+        foreach ($this->positions as $key => $position) {
+            if ($position->mover === $mover || $last === null) {
+                $last = $this->setUps[(string) $key];
+            }
+        }
+
+        return $last ?? throw new \LogicException('A circuit without positions.');
+    }
+
+    /**
+     * The mover whose full speed a heard speed is compared with: the one of the test's position, when the test watches
+     * another that stands for it.
+     */
+    public function fullSpeedMover(Test $test): string
+    {
+        foreach ($this->positions as $position) {
+            if ($position->mover === $test->probe->at) {
+                return $test->probe->at;
+            }
+        }
+
+        return $this->positions[$this->setUps[$test->setUp]->position]->mover;
+    }
+}

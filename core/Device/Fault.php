@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Device;
+
+/**
+ * A way in which a part fails.
+ */
+final readonly class Fault
+{
+    /**
+     * @param string         $part         key of the part whose replacement cures it
+     * @param float          $prior        relative frequency; only ratios count
+     * @param list<Severity> $severities   a small grid for what is continuous
+     * @param array<string, array<string, float>> $observed chances of outcomes, by observation, where they differ from
+     *     the usual
+     * @param bool           $comesAndGoes whether an intermittent form exists
+     * @param bool           $loose        whether readings through it wander when it is moved
+     * @param array<string, array<string, float>> $observedPassing the same for its intermittent form, on top
+     * @param array<string, string> $words values for the placeholders of its sentence
+     * @param string         $element      element on the circuit sheet that it marks
+     * @param bool           $upstream     whether it drives what fails: suspected more where several parts were
+     *     replaced before
+     * @param bool           $decouples    whether the shaft no longer moves what it should: a stripped gear
+     */
+    public function __construct(
+        public string $key,
+        public string $text,
+        public string $part,
+        public float $prior,
+        public array $severities,
+        public array $observed = [],
+        public bool $comesAndGoes = false,
+        public array $observedPassing = [],
+        public bool $loose = false,
+        public array $words = [],
+        public string $element = '',
+        public bool $upstream = false,
+        public bool $decouples = false,
+    ) {}
+
+    /** The same with another relative frequency. */
+    public function weighing(float $prior): self
+    {
+        return new self(
+            $this->key,
+            $this->text,
+            $this->part,
+            $prior,
+            $this->severities,
+            $this->observed,
+            $this->comesAndGoes,
+            $this->observedPassing,
+            $this->loose,
+            $this->words,
+            $this->element,
+            $this->upstream,
+            $this->decouples,
+        );
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Device;
+
+/**
+ * A way to cure some suspects, with its money, its time and what speaks for and against it.
+ */
+final readonly class OfferedRemedy
+{
+    /**
+     * @param string       $key        of the option
+     * @param string       $kind       component, module, part, assembly, salvage, conversion, revision, temporary
+     *     (bridges some days) or appliance (all of it)
+     * @param list<string> $parts      keys of the parts that are then new or sound
+     * @param list<string> $faults     texts of the only faults it cures; empty for all of its parts
+     * @param float        $price      of purchase, with freight and tax
+     * @param float        $minutes    of labour
+     * @param int|null     $leadDays   until it is here; null for no stock and no date
+     * @param float        $lifeYears  expected
+     * @param float        $comeBack   chance that it fails within its first year, 0 to 1
+     * @param float        $lost       money lost with it if it was the wrong choice: restocking, deposit, freight back
+     * @param string       $why        what speaks for it
+     * @param string       $whyNot     what speaks against it
+     */
+    public function __construct(
+        public string $key,
+        public string $name,
+        public string $kind,
+        public array $parts,
+        public array $faults,
+        public float $price,
+        public float $minutes,
+        public ?int $leadDays,
+        public int $warrantyMonths,
+        public float $lifeYears,
+        public float $comeBack,
+        public float $lost,
+        public string $why,
+        public string $whyNot,
+    ) {}
+}

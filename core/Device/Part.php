@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Device;
+
+/**
+ * A replaceable part with ordinary money and minutes, which a workshop may change.
+ */
+final readonly class Part
+{
+    /**
+     * @param float $price   purchase price in the workshop's currency
+     * @param float $minutes labour to replace it
+     */
+    public function __construct(public string $key, public float $price, public float $minutes) {}
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Device;
+
+/**
+ * How one element is drawn.
+ */
+final readonly class SheetElement
+{
+    /**
+     * @param string $symbol  wire, resistor, fuse, contact, relay, plug, motor, battery, coil, module, signal,
+     *     transformer, vacuum, tank, one-way, diaphragm, winding, capacitor, mains
+     * @param list<array{0: float, 1: float}> $bends corners between the two ends
+     * @param int    $segment which of the straight pieces carries the symbol, from 0
+     * @param string $side    where the label stands: left, right, above or below
+     * @param array{0: float, 1: float}|null $groundAt where an end at ground is drawn, with a ground sign of its own
+     */
+    public function __construct(
+        public string $symbol,
+        public string $label = '',
+        public array $bends = [],
+        public int $segment = 0,
+        public string $side = 'above',
+        public ?array $groundAt = null,
+    ) {}
+}

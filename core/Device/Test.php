@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Device;
+
+/**
+ * Something worth doing: a set-up and a probe, with what it takes.
+ */
+final readonly class Test
+{
+    /**
+     * @param string       $key      probe name and set-up, as "motor-volts@3"
+     * @param string       $text     key of its words
+     * @param list<string> $access   what must be reached first; its minutes count once a job
+     * @param float        $minutes  of work once everything is reached
+     * @param list<string> $cautions keys of cautions, shown before the step
+     * @param list<string> $tools    keys of the tools needed
+     * @param array<string, string> $words values for the placeholders of its words
+     * @param bool         $repeatable whether doing it again can show what it did not the first time
+     * @param bool         $offered  false for what only the speed map asks
+     * @param bool         $asked    whether it is asked with the complaint, before any work
+     * @param Trap|null    $trap     how a good reading of it misleads
+     */
+    public function __construct(
+        public string $key,
+        public string $text,
+        public string $setUp,
+        public Probe $probe,
+        public float $minutes,
+        public array $access = [],
+        public array $cautions = [],
+        public array $tools = [],
+        public array $words = [],
+        public bool $offered = true,
+        public bool $repeatable = false,
+        public bool $asked = false,
+        public ?Trap $trap = null,
+    ) {}
+}

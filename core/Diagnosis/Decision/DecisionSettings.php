@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Decision;
+
+/**
+ * The money and means of a workshop, on which the worth of a test depends.
+ */
+final readonly class DecisionSettings
+{
+    /**
+     * @param float $labourPerHour  in the workshop's currency
+     * @param float $comeBackHours  labour that a wrong part costs beyond its own fitting: second visit, return, trust
+     * @param list<string> $missingTools keys of the tools that are not at hand
+     * @param array<string, float> $prices part prices that differ from the ordinary ones
+     */
+    public function __construct(
+        public float $labourPerHour = 75.0,
+        public float $comeBackHours = 1.5,
+        public array $missingTools = [],
+        public array $prices = [],
+    ) {}
+
+    public function comeBack(): float
+    {
+        return $this->labourPerHour * $this->comeBackHours;
+    }
+
+    public function labour(float $minutes): float
+    {
+        return ($minutes * $this->labourPerHour) / 60.0;
+    }
+}

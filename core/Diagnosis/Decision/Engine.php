@@ -1,0 +1,265 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Decision;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\Belief;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\Misbehaviour;
+use Ispira\Core\Diagnosis\Inference\NoStore;
+use Ispira\Core\Diagnosis\Inference\Predictions;
+use Ispira\Core\Diagnosis\Inference\PredictionStore;
+use Ispira\Core\Diagnosis\Inference\UnknownTest;
+use Ispira\Core\Reading\Reading;
+use Ispira\Core\Reading\Trust;
+
+/**
+ * Weighs every fault of a circuit against the readings, and says what to do next.
+ */
+final readonly class Engine
+{
+    /** Share of slips in a reading from which it counts as not explained. */
+    private const UNEXPLAINED = 0.6;
+
+    /** Verdict without a doubt worth money still needs this probability while a test could raise it. */
+    public const SURE = 0.97;
+
+    private const MOST_REPEATS = 3;
+
+    /** Share of slips in a reading from which it is worth taking once more. */
+    public const DOUBTED = 0.05;
+
+    /** Information in bits under which a test separates nothing. */
+    public const TELLS_NOTHING = 0.015;
+
+    public function __construct(private PredictionStore $store = new NoStore()) {}
+
+    /**
+     * @throws UnknownTest when a reading is of a test that the circuit does not have
+     */
+    public function diagnose(CircuitModel $circuit, CaseFile $case, DecisionSettings $settings): Diagnosis
+    {
+        $this->check($circuit, $case);
+        $hypotheses = HypothesisList::of($circuit, $case->intermittent, $case->replacedBefore);
+        $predictions = new Predictions($circuit, $hypotheses[HypothesisList::NOTHING_WRONG], $this->store);
+        $scale = $predictions->supplyOf(0) / 13.0;
+        $misbehaviour = new Misbehaviour($predictions, $hypotheses[HypothesisList::NOTHING_WRONG]);
+        $belief = Belief::of($case, $hypotheses, $predictions, $misbehaviour, $scale);
+        $byHypothesis = $belief->byHypothesis();
+        $money = new Money($circuit, $settings);
+        $suspects = $this->suspects($hypotheses, $byHypothesis, $belief, $money);
+        $foreseen = new ForeseenOutcomes(
+            $hypotheses,
+            $belief,
+            $predictions,
+            $case->intermittent ? $misbehaviour : null,
+        );
+        $values = new TestValues($hypotheses, $byHypothesis, $circuit, $foreseen, $money, $settings);
+        $doubted = $this->doubted($case, $belief);
+        $choices = $values->all(
+            $this->opened($circuit, $case),
+            array_diff_key($this->exhausted($circuit, $case), $doubted),
+            $doubted,
+        );
+        $misfit = $this->misfit($case, $belief);
+        $guessing = $money->wasted(array_column($suspects, 'probability', 'remedy'));
+        $next = $this->next($choices, $suspects[0]->probability);
+        $verdict =
+            $next === null && $misfit === null && $case->standing() !== []
+                ? $this->verdict($circuit, $case, $suspects[0])
+                : null;
+        $predictions->keep();
+
+        return new Diagnosis(
+            $suspects,
+            $next,
+            array_values(array_filter($choices, static fn(TestChoice $c): bool => $c !== $next)),
+            $verdict,
+            $misfit,
+            $guessing,
+            new Evidence($hypotheses, $belief, $values, $foreseen, $predictions),
+            array_values(
+                array_filter(
+                    $circuit->tests,
+                    static fn(Test $t): bool => $t->offered &&
+                        array_intersect($t->tools, $settings->missingTools) !== [],
+                ),
+            ),
+        );
+    }
+
+    private function check(CircuitModel $circuit, CaseFile $case): void
+    {
+        foreach ($case->readings as $reading) {
+            if (!isset($circuit->tests[$reading->test])) {
+                throw new UnknownTest($reading->test);
+            }
+        }
+    }
+
+    /**
+     * @param array<string, Hypothesis> $hypotheses
+     * @param array<string, float>      $byHypothesis
+     *
+     * @return non-empty-list<Suspect>
+     */
+    private function suspects(array $hypotheses, array $byHypothesis, Belief $belief, Money $money): array
+    {
+        $probability = [];
+        $faults = [];
+        $examples = [];
+        $origins = [];
+        foreach ($byHypothesis as $key => $chance) {
+            $hypothesis = $hypotheses[$key];
+            $remedy = $hypothesis->remedy();
+            $fault = $hypothesis->faultKey();
+            $probability[$remedy] = ($probability[$remedy] ?? 0.0) + $chance;
+            $faults[$remedy][$fault] = ($faults[$remedy][$fault] ?? 0.0) + $chance;
+            $examples[$remedy][$fault] ??= $hypothesis;
+            $before = array_sum($belief->origins[$key] ?? []);
+            foreach ($belief->origins[$key] ?? [] as $origin => $weight) {
+                $origins[$remedy][$origin] =
+                    ($origins[$remedy][$origin] ?? 0.0) + ($before > 0.0 ? ($chance * $weight) / $before : 0.0);
+            }
+        }
+        arsort($probability);
+        $suspects = [];
+        foreach ($probability as $remedy => $chance) {
+            arsort($faults[$remedy]);
+            $suspects[] = new Suspect(
+                $remedy,
+                $chance,
+                $faults[$remedy],
+                $examples[$remedy],
+                $money->ofRemedy($remedy),
+                $origins[$remedy] ?? [],
+            );
+        }
+
+        return $suspects === [] ? throw new \LogicException('A circuit without hypotheses.') : $suspects;
+    }
+
+    /**
+     * The test to do next: the one that saves most beyond its cost; failing that, while the
+     * leading suspect is not sure, the one that tells most for its minutes.
+     *
+     * @param list<TestChoice> $choices best gain first
+     */
+    private function next(array $choices, float $leading): ?TestChoice
+    {
+        if ($choices !== [] && $choices[0]->gain() > 0.0) {
+            return $choices[0];
+        }
+        if ($leading >= self::SURE) {
+            return null;
+        }
+        $telling = array_filter($choices, static fn(TestChoice $c): bool => $c->information > self::TELLS_NOTHING);
+        usort(
+            $telling,
+            static fn(TestChoice $a, TestChoice $b): int => $b->information / $b->minutes <=>
+                $a->information / $a->minutes,
+        );
+
+        return $telling[0] ?? null;
+    }
+
+    private function misfit(CaseFile $case, Belief $belief): ?Misfit
+    {
+        $spoiling = [];
+        foreach ($case->standing() as $reading) {
+            $slip = $belief->slips[$reading->id] ?? 0.0;
+            if ($slip > self::UNEXPLAINED && $reading->trust === Trust::Measured) {
+                $spoiling[$reading->id] = $slip;
+            }
+        }
+        arsort($spoiling);
+
+        return $spoiling === [] ? null : new Misfit(array_map(strval(...), array_keys($spoiling)));
+    }
+
+    private function verdict(CircuitModel $circuit, CaseFile $case, Suspect $suspect): Verdict
+    {
+        $done = $this->done($case);
+        $left = [];
+        foreach ($circuit->causeChecks as $check) {
+            if (\in_array($check->part, explode('+', $suspect->remedy), true) && !isset($done[$check->test])) {
+                $left[] = $check;
+            }
+        }
+
+        return new Verdict($suspect, $left, $suspect->probability < self::SURE);
+    }
+
+    /** @return list<string> */
+    private function opened(CircuitModel $circuit, CaseFile $case): array
+    {
+        $places = [];
+        foreach ($case->readings as $reading) {
+            array_push($places, ...$circuit->tests[$reading->test]->access);
+        }
+
+        return array_values(array_unique($places));
+    }
+
+    /**
+     * Tests that would only repeat themselves. Moving a part by hand is worth a second try while the fault comes and
+     * goes.
+     *
+     * @return array<string, true>
+     */
+    private function exhausted(CircuitModel $circuit, CaseFile $case): array
+    {
+        $done = $this->done($case);
+        if (!$case->intermittent) {
+            return $done;
+        }
+        $times = array_count_values(array_map(static fn(Reading $r): string => $r->test, $case->standing()));
+
+        return array_filter(
+            $done,
+            static fn(string $test): bool => !$circuit->tests[$test]->repeatable || $times[$test] >= self::MOST_REPEATS,
+            \ARRAY_FILTER_USE_KEY,
+        );
+    }
+
+    /**
+     * Tests read once whose reading may well be a slip, as the other readings stand.
+     *
+     * @return array<string, true>
+     */
+    private function doubted(CaseFile $case, Belief $belief): array
+    {
+        $episode = \count($case->replacements);
+        $doubted = [];
+        $times = [];
+        foreach ($case->standing() as $reading) {
+            if ($reading->episode === $episode && $reading->trust === Trust::Measured) {
+                $times[$reading->test] = ($times[$reading->test] ?? 0) + 1;
+                if (($belief->slips[$reading->id] ?? 0.0) > self::DOUBTED) {
+                    $doubted[$reading->test] = true;
+                }
+            }
+        }
+
+        return array_filter($doubted, static fn(string $test): bool => $times[$test] === 1, \ARRAY_FILTER_USE_KEY);
+    }
+
+    /** @return array<string, true> tests with a standing reading in the present episode */
+    private function done(CaseFile $case): array
+    {
+        $episode = \count($case->replacements);
+        $done = [];
+        foreach ($case->standing() as $reading) {
+            if ($reading->episode === $episode) {
+                $done[$reading->test] = true;
+            }
+        }
+
+        return $done;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Decision;
+
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\Belief;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\Predictions;
+use Ispira\Core\Reading\Reading;
+
+/**
+ * What stands behind the odds: how each reading fits each hypothesis, and what tests would show.
+ */
+final readonly class Evidence
+{
+    /** @param array<string, Hypothesis> $hypotheses */
+    public function __construct(
+        public array $hypotheses,
+        public Belief $belief,
+        public TestValues $values,
+        public ForeseenOutcomes $foreseen,
+        public Predictions $predictions,
+    ) {}
+
+    /** How much likelier a reading is under one hypothesis than under another, as a natural logarithm. */
+    public function weighs(Reading $reading, Hypothesis $for, Hypothesis $against): float
+    {
+        $fit = $this->belief->fit[$reading->id] ?? [];
+
+        return log(max($fit[$for->key] ?? 0.0, 1e-12) / max($fit[$against->key] ?? 0.0, 1e-12));
+    }
+
+    /**
+     * What a numeric test shows under a hypothesis.
+     *
+     * @return array{0: float, 1: float} mean (INF for open) and spread
+     */
+    public function expected(Hypothesis $hypothesis, Test $test): array
+    {
+        return $this->foreseen->summary($hypothesis, $test);
+    }
+}

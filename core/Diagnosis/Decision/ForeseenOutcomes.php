@@ -1,0 +1,220 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Decision;
+
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\Belief;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Diagnosis\Inference\Likelihood;
+use Ispira\Core\Diagnosis\Inference\Misbehaviour;
+use Ispira\Core\Diagnosis\Inference\Predictions;
+use Ispira\Core\Reading\MeterAccuracy;
+
+/**
+ * What a test that is only thought of may show under each suspect.
+ */
+final readonly class ForeseenOutcomes
+{
+    /** Spreads between two outcomes that are both tried. */
+    private const TOLD_APART = 1.5;
+
+    private const SLIP = 0.02;
+
+    /**
+     * @param array<string, Hypothesis> $hypotheses   all of them
+     * @param Misbehaviour|null         $misbehaviour when the complaint comes and goes, and what the machine does is
+     *     noted
+     */
+    public function __construct(
+        private array $hypotheses,
+        private Belief $belief,
+        private Predictions $predictions,
+        private ?Misbehaviour $misbehaviour = null,
+    ) {}
+
+    /**
+     * Chances of the outcomes that are tried.
+     *
+     * @param array<string, Hypothesis> $suspects
+     * @param bool                      $roughly  over the few draws for judging
+     *
+     * @return array<string, list<float>> by hypothesis
+     */
+    public function shares(Test $test, array $suspects, bool $roughly = false): array
+    {
+        return $test->probe->quantity->isNumber()
+            ? $this->numericShares($test, $suspects, $roughly)
+            : $this->chosenShares($test, $suspects);
+    }
+
+    /**
+     * @param array<string, Hypothesis> $suspects
+     *
+     * @return array<string, list<float>> chance of each outcome, by hypothesis
+     */
+    private function chosenShares(Test $test, array $suspects): array
+    {
+        $answers = Judged::answers($this->predictions->circuit, $test);
+
+        return array_map(function (Hypothesis $hypothesis) use ($answers, $test): array {
+            $chances = $this->chances($hypothesis, $test);
+
+            return self::shared(array_map(static fn(string $answer): float => $chances[$answer] ?? 0.0, $answers));
+        }, $suspects);
+    }
+
+    /**
+     * Chances of the outcomes of a choice under a hypothesis, over its draws.
+     *
+     * @return array<string, float>
+     */
+    public function chances(Hypothesis $hypothesis, Test $test): array
+    {
+        if ($test->probe->quantity === Quantity::Observation) {
+            return Likelihood::observed(
+                $hypothesis,
+                $test,
+                $this->predictions->circuit->observations[$test->probe->at]->usual,
+            );
+        }
+        $sum = [];
+        $numbers = $this->predictions->of($hypothesis, $test);
+        foreach ($numbers as $ratio) {
+            foreach (Judged::chances($this->predictions->circuit, $test, $ratio) as $state => $chance) {
+                $sum[$state] = ($sum[$state] ?? 0.0) + $chance / \count($numbers);
+            }
+        }
+        if ($hypothesis->comesAndGoes) {
+            $sound = $this->chances($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);
+            foreach ($sum as $state => $chance) {
+                $sum[$state] = Belief::SHOWS * $chance + (1.0 - Belief::SHOWS) * ($sound[$state] ?? 0.0);
+            }
+        }
+
+        return $sum;
+    }
+
+    /**
+     * @param array<string, Hypothesis> $suspects
+     *
+     * @return array<string, list<float>> chance of each outcome that a suspect predicts, by hypothesis
+     */
+    private function numericShares(Test $test, array $suspects, bool $roughly): array
+    {
+        $predicted = array_map(
+            fn(Hypothesis $hypothesis): array => $this->summary($hypothesis, $test, $roughly),
+            $suspects,
+        );
+        $sound = $this->summary($this->hypotheses[HypothesisList::NOTHING_WRONG], $test, $roughly);
+        $tried = self::tried(array_values($predicted));
+        $noted = $this->misbehaviour !== null && $this->misbehaviour->canBeNoted($test) ? [true, false] : [null];
+        $shares = [];
+        foreach ($predicted as $key => [$mean, $spread]) {
+            $hypothesis = $suspects[$key];
+            $fits = [];
+            foreach ($noted as $misbehaved) {
+                $present =
+                    $misbehaved === null
+                        ? 1.0
+                        : Misbehaviour::likelihood(
+                            $misbehaved,
+                            $this->misbehaviour?->isNoticed($hypothesis, $test->setUp) ?? false,
+                        );
+                $absent = $misbehaved === null ? 1.0 : Misbehaviour::likelihood($misbehaved, false);
+                foreach ($tried as [$outcome, $width]) {
+                    $fit = $present * self::fits($outcome, $mean, $spread);
+                    if ($hypothesis->comesAndGoes) {
+                        $fit =
+                            Belief::SHOWS * $fit +
+                            (1.0 - Belief::SHOWS) * $absent * self::fits($outcome, $sound[0], $sound[1]);
+                    }
+                    $fits[] = $fit * $width;
+                }
+            }
+            $shares[$key] = self::shared($fits);
+        }
+
+        return $shares;
+    }
+
+    /**
+     * Outcomes worth trying: what the suspects predict, once where nobody could tell it apart, and a
+     * little beyond on both sides, where suspects that predict nearly the same part.
+     *
+     * @param list<array{0: float, 1: float}> $predicted mean and spread by suspect
+     *
+     * @return array<array-key, array{0: float, 1: float}>
+     */
+    private static function tried(array $predicted): array
+    {
+        $tried = [];
+        $lowest = $highest = null;
+        foreach ($predicted as $one) {
+            [$mean, $spread] = $one;
+            $tried[is_infinite($mean) ? 'open' : (string) round($mean / (self::TOLD_APART * $spread))] ??= $one;
+            if (!is_infinite($mean)) {
+                $lowest = $lowest === null || $mean < $lowest[0] ? $one : $lowest;
+                $highest = $highest === null || $mean > $highest[0] ? $one : $highest;
+            }
+        }
+        if ($lowest !== null && $highest !== null) {
+            $tried['under'] = [$lowest[0] - $lowest[1], $lowest[1]];
+            $tried['over'] = [$highest[0] + $highest[1], $highest[1]];
+        }
+
+        return $tried;
+    }
+
+    /**
+     * Chances of the outcomes tried, so that a hypothesis shares itself out over them and a slip may give any.
+     *
+     * @param list<float> $fits
+     *
+     * @return list<float>
+     */
+    private static function shared(array $fits): array
+    {
+        $sum = array_sum($fits);
+        $even = 1.0 / max(1, \count($fits));
+
+        return array_map(
+            static fn(float $fit): float => (1.0 - self::SLIP) * ($sum > 0.0 ? $fit / $sum : $even) +
+                self::SLIP * $even,
+            $fits,
+        );
+    }
+
+    private static function fits(float $outcome, float $mean, float $spread): float
+    {
+        if (is_infinite($outcome) || is_infinite($mean)) {
+            return is_infinite($outcome) && is_infinite($mean) ? 1.0 : 0.0;
+        }
+
+        return Likelihood::normalDensity($outcome, $mean, $spread);
+    }
+
+    /**
+     * Mean and spread of what a test would show under a hypothesis, over its draws and with the meter's own spread.
+     *
+     * @return array{0: float, 1: float}
+     */
+    public function summary(Hypothesis $hypothesis, Test $test, bool $roughly = false): array
+    {
+        $numbers = $roughly ? $this->predictions->few($hypothesis, $test) : $this->predictions->of($hypothesis, $test);
+        if (is_infinite($numbers[0])) {
+            return [\INF, 1.0];
+        }
+        [$mean, $variance] = ($roughly
+            ? $this->belief->roughly($hypothesis->key)
+            : $this->belief->learned[$hypothesis->key]
+        )->expect($numbers);
+        $own = MeterAccuracy::spread($test->probe->quantity, $mean);
+
+        return [$mean, sqrt($variance + $own * $own)];
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Decision;
+
+use Ispira\Core\Device\CircuitModel;
+
+/**
+ * What it costs to be wrong.
+ */
+final readonly class Money
+{
+    public function __construct(private CircuitModel $circuit, private DecisionSettings $settings) {}
+
+    /** Price and labour of a remedy ("pack", "motor+pack", "none"). */
+    public function ofRemedy(string $remedy): float
+    {
+        if ($remedy === 'none') {
+            return 0.0;
+        }
+        $money = 0.0;
+        foreach (explode('+', $remedy) as $key) {
+            $part = $this->circuit->parts[$key];
+            $money += ($this->settings->prices[$key] ?? $part->price) + $this->settings->labour($part->minutes);
+        }
+
+        return $money;
+    }
+
+    /**
+     * Expected money wasted when remedies are tried in the best order from here on.
+     *
+     * Each wrong one costs its price and labour and a come-back. For suspects of which exactly
+     * one is true, the cheapest order of trial is by falling chance over cost (an exchange of
+     * neighbours shows it).
+     *
+     * @param array<string, float> $chances by remedy, adding up to 1
+     */
+    public function wasted(array $chances): float
+    {
+        $comeBack = $this->settings->comeBack();
+        $ratio = [];
+        $cost = [];
+        foreach ($chances as $remedy => $chance) {
+            if ($chance > 1e-6) {
+                $cost[$remedy] = $this->ofRemedy($remedy) + $comeBack;
+                $ratio[$remedy] = $chance / $cost[$remedy];
+            }
+        }
+        arsort($ratio);
+        $left = 1.0;
+        $wasted = 0.0;
+        foreach ($ratio as $remedy => $_) {
+            $left -= $chances[$remedy];
+            if ($left <= 0.0) {
+                break;
+            }
+            $wasted += $cost[$remedy] * $left;
+        }
+
+        return $wasted;
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Decision;
+
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+
+/**
+ * A remedy with the chance that it is the right one.
+ */
+final readonly class Suspect
+{
+    /**
+     * @param string                     $remedy  part keys joined by "+", or "none"
+     * @param array<string, float>       $faults  probability by fault key, largest first
+     * @param array<string, Hypothesis>  $examples likeliest hypothesis of each fault
+     * @param array<string, float>       $origins after a replacement: share by origin
+     */
+    public function __construct(
+        public string $remedy,
+        public float $probability,
+        public array $faults,
+        public array $examples,
+        public float $cost,
+        public array $origins,
+    ) {}
+
+    /** The likeliest hypothesis that this remedy cures. */
+    public function leading(): Hypothesis
+    {
+        return $this->examples[array_key_first($this->faults)];
+    }
+}

@@ -1,0 +1,231 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Decision;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+
+/**
+ * Values the tests that could be done next, one step ahead.
+ *
+ * For a number, the outcomes tried are the suspects' own predictions, each weighed by its
+ * suspect's chance; for a choice, all outcomes. After each, the suspects are weighed again
+ * and the money still wasted is compared with today's. All tests are valued roughly, on the leading
+ * suspects and few draws, and those that come out best again on all of both.
+ */
+final class TestValues
+{
+    /** Hypotheses below this share of the best are left out of the look ahead. */
+    private const NEGLIGIBLE = 1e-3;
+    private const MOST_HYPOTHESES = 28;
+
+    /** The leading suspects: so many of the chances, and at least so many of them. */
+    private const LEADING_SHARE = 0.9;
+    private const LEAST_LEADING = 8;
+
+    /** How many of the best, by money and by what they tell a minute, are valued on all suspects. */
+    private const BEST_BY_MONEY = 5;
+    private const BEST_TELLING = 3;
+
+    /** @var array<string, Hypothesis> */
+    private array $alive = [];
+
+    /** @var array<string, float> of those alive, adding up to 1 */
+    private array $chance = [];
+
+    /**
+     * @param array<string, Hypothesis> $hypotheses
+     * @param array<string, float>      $byHypothesis largest first
+     */
+    public function __construct(
+        array $hypotheses,
+        array $byHypothesis,
+        private readonly CircuitModel $circuit,
+        private readonly ForeseenOutcomes $foreseen,
+        private readonly Money $money,
+        private readonly DecisionSettings $settings,
+    ) {
+        $best = reset($byHypothesis);
+        foreach (\array_slice($byHypothesis, 0, self::MOST_HYPOTHESES, true) as $key => $chance) {
+            if ($chance > self::NEGLIGIBLE * (float) $best) {
+                $this->alive[$key] = $hypotheses[$key];
+                $this->chance[$key] = $chance;
+            }
+        }
+        $total = array_sum($this->chance);
+        $this->chance = array_map(static fn(float $c): float => $c / $total, $this->chance);
+    }
+
+    /**
+     * @param list<string> $opened places already reached
+     * @param array<string, true> $done    tests with a standing reading: asking again tells little
+     * @param array<string, true> $doubted tests whose reading may be a slip: worth asking again, the map's too
+     *
+     * @return list<TestChoice> best gain first
+     */
+    public function all(array $opened, array $done, array $doubted = []): array
+    {
+        $leading = $this->leading();
+        $choices = [];
+        foreach ($this->circuit->tests as $test) {
+            if ((!$test->offered && !isset($doubted[$test->key])) || isset($done[$test->key]) || !$this->canDo($test)) {
+                continue;
+            }
+            $choices[$test->key] = $this->choice($test, $opened, $leading, true);
+        }
+        $exact = [];
+        while (($unsettled = array_diff_key($this->best($choices), $exact)) !== []) {
+            foreach ($unsettled as $key => $choice) {
+                $exact[$key] = $choices[$key] = $this->choice($choice->test, $opened, $this->chance, false);
+            }
+        }
+        usort($choices, static fn(TestChoice $a, TestChoice $b): int => $b->gain() <=> $a->gain());
+
+        return $choices;
+    }
+
+    /**
+     * @param array<string, TestChoice> $choices
+     *
+     * @return array<string, TestChoice> those that might be proposed
+     */
+    private function best(array $choices): array
+    {
+        $byMoney = $byTelling = $choices;
+        uasort($byMoney, static fn(TestChoice $a, TestChoice $b): int => $b->gain() <=> $a->gain());
+        uasort(
+            $byTelling,
+            static fn(TestChoice $a, TestChoice $b): int => $b->information / $b->minutes <=>
+                $a->information / $a->minutes,
+        );
+
+        return \array_slice($byMoney, 0, self::BEST_BY_MONEY, true) +
+            \array_slice($byTelling, 0, self::BEST_TELLING, true);
+    }
+
+    /** @return array<string, float> chances of the leading suspects, adding up to 1 */
+    private function leading(): array
+    {
+        $leading = [];
+        $sum = 0.0;
+        foreach ($this->chance as $key => $chance) {
+            if ($sum > self::LEADING_SHARE && \count($leading) >= self::LEAST_LEADING) {
+                break;
+            }
+            $leading[$key] = $chance;
+            $sum += $chance;
+        }
+
+        return array_map(static fn(float $c): float => $c / $sum, $leading);
+    }
+
+    /** @return array<string, float> chances of the suspects that are followed, adding up to 1, largest first */
+    public function suspects(): array
+    {
+        return $this->chance;
+    }
+
+    /**
+     * What a test would do to the suspects that are followed, as it is looked ahead.
+     *
+     * @return list<array<string, float>> likelihood of each outcome tried, by hypothesis
+     */
+    public function likelihoods(Test $test): array
+    {
+        return array_column($this->outcomes($test, $this->chance, false), 1);
+    }
+
+    /**
+     * @param list<string>         $opened
+     * @param array<string, float> $chances of the suspects taken into account
+     */
+    private function choice(Test $test, array $opened, array $chances, bool $roughly): TestChoice
+    {
+        $minutes = $this->circuit->minutes($test, $opened);
+        $now = HypothesisList::byRemedy($this->alive, $chances);
+        [$after, $entropyAfter] = $this->after($test, $chances, $roughly);
+
+        return new TestChoice(
+            $test,
+            $this->money->wasted($now) - $after,
+            $this->settings->labour($minutes),
+            $minutes,
+            self::entropy($now) - $entropyAfter,
+        );
+    }
+
+    private function canDo(Test $test): bool
+    {
+        return array_intersect($test->tools, $this->settings->missingTools) === [];
+    }
+
+    /**
+     * @param array<string, float> $chances
+     *
+     * @return array{0: float, 1: float} expected money wasted and entropy after the test
+     */
+    private function after(Test $test, array $chances, bool $roughly): array
+    {
+        $wasted = 0.0;
+        $entropy = 0.0;
+        foreach ($this->outcomes($test, $chances, $roughly) as [$probability, $likelihoods]) {
+            $posterior = [];
+            $total = 0.0;
+            foreach ($chances as $key => $chance) {
+                $total += $posterior[$key] = $chance * $likelihoods[$key];
+            }
+            if ($total <= 0.0) {
+                continue;
+            }
+            $remedies = [];
+            foreach ($posterior as $key => $weight) {
+                $remedy = $this->alive[$key]->remedy();
+                $remedies[$remedy] = ($remedies[$remedy] ?? 0.0) + $weight / $total;
+            }
+            $wasted += $probability * $this->money->wasted($remedies);
+            $entropy += $probability * self::entropy($remedies);
+        }
+
+        return [$wasted, $entropy];
+    }
+
+    /**
+     * @param array<string, float> $chances
+     *
+     * @return list<array{0: float, 1: array<string, float>}> probability of an outcome, and its likelihood by hypothesis
+     */
+    private function outcomes(Test $test, array $chances, bool $roughly): array
+    {
+        $outcomes = [];
+        foreach (
+            $this->foreseen->shares($test, array_intersect_key($this->alive, $chances), $roughly)
+            as $key => $shares
+        ) {
+            foreach ($shares as $number => $share) {
+                $outcomes[$number][0] = ($outcomes[$number][0] ?? 0.0) + $chances[$key] * $share;
+                $outcomes[$number][1][$key] = $share;
+            }
+        }
+
+        return array_values($outcomes);
+    }
+
+    /**
+     * What is still open, in bits.
+     *
+     * @param array<string, float> $chances adding up to 1
+     */
+    public static function entropy(array $chances): float
+    {
+        $bits = 0.0;
+        foreach ($chances as $chance) {
+            $bits -= $chance > 0.0 ? $chance * log($chance, 2) : 0.0;
+        }
+
+        return $bits;
+    }
+}

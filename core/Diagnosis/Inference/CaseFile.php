@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Inference;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Reading\Reading;
+
+/**
+ * What is known of one job: its readings, what was replaced between them, and how the fault behaves.
+ */
+final readonly class CaseFile
+{
+    /**
+     * @param list<Reading> $readings       in the order taken
+     * @param list<string>  $replacements   part keys ("pack", "motor+pack"), in order; readings of episode n follow the
+     *     n-th
+     * @param bool          $intermittent   whether the complaint comes and goes
+     * @param int           $replacedBefore how many parts were replaced on this unit before the job
+     * @param string|null   $supposed       a remedy that is supposed to be the right one, to see what follows
+     */
+    public function __construct(
+        public array $readings,
+        public array $replacements = [],
+        public bool $intermittent = false,
+        public int $replacedBefore = 0,
+        public ?string $supposed = null,
+    ) {}
+
+    public function with(Reading $reading): self
+    {
+        return $this->withReadings([...$this->readings, $reading]);
+    }
+
+    /** @param list<Reading> $readings */
+    public function withReadings(array $readings): self
+    {
+        return new self($readings, $this->replacements, $this->intermittent, $this->replacedBefore, $this->supposed);
+    }
+
+    public function afterReplacing(string $remedy): self
+    {
+        return new self($this->readings, [...$this->replacements, $remedy], $this->intermittent, $this->replacedBefore);
+    }
+
+    /** As if one remedy were known to be the right one. */
+    public function supposing(string $remedy): self
+    {
+        return new self($this->readings, $this->replacements, $this->intermittent, $this->replacedBefore, $remedy);
+    }
+
+    /** With a reading struck out. */
+    public function without(string $id): self
+    {
+        return $this->changed($id, static fn(Reading $r): Reading => $r->struckOut());
+    }
+
+    /** As if a reading had shown something else. */
+    public function hadItShown(string $id, float|string|null $value): self
+    {
+        return $this->changed($id, static fn(Reading $r): Reading => $r->showing($value));
+    }
+
+    /** @param \Closure(Reading): Reading $change */
+    private function changed(string $id, \Closure $change): self
+    {
+        return $this->withReadings(
+            array_map(static fn(Reading $r): Reading => $r->id === $id ? $change($r) : $r, $this->readings),
+        );
+    }
+
+    /** The case as it stood before any test: only what the complaint and the speed maps say. */
+    public function mapOnly(CircuitModel $circuit): self
+    {
+        return $this->withReadings(
+            array_values(
+                array_filter(
+                    $this->readings,
+                    static fn(Reading $r): bool => !$circuit->tests[$r->test]->offered ||
+                        $circuit->tests[$r->test]->asked,
+                ),
+            ),
+        );
+    }
+
+    /** @return list<Reading> */
+    public function standing(): array
+    {
+        return array_values(array_filter($this->readings, static fn(Reading $r): bool => !$r->struck));
+    }
+}

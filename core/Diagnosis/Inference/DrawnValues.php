@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Inference;
+
+use Ispira\Core\Circuit\Solver;
+use Ispira\Core\Device\CircuitModel;
+
+/**
+ * Draws of the unknown component values, common to all hypotheses, and of how bad a fault is.
+ *
+ * The smallest of the two-level designs of Plackett and Burman (1946) that has room for all
+ * unknowns: every unknown stands one deviation above its middle in half of the draws and one
+ * below in the other half, and any two of them are uncorrelated over the draws, so that no
+ * reading seems to teach what it cannot.
+ */
+final readonly class DrawnValues
+{
+    /** First rows of the designs for up to 7, 11, 15, 19 and 23 unknowns. */
+    private const FIRST_ROWS = [
+        '+++-+--',
+        '++-+++---+-',
+        '++++-+-++--+---',
+        '++--++++-+-+----++-',
+        '+++++-+-++--++--+-+----',
+    ];
+
+    /** Draws for judging that are one row and its mirror image. */
+    public const A_PAIR = 2;
+
+    /** Rows of the design that are drawn for judging, each with its mirror image. */
+    private const MIRRORED = 3;
+
+    /** Spread of the natural logarithm of a fault's degree around those of its grid. */
+    private const DEGREE_SPREAD = 0.22;
+
+    /**
+     * @param list<list<float>>                   $vectors element parameters in the solver's order, one list a draw
+     * @param list<array{0: float, 1: float}>     $degrees factors for the degree of a fault, and of a second one
+     */
+    private function __construct(public array $vectors, public array $degrees) {}
+
+    public static function of(CircuitModel $circuit, Solver $solver): self
+    {
+        $row = self::row($circuit);
+        $signs = [];
+        for ($draw = 0; $draw <= \strlen($row); ++$draw) {
+            $signs[] = [$draw, 1.0];
+        }
+
+        return self::drawn($circuit, $solver, $row, $signs);
+    }
+
+    /**
+     * A few draws for what is judged in steps: some rows of the design and their mirror images, so that
+     * every unknown stays balanced.
+     */
+    public static function forJudging(CircuitModel $circuit, Solver $solver): self
+    {
+        $signs = [];
+        for ($draw = 0; $draw < self::MIRRORED; ++$draw) {
+            array_push($signs, [$draw, 1.0], [$draw, -1.0]);
+        }
+
+        return self::drawn($circuit, $solver, self::row($circuit), $signs);
+    }
+
+    /**
+     * First row of the smallest design with room for the unknowns and one degree; where it is full, that of a second
+     * fault shares a column with the supply.
+     */
+    private static function row(CircuitModel $circuit): string
+    {
+        $row = self::FIRST_ROWS[\count(self::FIRST_ROWS) - 1];
+        foreach (array_reverse(self::FIRST_ROWS) as $shorter) {
+            $row = \count($circuit->unknowns) + 1 <= \strlen($shorter) ? $shorter : $row;
+        }
+
+        return $row;
+    }
+
+    /** @param list<array{0: int, 1: float}> $signs rows of the design, and 1 or −1 for their mirror image */
+    private static function drawn(CircuitModel $circuit, Solver $solver, string $row, array $signs): self
+    {
+        $vectors = [];
+        $degrees = [];
+        foreach ($signs as [$draw, $sign]) {
+            $values = [];
+            $number = 0;
+            foreach ($circuit->unknowns as $unknown) {
+                $values[$unknown->name] = $unknown->at($sign * self::level($row, $draw, $number++));
+            }
+            $vectors[] = self::vector($circuit, $solver, $values);
+            $degrees[] = [
+                exp(self::DEGREE_SPREAD * $sign * self::level($row, $draw, $number)),
+                exp(self::DEGREE_SPREAD * $sign * self::level($row, $draw, $number + 1)),
+            ];
+        }
+
+        return new self($vectors, $degrees);
+    }
+
+    /**
+     * One draw, for a simulated unit.
+     *
+     * @param \Closure(): float $normal gives standard normal deviates
+     */
+    public static function single(CircuitModel $circuit, Solver $solver, \Closure $normal): self
+    {
+        $values = [];
+        foreach ($circuit->unknowns as $unknown) {
+            $values[$unknown->name] = $unknown->at(max(-3.0, min(3.0, $normal())));
+        }
+
+        return new self([self::vector($circuit, $solver, $values)], [[1.0, 1.0]]);
+    }
+
+    /**
+     * @param array<string, float> $unknowns
+     *
+     * @return list<float>
+     */
+    private static function vector(CircuitModel $circuit, Solver $solver, array $unknowns): array
+    {
+        $vector = $solver->nominalValues();
+        foreach (($circuit->assign)($unknowns) as $parameter => $value) {
+            $vector[$solver->slot($parameter)] = $value;
+        }
+
+        return array_values($vector);
+    }
+
+    /** Each row but the last is the row before, shifted by one; the last is all minus. */
+    private static function level(string $row, int $draw, int $unknown): float
+    {
+        $places = \strlen($row);
+        $unknown %= $places;
+
+        return $draw < $places && $row[($unknown - $draw + $places) % $places] === '+' ? 1.0 : -1.0;
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Inference;
+
+use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Fault;
+
+/**
+ * One complete explanation of a job: nothing wrong, a fault in one degree, or a pair.
+ */
+final readonly class Hypothesis
+{
+    /**
+     * @param list<Fault>          $faults
+     * @param list<string>         $parts       whose replacement cures it, sorted
+     * @param list<Adjustment>     $adjustments
+     * @param array<array-key, string> $acts       position → position that the control really makes
+     * @param bool                 $comesAndGoes present in some visits to a set-up, absent in others
+     * @param int                  $ofFirst     how many of the adjustments are those of the first fault
+     */
+    public function __construct(
+        public string $key,
+        public array $faults,
+        public array $parts,
+        public float $prior,
+        public array $adjustments,
+        public array $acts = [],
+        public bool $comesAndGoes = false,
+        public int $ofFirst = \PHP_INT_MAX,
+    ) {}
+
+    /** What has to be replaced, as one key; "none" when nothing is wrong. */
+    public function remedy(): string
+    {
+        return $this->parts === [] ? 'none' : implode('+', $this->parts);
+    }
+
+    public function hasDegree(): bool
+    {
+        foreach ($this->adjustments as $adjustment) {
+            if ($adjustment->hasDegree()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * The same, each of its faults a little more or less.
+     *
+     * @param float $first  factor for the first fault
+     * @param float $second for the second, of a pair
+     */
+    public function inDegree(float $first, float $second): self
+    {
+        $adjustments = [];
+        foreach ($this->adjustments as $number => $adjustment) {
+            $adjustments[] = $adjustment->inDegree($number < $this->ofFirst ? $first : $second);
+        }
+
+        return new self(
+            $this->key,
+            $this->faults,
+            $this->parts,
+            $this->prior,
+            $adjustments,
+            $this->acts,
+            $this->comesAndGoes,
+            $this->ofFirst,
+        );
+    }
+
+    /** Whether the shaft turns without moving what it should. */
+    public function decouples(): bool
+    {
+        foreach ($this->faults as $fault) {
+            if ($fault->decouples) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function isLoose(): bool
+    {
+        foreach ($this->faults as $fault) {
+            if ($fault->loose) {
+                return true;
+            }
+        }
+
+        return $this->comesAndGoes;
+    }
+
+    /** Key of the fault or faults, whatever their degree. */
+    public function faultKey(): string
+    {
+        $keys = array_map(static fn(Fault $fault): string => $fault->key, $this->faults);
+
+        return ($keys === [] ? 'none' : implode('+', $keys)) . ($this->comesAndGoes ? '~' : '');
+    }
+}

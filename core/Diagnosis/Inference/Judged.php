@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Inference;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+
+/**
+ * What a person makes of something that the circuit decides but no meter shows: a speed, a lamp.
+ */
+final class Judged
+{
+    private function __construct() {}
+
+    /** @return list<string> answers that make sense for a test whose outcome is chosen */
+    public static function answers(CircuitModel $circuit, Test $test): array
+    {
+        return match ($test->probe->quantity) {
+            Quantity::Observation => array_map(
+                strval(...),
+                array_keys($circuit->observations[$test->probe->at]->usual),
+            ),
+            Quantity::Speed => array_map(
+                static fn(SpeedState $s): string => $s->value,
+                SpeedState::possible($circuit->kindIn($test)),
+            ),
+            Quantity::Lamp => array_map(static fn(LampState $s): string => $s->value, LampState::cases()),
+            default => [],
+        };
+    }
+
+    /**
+     * @param float $number as {@see Predictions} gives it
+     *
+     * @return array<string, float> chance of each answer
+     */
+    public static function chances(CircuitModel $circuit, Test $test, float $number): array
+    {
+        return $test->probe->quantity === Quantity::Lamp
+            ? LampState::chances($number)
+            : SpeedState::chances($number, $circuit->kindIn($test));
+    }
+}

@@ -1,0 +1,356 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Inference;
+
+use Ispira\Core\Circuit\SolvedState;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Probe;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\SetUp;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Reading\Reading;
+
+/**
+ * What every test of a circuit would show under every hypothesis and every draw.
+ *
+ * Filled as it is asked for. A cell depends only on circuit, hypothesis, test and draws,
+ * so cells are kept by the circuit's hash and a new reading only re-weighs them.
+ */
+final class Predictions
+{
+    /** @var array<string, string> packed, by "hypothesis|test" */
+    private array $cells;
+
+    private bool $grown = false;
+
+    private readonly Simulator $simulator;
+
+    private ?DrawnValues $draws = null;
+
+    private ?DrawnValues $forJudging = null;
+
+    /** @var array<string, list<SolvedState>> one a draw, by hypothesis and set-up */
+    private array $points = [];
+
+    /** @var array<string, list<SolvedState>> one a draw, by set-up and what decides its currents */
+    private array $shared = [];
+
+    /** @var array<string, list<float>> by set-up, one a draw, in rad/s */
+    private array $soundSpeeds = [];
+
+    /** @var array<string, array<int, array{speed: float, braking: float}>> by set-up and mover, one a draw */
+    private array $soundWays = [];
+
+    /** @var array<string, list<Hypothesis>> one a draw, by hypothesis */
+    private array $inDegree = [];
+
+    /** @var array<string, array<int, list<float>>> by set-up and position, one a draw */
+    private array $withSetUp = [];
+
+    /** @var array<string, string> what decides its currents, by hypothesis and set-up */
+    private array $signatures = [];
+
+    /** @var array<string, list<float>> first draw of the sound circuit, by set-up */
+    private array $usual = [];
+
+    public function __construct(
+        public readonly CircuitModel $circuit,
+        private readonly Hypothesis $sound,
+        private readonly PredictionStore $store,
+    ) {
+        $this->simulator = new Simulator($circuit);
+        $this->cells = $store->load($circuit->hash);
+    }
+
+    /**
+     * @return list<float> one number a draw: V, A, Ω, %, or what is judged: heard speed as a ratio, a lamp's voltage over its full one
+     */
+    public function of(Hypothesis $hypothesis, Test $test): array
+    {
+        return self::unpacked($this->packed($hypothesis, $test));
+    }
+
+    /** The same numbers as a binary string: equal strings are equal predictions. */
+    public function packed(Hypothesis $hypothesis, Test $test): string
+    {
+        // While it shows, a fault that comes and goes is the lasting one.
+        $key = rtrim($hypothesis->key, '~') . "|$test->key";
+
+        return $this->cells[$key] ??= $this->compute($hypothesis, $test, !$test->probe->quantity->isNumber());
+    }
+
+    /** @return list<float> */
+    public static function unpacked(string $packed): array
+    {
+        /** @var array<int, float>|false $numbers */
+        $numbers = unpack('d*', $packed);
+
+        return $numbers === false ? [] : array_values($numbers);
+    }
+
+    /**
+     * A number over the few draws for judging, whose states the speed map has mostly solved.
+     *
+     * @return list<float>
+     */
+    public function few(Hypothesis $hypothesis, Test $test): array
+    {
+        return self::unpacked(
+            $this->cells[rtrim($hypothesis->key, '~') . "|$test->key|few"] ??= $this->compute($hypothesis, $test, true),
+        );
+    }
+
+    /**
+     * Predictions of a reading, for the supply voltage that was measured with it.
+     *
+     * @param list<float> $numbers one a draw, of all draws or of the few
+     *
+     * @return list<float>
+     */
+    public function atSupply(array $numbers, Reading $reading, Test $test): array
+    {
+        if ($reading->supplyVolts !== null && $test->probe->quantity->followsSupply()) {
+            $draws = \count($numbers) === \count($this->draws()->vectors) ? $this->draws() : $this->drawsFor(true);
+            $slot = $this->simulator->solver->slot($this->circuit->supply);
+            foreach ($numbers as $draw => $number) {
+                $numbers[$draw] = ($number * $reading->supplyVolts) / $draws->vectors[$draw][$slot];
+            }
+        }
+
+        return $numbers;
+    }
+
+    /** Supply voltage at no load that a draw assumes, in V. */
+    public function supplyOf(int $draw): float
+    {
+        return $this->draws()->vectors[$draw][$this->simulator->solver->slot($this->circuit->supply)];
+    }
+
+    /** Keeps what was computed for the next time. */
+    public function keep(): void
+    {
+        if ($this->grown) {
+            $this->store->save($this->circuit->hash, $this->cells);
+            $this->grown = false;
+        }
+    }
+
+    private function compute(Hypothesis $hypothesis, Test $test, bool $few): string
+    {
+        $this->grown = true;
+        if ($test->probe->quantity === Quantity::Observation) {
+            return pack('d', 0.0);
+        }
+        if ($test->probe->quantity === Quantity::Capacitance) {
+            return pack('d*', ...$this->capacitances($hypothesis, $test, $few));
+        }
+        if ($test->probe->quantity === Quantity::Speed && $this->circuit->setUps[$test->setUp]->atRest !== []) {
+            return pack('d*', ...$this->restless($hypothesis, $test));
+        }
+        if ($test->probe->quantity === Quantity::Speed) {
+            return pack('d*', ...$this->heard($hypothesis, $test));
+        }
+
+        return pack('d*', ...$this->observed($hypothesis, $test, $few));
+    }
+
+    /** @return list<float> */
+    private function observed(Hypothesis $hypothesis, Test $test, bool $few): array
+    {
+        $numbers = [];
+        foreach ($this->points($hypothesis, $test->setUp, $test->probe, $few) as $point) {
+            $numbers[] = $this->simulator->observe($test->probe, $point);
+        }
+
+        return $numbers;
+    }
+
+    /**
+     * Speeds as they are heard, over the few draws. What stands in a draw and in its mirror image, so that nothing
+     * near starts it, stands in the others too: they are not solved for it.
+     *
+     * @return list<float>
+     */
+    private function heard(Hypothesis $hypothesis, Test $test): array
+    {
+        $draws = \count($this->drawsFor(true)->vectors);
+        if ($hypothesis->decouples()) {
+            return array_fill(0, $draws, 0.0);
+        }
+        if ($this->standsSurely($hypothesis, $test)) {
+            return $this->asHeard($test, array_fill(0, $draws, 0.0));
+        }
+
+        return $this->asHeard($test, $this->observed($hypothesis, $test, true));
+    }
+
+    /** Whether what should turn stands in a draw and in its mirror image, so that it does in the others too. */
+    private function standsSurely(Hypothesis $hypothesis, Test $test): bool
+    {
+        foreach ($this->points($hypothesis, $test->setUp, $test->probe, true, DrawnValues::A_PAIR) as $point) {
+            if (!$point->standsSurely($test->probe->at)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return list<float> */
+    private function capacitances(Hypothesis $hypothesis, Test $test, bool $few): array
+    {
+        $setUp = $this->circuit->setUps[$test->setUp];
+        $numbers = [];
+        foreach (array_keys($this->drawsFor($few)->vectors) as $draw) {
+            $values = $this->applied($draw, $setUp, $hypothesis, $test->probe, $few);
+            $numbers[] = $this->simulator->capacitance(
+                $test->probe,
+                fn(string $parameter): float => $values[$this->simulator->solver->slot($parameter)],
+            );
+        }
+
+        return $numbers;
+    }
+
+    /**
+     * @param list<float> $speeds one a draw
+     *
+     * @return list<float>
+     */
+    private function asHeard(Test $test, array $speeds): array
+    {
+        $mover = $this->circuit->fullSpeedMover($test);
+        $sound = $this->soundSpeeds($test->setUp, $test->probe->at, $test->probe);
+        $full = $this->soundSpeeds($this->circuit->fullSpeedSetUp($mover)->key, $mover, $test->probe);
+        $heard = [];
+        foreach ($speeds as $draw => $speed) {
+            $heard[] = Simulator::heard($speed, $sound[$draw], $full[$draw]);
+        }
+
+        return $heard;
+    }
+
+    /** @return list<float> */
+    private function soundSpeeds(string $setUp, string $mover, Probe $probe): array
+    {
+        return $this->soundSpeeds["$setUp|$mover"] ??= array_map(
+            static fn(SolvedState $point): float => $point->speed($mover),
+            $this->points($this->sound, $setUp, $probe, true),
+        );
+    }
+
+    /** @return list<float> */
+    private function restless(Hypothesis $hypothesis, Test $test): array
+    {
+        $setUp = $this->circuit->setUps[$test->setUp];
+        $mover = $test->probe->at;
+        $numbers = [];
+        $inDegree = $this->inDegree($hypothesis, true);
+        foreach ($this->drawsFor(true)->vectors as $draw => $vector) {
+            $sound = $this->soundWays["$test->setUp|$mover"][$draw] ??= $this->simulator->soundWay(
+                $mover,
+                $vector,
+                $setUp,
+                $this->sound,
+            );
+            $numbers[] = $this->simulator->restless(
+                $this->circuit->kindIn($test),
+                $mover,
+                $vector,
+                $setUp,
+                $inDegree[$draw],
+                $sound,
+            );
+        }
+
+        return $numbers;
+    }
+
+    /** What is only heard or seen is judged in steps, for which a few draws are enough; numbers teach, and need all. */
+    private function drawsFor(bool $few): DrawnValues
+    {
+        return $few
+            ? ($this->forJudging ??= DrawnValues::forJudging($this->circuit, $this->simulator->solver))
+            : $this->draws();
+    }
+
+    private function draws(): DrawnValues
+    {
+        return $this->draws ??= DrawnValues::of($this->circuit, $this->simulator->solver);
+    }
+
+    /**
+     * The circuit's state in every draw, or in the first few of them. Hypotheses that differ only where no current
+     * flows share it.
+     *
+     * @return list<SolvedState>
+     */
+    private function points(
+        Hypothesis $hypothesis,
+        string $setUpKey,
+        Probe $probe,
+        bool $few,
+        int $most = \PHP_INT_MAX,
+    ): array {
+        $place = ($few ? 'few ' : '') . $setUpKey . ($probe->quantity === Quantity::Ohms ? '|' . $probe->key() : '');
+        $key = "$hypothesis->key|$place" . ($probe->quantity->isOfPlace() ? '|volts' : '');
+        $draws = min($most, \count($this->drawsFor($few)->vectors));
+        if (\count($this->points[$key] ?? []) >= $draws) {
+            return $this->points[$key];
+        }
+        $setUp = $this->circuit->setUps[$setUpKey];
+        $solver = $this->simulator->solverFor($probe);
+        $first = $this->applied(0, $setUp, $hypothesis, $probe, $few);
+        $this->usual[$place] ??= $this->applied(0, $setUp, $this->sound, $probe, $few);
+        $signature = $this->signatures["$hypothesis->key|$place"] ??=
+            "$place|" . $solver->signature($first, $this->usual[$place]);
+        $shared = isset($this->shared[$signature]);
+        $states = $this->shared[$signature] ?? [];
+        for ($draw = \count($states); $draw < $draws; ++$draw) {
+            $states[] = $solver->solve($this->applied($draw, $setUp, $hypothesis, $probe, $few));
+        }
+        $this->shared[$signature] = $states;
+
+        // Only potentials of dead ends differ between hypotheses that share their currents.
+        return $this->points[$key] =
+            !$shared || !$probe->quantity->isOfPlace()
+                ? $states
+                : array_map(static fn(SolvedState $point): SolvedState => $solver->rehung($point, $first), $states);
+    }
+
+    /** @return list<float> */
+    private function applied(int $draw, SetUp $setUp, Hypothesis $hypothesis, Probe $probe, bool $few): array
+    {
+        $state = $this->inDegree($hypothesis, $few)[$draw];
+        $values = $this->simulator->canBePutOn($setUp, $hypothesis)
+            ? $this->simulator->putOn($this->withSetUp($draw, $setUp, $hypothesis, $few), $state)
+            : $this->simulator->valuesFor($this->drawsFor($few)->vectors[$draw], $setUp, $state);
+
+        return $this->simulator->valuesAt($probe, $values);
+    }
+
+    /** @return list<float> a draw with a set-up applied, and nothing wrong but where the control stands */
+    private function withSetUp(int $draw, SetUp $setUp, Hypothesis $hypothesis, bool $few): array
+    {
+        $position = $hypothesis->acts[$setUp->position] ?? $setUp->position;
+
+        return $this->withSetUp[($few ? 'few ' : '') . "$setUp->key|$position"][$draw] ??= $this->simulator->withSetUp(
+            $this->drawsFor($few)->vectors[$draw],
+            $setUp,
+            $hypothesis,
+        );
+    }
+
+    /** @return list<Hypothesis> a fault as bad as each draw has it */
+    private function inDegree(Hypothesis $hypothesis, bool $few): array
+    {
+        return $this->inDegree[($few ? 'few ' : '') . $hypothesis->key] ??= array_map(
+            static fn(array $degrees): Hypothesis => $hypothesis->hasDegree()
+                ? $hypothesis->inDegree(...$degrees)
+                : $hypothesis,
+            $this->drawsFor($few)->degrees,
+        );
+    }
+}

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Presentation;
+
+use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Decision\Diagnosis;
+use Ispira\Core\Diagnosis\Decision\Suspect;
+use Ispira\Core\Diagnosis\Decision\TestChoice;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Reading\Reading;
+
+/**
+ * The one form in which a diagnosis leaves the core: for the page, the command and the file alike
+ * (see docs/formats/diagnosis.schema.json).
+ */
+final readonly class DiagnosisFormat
+{
+    /** Suspects below this probability are left out, except the first three. */
+    private const SHOWN_FROM = 0.001;
+
+    private Words $words;
+
+    private Reasons $reasons;
+
+    public function __construct(
+        private CircuitModel $circuit,
+        private CaseFile $case,
+        private Diagnosis $diagnosis,
+        DisplayUnits $units = new DisplayUnits(),
+    ) {
+        $this->words = new Words($circuit, $units);
+        $this->reasons = new Reasons($circuit, $case, $diagnosis, $units);
+    }
+
+    /**
+     * @param string|null $chosen key of a test to describe instead of the proposed one
+     *
+     * @return array<string, mixed>
+     */
+    public function toArray(?string $chosen = null): array
+    {
+        $d = $this->diagnosis;
+        $cards = new TestCard($this->circuit, $this->case, $d, $this->words->units);
+        $choices = $d->next === null ? $d->others : [$d->next, ...$d->others];
+        $shown =
+            $chosen !== null && isset($this->circuit->tests[$chosen])
+                ? $this->circuit->tests[$chosen]
+                : $d->next?->test;
+        $suspects = array_filter(
+            $d->suspects,
+            static fn(Suspect $s, int $n): bool => $n < 3 || $s->probability >= self::SHOWN_FROM,
+            \ARRAY_FILTER_USE_BOTH,
+        );
+
+        return [
+            'suspects' => array_map($this->suspect(...), array_values($suspects)),
+            'next' => $d->next === null ? null : $this->choice($d->next),
+            'card' => $shown === null ? null : $cards->of($shown),
+            'tests' => array_map($this->choice(...), $choices),
+            'beyond' => array_map(
+                fn(Test $test): array => [
+                    'key' => $test->key,
+                    'title' => $this->words->test($test),
+                    'tools' => array_map($this->words->tool(...), $test->tools),
+                ],
+                $d->beyond,
+            ),
+            'verdict' =>
+                $d->verdict === null
+                    ? null
+                    : [
+                        'remedy' => $d->verdict->suspect->remedy,
+                        'label' => $this->words->remedy($d->verdict->suspect->remedy),
+                        'probability' => $d->verdict->suspect->probability,
+                        'byElimination' => $d->verdict->byElimination,
+                        'final' => $d->verdict->causesToCheck === [],
+                        'causes' => array_map(
+                            fn(CauseCheck $check): array => [
+                                'test' => $check->test,
+                                'title' => $this->words->test($this->circuit->tests[$check->test]),
+                                'question' => $this->circuit->texts->get("causes.$check->text"),
+                            ],
+                            $d->verdict->causesToCheck,
+                        ),
+                    ],
+            'misfit' =>
+                $d->misfit === null
+                    ? null
+                    : array_map(
+                        fn(string $id): array => $this->reasons->misfit($this->readingOf($id)),
+                        $d->misfit->spoiling,
+                    ),
+            'traps' => (new Traps($this->circuit, $this->case, $d))->all(),
+            'guessing' => $d->guessing,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function suspect(Suspect $suspect): array
+    {
+        $faults = [];
+        foreach (\array_slice($suspect->faults, 0, 4, true) as $key => $probability) {
+            $faults[] = [
+                'key' => $key,
+                'label' => $this->words->hypothesis($suspect->examples[$key]),
+                'probability' => $probability,
+                'elements' => array_values(
+                    array_filter(
+                        array_map(static fn($fault): string => $fault->element, $suspect->examples[$key]->faults),
+                    ),
+                ),
+            ];
+        }
+        $origins = [];
+        $total = array_sum($suspect->origins);
+        foreach ($suspect->origins as $origin => $share) {
+            if ($total > 0.0 && $share / $total > 0.1) {
+                $origins[] = [
+                    'origin' => $origin,
+                    'label' => Words::general("origins.$origin"),
+                    'share' => $share / $total,
+                ];
+            }
+        }
+
+        return [
+            'remedy' => $suspect->remedy,
+            'label' => $this->words->remedy($suspect->remedy),
+            'probability' => $suspect->probability,
+            'cost' => $suspect->cost,
+            'faults' => $faults,
+            'reasons' => $suspect->probability >= self::SHOWN_FROM ? $this->reasons->of($suspect) : [],
+            'origins' => $origins,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function choice(TestChoice $choice): array
+    {
+        return [
+            'key' => $choice->test->key,
+            'title' => $this->words->test($choice->test),
+            'gain' => $choice->gain(),
+            'saves' => $choice->saves,
+            'cost' => $choice->cost,
+            'minutes' => $choice->minutes,
+            'information' => $choice->information,
+            'elements' => array_values(array_filter([$choice->test->probe->at, $choice->test->probe->against])),
+        ];
+    }
+
+    private function readingOf(string $id): Reading
+    {
+        foreach ($this->case->readings as $reading) {
+            if ($reading->id === $id) {
+                return $reading;
+            }
+        }
+
+        throw new \LogicException("No reading has the id $id.");
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Presentation;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\DrawnSheet;
+use Ispira\Core\Device\SetUp;
+use Ispira\Core\Diagnosis\Inference\DrawnValues;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\Simulator;
+
+/**
+ * How a circuit behaves when nothing is wrong, at the middle of what is unknown: for the strip and the sheet.
+ */
+final class SoundCircuit
+{
+    private readonly Simulator $simulator;
+
+    private readonly Hypothesis $sound;
+
+    /** @var list<float> */
+    private readonly array $values;
+
+    public function __construct(private readonly CircuitModel $circuit)
+    {
+        $this->simulator = new Simulator($circuit);
+        $this->sound = new Hypothesis(HypothesisList::NOTHING_WRONG, [], [], 1.0, []);
+        $this->values = DrawnValues::single($circuit, $this->simulator->solver, static fn(): float => 0.0)->vectors[0];
+    }
+
+    /**
+     * Speed expected in each position, as a part of the highest.
+     *
+     * @return array<string, float>
+     */
+    public function speeds(): array
+    {
+        $speeds = [];
+        foreach ($this->circuit->positions as $key => $position) {
+            $point = $this->simulator->solver->solve(
+                $this->simulator->valuesFor($this->values, $this->circuit->setUps[(string) $key], $this->sound),
+            );
+            $speeds[(string) $key] = abs($point->speed($position->mover));
+        }
+        $full = max(1e-9, ...array_values($speeds));
+
+        return array_map(static fn(float $speed): float => $speed / $full, $speeds);
+    }
+
+    /**
+     * The sheet for a set-up: what is closed, where current flows, and the potential of each node.
+     *
+     * @return array{width: float, height: float, nodes: array<array-key, array{x: float, y: float, volts: float|null, place: string}>, potential: array{unit: string, show: string, hide: string, supply: string}, elements: list<array{id: string, from: string, to: string, symbol: string, label: string, bends: list<array{0: float, 1: float}>, segment: int, side: string, groundAt: array{0: float, 1: float}|null, groundEnd: string|null, live: bool, open: bool}>}
+     */
+    public function sheet(SetUp $setUp): array
+    {
+        $values = $this->simulator->valuesFor($this->values, $setUp, $this->sound);
+        $point = $this->simulator->solver->solve($values);
+
+        return DrawnSheet::of(
+            $this->circuit->sheet,
+            $this->circuit->netlist,
+            $point,
+            $this->circuit->places,
+            $this->potential(),
+        );
+    }
+
+    /** @return array{unit: string, show: string, hide: string, supply: string} what a potential is called here */
+    private function potential(): array
+    {
+        $word = fn(string $key): string => $this->circuit->texts->find("potential.$key") ??
+            Words::general("potential.$key");
+
+        return ['unit' => $word('unit'), 'show' => $word('show'), 'hide' => $word('hide'), 'supply' => $word('supply')];
+    }
+}

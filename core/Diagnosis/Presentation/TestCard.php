@@ -1,0 +1,299 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Presentation;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Decision\Diagnosis;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Diagnosis\Inference\Misbehaviour;
+use Ispira\Core\Instrument\MeterFunction;
+use Ispira\Core\Kernel\DisplayUnits;
+
+/**
+ * A test as it is shown to a person: what to do, what each outcome means, what each suspect predicts.
+ *
+ * @phpstan-type Outcome array{value: string|null, from: float|null, to: float|null, label: string, probability: float, remedies: list<array{remedy: string, label: string, fault: string, probability: float}>}
+ * @phpstan-type Card array{key: string, title: string, quantity: string, unit: string, bench: bool, units: list<string>, setUp: string, position: string, red: string|null, black: string|null, at: string, against: string, meter: string, cautions: list<string>, tools: list<string>, access: list<string>, watch: bool, choices: list<array{value: string, label: string}>, again: string|null, outcomes: list<Outcome>, marks: list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>}
+ */
+final readonly class TestCard
+{
+    /** Suspects below this share are not shown among outcomes. */
+    private const SHOWN_FROM = 0.004;
+    private const MOST_MARKS = 6;
+
+    /** V that a range of 60 V still shows. */
+    private const LOW_VOLTAGE = 55.0;
+
+    private Words $words;
+
+    public function __construct(
+        private CircuitModel $circuit,
+        private CaseFile $case,
+        private Diagnosis $diagnosis,
+        DisplayUnits $units = new DisplayUnits(),
+    ) {
+        $this->words = new Words($circuit, $units);
+    }
+
+    /** @return Card */
+    public function of(Test $test): array
+    {
+        $texts = $this->circuit->texts;
+        $volts = $test->probe->quantity === Quantity::Volts;
+        $gauge = $test->probe->quantity === Quantity::Vacuum;
+        $leads = $test->probe->against !== '' && !$gauge;
+        $supply = $this->diagnosis->evidence->predictions->supplyOf(0);
+
+        return [
+            'key' => $test->key,
+            'title' => $this->words->test($test),
+            'quantity' => $test->probe->quantity->value,
+            'unit' => $this->words->unit($test->probe->quantity)->symbol,
+            'bench' => MeterFunction::for($test, $this->circuit) !== null,
+            'units' => DisplayUnits::choices($test->probe->quantity->unit()),
+            'setUp' => $this->words->setUp($test),
+            'position' => $this->circuit->setUps[$test->setUp]->position,
+            'red' => $leads || $gauge ? $this->words->place($test->probe->at) : null,
+            'black' => $leads ? $this->words->place($test->probe->against) : null,
+            'at' => $test->probe->at,
+            'against' => $leads ? $test->probe->against : '',
+            'meter' => Words::general(
+                'meter.' .
+                    $test->probe->quantity->value .
+                    ($this->circuit->netlist->alternates() && ($volts || $test->probe->quantity === Quantity::Amps)
+                        ? '-ac'
+                        : ''),
+                ['range' => $this->meterRange($test, $supply)],
+            ),
+            'cautions' => array_map(static fn(string $key): string => $texts->get("cautions.$key"), $test->cautions),
+            'tools' => array_map(static fn(string $key): string => $texts->get("tools.$key"), $test->tools),
+            'access' => array_map(static fn(string $key): string => $texts->get("access.$key"), $test->access),
+            'watch' => $this->watch($test),
+            'choices' => $this->choices($test),
+            'again' => $this->again($test),
+            'outcomes' => $test->probe->quantity->isNumber() ? $this->bands($test) : $this->outcomes($test),
+            'marks' => $test->probe->quantity->isNumber() ? $this->marks($test) : [],
+        ];
+    }
+
+    /** Range in V of the meter: wide enough for all that the suspects predict. */
+    private function meterRange(Test $test, float $supply): string
+    {
+        if ($supply <= self::LOW_VOLTAGE || $test->probe->quantity !== Quantity::Volts) {
+            return $supply > 19.0 ? '60' : '20';
+        }
+        foreach ($this->alive() as [$hypothesis]) {
+            if (abs($this->diagnosis->evidence->expected($hypothesis, $test)[0]) > self::LOW_VOLTAGE) {
+                return '600';
+            }
+        }
+
+        return '60';
+    }
+
+    /** Whether what the machine does meanwhile is worth noting. */
+    private function watch(Test $test): bool
+    {
+        $evidence = $this->diagnosis->evidence;
+
+        return $this->case->intermittent &&
+            (new Misbehaviour(
+                $evidence->predictions,
+                $evidence->hypotheses[HypothesisList::NOTHING_WRONG],
+            ))->canBeNoted($test);
+    }
+
+    /** Why a test that was done is worth doing once more; null when it was not done. */
+    private function again(Test $test): ?string
+    {
+        $last = null;
+        foreach ($this->case->standing() as $reading) {
+            if ($reading->test === $test->key && $reading->episode === \count($this->case->replacements)) {
+                $last = $reading;
+            }
+        }
+        if ($last === null) {
+            return null;
+        }
+        $slip = $this->diagnosis->evidence->belief->slips[$last->id] ?? 0.0;
+
+        return Words::general($slip > Engine::DOUBTED ? 'again.doubted' : 'again.read', [
+            'reading' => $this->words->reading($last),
+            'percent' => (string) round(100.0 * $slip),
+        ]);
+    }
+
+    /** @return list<array{value: string, label: string}> */
+    private function choices(Test $test): array
+    {
+        return array_map(
+            fn(string $value): array => ['value' => $value, 'label' => $this->words->choice($test, $value)],
+            Judged::answers($this->circuit, $test),
+        );
+    }
+
+    /**
+     * What each choice would mean.
+     *
+     * @return list<Outcome>
+     */
+    private function outcomes(Test $test): array
+    {
+        $outcomes = [];
+        foreach ($this->choices($test) as ['value' => $value, 'label' => $label]) {
+            $shares = [];
+            foreach ($this->alive() as [$hypothesis, $probability]) {
+                $shares[] = [
+                    $hypothesis,
+                    $probability * ($this->diagnosis->evidence->foreseen->chances($hypothesis, $test)[$value] ?? 0.0),
+                ];
+            }
+            $outcomes[] = [
+                'value' => $value,
+                'from' => null,
+                'to' => null,
+                'label' => $label,
+                ...$this->meaning($shares),
+            ];
+        }
+
+        return $outcomes;
+    }
+
+    /**
+     * Ranges of readings that mean the same, from the suspects' own predictions.
+     *
+     * @return list<Outcome>
+     */
+    private function bands(Test $test): array
+    {
+        $ranges = [];
+        foreach ($this->alive() as [$hypothesis, $probability]) {
+            [$mean, $spread] = $this->diagnosis->evidence->expected($hypothesis, $test);
+            $ranges[] = [$mean, min($spread, 0.08 * abs($mean) + 0.2), $hypothesis, $probability];
+        }
+        usort($ranges, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
+        $bands = [];
+        foreach ($ranges as [$mean, $spread, $hypothesis, $probability]) {
+            $from = is_infinite($mean) ? \INF : $mean - 1.6 * $spread;
+            $to = is_infinite($mean) ? \INF : $mean + 1.6 * $spread;
+            $last = array_pop($bands);
+            if ($last !== null && $from > $last['to']) {
+                $bands[] = $last;
+                $last = null;
+            }
+            $bands[] = [
+                'from' => $last['from'] ?? $from,
+                'to' => max($last['to'] ?? $to, $to),
+                'shares' => [...$last['shares'] ?? [], [$hypothesis, $probability]],
+            ];
+        }
+
+        return array_map(function (array $band) use ($test): array {
+            $open = is_infinite($band['from']);
+            $from = $test->probe->quantity === Quantity::Ohms ? max(0.0, $band['from']) : $band['from'];
+            $unit = $this->words->unit($test->probe->quantity);
+            [$from, $to] = [$unit->fromBase($from), $unit->fromBase($band['to'])];
+            $label = $open ? Words::general('over-range') : self::range($from, $to, $unit->symbol);
+
+            return [
+                'value' => null,
+                'from' => $open ? null : $from,
+                'to' => $open ? null : $to,
+                'label' => $label,
+                ...$this->meaning($band['shares']),
+            ];
+        }, $bands);
+    }
+
+    private static function range(float $from, float $to, string $unit): string
+    {
+        $decimals = max(abs($from), abs($to)) >= 3.0 ? 1 : 2;
+        $low = number_format($from, $decimals, '.', '');
+        if ((float) $low <= 0.0 && $from > -0.5) {
+            return 'under ' . number_format($to, $decimals, '.', '') . ' ' . $unit;
+        }
+
+        return $low . ' to ' . number_format($to, $decimals, '.', '') . ' ' . $unit;
+    }
+
+    /**
+     * @param list<array{0: Hypothesis, 1: float}> $shares
+     *
+     * @return array{probability: float, remedies: list<array{remedy: string, label: string, fault: string, probability: float}>}
+     */
+    private function meaning(array $shares): array
+    {
+        $total = array_sum(array_column($shares, 1));
+        $byRemedy = [];
+        $leading = [];
+        usort($shares, static fn(array $a, array $b): int => $b[1] <=> $a[1]);
+        foreach ($shares as [$hypothesis, $share]) {
+            $remedy = $hypothesis->remedy();
+            $byRemedy[$remedy] = ($byRemedy[$remedy] ?? 0.0) + $share;
+            $leading[$remedy] ??= $hypothesis;
+        }
+        arsort($byRemedy);
+        $remedies = [];
+        foreach (\array_slice($byRemedy, 0, 3, true) as $remedy => $share) {
+            if ($total > 0.0 && $share / $total > 0.05) {
+                $remedies[] = [
+                    'remedy' => $remedy,
+                    'label' => $this->words->remedy($remedy),
+                    'fault' => $this->words->hypothesis($leading[$remedy]),
+                    'probability' => $share / $total,
+                ];
+            }
+        }
+
+        return ['probability' => $total, 'remedies' => $remedies];
+    }
+
+    /**
+     * Where the likeliest suspects see the reading.
+     *
+     * @return list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>
+     */
+    private function marks(Test $test): array
+    {
+        $marks = [];
+        foreach (\array_slice($this->diagnosis->suspects, 0, self::MOST_MARKS) as $suspect) {
+            if ($suspect->probability < self::SHOWN_FROM) {
+                continue;
+            }
+            [$mean, $spread] = $this->diagnosis->evidence->expected($suspect->leading(), $test);
+            $open = is_infinite($mean);
+            $unit = $this->words->unit($test->probe->quantity);
+            $marks[] = [
+                'remedy' => $suspect->remedy,
+                'label' => $this->words->remedy($suspect->remedy),
+                'probability' => $suspect->probability,
+                'from' => $open ? null : $unit->fromBase($mean - 1.3 * $spread),
+                'to' => $open ? null : $unit->fromBase($mean + 1.3 * $spread),
+            ];
+        }
+
+        return $marks;
+    }
+
+    /** @return list<array{0: Hypothesis, 1: float}> */
+    private function alive(): array
+    {
+        $alive = [];
+        foreach ($this->diagnosis->evidence->belief->byHypothesis() as $key => $probability) {
+            if ($probability >= self::SHOWN_FROM) {
+                $alive[] = [$this->diagnosis->evidence->hypotheses[$key], $probability];
+            }
+        }
+
+        return $alive;
+    }
+}

@@ -1,0 +1,219 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Presentation;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Device\Trap;
+use Ispira\Core\Diagnosis\Decision\Diagnosis;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\LampState;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
+use Ispira\Core\Reading\Reading;
+use Ispira\Core\Reading\Trust;
+
+/**
+ * Warns, in words, of readings that say less or something else than they seem to.
+ *
+ * The likelihoods already know this; a person has to be told.
+ *
+ * @phpstan-type Warning array{trap: string, readings: list<string>, sentence: string}
+ */
+final readonly class Traps
+{
+    /** Share of the sound prediction from which a reading counts as full. */
+    private const FULL_FROM = 0.92;
+
+    /** Ω up to which a part needs the low range, and from which a reading of it cannot be one. */
+    private const LOW_OHMS = 10.0;
+    private const HIGH_OHMS = 500.0;
+
+    /** Share of slips from which the pin order is asked for. */
+    private const DOUBTED = 0.1;
+
+    /** V from which an idle wire counts as live. */
+    private const IDLE_FROM = 4.0;
+
+    /** Share of the leading suspects from which what drives the load is named. */
+    private const UPSTREAM_FROM = 0.3;
+
+    private Hypothesis $sound;
+
+    public function __construct(private CircuitModel $circuit, private CaseFile $case, private Diagnosis $diagnosis)
+    {
+        $this->sound = $diagnosis->evidence->hypotheses[HypothesisList::NOTHING_WRONG];
+    }
+
+    /** @return list<Warning> */
+    public function all(): array
+    {
+        $episode = \count($this->case->replacements);
+        $readings = array_values(
+            array_filter(
+                $this->case->standing(),
+                static fn(Reading $r): bool => $r->episode === $episode && $r->trust === Trust::Measured,
+            ),
+        );
+
+        return array_values(
+            array_filter([
+                ...array_map($this->ofOne(...), $readings),
+                $this->together($readings),
+                $this->comesAndGoes($readings),
+                $this->blamedOnTheLoad($readings),
+                $this->newPart($readings),
+            ]),
+        );
+    }
+
+    /** @return Warning|null */
+    private function ofOne(Reading $reading): ?array
+    {
+        $test = $this->circuit->tests[$reading->test];
+        $trap = match (true) {
+            !$reading->steady => 'wanders',
+            $test->trap === Trap::NoLoad && $this->isFull($reading, $test) => $test->trap->value,
+            ($test->trap === Trap::IdleTap || $test->trap === Trap::Ghost) &&
+                \is_float($reading->value) &&
+                $reading->value > self::IDLE_FROM
+                => $test->trap->value,
+            $test->trap === Trap::Averaged => $test->trap->value,
+            ($test->trap === Trap::Lamp || $test->trap === Trap::SmallLamp) &&
+                $reading->value === LampState::Bright->value
+                => $test->trap->value,
+            $test->probe->quantity === Quantity::Ohms &&
+                \is_float($reading->value) &&
+                $reading->value > self::HIGH_OHMS &&
+                $this->expected($test) < self::LOW_OHMS
+                => 'range',
+            $test->probe->quantity === Quantity::Ohms &&
+                $reading->value === null &&
+                ($this->diagnosis->evidence->belief->slips[$reading->id] ?? 0.0) > self::DOUBTED &&
+                is_finite($this->expected($test))
+                => 'pin-order',
+            default => null,
+        };
+
+        return $trap === null ? null : $this->warning($trap, [$reading]);
+    }
+
+    /**
+     * @param list<Reading> $readings
+     *
+     * @return Warning|null
+     */
+    private function together(array $readings): ?array
+    {
+        $full = array_values(
+            array_filter(
+                $readings,
+                fn(Reading $r): bool => $this->circuit->tests[$r->test]->trap === Trap::Together &&
+                    \is_float($r->value) &&
+                    $r->value > self::FULL_FROM * $this->diagnosis->evidence->predictions->supplyOf(0),
+            ),
+        );
+
+        return \count($full) < 2 || $this->diagnosis->suspects[0]->probability > 0.95
+            ? null
+            : $this->warning('together', $full);
+    }
+
+    /**
+     * @param list<Reading> $readings
+     *
+     * @return Warning|null
+     */
+    private function comesAndGoes(array $readings): ?array
+    {
+        if (!$this->case->intermittent) {
+            return null;
+        }
+        $good = array_values(
+            array_filter(
+                $readings,
+                fn(Reading $r): bool => \is_float($r->value) && $r->misbehaved !== true && $this->isAsSound($r),
+            ),
+        );
+
+        return $good === [] ? null : $this->warning('comes-and-goes', $good);
+    }
+
+    /**
+     * @param list<Reading> $readings
+     *
+     * @return Warning|null
+     */
+    private function blamedOnTheLoad(array $readings): ?array
+    {
+        $chatters = array_values(
+            array_filter($readings, static fn(Reading $r): bool => $r->value === SpeedState::CutsOut->value),
+        );
+        $upstream = 0.0;
+        foreach ($this->diagnosis->evidence->belief->byHypothesis() as $key => $probability) {
+            foreach ($this->diagnosis->evidence->hypotheses[$key]->faults as $fault) {
+                $upstream += $fault->upstream ? $probability : 0.0;
+            }
+        }
+
+        return $chatters === [] || $upstream < self::UPSTREAM_FROM ? null : $this->warning('upstream', $chatters);
+    }
+
+    /**
+     * @param list<Reading> $readings
+     *
+     * @return Warning|null
+     */
+    private function newPart(array $readings): ?array
+    {
+        $bad = array_values(
+            array_filter(
+                $readings,
+                fn(Reading $r): bool => $this->circuit->tests[$r->test]->probe->quantity === Quantity::Speed &&
+                    $r->value !== SpeedState::Right->value,
+            ),
+        );
+
+        return $this->case->replacements === [] || $bad === [] ? null : $this->warning('new-part', $bad);
+    }
+
+    private function isFull(Reading $reading, Test $test): bool
+    {
+        return \is_float($reading->value) && $reading->value > self::FULL_FROM * $this->expected($test);
+    }
+
+    private function isAsSound(Reading $reading): bool
+    {
+        [$mean, $spread] = $this->diagnosis->evidence->expected($this->sound, $this->circuit->tests[$reading->test]);
+
+        return is_finite($mean) && abs((float) $reading->value - $mean) < 2.0 * $spread;
+    }
+
+    private function expected(Test $test): float
+    {
+        return $this->diagnosis->evidence->expected($this->sound, $test)[0];
+    }
+
+    /**
+     * @param list<Reading> $readings
+     *
+     * @return Warning
+     */
+    private function warning(string $trap, array $readings): array
+    {
+        $words = new Words($this->circuit);
+
+        return [
+            'trap' => $trap,
+            'readings' => array_map(static fn(Reading $r): string => $r->id, $readings),
+            'sentence' => Words::general("traps.$trap", [
+                'reading' => $words->reading($readings[0]),
+                'test' => $words->test($this->circuit->tests[$readings[0]->test]),
+            ]),
+        ];
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\ControlOutput;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Repairable;
+use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Texts;
+
+/**
+ * A 24 V alternating-current output of a control board that has to hold a contactor.
+ */
+final class ControlOutputFamily implements Family, Repairable
+{
+    private ?Texts $texts = null;
+
+    public function key(): string
+    {
+        return 'control-output';
+    }
+
+    public function parameters(): ParameterList
+    {
+        return new ParameterList([
+            Parameter::choice('transformer', ['40', '75'], '40'),
+            Parameter::choice('load', ['contactor', 'relay'], 'contactor'),
+            Parameter::number('wireMetres', 'm', 1.0, 200.0),
+            Parameter::number('coilVa', 'VA', 1.0, 30.0),
+        ]);
+    }
+
+    public function circuit(array $values): CircuitModel
+    {
+        $wiring = new Wiring(
+            ($values['transformer'] ?? '40') === '75',
+            ($values['load'] ?? 'contactor') === 'relay',
+            ParameterList::numberIn($values, 'wireMetres'),
+            ParameterList::numberIn($values, 'coilVa'),
+        );
+        ksort($values);
+        $netlist = $wiring->netlist();
+
+        return new CircuitModel(
+            [$this->key(), $values],
+            $netlist,
+            'transformer.volts',
+            $wiring->unknowns(),
+            $wiring->assign(...),
+            $wiring->positions(),
+            $wiring->setUps(),
+            TestList::all(),
+            FaultList::observations(),
+            FaultList::all(),
+            FaultList::pairs(),
+            FaultList::parts(),
+            TestList::causeChecks(),
+            TestList::ACCESS_MINUTES,
+            $this->texts()->places($netlist->nodes),
+            Drawing::sheet(),
+            $this->texts(),
+        );
+    }
+
+    public function texts(): Texts
+    {
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
+    }
+}

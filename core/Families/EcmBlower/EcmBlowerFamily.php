@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\EcmBlower;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Planned;
+use Ispira\Core\Device\Repairable;
+use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Texts;
+use Ispira\Core\Families\Mechanical\Mechanical;
+
+/**
+ * Furnace or air-handler blower with a permanent-magnet motor and an electronic module on its end.
+ */
+final class EcmBlowerFamily implements Family, Planned, Repairable
+{
+    private ?Texts $texts = null;
+
+    public function key(): string
+    {
+        return 'ecm-blower';
+    }
+
+    public function parameters(): ParameterList
+    {
+        return new ParameterList([
+            Parameter::choice('control', ['taps', 'data'], 'taps'),
+            Parameter::choice('fanTerminal', ['yes', 'no'], 'yes', shapesMap: true),
+            Parameter::choice('line', ['230', '120'], '230'),
+            Parameter::number('phaseOhms', 'Ω', 0.3, 60.0),
+            Parameter::number('ratedAmps', 'A', 0.5, 20.0),
+        ]);
+    }
+
+    public function circuit(array $values): CircuitModel
+    {
+        $number = static fn(string $key): ?float => ParameterList::numberIn($values, $key);
+        $wiring = new Wiring(
+            ($values['control'] ?? 'taps') === 'data',
+            ($values['fanTerminal'] ?? 'yes') === 'yes',
+            ($values['line'] ?? '230') === '120' ? 120.0 : 230.0,
+            $number('phaseOhms'),
+            $number('ratedAmps'),
+        );
+        $tests = new TestList($wiring);
+        $faults = new FaultList($wiring);
+        $mechanical = new Mechanical('motor', 'cool', 'wheel', 0.2, outlets: false);
+        $netlist = $wiring->netlist();
+        ksort($values);
+
+        return new CircuitModel(
+            [$this->key(), $values],
+            $netlist,
+            'line.volts',
+            $wiring->unknowns(),
+            $wiring->assign(...),
+            $wiring->positions(),
+            $wiring->setUps(),
+            [...$tests->all(), ...$mechanical->tests()],
+            [...$faults->observations(), ...$mechanical->observations()],
+            [...$faults->all(), ...$mechanical->faults()],
+            $faults->pairs(),
+            [...$faults->parts(), ...$mechanical->parts()],
+            $tests->causeChecks(),
+            TestList::ACCESS_MINUTES + Mechanical::ACCESS_MINUTES,
+            $this->texts()->places($netlist->nodes),
+            (new Drawing($wiring))->sheet(),
+            $this->texts(),
+        );
+    }
+
+    public function texts(): Texts
+    {
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function planners(): array
+    {
+        return ['motor-tester', 'heat-cycle', 'airflow'];
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
+    }
+}

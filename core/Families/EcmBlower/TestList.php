@@ -1,0 +1,251 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\EcmBlower;
+
+use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Probe;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Device\Trap;
+
+/**
+ * What is worth testing on a blower with a module: cheap looks first, then both supplies with their plugs on,
+ * then the module off and the motor alone.
+ */
+final readonly class TestList
+{
+    public const ACCESS_MINUTES = [
+        'panel' => 2.0,
+        'wheel' => 1.0,
+        'motor-plugs' => 3.0,
+        'module-off' => 18.0,
+        'filter' => 1.0,
+    ];
+
+    private const LIVE = ['licensed', 'line-voltage'];
+    private const CALLED = ['licensed', 'line-voltage', 'board-waits'];
+    private const DEAD = ['licensed', 'lock-off', 'bus-charge'];
+
+    public function __construct(private Wiring $wiring) {}
+
+    /** @return list<Test> */
+    public function all(): array
+    {
+        $tests = [];
+        foreach ($this->wiring->positions() as $p) {
+            $tests[] = new Test(
+                "speed@$p->key",
+                'speed',
+                $p->key,
+                Probe::speed('motor'),
+                0.5,
+                words: ['position' => $p->label],
+                offered: false,
+            );
+        }
+
+        return [...$tests, ...$this->looks(), ...$this->supply(), ...$this->signals(), ...$this->apart()];
+    }
+
+    /**
+     * @param list<string> $access
+     * @param list<string> $cautions
+     * @param list<string> $tools
+     */
+    private static function look(
+        string $key,
+        float $minutes,
+        array $access,
+        array $cautions = self::DEAD,
+        string $setUp = 'off',
+        bool $again = false,
+        array $tools = [],
+    ): Test {
+        return new Test(
+            $key,
+            $key,
+            $setUp,
+            Probe::observation($key),
+            $minutes,
+            $access,
+            $cautions,
+            $tools,
+            repeatable: $again,
+        );
+    }
+
+    /** @return list<Test> */
+    private function looks(): array
+    {
+        return [
+            self::look('look-filter', 0.5, ['filter'], ['fan-starts']),
+            self::look('look-plugs', 0.7, ['panel', 'motor-plugs']),
+            self::look('spin', 0.7, ['panel', 'wheel'], [...self::DEAD, 'fan-starts']),
+            self::look('look-wheel', 0.7, ['panel', 'wheel'], [...self::DEAD, 'fan-starts']),
+            self::look('start', 0.7, ['panel'], [...self::LIVE, 'hands-clear'], 'cool'),
+            self::look('rotation', 1.0, ['panel'], [...self::LIVE, 'hands-clear'], 'cool'),
+            ...$this->wiring->doubles() ? [self::look('jumper', 1.5, ['panel', 'motor-plugs'])] : [],
+            self::look('wiggle-plugs', 1.5, ['panel', 'motor-plugs'], [...self::LIVE, 'insulated-stick'], 'cool', true),
+            self::look('wiggle-call', 1.5, ['panel'], self::LIVE, 'cool', true),
+            self::look('tap-board', 1.0, ['panel'], [...self::LIVE, 'insulated-stick'], 'cool', true),
+            self::look('warm', 15.0, [], ['hands-clear'], 'cool', true),
+            self::look('tester', 5.0, ['panel', 'motor-plugs'], self::DEAD, 'dead', tools: ['tester']),
+        ];
+    }
+
+    /**
+     * @param list<string>          $access
+     * @param array<string, string> $words
+     */
+    private static function volts(
+        string $key,
+        string $text,
+        string $setUp,
+        string $plus,
+        string $minus,
+        array $access,
+        array $words = [],
+        ?Trap $trap = null,
+    ): Test {
+        return new Test(
+            $key,
+            $text,
+            $setUp,
+            Probe::volts($plus, $minus),
+            1.0,
+            $access,
+            $setUp === 'off' ? self::LIVE : self::CALLED,
+            ['meter'],
+            $words,
+            trap: $trap,
+        );
+    }
+
+    /** @return list<Test> */
+    private function supply(): array
+    {
+        return [
+            self::volts('fed-volts', 'fed-volts', 'off', 'fed', '0', ['panel']),
+            self::volts('live-volts', 'live-volts', 'off', 'live', '0', ['panel']),
+            self::volts('plug-volts', 'plug-volts', 'cool', 'module-line', 'module-neutral', ['panel', 'motor-plugs']),
+            self::volts(
+                'plug-volts-off',
+                'plug-volts-off',
+                'line-unplugged',
+                'live',
+                '0',
+                ['panel', 'motor-plugs'],
+                trap: Trap::NoLoad,
+            ),
+            self::volts('secondary', 'secondary', 'off', 'R', '0', ['panel']),
+            new Test('amps', 'amps', 'cool', Probe::amps('line-plug'), 1.0, ['panel'], self::LIVE, ['clamp']),
+        ];
+    }
+
+    /** @return list<Test> */
+    private function signals(): array
+    {
+        $tests = [];
+        foreach ($this->wiring->calls() as $call) {
+            $words = ['call' => $call, 'terminal' => Wiring::terminal($call)];
+            $tests[] = self::volts(
+                "call-volts@$call",
+                'call-volts',
+                $call,
+                Wiring::terminal($call),
+                '0',
+                ['panel'],
+                $words,
+            );
+            if (!$this->wiring->data) {
+                $tests[] = self::volts("sent-volts@$call", 'sent-volts', $call, "sent-$call", '0', ['panel'], $words);
+                $tests[] = self::volts(
+                    "tap-volts@$call",
+                    'tap-volts',
+                    $call,
+                    "tap-$call",
+                    'module-common',
+                    ['panel', 'motor-plugs'],
+                    $words,
+                );
+                $tests[] = self::volts(
+                    "tap-ground@$call",
+                    'tap-ground',
+                    $call,
+                    "tap-$call",
+                    '0',
+                    ['panel', 'motor-plugs'],
+                    $words,
+                );
+            }
+        }
+        if ($this->wiring->data) {
+            return [
+                ...$tests,
+                self::volts('data-sent', 'data-sent', 'cool', 'sent', '0', ['panel']),
+                self::volts('data-volts', 'data-volts', 'cool', 'data', 'module-common', ['panel', 'motor-plugs']),
+            ];
+        }
+
+        return [
+            ...$tests,
+            self::volts(
+                'idle-volts',
+                'idle-volts',
+                'signal-unplugged',
+                'tap-cool',
+                '0',
+                ['panel', 'motor-plugs'],
+                trap: Trap::Ghost,
+            ),
+            self::volts('other-tap', 'other-tap', 'heat', 'tap-cool', 'module-common', ['panel', 'motor-plugs']),
+        ];
+    }
+
+    /** @return list<Test> */
+    private function apart(): array
+    {
+        $ohms = static fn(string $key, string $a, string $b, float $minutes): Test => new Test(
+            $key,
+            $key,
+            'dead',
+            Probe::ohms($a, $b),
+            $minutes,
+            ['panel', 'motor-plugs', 'module-off'],
+            self::DEAD,
+            ['meter'],
+        );
+
+        return [
+            self::look('look-module', 1.0, ['panel', 'motor-plugs', 'module-off']),
+            self::look(
+                'spin-unplugged',
+                0.5,
+                ['panel', 'motor-plugs', 'module-off'],
+                [...self::DEAD, 'fan-starts'],
+                'dead',
+            ),
+            self::look('bare-spin', 1.0, ['panel', 'wheel', 'wheel-off'], [...self::DEAD, 'fan-starts']),
+            $ohms('inrush-ohms', 'module-line', 'bus', 1.0),
+            $ohms('phase-ab', 'pin-a', 'pin-b', 0.7),
+            $ohms('phase-bc', 'pin-b', 'pin-c', 0.7),
+            $ohms('phase-ca', 'pin-c', 'pin-a', 0.7),
+            $ohms('case-ohms', 'pin-a', 'case', 0.7),
+        ];
+    }
+
+    /** @return list<CauseCheck> */
+    public function causeChecks(): array
+    {
+        return [
+            new CauseCheck('module', 'phase-ab', 'motor'),
+            new CauseCheck('module', 'case-ohms', 'case'),
+            new CauseCheck('module', 'look-module', 'water'),
+            new CauseCheck('breaker', 'case-ohms', 'case'),
+            new CauseCheck('motor', 'look-filter', 'air'),
+            new CauseCheck('rotation', 'rotation', 'rotation'),
+            new CauseCheck('filter', 'look-wheel', 'wheel'),
+        ];
+    }
+}

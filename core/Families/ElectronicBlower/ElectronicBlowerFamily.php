@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\ElectronicBlower;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Repairable;
+use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Texts;
+use Ispira\Core\Families\Mechanical\Mechanical;
+
+/**
+ * Blower whose speed is made by electronics that follow a command signal.
+ */
+final class ElectronicBlowerFamily implements Family, Repairable
+{
+    private ?Texts $texts = null;
+
+    public function key(): string
+    {
+        return 'electronic-blower';
+    }
+
+    public function parameters(): ParameterList
+    {
+        return new ParameterList([
+            Parameter::choice('steps', ['4', '5', '7', '9'], '5', shapesMap: true),
+            Parameter::choice('module', ['external', 'own'], 'external'),
+            Parameter::choice('stage', ['chopper', 'linear'], 'chopper'),
+            Parameter::choice('feed', ['permanent', 'relay'], 'permanent'),
+            Parameter::choice('command', ['pulse', 'analogue'], 'pulse'),
+            Parameter::choice('active', ['high', 'low'], 'high'),
+            Parameter::choice('openCommand', ['off', 'default', 'full'], 'off'),
+            Parameter::number('motorAmps', 'A', 1.0, 60.0),
+        ]);
+    }
+
+    public function circuit(array $values): CircuitModel
+    {
+        $variant = Variant::of($values);
+        $wiring = new Wiring($variant);
+        $faults = new FaultList($variant);
+        $tests = new TestList($variant);
+        $mechanical = new Mechanical(
+            'motor',
+            (string) $variant->steps,
+            'wheel',
+            0.04,
+            outlets: true,
+            motorPart: $variant->motorPart(),
+        );
+        $netlist = $wiring->netlist();
+        ksort($values);
+
+        return new CircuitModel(
+            [$this->key(), $values],
+            $netlist,
+            'battery.volts',
+            $wiring->unknowns(),
+            $wiring->assign(...),
+            $wiring->positions(),
+            $wiring->setUps(),
+            [...$tests->all(), ...$mechanical->tests()],
+            [...$faults->observations(), ...$mechanical->observations()],
+            [...$faults->all(), ...$mechanical->faults()],
+            $faults->pairs(),
+            [...$faults->parts(), ...$mechanical->parts()],
+            $tests->causeChecks(),
+            TestList::ACCESS_MINUTES + Mechanical::ACCESS_MINUTES,
+            $this->texts()->places($netlist->nodes),
+            (new Drawing($variant))->sheet(),
+            $this->texts(),
+        );
+    }
+
+    public function texts(): Texts
+    {
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
+    }
+}

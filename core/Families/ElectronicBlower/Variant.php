@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\ElectronicBlower;
+
+/**
+ * Which of the family's circuits this is, and its command for each step.
+ */
+final readonly class Variant
+{
+    /** High level of the command, in V. */
+    public const LEVEL = 5.0;
+
+    /** Share of the command in the lowest and the highest step. */
+    private const LEAST = 0.2;
+    private const MOST = 0.9;
+
+    /** @param 'off'|'default'|'full' $open what the module does without a command */
+    private function __construct(
+        public int $steps,
+        public bool $external,
+        public bool $linear,
+        public bool $relay,
+        public bool $pulse,
+        public bool $activeLow,
+        public string $open,
+        public ?float $motorAmps,
+    ) {}
+
+    /** @param array<string, mixed> $values */
+    public static function of(array $values): self
+    {
+        $external = ($values['module'] ?? 'external') === 'external';
+        $open = $values['openCommand'] ?? 'off';
+        $amps = $values['motorAmps'] ?? null;
+
+        return new self(
+            is_numeric($values['steps'] ?? null) ? (int) $values['steps'] : 5,
+            $external,
+            $external && ($values['stage'] ?? 'chopper') === 'linear',
+            $external && ($values['feed'] ?? 'permanent') === 'relay',
+            ($values['command'] ?? 'pulse') === 'pulse',
+            ($values['active'] ?? 'high') === 'low',
+            $open === 'default' || $open === 'full' ? $open : 'off',
+            \is_float($amps) ? $amps : null,
+        );
+    }
+
+    /** What the motor and its electronics are replaced as. */
+    public function motorPart(): string
+    {
+        return $this->external ? 'motor' : 'assembly';
+    }
+
+    public function modulePart(): string
+    {
+        return $this->external ? 'module' : 'assembly';
+    }
+
+    /** Mean voltage of the command for a wanted share; none for "off". */
+    public function commandVolts(float $share): float
+    {
+        return self::LEVEL * ($this->activeLow ? 1.0 - $share : $share);
+    }
+
+    public function share(int $step): float
+    {
+        return $step === 0 ? 0.0 : self::LEAST + ((self::MOST - self::LEAST) * ($step - 1)) / ($this->steps - 1);
+    }
+
+    /** Share to which the module pulls its input when no command is there. */
+    public function openShare(): float
+    {
+        return match ($this->open) {
+            'default' => 0.45,
+            'full' => 1.0,
+            'off' => 0.0,
+        };
+    }
+
+    /**
+     * Duty that the module makes of the mean command voltage over its level.
+     *
+     * @return list<array{0: float, 1: float}>
+     */
+    public function table(): array
+    {
+        $table = [[0.08, 0.0], [0.12, 0.22], [0.85, 1.0]];
+        if (!$this->activeLow) {
+            return $table;
+        }
+
+        return array_map(static fn(array $point): array => [1.0 - $point[0], $point[1]], array_reverse($table));
+    }
+}

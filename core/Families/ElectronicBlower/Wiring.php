@@ -1,0 +1,234 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\ElectronicBlower;
+
+use Ispira\Core\Circuit\BrushedMotor;
+use Ispira\Core\Circuit\Control;
+use Ispira\Core\Circuit\Element;
+use Ispira\Core\Circuit\Netlist;
+use Ispira\Core\Circuit\SpeedModule;
+use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Position;
+use Ispira\Core\Device\PositionKind;
+use Ispira\Core\Device\SetUp;
+use Ispira\Core\Device\Unknown;
+
+/**
+ * Battery – feed – fuse – module – motor – ground, and beside it the command: source – wire – input.
+ *
+ * A motor with electronics of its own is the same circuit in one housing, with a cut-out for
+ * too low a supply.
+ */
+final readonly class Wiring
+{
+    private const OPEN = Element::OPEN_OHMS;
+    private const JOINT = 0.004;
+    private const WIRE = 0.012;
+    private const ORDINARY_AMPS = 15.4;
+
+    /** Load lamp, its double, and a probe light, in Ω. */
+    private const LAMP = 3.0;
+    private const TWO_LAMPS = 1.5;
+    private const PROBE_LIGHT = 48.0;
+
+    public function __construct(private Variant $variant) {}
+
+    public function netlist(): Netlist
+    {
+        $v = $this->variant;
+        $elements = [
+            Element::source('battery', 'battery', '0', 13.1, 0.015),
+            Element::resistor('feed', 'battery', 'fuse-in', self::WIRE),
+            Element::resistor('fuse', 'fuse-in', 'fused', self::JOINT),
+            Element::resistor('relay', 'fused', 'feed-pin', self::JOINT),
+            Element::resistor('plug-feed', 'feed-pin', 'supply', self::JOINT),
+            Element::moduleOutput(
+                'stage',
+                'out',
+                'module-ground',
+                new SpeedModule(0.02, 0.0, 0.6, $v->linear),
+                'module',
+            ),
+            Element::resistor('plug-ground', 'module-ground', 'ground-pin', self::JOINT),
+            Element::resistor('ground', 'ground-pin', '0', self::WIRE),
+            Element::resistor('plug-motor', 'out', 'motor-plus', self::JOINT),
+            Element::motor('motor', 'motor-plus', 'motor-minus', $this->motor(1.0)),
+            Element::resistor('motor-return', 'motor-minus', 'module-ground', self::JOINT),
+            Element::source('command', 'sent', '0', 0.0, 1000.0),
+            Element::resistor('command-wire', 'sent', 'command-pin', 0.1),
+            Element::resistor('command-plug', 'command-pin', 'command-in', 0.1),
+            Element::resistor('command-ground', 'command-pin', '0', self::OPEN),
+            Element::resistor('command-supply', 'command-pin', 'fused', self::OPEN),
+            Element::source('generator', 'generated', '0', 0.0, 500.0),
+            Element::resistor('inject', 'generated', 'command-in', self::OPEN),
+            Element::source('bias', 'bias', '0', $v->commandVolts($v->openShare()), 68e3),
+            Element::resistor('bias-lead', 'bias', 'command-in', 1.0),
+            // The width of a pulse does not change with the ground of the module; a voltage does.
+            Element::controlInput(
+                'input',
+                'command-in',
+                $v->pulse ? '0' : 'module-ground',
+                1e6,
+                new Control('stage.duty', $v->table(), Variant::LEVEL),
+            ),
+            Element::resistor('leg', 'supply', 'module-ground', self::OPEN),
+            Element::resistor('lamp', 'feed-pin', 'ground-pin', self::OPEN),
+            Element::resistor('lamp-feed', 'feed-pin', '0', self::OPEN),
+            Element::resistor('lamp-ground', 'battery', 'ground-pin', self::OPEN),
+            Element::resistor('direct-plus', 'battery', 'motor-plus', self::OPEN),
+            Element::resistor('direct-minus', 'motor-minus', '0', self::OPEN),
+        ];
+        if ($v->external) {
+            return new Netlist([...$elements, Element::moduleInput('module', 'supply', 'module-ground')]);
+        }
+
+        return new Netlist([
+            ...$elements,
+            Element::coil('cut-out', 'supply', 'module-ground', 20e3, 9.2, 8.0),
+            Element::workContact('cut-out-contact', 'supply', 'inside', 'cut-out', 0.001),
+            Element::moduleInput('module', 'inside', 'module-ground'),
+        ]);
+    }
+
+    private function motor(float $size): BrushedMotor
+    {
+        return new BrushedMotor(0.25 / $size, 0.025, 0.03 * $size, 3.5e-6 * $size);
+    }
+
+    private function command(float $share): Adjustment
+    {
+        return Adjustment::set('command.volts', $this->variant->commandVolts($share));
+    }
+
+    /** @return list<Position> */
+    public function positions(): array
+    {
+        $off = $this->command(0.0);
+        $positions = [
+            new Position(
+                'key-off',
+                'key off',
+                PositionKind::Stands,
+                $this->variant->relay ? [$off, Adjustment::set('relay.ohms', self::OPEN)] : [$off],
+            ),
+            new Position('off', '0', PositionKind::Stands, [$off]),
+        ];
+        foreach (range(1, $this->variant->steps) as $step) {
+            $positions[] = new Position((string) $step, (string) $step, PositionKind::Runs, [
+                $this->command($this->variant->share($step)),
+            ]);
+        }
+
+        return $positions;
+    }
+
+    /** @return list<SetUp> */
+    public function setUps(): array
+    {
+        $v = $this->variant;
+        $top = (string) $v->steps;
+        $out = [Adjustment::opened('plug-feed'), Adjustment::opened('plug-ground')];
+        $setUps = array_map(static fn(Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions());
+        foreach (
+            [
+                'lamp' => ['lamp', self::LAMP],
+                'two-lamps' => ['lamp', self::TWO_LAMPS],
+                'probe-light' => ['lamp', self::PROBE_LIGHT],
+                'lamp-feed' => ['lamp-feed', self::LAMP],
+                'lamp-ground' => ['lamp-ground', self::LAMP],
+            ]
+            as $key => [$element, $ohms]
+        ) {
+            $setUps[] = new SetUp($key, $top, [...$out, Adjustment::set("$element.ohms", $ohms)], $key);
+        }
+        $setUps[] = new SetUp('unplugged', $top, $out, 'unplugged');
+        $setUps[] = new SetUp(
+            'command-off',
+            $top,
+            [Adjustment::opened('command-plug')],
+            'command-off',
+            $v->open === 'off' ? PositionKind::Stands : PositionKind::Runs,
+        );
+        $setUps[] = new SetUp(
+            'wire-off',
+            (string) intdiv($v->steps + 1, 2),
+            [Adjustment::opened('command-wire')],
+            'wire-off',
+        );
+        foreach (['half' => 0.5, 'full' => 0.9] as $key => $share) {
+            $setUps[] = new SetUp(
+                "inject-$key",
+                'off',
+                [
+                    Adjustment::opened('command-plug'),
+                    Adjustment::set('inject.ohms', 1.0),
+                    Adjustment::set('generator.volts', $v->commandVolts($share)),
+                    Adjustment::set('relay.ohms', self::JOINT),
+                ],
+                "inject-$key",
+                PositionKind::Runs,
+            );
+        }
+        if ($v->external) {
+            $setUps[] = new SetUp(
+                'direct',
+                'off',
+                [
+                    Adjustment::opened('plug-motor'),
+                    Adjustment::opened('motor-return'),
+                    Adjustment::set('direct-plus.ohms', 0.03),
+                    Adjustment::set('direct-minus.ohms', 0.01),
+                ],
+                'direct',
+                PositionKind::Runs,
+            );
+        }
+
+        return $setUps;
+    }
+
+    /** @return list<Unknown> */
+    public function unknowns(): array
+    {
+        $amps = $this->variant->motorAmps;
+
+        return [
+            Unknown::normal('supply', 13.1, 0.45),
+            Unknown::factor('joints', 1.0, 0.35),
+            Unknown::factor(
+                'size',
+                ($amps ?? self::ORDINARY_AMPS) / self::ORDINARY_AMPS,
+                $amps === null ? 0.14 : 0.035,
+            ),
+            Unknown::factor('emf', 1.0, 0.03),
+            Unknown::factor('fan', 1.0, 0.08),
+            Unknown::factor('friction', 1.0, 0.25),
+            Unknown::factor('stage', 1.0, 0.25),
+            Unknown::normal('gain', 1.0, 0.03),
+        ];
+    }
+
+    /**
+     * @param array<string, float> $u values of the unknowns
+     *
+     * @return array<string, float> element parameters
+     */
+    public function assign(array $u): array
+    {
+        $motor = $this->motor($u['size']);
+
+        return [
+            'battery.volts' => $u['supply'],
+            'feed.ohms' => self::WIRE * $u['joints'],
+            'ground.ohms' => self::WIRE * $u['joints'],
+            'motor.armatureOhms' => $motor->armatureOhms,
+            'motor.emfConstant' => $motor->emfConstant * $u['emf'],
+            'motor.frictionTorque' => $motor->frictionTorque * $u['friction'],
+            'motor.fanConstant' => $motor->fanConstant * $u['fan'],
+            'stage.ohms' => 0.02 * $u['stage'],
+            'command.ohms' => 1000.0 * max(0.2, 1.0 + 10.0 * ($u['gain'] - 1.0)),
+        ];
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\FiveWireFan;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Planned;
+use Ispira\Core\Device\Repairable;
+use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Texts;
+use Ispira\Core\Families\Mechanical\Mechanical;
+
+/**
+ * Fan motor of a split unit with electronics in its shell: high-voltage DC, logic supply, command, feedback.
+ */
+final class FiveWireFanFamily implements Family, Planned, Repairable
+{
+    private ?Texts $texts = null;
+
+    public function key(): string
+    {
+        return 'five-wire-fan';
+    }
+
+    public function parameters(): ParameterList
+    {
+        $names = [];
+        foreach (PinMap::USUAL as $function => $colour) {
+            $names[] = Parameter::choice("colour-$function", PinMap::COLOURS, $colour)
+                ->onlyWith('map', 'own')
+                ->naming();
+            $names[] = Parameter::number("pin-$function", '', 1.0, 16.0)
+                ->onlyWith('map', 'own')
+                ->naming();
+        }
+
+        return new ParameterList([
+            Parameter::choice('supply', ['320', '155', '375'], '320'),
+            Parameter::choice('pullUp', ['15', '5'], '15'),
+            Parameter::number('pulses', '', 1.0, 24.0),
+            Parameter::number('fullRpm', 'rpm', 200.0, 4000.0),
+            Parameter::choice('map', ['usual', 'own'], 'usual')->naming(),
+            ...$names,
+        ]);
+    }
+
+    public function circuit(array $values): CircuitModel
+    {
+        $number = static fn(string $key): ?float => ParameterList::numberIn($values, $key);
+        $supply = $values['supply'] ?? '320';
+        $wiring = new Wiring(
+            \is_string($supply) ? (float) $supply : 320.0,
+            ($values['pullUp'] ?? '15') === '5' ? 5.0 : 15.0,
+            $number('pulses') ?? 8.0,
+            $number('fullRpm') ?? 1050.0,
+        );
+        $tests = new TestList($wiring);
+        $mechanical = new Mechanical('motor', 'high', 'wheel', 0.1, outlets: false);
+        $netlist = $wiring->netlist();
+        $electric = array_filter(
+            $values,
+            fn(string $key): bool => !$this->parameters()->parameters[$key]->naming,
+            \ARRAY_FILTER_USE_KEY,
+        );
+        ksort($electric);
+
+        return new CircuitModel(
+            [$this->key(), $electric],
+            $netlist,
+            'bus.volts',
+            $wiring->unknowns(),
+            $wiring->assign(...),
+            $wiring->positions(),
+            $wiring->setUps(),
+            [...$tests->all(), ...$mechanical->tests()],
+            [...FaultList::observations(), ...$mechanical->observations()],
+            [...FaultList::all(), ...$mechanical->faults()],
+            FaultList::pairs(),
+            [...FaultList::parts(), ...$mechanical->parts()],
+            TestList::causeChecks(),
+            TestList::ACCESS_MINUTES + Mechanical::ACCESS_MINUTES,
+            PinMap::of($values)->named($this->texts()->places($netlist->nodes), $this->texts()),
+            Drawing::sheet(),
+            $this->texts(),
+        );
+    }
+
+    public function texts(): Texts
+    {
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function planners(): array
+    {
+        return ['bench-supply'];
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
+    }
+}

@@ -1,0 +1,237 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\FiveWireFan;
+
+use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Probe;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Device\Trap;
+
+/**
+ * What is worth testing between a board and a five-wire motor: the four lines with the plug on, the supplies with the
+ * plug off, the motor's pins, and the motor alone on a bench supply.
+ */
+final readonly class TestList
+{
+    public const ACCESS_MINUTES = ['cover' => 4.0, 'wheel' => 3.0, 'plug' => 3.0, 'motor-out' => 20.0];
+
+    private const LIVE = ['licensed', 'mains-live', 'never-unplug'];
+    private const DEAD = ['licensed', 'bus-charge'];
+
+    public function __construct(private Wiring $wiring) {}
+
+    /** @return list<Test> */
+    public function all(): array
+    {
+        $tests = [];
+        foreach ($this->wiring->positions() as $p) {
+            $tests[] = new Test(
+                "speed@$p->key",
+                'speed',
+                $p->key,
+                Probe::speed('motor'),
+                0.5,
+                words: ['position' => $p->label],
+                offered: false,
+            );
+        }
+
+        return [...$tests, ...self::looks(), ...$this->plugged(), ...self::unplugged(), ...$this->alone()];
+    }
+
+    /**
+     * @param list<string> $access
+     * @param list<string> $cautions
+     * @param list<string> $tools
+     */
+    private static function look(
+        string $key,
+        float $minutes,
+        array $access,
+        array $cautions = self::DEAD,
+        string $setUp = 'off',
+        bool $again = false,
+        array $tools = [],
+    ): Test {
+        return new Test(
+            $key,
+            $key,
+            $setUp,
+            Probe::observation($key),
+            $minutes,
+            $access,
+            $cautions,
+            $tools,
+            repeatable: $again,
+        );
+    }
+
+    /** @return list<Test> */
+    private static function looks(): array
+    {
+        return [
+            self::look('start', 0.5, [], ['hands-clear'], 'high'),
+            self::look('look-board', 1.0, ['cover']),
+            self::look('look-plug', 0.7, ['cover', 'plug']),
+            self::look('spin', 0.7, ['wheel'], [...self::DEAD, 'fan-starts']),
+            self::look('bare-spin', 1.0, ['wheel', 'wheel-off'], [...self::DEAD, 'fan-starts']),
+            self::look('look-wheel', 0.7, ['wheel'], [...self::DEAD, 'fan-starts']),
+            self::look('wiggle-plug', 1.0, ['cover', 'plug'], [...self::LIVE, 'insulated-stick'], 'high', true),
+            self::look('tap-board', 1.0, ['cover'], [...self::LIVE, 'insulated-stick'], 'high', true),
+            self::look('warm', 15.0, [], ['hands-clear'], 'high', true),
+            self::look('diode-test', 3.0, ['cover', 'plug'], self::DEAD, 'dead', tools: ['meter', 'twin']),
+        ];
+    }
+
+    /**
+     * @param list<string>          $access
+     * @param array<string, string> $words
+     */
+    private static function volts(
+        string $key,
+        string $text,
+        string $setUp,
+        string $plus,
+        string $minus,
+        array $access,
+        array $words = [],
+        ?Trap $trap = null,
+    ): Test {
+        return new Test(
+            $key,
+            $text,
+            $setUp,
+            Probe::volts($plus, $minus),
+            1.0,
+            $access,
+            self::LIVE,
+            ['meter'],
+            $words,
+            trap: $trap,
+        );
+    }
+
+    /** @return list<Test> */
+    private function plugged(): array
+    {
+        $at = ['cover', 'plug'];
+        $tests = [
+            self::volts('vm-volts', 'vm-volts', 'high', 'vm', 'gnd', $at),
+            self::volts('vcc-volts', 'vcc-volts', 'high', 'vcc', 'gnd', $at),
+            self::volts('fg-hand', 'fg-hand', 'by-hand', 'board-fg', '0', [...$at, 'wheel'], trap: Trap::Averaged),
+            self::volts(
+                'fg-hand-motor',
+                'fg-hand-motor',
+                'by-hand',
+                'fg',
+                'gnd',
+                [...$at, 'wheel'],
+                trap: Trap::Averaged,
+            ),
+            self::volts('ground-drop', 'ground-drop', 'high', 'gnd', '0', $at),
+            self::volts('board-vm', 'board-vm', 'high', 'board-vm', '0', ['cover']),
+            self::volts('board-vcc', 'board-vcc', 'high', 'board-vcc', '0', ['cover']),
+            new Test(
+                'fg-hertz',
+                'fg-hertz',
+                'high',
+                Probe::frequency(
+                    'motor',
+                    $this->wiring->fullHertz(),
+                    $this->wiring->fullSpeed(),
+                    'fg',
+                    'gnd',
+                    $this->wiring->pullUp,
+                ),
+                1.0,
+                $at,
+                self::LIVE,
+                ['meter'],
+            ),
+        ];
+        foreach (['low', 'high'] as $position) {
+            $tests[] = self::volts("vsp-volts@$position", 'vsp-volts', $position, 'vsp', 'gnd', $at, [
+                'position' => $position,
+            ]);
+        }
+        $tests[] = self::volts('board-vsp', 'board-vsp', 'high', 'board-vsp', '0', ['cover']);
+
+        return $tests;
+    }
+
+    /** @return list<Test> */
+    private static function unplugged(): array
+    {
+        $ohms = static fn(string $key, string $pin): Test => new Test(
+            $key,
+            $key,
+            'dead',
+            Probe::ohms($pin, 'gnd'),
+            0.8,
+            ['cover', 'plug'],
+            self::DEAD,
+            ['meter'],
+        );
+
+        return [
+            self::volts(
+                'vm-unplugged',
+                'vm-unplugged',
+                'unplugged',
+                'board-vm',
+                '0',
+                ['cover', 'plug'],
+                trap: Trap::NoLoad,
+            ),
+            self::volts(
+                'vcc-unplugged',
+                'vcc-unplugged',
+                'unplugged',
+                'board-vcc',
+                '0',
+                ['cover', 'plug'],
+                trap: Trap::NoLoad,
+            ),
+            $ohms('vm-ohms', 'vm'),
+            $ohms('vcc-ohms', 'vcc'),
+            $ohms('vsp-ohms', 'vsp'),
+        ];
+    }
+
+    /** @return list<Test> */
+    private function alone(): array
+    {
+        $at = ['cover', 'plug', 'motor-out'];
+        $cautions = ['licensed', 'bench-live', 'bench-order', 'hands-clear'];
+
+        return [
+            new Test('speed@bench', 'bench-speed', 'bench', Probe::speed('motor'), 3.0, $at, $cautions, [
+                'bench-supply',
+            ]),
+            new Test(
+                'bench-hertz',
+                'bench-hertz',
+                'bench',
+                Probe::frequency('motor', $this->wiring->fullHertz(), $this->wiring->fullSpeed(), 'fg', 'gnd', 15.0),
+                1.0,
+                $at,
+                $cautions,
+                ['bench-supply', 'meter'],
+            ),
+        ];
+    }
+
+    /** @return list<CauseCheck> */
+    public static function causeChecks(): array
+    {
+        return [
+            new CauseCheck('board', 'vm-ohms', 'motor-short'),
+            new CauseCheck('board', 'vcc-ohms', 'logic-short'),
+            new CauseCheck('motor', 'vcc-volts', 'logic'),
+            new CauseCheck('motor', 'spin', 'wheel'),
+            new CauseCheck('cable', 'look-plug', 'plug'),
+        ];
+    }
+}

@@ -1,0 +1,253 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\FiveWireFan;
+
+use Ispira\Core\Circuit\BrushedMotor;
+use Ispira\Core\Circuit\Control;
+use Ispira\Core\Circuit\Element;
+use Ispira\Core\Circuit\Netlist;
+use Ispira\Core\Circuit\SpeedModule;
+use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Position;
+use Ispira\Core\Device\PositionKind;
+use Ispira\Core\Device\SetUp;
+use Ispira\Core\Device\Unknown;
+
+/**
+ * The unit's board with its three supplies and its feedback input, five wires, and the motor with its electronics.
+ *
+ * The brushless motor counts as a direct-current motor behind a speed stage. It runs while bus and logic
+ * supply are there. Its feedback is an open collector: about half the pull-up while it turns, nothing or all
+ * of it while it stands. A board that gets no feedback stops it and tries again.
+ */
+final readonly class Wiring
+{
+    private const OPEN = Element::OPEN_OHMS;
+
+    /** V of the logic supply, and between which the electronics work. */
+    private const LOGIC = 15.0;
+    private const LOGIC_FROM = 13.3;
+
+    /** Command in V at which it starts, and at which it is full. */
+    private const STARTS_AT = 2.1;
+    private const FULL_AT = 5.9;
+
+    private const COMMANDS = ['off' => 0.0, 'low' => 3.1, 'medium' => 4.2, 'high' => 5.6];
+
+    /** Resistance that a pulsed open collector amounts to on a meter that averages: as much as the pull-up. */
+    private const PULL_UP = 10e3;
+
+    /** Torque of the fan in N·m at 1050 a minute. */
+    private const TORQUE = 0.35;
+
+    public function __construct(
+        public float $bus,
+        public float $pullUp,
+        public float $pulses,
+        private float $fullRpm,
+    ) {}
+
+    public function fullSpeed(): float
+    {
+        return ($this->fullRpm * \M_PI) / 30.0;
+    }
+
+    /** Pulses a second at full speed: n a turn. */
+    public function fullHertz(): float
+    {
+        return ($this->fullRpm / 60.0) * $this->pulses;
+    }
+
+    private function motor(float $size): BrushedMotor
+    {
+        $constant = (0.96 * $this->bus) / $this->fullSpeed();
+        $torque = self::TORQUE * $size * (110.0 / $this->fullSpeed());
+
+        return new BrushedMotor(
+            (0.03 * $this->bus) / ($torque / $constant),
+            $constant,
+            0.03 * $torque,
+            $torque / $this->fullSpeed() ** 2,
+        );
+    }
+
+    public function netlist(): Netlist
+    {
+        return new Netlist([...$this->board(), ...self::wires(), ...$this->inside()]);
+    }
+
+    /** @return list<Element> */
+    private function board(): array
+    {
+        return [
+            Element::source('bus', 'bus', '0', $this->bus, 40.0),
+            Element::resistor('bus-fuse', 'bus', 'board-vm', 0.3),
+            Element::source('logic', 'logic', '0', self::LOGIC, 10.0),
+            Element::resistor('logic-out', 'logic', 'board-vcc', 0.1),
+            Element::source('command', 'command', '0', 0.0, 1000.0),
+            Element::resistor('command-out', 'command', 'board-vsp', 0.1),
+            Element::source('pull-up-source', 'pull-up', '0', $this->pullUp, 1.0),
+            Element::resistor('pull-up', 'pull-up', 'board-fg', self::PULL_UP),
+            // A supply of the bench in place of the board.
+            Element::source('bench-bus', 'bench-vm', '0', $this->bus, 5.0),
+            Element::resistor('bench-vm', 'bench-vm', 'vm', self::OPEN),
+            Element::source('bench-logic', 'bench-vcc', '0', self::LOGIC, 2.0),
+            Element::resistor('bench-vcc', 'bench-vcc', 'vcc', self::OPEN),
+            Element::source('bench-command', 'bench-vsp', '0', 4.2, 500.0),
+            Element::resistor('bench-vsp', 'bench-vsp', 'vsp', self::OPEN),
+            Element::resistor('bench-fg', 'bench-vcc', 'fg', self::OPEN),
+        ];
+    }
+
+    /** @return list<Element> */
+    private static function wires(): array
+    {
+        return [
+            ...array_map(
+                static fn(string $function): Element => Element::resistor(
+                    "wire-$function",
+                    "board-$function",
+                    $function,
+                    0.1,
+                ),
+                ['vm', 'vcc', 'vsp', 'fg'],
+            ),
+            Element::resistor('wire-gnd', 'gnd', '0', 0.05),
+        ];
+    }
+
+    /** @return list<Element> */
+    private function inside(): array
+    {
+        return [
+            Element::resistor('vm-leak', 'vm', 'gnd', 500e3),
+            Element::resistor('vm-short', 'vm', 'gnd', self::OPEN),
+            Element::coil('bus-there', 'vm', 'gnd', 1e6, 0.3 * $this->bus, 0.28 * $this->bus),
+            Element::workContact('bus-contact', 'vm', 'guarded', 'bus-there', 0.001),
+            Element::resistor('vcc-load', 'vcc', 'gnd', 1500.0),
+            Element::resistor('vcc-short', 'vcc', 'gnd', self::OPEN),
+            Element::coil('logic-there', 'vcc', 'gnd', 100e3, self::LOGIC_FROM, 12.8),
+            Element::workContact('logic-contact', 'guarded', 'allowed', 'logic-there', 0.001),
+            Element::restContact('retry-contact', 'allowed', 'inside', 'retry', 0.001),
+            Element::moduleInput('module', 'inside', 'gnd'),
+            Element::moduleOutput('stage', 'out', 'gnd', new SpeedModule(1.0, 0.0, 0.7), 'module'),
+            Element::motor('motor', 'out', 'gnd', $this->motor(1.0)),
+            Element::resistor('vsp-inside', 'vsp', 'vsp-in', 1.0),
+            Element::resistor('vsp-leak', 'vsp', 'gnd', self::OPEN),
+            Element::controlInput(
+                'vsp-input',
+                'vsp-in',
+                'gnd',
+                150e3,
+                new Control('stage.duty', [
+                    [self::STARTS_AT, 0.0],
+                    [self::STARTS_AT + 0.05, 0.12],
+                    [self::FULL_AT, 1.0],
+                ]),
+            ),
+            Element::coil('turning', 'out', 'gnd', 3e6, 0.03 * $this->bus, 0.02 * $this->bus),
+            Element::resistor('fg-transistor', 'fg', 'fg-inside', 50.0),
+            Element::workContact('fg-pulses', 'fg-inside', 'gnd', 'turning', self::PULL_UP),
+            Element::restContact('fg-still', 'fg-inside', 'fg-rest', 'turning', 1.0),
+            Element::resistor('fg-rest', 'fg-rest', 'gnd', 1e6),
+            Element::resistor('hall', 'fg-inside', 'by-hand', self::OPEN),
+            Element::workContact('hall-fed', 'by-hand', 'gnd', 'logic-there', 1.0),
+            // A board without feedback stops the motor and starts it again.
+            Element::resistor('retry-feed', 'out', 'retry-in', self::OPEN),
+            Element::coil('retry', 'retry-in', 'gnd', 3e6, 0.03 * $this->bus, 0.02 * $this->bus),
+        ];
+    }
+
+    /** @return list<Position> */
+    public function positions(): array
+    {
+        return array_map(
+            static fn(string $key, float $volts): Position => new Position(
+                $key,
+                $key,
+                $volts > 0.0 ? PositionKind::Runs : PositionKind::Stands,
+                [Adjustment::set('command.volts', $volts)],
+            ),
+            array_keys(self::COMMANDS),
+            self::COMMANDS,
+        );
+    }
+
+    /** @return list<SetUp> */
+    public function setUps(): array
+    {
+        $apart = [
+            ...array_map(static fn(string $function): Adjustment => Adjustment::opened("wire-$function"), [
+                'vm',
+                'vcc',
+                'vsp',
+                'fg',
+            ]),
+            Adjustment::opened('wire-gnd'),
+        ];
+        $bench = [
+            ...array_map(static fn(string $function): Adjustment => Adjustment::opened("wire-$function"), [
+                'vm',
+                'vcc',
+                'vsp',
+                'fg',
+            ]),
+            Adjustment::set('bench-vm.ohms', 1.0),
+            Adjustment::set('bench-vcc.ohms', 0.1),
+            Adjustment::set('bench-vsp.ohms', 0.1),
+            Adjustment::set('bench-fg.ohms', self::PULL_UP),
+            Adjustment::set('wire-gnd.ohms', 0.05),
+        ];
+
+        return [
+            ...array_map(static fn(string $key): SetUp => new SetUp($key, $key), array_keys(self::COMMANDS)),
+            new SetUp('unplugged', 'high', $apart, 'unplugged'),
+            new SetUp('dead', 'off', $apart, 'dead'),
+            // The bus is off and proven; the logic supply alone lets the Hall sensors speak.
+            new SetUp(
+                'by-hand',
+                'off',
+                [
+                    Adjustment::set('bus.volts', 0.0),
+                    Adjustment::set('hall.ohms', self::PULL_UP),
+                    Adjustment::opened('fg-rest'),
+                ],
+                'by-hand',
+            ),
+            new SetUp('bench', 'off', $bench, 'bench', PositionKind::Runs),
+        ];
+    }
+
+    /** @return list<Unknown> */
+    public function unknowns(): array
+    {
+        return [
+            Unknown::normal('bus', $this->bus, 0.02 * $this->bus),
+            Unknown::normal('logic', self::LOGIC, 0.2),
+            Unknown::factor('motor', 1.0, 0.25),
+            Unknown::factor('fan', 1.0, 0.08),
+            Unknown::normal('command', 1.0, 0.025),
+        ];
+    }
+
+    /**
+     * @param array<string, float> $u values of the unknowns
+     *
+     * @return array<string, float> element parameters
+     */
+    public function assign(array $u): array
+    {
+        $motor = $this->motor($u['motor']);
+
+        return [
+            'bus.volts' => $u['bus'],
+            'logic.volts' => $u['logic'],
+            'motor.armatureOhms' => $motor->armatureOhms,
+            'motor.frictionTorque' => $motor->frictionTorque,
+            'motor.fanConstant' => $motor->fanConstant * $u['fan'],
+            'command.ohms' => 1000.0 * max(0.1, 1.0 + 20.0 * ($u['command'] - 1.0)),
+        ];
+    }
+}

@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\FlueFan;
+
+use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Probe;
+use Ispira\Core\Device\Test;
+
+/**
+ * What is worth testing on a flue fan: its shaft, its windings, what feeds it, and the draught that it makes with the
+ * gas shut.
+ */
+final readonly class TestList
+{
+    public const ACCESS_MINUTES = ['cover' => 3.0, 'fan' => 12.0, 'plug' => 2.0, 'tee' => 3.0, 'terminal' => 8.0];
+
+    private const DEAD = ['gas-licence', 'lock-off'];
+    private const LIVE = ['gas-licence', 'line-voltage'];
+
+    /** Draught in Pa at full speed where no plate says it. */
+    private const PRESSURE = 160.0;
+
+    public function __construct(private Wiring $wiring, private ?float $pressure, private ?float $switchPressure) {}
+
+    /** @return list<Test> */
+    public function all(): array
+    {
+        $tests = [];
+        foreach ($this->wiring->positions() as $p) {
+            $tests[] = new Test(
+                "speed@$p->key",
+                'speed',
+                $p->key,
+                Probe::speed('fast'),
+                0.5,
+                words: ['position' => $p->label],
+                offered: false,
+            );
+        }
+
+        return [...$tests, ...$this->looks(), ...$this->volts(), ...$this->others()];
+    }
+
+    /**
+     * @param list<string>          $access
+     * @param list<string>          $cautions
+     * @param array<string, string> $words
+     */
+    private static function look(
+        string $key,
+        float $minutes,
+        array $access,
+        array $cautions = self::DEAD,
+        string $setUp = 'off',
+        bool $again = false,
+        bool $asked = false,
+        array $words = [],
+    ): Test {
+        return new Test(
+            $key,
+            $key,
+            $setUp,
+            Probe::observation($key),
+            $minutes,
+            $access,
+            $cautions,
+            words: $words,
+            repeatable: $again,
+            asked: $asked,
+        );
+    }
+
+    /** @return list<Test> */
+    private function looks(): array
+    {
+        return [
+            self::look('proves', 0.5, [], [], 'full', asked: true),
+            self::look('spin', 1.0, ['cover', 'fan'], [...self::DEAD, 'wheel']),
+            self::look('axial-play', 0.7, ['cover', 'fan'], [...self::DEAD, 'wheel']),
+            self::look('look-wheel', 1.0, ['cover', 'fan'], [...self::DEAD, 'wheel']),
+            self::look('look-seal', 1.0, ['cover', 'fan']),
+            self::look('look-tube', 1.0, ['cover']),
+            self::look(
+                'blow-switch',
+                1.5,
+                ['cover'],
+                [...self::DEAD, 'no-bridge'],
+                words: [
+                    'pressure' => number_format($this->switchPressure ?? 0.6 * ($this->pressure ?? self::PRESSURE)),
+                ],
+            ),
+            self::look('look-flue', 2.0, ['terminal'], ['gas-licence', 'hot-flue']),
+            self::look('reset', 0.5, ['cover']),
+            self::look('bare-spin', 1.0, ['cover', 'fan', 'wheel-off'], [...self::DEAD, 'wheel']),
+            self::look('brush-blade', 1.5, ['cover', 'fan'], [...self::DEAD, 'wheel']),
+            self::look('tube-end', 2.0, ['cover', 'tee'], ['gas-licence', 'gas-shut'], 'gas-shut'),
+            self::look('switch-contact', 1.5, ['cover'], [...self::DEAD, 'no-bridge']),
+            self::look('outlet-loose', 5.0, ['cover', 'tee'], ['gas-licence', 'gas-shut', 'hot-flue'], 'gas-shut'),
+            self::look('smoke-seal', 2.0, ['cover'], ['gas-licence', 'gas-shut'], 'gas-shut'),
+            self::look('wiggle-plug', 1.0, ['cover'], [...self::LIVE, 'gas-shut'], 'full', true),
+            self::look('tap-control', 1.0, ['cover'], [...self::LIVE, 'gas-shut'], 'full', true),
+            self::look('warm', 15.0, [], ['gas-licence'], 'full', true),
+        ];
+    }
+
+    /**
+     * @param list<string>          $access
+     * @param array<string, string> $words
+     */
+    private static function measure(
+        string $key,
+        string $text,
+        string $setUp,
+        string $plus,
+        string $minus,
+        array $access,
+        array $words = [],
+    ): Test {
+        return new Test(
+            $key,
+            $text,
+            $setUp,
+            Probe::volts($plus, $minus),
+            1.0,
+            $access,
+            [...self::LIVE, 'gas-shut'],
+            ['meter'],
+            $words,
+        );
+    }
+
+    /** @return list<Test> */
+    private function volts(): array
+    {
+        $tests = [
+            self::measure('fed-volts', 'fed-volts', 'off', 'fed', '0', ['cover']),
+            self::measure('safe-volts', 'safe-volts', 'off', 'safe', '0', ['cover']),
+            self::measure('neutral-drop', 'neutral-drop', 'full', 'plug-neutral', '0', ['cover', 'plug']),
+        ];
+        foreach ($this->wiring->speeds() as $speed) {
+            $position = $speed === 'fast' ? 'full' : 'slow';
+            $words = ['speed' => $this->wiring->twoSpeeds ? "$speed " : ''];
+            $tests[] = self::measure(
+                "sent-volts@$position",
+                'sent-volts',
+                $position,
+                "sent-$speed",
+                '0',
+                ['cover'],
+                $words,
+            );
+            $tests[] = self::measure(
+                "fan-volts@$position",
+                'fan-volts',
+                $position,
+                "plug-$speed",
+                'plug-neutral',
+                ['cover', 'plug'],
+                $words,
+            );
+        }
+
+        return $tests;
+    }
+
+    /** @return list<Test> */
+    private function others(): array
+    {
+        $full = $this->pressure ?? self::PRESSURE;
+        $tests = [
+            new Test(
+                'pressure',
+                'pressure',
+                'gas-shut',
+                Probe::pressure('fast', $full, 0.97 * $this->wiring->motor()->ratedSpeed),
+                4.0,
+                ['tee'],
+                ['gas-licence', 'gas-shut'],
+                ['manometer'],
+                ['full' => number_format($full)],
+            ),
+            new Test('amps', 'amps', 'full', Probe::amps('neutral'), 1.0, ['cover'], self::LIVE, ['clamp']),
+            new Test(
+                'case-ohms',
+                'case-ohms',
+                'dead',
+                Probe::ohms('plug-neutral', 'case'),
+                1.0,
+                ['cover', 'plug'],
+                self::DEAD,
+                ['meter'],
+            ),
+        ];
+        foreach ($this->wiring->speeds() as $speed) {
+            $tests[] = new Test(
+                "ohms-$speed",
+                'winding-ohms',
+                'dead',
+                Probe::ohms("plug-$speed", 'plug-neutral'),
+                1.0,
+                ['cover', 'plug'],
+                self::DEAD,
+                ['meter'],
+                ['speed' => $this->wiring->twoSpeeds ? "$speed " : ''],
+            );
+        }
+
+        return $tests;
+    }
+
+    /** @return list<CauseCheck> */
+    public function causeChecks(): array
+    {
+        return [
+            new CauseCheck('fan', 'look-seal', 'seal'),
+            new CauseCheck('fan', 'look-flue', 'flue'),
+            new CauseCheck('fan', 'pressure', 'pressure'),
+            new CauseCheck('fuse', 'case-ohms', 'case'),
+            new CauseCheck('limit', 'look-flue', 'flue'),
+            new CauseCheck('pressure-switch', 'pressure', 'pressure'),
+            new CauseCheck('tube', 'pressure', 'pressure'),
+        ];
+    }
+}

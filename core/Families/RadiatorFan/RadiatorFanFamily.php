@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\RadiatorFan;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Repairable;
+use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Texts;
+use Ispira\Core\Families\Mechanical\Mechanical;
+
+/**
+ * Radiator cooling fans with two speeds.
+ */
+final class RadiatorFanFamily implements Family, Repairable
+{
+    private ?Texts $texts = null;
+
+    public function key(): string
+    {
+        return 'radiator-fan';
+    }
+
+    public function parameters(): ParameterList
+    {
+        return new ParameterList([
+            Parameter::choice('arrangement', ['resistor', 'two-input', 'pair', 'master'], 'resistor', shapesMap: true),
+            Parameter::choice('control', ['switch', 'relays'], 'switch'),
+            Parameter::number('motorAmps', 'A', 2.0, 80.0),
+        ]);
+    }
+
+    public function circuit(array $values): CircuitModel
+    {
+        $layout = Layout::of($values);
+        $wiring = new Wiring($layout);
+        $faults = new FaultList($layout);
+        $tests = new TestList($layout);
+        $mechanical = new Mechanical(
+            'fan-a',
+            $layout->cell('high', 'a'),
+            'fans',
+            0.06,
+            outlets: false,
+            motorPart: 'fan-a',
+        );
+        $netlist = $wiring->netlist();
+        ksort($values);
+
+        return new CircuitModel(
+            [$this->key(), $values],
+            $netlist,
+            'battery.volts',
+            $wiring->unknowns(),
+            $wiring->assign(...),
+            $wiring->positions(),
+            $wiring->setUps(),
+            [...$tests->all(), ...$mechanical->tests()],
+            [...$faults->observations(), ...$mechanical->observations()],
+            [...$faults->all(), ...$mechanical->faults()],
+            $faults->pairs(),
+            [...$faults->parts(), ...$mechanical->parts()],
+            $tests->causeChecks(),
+            TestList::ACCESS_MINUTES + Mechanical::ACCESS_MINUTES,
+            $this->texts()->places($netlist->nodes),
+            (new Drawing($layout))->sheet(),
+            $this->texts(),
+        );
+    }
+
+    public function texts(): Texts
+    {
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
+    }
+}

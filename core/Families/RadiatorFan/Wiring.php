@@ -1,0 +1,328 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\RadiatorFan;
+
+use Ispira\Core\Circuit\BrushedMotor;
+use Ispira\Core\Circuit\Element;
+use Ispira\Core\Circuit\Netlist;
+use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Position;
+use Ispira\Core\Device\PositionKind;
+use Ispira\Core\Device\SetUp;
+use Ispira\Core\Device\Unknown;
+
+/**
+ * Netlist, requests and set-ups of two-speed radiator fans.
+ *
+ * In a pair the first relay feeds the main fan; the second leads its return to ground, or at
+ * rest on to the second fan; the third feeds the second fan directly.
+ */
+final readonly class Wiring
+{
+    private const OPEN = Element::OPEN_OHMS;
+    private const JOINT = 0.004;
+    private const WIRE = 0.01;
+
+    /** Ordinary fan motor, and its current on high at 13.2 V. */
+    private const ARMATURE_OHMS = 0.15;
+    private const EMF_CONSTANT = 0.045;
+    private const FRICTION_TORQUE = 0.05;
+    private const FAN_CONSTANT = 9e-6;
+    private const ORDINARY_AMPS = 12.6;
+
+    private const RESISTOR_OHMS = 0.55;
+
+    public function __construct(private Layout $layout) {}
+
+    public function netlist(): Netlist
+    {
+        return new Netlist([
+            Element::source('battery', 'battery', '0', 13.2, 0.015),
+            Element::resistor('feed', 'battery', 'fuse-in', self::WIRE),
+            Element::resistor('fuse', 'fuse-in', 'fed', self::JOINT),
+            ...$this->control(),
+            ...$this->layout->pair() ? $this->pair() : $this->lines(),
+            ...$this->fans(),
+        ]);
+    }
+
+    /** @return list<Element> */
+    private function control(): array
+    {
+        if (!$this->layout->relays) {
+            return [
+                Element::resistor('switch-plug', 'fed', 'switch-in', self::JOINT),
+                Element::resistor('stage-1', 'switch-in', 'low-line', self::OPEN),
+                Element::resistor('stage-2', 'switch-in', 'high-line', self::OPEN),
+                Element::resistor('jump-low', 'switch-in', 'low-line', self::OPEN),
+                Element::resistor('jump-high', 'switch-in', 'high-line', self::OPEN),
+            ];
+        }
+        $elements = [
+            Element::resistor('request-low', 'ask-low', '0', self::OPEN),
+            Element::resistor('request-high', 'ask-high', '0', self::OPEN),
+            Element::resistor('jump-low', 'ask-low', '0', self::OPEN),
+            Element::resistor('jump-high', 'ask-high', '0', self::OPEN),
+        ];
+        foreach ($this->layout->relaysByRequest() as $relay => $request) {
+            $elements[] = Element::coil("$relay-coil", 'fed', "ask-$request", 85.0, 7.0, 2.0);
+        }
+        if (!$this->layout->pair()) {
+            foreach (['low', 'high'] as $line) {
+                $elements[] = Element::workContact(
+                    "k-$line-contact",
+                    'fed',
+                    "k-$line-out",
+                    "k-$line-coil",
+                    self::JOINT,
+                );
+                $elements[] = Element::resistor("k-$line-weld", 'fed', "k-$line-out", self::OPEN);
+                $elements[] = Element::resistor("k-$line-joint", "k-$line-out", "$line-line", self::JOINT);
+            }
+        }
+
+        return $elements;
+    }
+
+    /** @return list<Element> from the low and high lines to the fans */
+    private function lines(): array
+    {
+        if ($this->layout->arrangement === 'two-input') {
+            return [
+                Element::resistor('low-wire', 'low-line', 'low-pin', self::WIRE),
+                Element::resistor('high-wire', 'high-line', 'high-pin', self::WIRE),
+                Element::resistor('plug-low', 'low-pin', 'low-in', self::JOINT),
+                Element::resistor('plug-high', 'high-pin', 'inner', self::JOINT),
+                Element::resistor('low-brush', 'low-in', 'inner', self::RESISTOR_OHMS),
+            ];
+        }
+
+        return [
+            Element::resistor('low-wire', 'low-line', 'resistor-in', self::WIRE),
+            Element::resistor('resistor', 'resistor-in', 'fan-feed', self::RESISTOR_OHMS),
+            Element::resistor('high-wire', 'high-line', 'fan-feed', self::WIRE),
+        ];
+    }
+
+    /** @return list<Element> */
+    private function pair(): array
+    {
+        return [
+            Element::workContact('k1-contact', 'fed', 'k1-out', 'k1-coil', self::JOINT),
+            Element::resistor('k1-weld', 'fed', 'k1-out', self::OPEN),
+            Element::resistor('k1-joint', 'k1-out', 'a-feed', self::JOINT),
+            Element::workContact('k2-work', 'a-return', 'k2-ground', 'k2-coil', self::JOINT),
+            Element::resistor('k2-weld', 'a-return', 'k2-ground', self::OPEN),
+            Element::resistor('k2-joint', 'k2-ground', '0', self::WIRE),
+            Element::restContact('k2-rest', 'a-return', 'k2-through', 'k2-coil', self::JOINT),
+            Element::resistor('k2-rest-joint', 'k2-through', 'b-feed', self::JOINT),
+            Element::workContact('k3-contact', 'fed', 'k3-out', 'k3-coil', self::JOINT),
+            Element::resistor('k3-weld', 'fed', 'k3-out', self::OPEN),
+            Element::resistor('k3-joint', 'k3-out', 'b-feed', self::JOINT),
+        ];
+    }
+
+    /** @return list<Element> */
+    private function fans(): array
+    {
+        $l = $this->layout;
+        $elements = [];
+        foreach ($l->fans() as $fan) {
+            $feed = match (true) {
+                $l->pair() => "$fan-feed",
+                $l->arrangement === 'two-input' => 'inner',
+                default => 'fan-feed',
+            };
+            $inner = $l->arrangement === 'two-input' ? 'inner' : "$fan-plus";
+            if ($l->arrangement !== 'two-input') {
+                $elements[] = Element::resistor("plug-$fan", $feed, "$fan-plus", self::JOINT);
+            }
+            $elements[] = Element::motor("fan-$fan", $inner, "$fan-minus", $this->motor(1.0));
+            $return = $l->pair() && $fan === 'a' ? 'a-return' : "$fan-ground";
+            $elements[] = Element::resistor("plug-minus-$fan", "$fan-minus", $return, self::JOINT);
+            if ($return !== 'a-return') {
+                $elements[] = Element::resistor("ground-$fan", $return, '0', self::WIRE);
+            }
+            $elements[] = Element::resistor("direct-$fan", 'battery', $inner, self::OPEN);
+            $elements[] = Element::resistor("direct-minus-$fan", "$fan-minus", '0', self::OPEN);
+        }
+        if ($l->arrangement === 'two-input') {
+            $elements[] = Element::resistor('direct-low', 'battery', 'low-in', self::OPEN);
+            $elements[] = Element::resistor('lamp', 'low-pin', 'a-ground', self::OPEN);
+        } else {
+            $elements[] = Element::resistor(
+                'lamp',
+                $l->pair() ? 'a-feed' : 'fan-feed',
+                $l->pair() ? '0' : 'a-ground',
+                self::OPEN,
+            );
+        }
+
+        return $elements;
+    }
+
+    private function motor(float $size): BrushedMotor
+    {
+        return new BrushedMotor(
+            self::ARMATURE_OHMS / $size,
+            self::EMF_CONSTANT,
+            self::FRICTION_TORQUE * $size,
+            self::FAN_CONSTANT * $size,
+        );
+    }
+
+    /** @return list<Adjustment> */
+    private function request(string $request): array
+    {
+        $closed = static fn(string $element): Adjustment => Adjustment::set("$element.ohms", self::JOINT);
+        $low = $this->layout->relays ? 'request-low' : 'stage-1';
+        $high = $this->layout->relays ? 'request-high' : 'stage-2';
+
+        return match ($request) {
+            'low' => [$closed($low)],
+            'high' => [$closed($low), $closed($high)],
+            default => [],
+        };
+    }
+
+    /** @return list<Position> */
+    public function positions(): array
+    {
+        $positions = [];
+        foreach (['off', 'low', 'high'] as $request) {
+            foreach ($this->layout->fans() as $fan) {
+                $positions[] = new Position(
+                    $this->layout->cell($request, $fan),
+                    $this->layout->label($request, $fan),
+                    $request === 'off' ? PositionKind::Stands : PositionKind::Runs,
+                    $this->request($request),
+                    "fan-$fan",
+                );
+            }
+        }
+
+        return $positions;
+    }
+
+    /** @return list<SetUp> */
+    public function setUps(): array
+    {
+        $l = $this->layout;
+        $off = $l->cell('off', 'a');
+        $setUps = array_map(static fn(Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions());
+        foreach (['low', 'high'] as $line) {
+            $joined = [Adjustment::set("jump-$line.ohms", 0.02)];
+            if ($line === 'high' && $l->relays) {
+                $joined[] = Adjustment::set('jump-low.ohms', 0.02);
+            }
+            $unplugged = $l->relays
+                ? [Adjustment::opened('request-low'), Adjustment::opened('request-high')]
+                : [Adjustment::opened('stage-1'), Adjustment::opened('stage-2')];
+            $setUps[] = new SetUp(
+                "jump-$line",
+                $off,
+                [...$unplugged, ...$joined],
+                $l->relays ? 'ground-request' : 'jumper',
+                PositionKind::Runs,
+            );
+            $lamp = [Adjustment::set('lamp.ohms', 3.0)];
+            foreach (
+                $l->arrangement === 'two-input' ? ['plug-low', 'plug-high', 'plug-minus-a'] : ['plug-a', 'plug-minus-a']
+                as $plug
+            ) {
+                $lamp[] = Adjustment::opened($plug);
+            }
+            if ($line === 'low' || $l->arrangement !== 'two-input') {
+                $setUps[] = new SetUp("lamp-$line", $l->cell($line, 'a'), $lamp, 'lamp');
+            }
+        }
+        foreach ($l->fans() as $fan) {
+            $out =
+                $l->arrangement === 'two-input'
+                    ? [Adjustment::opened('plug-low'), Adjustment::opened('plug-high')]
+                    : [Adjustment::opened("plug-$fan")];
+            $out[] = Adjustment::opened("plug-minus-$fan");
+            $setUps[] = new SetUp(
+                "direct-$fan",
+                $off,
+                [...$out, Adjustment::set("direct-$fan.ohms", 0.02), Adjustment::set("direct-minus-$fan.ohms", 0.01)],
+                'direct',
+                PositionKind::Runs,
+                "fan-$fan",
+            );
+            $setUps[] = new SetUp("out-$fan", $off, $out, 'unplugged');
+            if ($l->arrangement === 'two-input') {
+                $setUps[] = new SetUp(
+                    'direct-low',
+                    $off,
+                    [...$out, Adjustment::set('direct-low.ohms', 0.02), Adjustment::set('direct-minus-a.ohms', 0.01)],
+                    'direct',
+                    PositionKind::Runs,
+                    'fan-a',
+                );
+            }
+        }
+        if (!$l->relays) {
+            $setUps[] = new SetUp(
+                'switch-hot',
+                $l->cell('high', 'a'),
+                [
+                    Adjustment::opened('switch-plug'),
+                    Adjustment::opened('fuse'),
+                    ...array_map(Adjustment::opened(...), ['low-wire', 'high-wire']),
+                ],
+                'switch-hot',
+            );
+        }
+
+        return $setUps;
+    }
+
+    /** @return list<Unknown> */
+    public function unknowns(): array
+    {
+        $amps = $this->layout->motorAmps;
+        $unknowns = [
+            Unknown::normal('supply', 13.2, 0.45),
+            Unknown::factor('joints', 1.0, 0.35),
+            Unknown::factor('size', ($amps ?? self::ORDINARY_AMPS) / self::ORDINARY_AMPS, $amps === null ? 0.15 : 0.04),
+            Unknown::factor('drop', 1.0, 0.18),
+        ];
+        foreach ($this->layout->fans() as $fan) {
+            array_push(
+                $unknowns,
+                Unknown::factor("emf-$fan", 1.0, 0.025),
+                Unknown::factor("load-$fan", 1.0, 0.06),
+                Unknown::factor("friction-$fan", 1.0, 0.2),
+            );
+        }
+
+        return $unknowns;
+    }
+
+    /**
+     * @param array<string, float> $u values of the unknowns
+     *
+     * @return array<string, float> element parameters
+     */
+    public function assign(array $u): array
+    {
+        $motor = $this->motor($u['size']);
+        $values = ['battery.volts' => $u['supply'], 'feed.ohms' => self::WIRE * $u['joints']];
+        foreach ($this->layout->fans() as $fan) {
+            $values["fan-$fan.armatureOhms"] = $motor->armatureOhms;
+            $values["fan-$fan.emfConstant"] = $motor->emfConstant * $u["emf-$fan"];
+            $values["fan-$fan.frictionTorque"] = $motor->frictionTorque * $u["friction-$fan"];
+            $values["fan-$fan.fanConstant"] = $motor->fanConstant * $u["load-$fan"];
+        }
+        if (!$this->layout->pair()) {
+            $fans = \count($this->layout->fans());
+            $values[($this->layout->arrangement === 'two-input' ? 'low-brush' : 'resistor') . '.ohms'] =
+                (self::RESISTOR_OHMS / $fans) * $u['drop'];
+        }
+
+        return $values;
+    }
+}

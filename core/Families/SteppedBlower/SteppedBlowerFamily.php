@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\SteppedBlower;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Repairable;
+use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Texts;
+use Ispira\Core\Families\Mechanical\Mechanical;
+
+/**
+ * Blower with a pack of resistors in the air stream: a selector puts more or less of it in series.
+ */
+final class SteppedBlowerFamily implements Family, Repairable
+{
+    private ?Texts $texts = null;
+
+    public function key(): string
+    {
+        return 'stepped-blower';
+    }
+
+    public function parameters(): ParameterList
+    {
+        return new ParameterList([
+            Parameter::choice('side', ['feed', 'ground'], 'feed'),
+            Parameter::choice('positions', ['3', '4', '5', '6', '7'], '4', shapesMap: true),
+            Parameter::choice('pack', ['chain', 'coils'], 'chain'),
+            Parameter::choice('thermalFuse', ['yes', 'no'], 'yes'),
+            Parameter::choice('high', ['selector', 'relay', 'changeover'], 'selector'),
+            Parameter::choice('selector', ['mechanical', 'electronic'], 'mechanical'),
+            Parameter::choice('modeContact', ['no', 'feed', 'return'], 'no'),
+            Parameter::choice('packPlace', ['duct', 'head'], 'duct'),
+            Parameter::choice('supply', ['12', '24'], '12'),
+            Parameter::numbers('packOhms', 'Ω', 0.05, 50.0, 'positions'),
+            Parameter::number('motorAmps', 'A', 1.0, 60.0),
+        ]);
+    }
+
+    public function circuit(array $values): CircuitModel
+    {
+        $variant = Variant::of($values);
+        $wiring = new Wiring($variant);
+        $faults = new FaultList($variant);
+        $tests = new TestList($variant);
+        $netlist = $wiring->netlist();
+        $positions = $wiring->positions();
+        $setUps = $wiring->setUps();
+        $mechanical = new Mechanical('motor', (string) $variant->top, 'wheel', 0.04, outlets: true);
+        $testList = [...$tests->all($positions), ...$mechanical->tests()];
+        $faultList = [...$faults->all(), ...$mechanical->faults()];
+        $unknowns = $wiring->unknowns();
+        ksort($values);
+
+        return new CircuitModel(
+            [$this->key(), $values],
+            $netlist,
+            'battery.volts',
+            $unknowns,
+            $wiring->assign(...),
+            $positions,
+            $setUps,
+            $testList,
+            [...FaultList::observations(), ...$mechanical->observations()],
+            $faultList,
+            $faults->pairs(),
+            [...$faults->parts(), ...$mechanical->parts()],
+            $tests->causeChecks(),
+            TestList::ACCESS_MINUTES + Mechanical::ACCESS_MINUTES,
+            $this->places($variant, $netlist->nodes),
+            (new Drawing($variant))->sheet(),
+            $this->texts(),
+        );
+    }
+
+    /**
+     * @param list<string> $nodes
+     *
+     * @return array<string, string>
+     */
+    private function places(Variant $variant, array $nodes): array
+    {
+        $side = $variant->feedSide ? 'feed-side' : 'ground-side';
+        $places = [];
+        foreach ($nodes as $node) {
+            $numbered = preg_match('/^(tap|pack)-(\d+)$/', $node, $found) === 1;
+            $words = ['k' => $numbered ? $found[2] : ''];
+            $key = $numbered ? $found[1] : $node;
+            $places[$node] =
+                $this->texts()->find("places.$side.$key", $words) ?? $this->texts()->get("places.$key", $words);
+        }
+
+        return $places;
+    }
+
+    public function texts(): Texts
+    {
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
+    }
+}

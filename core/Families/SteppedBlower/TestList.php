@@ -1,0 +1,419 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\SteppedBlower;
+
+use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Position;
+use Ispira\Core\Device\Probe;
+use Ispira\Core\Device\Test;
+
+/**
+ * What is worth testing on a stepped-resistor blower, with ordinary minutes, access and cautions.
+ */
+final readonly class TestList
+{
+    /** Ordinary minutes to reach a place; they count once a job. */
+    public const ACCESS_MINUTES = [
+        'battery' => 0.5,
+        'fuse-box' => 1.5,
+        'motor-plug' => 3.0,
+        'pack-plug' => 3.0,
+        'pack' => 5.0,
+        'selector' => 8.0,
+        'selector-unplugged' => 2.0,
+        'wheel' => 4.0,
+        'wheel-off' => 10.0,
+        'high-relay' => 2.0,
+        'diagnostic-plug' => 0.5,
+    ];
+
+    private const METER = ['meter'];
+
+    public function __construct(private Variant $variant) {}
+
+    /**
+     * @param list<Position> $positions
+     *
+     * @return list<Test>
+     */
+    public function all(array $positions): array
+    {
+        $tests = [];
+        foreach ($positions as $p) {
+            $tests[] = new Test(
+                "speed@$p->key",
+                'speed',
+                $p->key,
+                Probe::speed('motor'),
+                0.3,
+                words: ['position' => $p->label],
+                offered: false,
+            );
+        }
+
+        return [
+            ...$tests,
+            ...$this->looks(),
+            ...$this->voltsPerPosition(),
+            ...$this->feedAndGround(),
+            ...$this->currents(),
+            ...$this->loaded(),
+            ...$this->unplugged(),
+            ...$this->highRelay(),
+        ];
+    }
+
+    /** @return list<CauseCheck> */
+    public function causeChecks(): array
+    {
+        $v = $this->variant;
+        $checks = [];
+        foreach ([$v->packPart(), 'pack-plug', 'motor-plug'] as $part) {
+            $checks[] = new CauseCheck($part, "current@$v->top", 'draw');
+            $checks[] = new CauseCheck($part, 'spin', 'drag');
+            $checks[] = new CauseCheck($part, 'look-wheel', 'airflow');
+        }
+        $checks[] = new CauseCheck($v->packPart(), 'look-pack-plug', 'pins');
+        foreach (['fuse', 'relay'] as $part) {
+            $checks[] = new CauseCheck($part, 'spin', 'spin');
+        }
+        $checks[] = new CauseCheck('fuse', 'taps-body-ohms', 'chafed');
+
+        return $checks;
+    }
+
+    /** @return list<Test> */
+    private function looks(): array
+    {
+        $v = $this->variant;
+        $top = (string) $v->top;
+        $tests = [
+            $this->look('look-pack', 1.0, ['pack'], ['pack-hot', 'sheet-metal']),
+            $this->look('look-pack-plug', 0.7, ['pack-plug'], ['pack-hot']),
+            $this->look('look-motor-plug', 0.7, ['motor-plug'], ['fan-starts']),
+            $this->look('spin', 0.7, ['wheel'], ['fan-starts']),
+            $this->look('spin-bare', 0.7, ['wheel', 'wheel-off'], ['fan-starts', 'sheet-metal']),
+            $this->look('look-wheel', 0.7, ['wheel'], ['fan-starts']),
+            $this->look('air', 0.5, [], [], $top),
+            $this->look('motor-warmth', 6.0, ['wheel'], ['hands-clear'], $top),
+            $this->look('neighbours', 1.0, [], []),
+            $this->look('wiggle-pack-plug', 1.0, ['pack-plug'], ['pack-hot'], (string) ($v->top - 1)),
+            $this->look('wiggle-motor-plug', 1.0, ['motor-plug'], ['hands-clear'], $top),
+            $this->look('wiggle-pack', 1.0, ['pack'], ['pack-hot'], (string) ($v->top - 1)),
+            $this->look('wiggle-wires', 1.5, ['pack-plug'], ['pack-hot'], (string) ($v->top - 1)),
+            $this->look('wiggle-relay', 0.7, ['fuse-box'], ['hands-clear'], $top),
+            $this->look('wiggle-feed', 1.5, ['fuse-box'], ['hands-clear'], $top),
+            $this->look('wiggle-ground', 1.5, [$v->feedSide ? 'motor-plug' : 'selector'], ['hands-clear'], $top),
+            $this->look('knock', 0.7, ['wheel'], ['hands-clear'], $top),
+        ];
+        $tests[] = $v->electronic
+            ? new Test(
+                'reader',
+                'reader',
+                'off',
+                Probe::observation('reader'),
+                2.0,
+                ['diagnostic-plug'],
+                [],
+                ['reader'],
+            )
+            : $this->look('wiggle-selector', 0.8, [], [], $top);
+        if ($v->modeContact()) {
+            $tests[] = $this->look('wiggle-mode', 0.8, [], [], $top);
+        }
+        if ($v->highRelay()) {
+            $tests[] = $this->look('wiggle-high', 0.8, ['high-relay'], ['hands-clear'], $top);
+            $tests[] = $this->look('wiggle-high-wire', 1.0, ['high-relay'], ['hands-clear'], $top);
+        }
+
+        return $tests;
+    }
+
+    /**
+     * @param list<string> $access
+     * @param list<string> $cautions
+     */
+    private function look(string $key, float $minutes, array $access, array $cautions, string $setUp = 'off'): Test
+    {
+        $position = $setUp === 'off' ? (string) $this->variant->top : $setUp;
+
+        return new Test(
+            $key,
+            $key,
+            $setUp,
+            Probe::observation($key),
+            $minutes,
+            $access,
+            $cautions,
+            words: ['position' => $position],
+            repeatable: \in_array($key, FaultList::WIGGLES, true),
+        );
+    }
+
+    /** @return list<Test> */
+    private function voltsPerPosition(): array
+    {
+        $v = $this->variant;
+        $tests = [];
+        foreach (['off', 'key-off'] as $position) {
+            $tests[] = $this->volts('motor-volts', $position, $v->plusNode(), $v->minusNode(), ['motor-plug']);
+        }
+        foreach (range(1, $v->top) as $position) {
+            $tests[] = $this->volts('motor-volts', (string) $position, $v->plusNode(), $v->minusNode(), ['motor-plug']);
+            $tests[] = $this->volts('selector-out', (string) $position, "tap-$position", '0', ['selector']);
+        }
+        foreach ($v->lowPositions() as $position) {
+            $tests[] = $this->volts('tap-volts', (string) $position, "pack-$position", '0', ['pack-plug']);
+            $tests[] = $this->volts('common-volts', (string) $position, 'pack-common', '0', ['pack-plug']);
+        }
+
+        return $tests;
+    }
+
+    /** @return list<Test> */
+    private function feedAndGround(): array
+    {
+        $v = $this->variant;
+        $top = (string) $v->top;
+        $low = (string) ($v->top - 1);
+        $tests = [
+            $this->volts('battery-volts', $top, 'battery', '0', ['battery']),
+            $this->volts('fuse-in', $top, 'fuse-in', '0', ['fuse-box']),
+            $this->volts('fuse-out', $top, 'fuse-out', '0', ['fuse-box']),
+            $this->volts('relay-out', $top, $v->mode === 'feed' ? 'relay-out' : 'fed', '0', ['fuse-box']),
+            $this->volts('selector-feed', $top, $v->selectorNode(), '0', ['selector']),
+            $this->volts('plus-volts', $top, $v->plusNode(), '0', ['motor-plug']),
+            $this->volts('minus-volts', $top, $v->minusNode(), '0', ['motor-plug']),
+            $this->volts('feed-drop', $top, 'battery', 'fed', [$v->feedSide ? 'selector' : 'motor-plug', 'battery']),
+            $this->volts('ground-drop', $top, 'return', '0', [$v->feedSide ? 'motor-plug' : 'selector']),
+            $this->volts('motor-plug-drop', $top, $v->plusNode(), 'motor-plus', ['motor-plug']),
+            $this->volts(
+                'pack-plug-drop',
+                $low,
+                $v->feedSide ? $this->packSide() : 'drive',
+                $v->feedSide ? 'drive' : $this->packSide(),
+                ['pack-plug'],
+            ),
+        ];
+        if ($v->modeContact()) {
+            $tests[] = new Test(
+                'speed@other-mode',
+                'speed-other-mode',
+                'other-mode',
+                Probe::speed('motor'),
+                0.7,
+                words: ['position' => $top],
+            );
+            $tests[] = $this->volts('mode-drop', $top, $v->modeNodes()[0], $v->modeNodes()[1], ['selector']);
+        }
+
+        return $tests;
+    }
+
+    private function packSide(): string
+    {
+        return $this->variant->high === 'changeover' ? 'pack-out' : 'pack-common';
+    }
+
+    /** @return list<Test> */
+    private function currents(): array
+    {
+        $tests = [];
+        foreach ([1, $this->variant->top] as $position) {
+            $tests[] = new Test(
+                "current@$position",
+                'current',
+                (string) $position,
+                Probe::amps('motor'),
+                1.0,
+                ['motor-plug'],
+                ['hands-clear'],
+                ['clamp'],
+                ['position' => (string) $position],
+            );
+        }
+        $tests[] = new Test(
+            'current@direct',
+            'current-direct',
+            'direct',
+            Probe::amps('motor'),
+            3.0,
+            ['motor-plug', 'battery'],
+            ['jumper', 'hands-clear'],
+            ['clamp', 'jumper'],
+        );
+        $tests[] = new Test(
+            'speed@direct',
+            'speed-direct',
+            'direct',
+            Probe::speed('motor'),
+            3.0,
+            ['motor-plug', 'battery'],
+            ['jumper', 'hands-clear'],
+            ['jumper'],
+            ['position' => (string) $this->variant->top],
+        );
+
+        return $tests;
+    }
+
+    /** @return list<Test> */
+    private function loaded(): array
+    {
+        $v = $this->variant;
+
+        return array_map(
+            fn(int $position): Test => new Test(
+                "lamp-volts@$position",
+                'lamp-volts',
+                "lamp-$position",
+                Probe::volts($v->plusNode(), $v->minusNode()),
+                2.0,
+                ['motor-plug'],
+                ['fan-starts'],
+                ['meter', 'lamp'],
+                ['position' => (string) $position],
+            ),
+            [$v->top - 1, $v->top],
+        );
+    }
+
+    /** @return list<Test> */
+    private function unplugged(): array
+    {
+        $v = $this->variant;
+        $tests = [
+            new Test(
+                'common-ohms',
+                $v->thermalFuse ? 'thermal-fuse-ohms' : 'common-ohms',
+                'pack-out',
+                Probe::ohms('pack-end', 'pack-common'),
+                1.0,
+                ['pack'],
+                ['pack-hot', 'ohms-dead'],
+                self::METER,
+            ),
+        ];
+        $tests[] = new Test(
+            'pack-plug-ohms',
+            'pack-plug-ohms',
+            'key-off',
+            Probe::ohms($this->packSide(), 'drive'),
+            1.0,
+            ['pack-plug'],
+            ['pack-hot', 'ohms-dead'],
+            self::METER,
+        );
+        $tests[] = new Test(
+            'taps-body-ohms',
+            'taps-body-ohms',
+            'taps-joined',
+            Probe::ohms('tap-1', '0'),
+            1.5,
+            ['pack-plug'],
+            ['ohms-dead'],
+            self::METER,
+        );
+        foreach ($v->lowPositions() as $k) {
+            $tests[] = new Test(
+                "pack-ohms-$k",
+                'pack-ohms',
+                'pack-out',
+                Probe::ohms("pack-$k", 'pack-common'),
+                1.0,
+                ['pack'],
+                ['pack-hot', 'ohms-dead'],
+                self::METER,
+                ['k' => (string) $k],
+            );
+            if ($v->chain && $k + 1 < $v->top) {
+                $tests[] = new Test(
+                    "pack-pair-$k",
+                    'pack-pair',
+                    'pack-out',
+                    Probe::ohms("pack-$k", 'pack-' . ($k + 1)),
+                    1.0,
+                    ['pack'],
+                    ['pack-hot', 'ohms-dead'],
+                    self::METER,
+                    ['k' => (string) $k, 'next' => (string) ($k + 1)],
+                );
+            }
+        }
+        if (!$v->electronic) {
+            foreach (range(1, $v->top) as $position) {
+                $tests[] = new Test(
+                    "contact-ohms@$position",
+                    'contact-ohms',
+                    "selector-out-$position",
+                    Probe::ohms('wiper', "tap-$position"),
+                    1.0,
+                    ['selector', 'selector-unplugged'],
+                    ['ohms-dead'],
+                    self::METER,
+                    ['position' => (string) $position],
+                );
+            }
+        }
+
+        return $tests;
+    }
+
+    /** @return list<Test> */
+    private function highRelay(): array
+    {
+        $v = $this->variant;
+        if (!$v->highRelay()) {
+            return [];
+        }
+        $top = (string) $v->top;
+        $coil = $v->feedSide ? ["tap-$top", '0'] : ['fed', "tap-$top"];
+        $tests = [
+            $this->volts('high-coil-volts', $top, $coil[0], $coil[1], ['high-relay']),
+            $this->volts('high-supply', $top, 'high-fused', '0', ['high-relay']),
+            $this->volts('high-out', $top, 'high-out', '0', ['high-relay']),
+        ];
+        if ($v->feedSide) {
+            $tests[] = $this->volts('high-fuse-in', $top, 'high-in', '0', ['fuse-box']);
+        }
+        if ($v->high === 'changeover') {
+            $low = (string) ($v->top - 1);
+            $tests[] = $this->volts(
+                'rest-drop',
+                $low,
+                $v->feedSide ? 'pack-common' : 'pack-out',
+                $v->feedSide ? 'pack-out' : 'pack-common',
+                ['high-relay'],
+            );
+        }
+
+        return $tests;
+    }
+
+    /** @param list<string> $access */
+    private function volts(string $name, string $position, string $plus, string $minus, array $access): Test
+    {
+        $words = [
+            'position' => match ($position) {
+                'off' => '0',
+                'key-off' => 'key off',
+                default => $position,
+            },
+        ];
+        $cautions = \in_array('pack-plug', $access, true) ? ['pack-hot', 'hands-clear'] : ['hands-clear'];
+
+        return new Test(
+            "$name@$position",
+            $name,
+            $position,
+            Probe::volts($plus, $minus),
+            0.8,
+            $access,
+            $cautions,
+            self::METER,
+            $words,
+        );
+    }
+}

@@ -1,0 +1,317 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\SteppedBlower;
+
+use Ispira\Core\Circuit\BrushedMotor;
+use Ispira\Core\Circuit\Element;
+use Ispira\Core\Circuit\Netlist;
+use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Position;
+use Ispira\Core\Device\PositionKind;
+use Ispira\Core\Device\SetUp;
+use Ispira\Core\Device\Unknown;
+
+/**
+ * The netlist of a stepped-resistor blower, its positions and set-ups, and what is unknown about it.
+ *
+ * Feed-side: battery – feed – fuse – relay – selector – pack – blower – ground. Ground-side:
+ * battery – feed – fuse – relay – blower – pack – selector – ground. The switching side has the
+ * same elements in both; only the nodes it hangs between are exchanged.
+ */
+final readonly class Wiring
+{
+    /** Ordinary 12 V cabin blower: about 18 A at 13.2 V. */
+    private const ARMATURE_OHMS = 0.25;
+    private const EMF_CONSTANT = 0.025;
+    private const FRICTION_TORQUE = 0.03;
+    private const FAN_CONSTANT = 3.5e-6;
+
+    /** What that motor draws on high behind ordinary wiring at 13.1 V: rated currents are compared with it. */
+    private const ORDINARY_AMPS = 15.8;
+
+    /** Joints, wires and contacts in good order, in Ω. */
+    private const JOINT = 0.004;
+    private const WIRE = 0.012;
+
+    public function __construct(private Variant $variant) {}
+
+    public function netlist(): Netlist
+    {
+        $v = $this->variant;
+        $z = $v->scale;
+        $wire = self::WIRE * $z;
+        $joint = self::JOINT * $z;
+        $elements = [
+            Element::source('battery', 'battery', '0', 13.1 * $v->scale, 0.015 * $z),
+            Element::resistor('feed', 'battery', 'fuse-in', $wire),
+            Element::resistor('fuse', 'fuse-in', 'fuse-out', $joint),
+            Element::resistor('relay', 'fuse-out', $v->mode === 'feed' ? 'relay-out' : 'fed', $joint),
+            Element::motor('motor', 'motor-plus', 'motor-minus', $this->motor(1.0)),
+            Element::resistor('plug-plus', $v->plusNode(), 'motor-plus', $joint),
+            Element::resistor('plug-minus', 'motor-minus', $v->minusNode(), $joint),
+            Element::resistor('ground', $v->mode === 'return' ? 'mode-out' : 'return', '0', $wire),
+            Element::resistor('selector', $v->selectorNode(), 'wiper', $joint),
+            Element::resistor('lamp', $v->plusNode(), $v->minusNode(), Variant::OPEN),
+            Element::resistor('direct-plus', 'battery', 'motor-plus', Variant::OPEN),
+            Element::resistor('direct-minus', 'motor-minus', '0', Variant::OPEN),
+        ];
+        if ($v->modeContact()) {
+            [$before, $after] = $v->modeNodes();
+            $elements[] = Element::resistor('mode', $before, $after, $joint);
+            $elements[] = Element::resistor('mode-other', $before, $after, Variant::OPEN);
+        }
+
+        return new Netlist([...$elements, ...$this->pack($joint, $wire), ...$this->high($joint, $wire)]);
+    }
+
+    /** @return list<Position> */
+    public function positions(): array
+    {
+        $top = $this->variant->top;
+        $positions = [
+            new Position('key-off', 'key off', PositionKind::Stands, [
+                Adjustment::set('relay.ohms', Variant::OPEN),
+                ...$this->contactClosed($top),
+            ]),
+            new Position('off', '0', PositionKind::Stands, []),
+        ];
+        foreach (range(1, $top) as $position) {
+            $positions[] = new Position(
+                (string) $position,
+                (string) $position,
+                PositionKind::Runs,
+                $this->contactClosed($position),
+            );
+        }
+
+        return $positions;
+    }
+
+    /** @return list<SetUp> */
+    public function setUps(): array
+    {
+        $v = $this->variant;
+        $open = static fn(string ...$elements): array => array_map(
+            static fn(string $e): Adjustment => Adjustment::atLeast("$e.ohms", Variant::OPEN),
+            array_values($elements),
+        );
+        $setUps = array_map(static fn(Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions());
+        $lampOhms = 3.0 * $v->impedance();
+        foreach ([$v->top - 1, $v->top] as $position) {
+            $setUps[] = new SetUp(
+                "lamp-$position",
+                (string) $position,
+                [...$open('plug-plus', 'plug-minus'), Adjustment::set('lamp.ohms', $lampOhms)],
+                'lamp',
+            );
+        }
+        $setUps[] = new SetUp(
+            'direct',
+            'off',
+            [
+                ...$open('plug-plus', 'plug-minus'),
+                Adjustment::set('direct-plus.ohms', 0.03),
+                Adjustment::set('direct-minus.ohms', 0.01),
+            ],
+            'direct',
+            PositionKind::Runs,
+        );
+        $taps = array_map(static fn(int $k): string => "tap-$k", $v->lowPositions());
+        $setUps[] = new SetUp('pack-out', 'key-off', $open('plug-pack', ...$taps), 'pack-out');
+        // The harness pins of the unplugged pack joined, so that one reading covers every wire.
+        $joined = array_map(
+            static fn(int $k): Adjustment => Adjustment::set("bridge-$k.ohms", 0.01),
+            \array_slice($v->lowPositions(), 0, -1),
+        );
+        $setUps[] = new SetUp(
+            'taps-joined',
+            'key-off',
+            [...$open('plug-pack', 'selector', ...$taps), ...$joined],
+            'taps-joined',
+        );
+        if (!$v->electronic) {
+            foreach (range(1, $v->top) as $position) {
+                $setUps[] = new SetUp(
+                    "selector-out-$position",
+                    (string) $position,
+                    [
+                        Adjustment::set('relay.ohms', Variant::OPEN),
+                        ...$open('selector', ...$taps, ...$v->highRelay() ? ['high-coil'] : ["tap-$v->top"]),
+                    ],
+                    'selector-out',
+                );
+            }
+        }
+        if ($v->modeContact()) {
+            $setUps[] = new SetUp(
+                'other-mode',
+                (string) $v->top,
+                [
+                    Adjustment::set('mode.ohms', Variant::OPEN),
+                    Adjustment::set('mode-other.ohms', self::JOINT * $v->scale),
+                ],
+                'other-mode',
+            );
+        }
+
+        return $setUps;
+    }
+
+    /** @return list<Unknown> */
+    public function unknowns(): array
+    {
+        $unknowns = [
+            Unknown::normal('supply', 13.1, 0.45),
+            Unknown::factor('joints', 1.0, 0.35),
+            Unknown::factor(
+                'motorSize',
+                (($this->variant->motorAmps ?? self::ORDINARY_AMPS / $this->variant->scale) * $this->variant->scale) /
+                    self::ORDINARY_AMPS,
+                $this->variant->motorAmps === null ? 0.14 : 0.035,
+            ),
+            Unknown::factor('emf', 1.0, 0.03),
+            Unknown::factor('fan', 1.0, 0.08),
+            Unknown::factor('friction', 1.0, 0.25),
+        ];
+        if ($this->variant->packOhms === null) {
+            $unknowns[] = Unknown::factor('packTotal', 1.75, 0.28);
+            $unknowns[] = Unknown::factor('packRatio', 1.7, 0.12);
+        }
+        foreach ($this->variant->lowPositions() as $k) {
+            $unknowns[] = Unknown::factor("resistor-$k", 1.0, $this->variant->packOhms === null ? 0.08 : 0.02);
+        }
+
+        return $unknowns;
+    }
+
+    /**
+     * @param array<string, float> $u values of the unknowns
+     *
+     * @return array<string, float> element parameters
+     */
+    public function assign(array $u): array
+    {
+        $v = $this->variant;
+        $motor = $this->motor($u['motorSize']);
+        $values = [
+            'battery.volts' => $u['supply'] * $v->scale,
+            'motor.armatureOhms' => $motor->armatureOhms,
+            'motor.emfConstant' => $motor->emfConstant * $u['emf'],
+            'motor.frictionTorque' => $motor->frictionTorque * $u['friction'],
+            'motor.fanConstant' => $motor->fanConstant * $u['fan'],
+            'feed.ohms' => self::WIRE * $v->scale * $u['joints'],
+            'ground.ohms' => self::WIRE * $v->scale * $u['joints'],
+        ];
+        foreach ($this->packOhms($u['packTotal'] ?? 1.75, $u['packRatio'] ?? 1.7) as $k => $ohms) {
+            $values["resistor-$k.ohms"] = $ohms * $u["resistor-$k"];
+        }
+
+        return $values;
+    }
+
+    private function motor(float $size): BrushedMotor
+    {
+        return new BrushedMotor(
+            (self::ARMATURE_OHMS * $this->variant->impedance()) / $size,
+            self::EMF_CONSTANT * $this->variant->scale,
+            self::FRICTION_TORQUE * $size,
+            self::FAN_CONSTANT * $size,
+        );
+    }
+
+    /**
+     * Resistances by position. Unknown packs are drawn as a geometric row, largest at the low end.
+     *
+     * @return array<int, float>
+     */
+    private function packOhms(float $total, float $ratio): array
+    {
+        $known = $this->variant->packOhms;
+        $low = $this->variant->lowPositions();
+        if ($known !== null && \count($known) === \count($low)) {
+            return array_combine($low, $known);
+        }
+        $weights = [];
+        foreach ($low as $k) {
+            $weights[$k] = $ratio ** -$k;
+        }
+        $unit = ($total * $this->variant->impedance()) / array_sum($weights);
+        $chain = array_map(static fn(float $weight): float => $weight * $unit, $weights);
+        if ($this->variant->chain) {
+            return $chain;
+        }
+        $coils = [];
+        foreach ($low as $k) {
+            $coils[$k] = array_sum(\array_slice($chain, $k - 1));
+        }
+
+        return $coils;
+    }
+
+    /** @return list<Element> */
+    private function pack(float $joint, float $wire): array
+    {
+        $v = $this->variant;
+        $elements = [];
+        $ohms = $this->packOhms(1.75, 1.7);
+        foreach ($v->lowPositions() as $k) {
+            $next = $v->chain && $k < $v->top - 1 ? 'pack-' . ($k + 1) : 'pack-end';
+            $elements[] = Element::resistor("contact-$k", 'wiper', "tap-$k", Variant::OPEN);
+            $elements[] = Element::resistor("tap-$k", "tap-$k", "pack-$k", $wire);
+            $elements[] = Element::resistor("resistor-$k", "pack-$k", $next, $ohms[$k]);
+            $elements[] = Element::resistor("body-$k", "tap-$k", '0', Variant::OPEN);
+            $elements[] = Element::resistor("bridge-$k", "tap-$k", 'tap-' . ($k + 1), Variant::OPEN);
+        }
+        $elements[] = Element::resistor('common', 'pack-end', 'pack-common', $joint);
+        if ($v->high === 'changeover') {
+            $elements[] = Element::restContact('rest', 'pack-common', 'rest', 'high-coil', $joint);
+            $elements[] = Element::resistor('rest-joint', 'rest', 'pack-out', $joint);
+        }
+        $elements[] = Element::resistor(
+            'plug-pack',
+            $v->high === 'changeover' ? 'pack-out' : 'pack-common',
+            'drive',
+            $joint,
+        );
+
+        return $elements;
+    }
+
+    /** @return list<Element> */
+    private function high(float $joint, float $wire): array
+    {
+        $v = $this->variant;
+        $elements = [Element::resistor("contact-$v->top", 'wiper', "tap-$v->top", Variant::OPEN)];
+        if (!$v->highRelay()) {
+            return [...$elements, Element::resistor("tap-$v->top", "tap-$v->top", 'drive', $wire)];
+        }
+        // On the feed side the relay has its own fused feed; on the ground side its own ground.
+        $source = $v->feedSide ? 'battery' : '0';
+        $coilEnds = $v->feedSide ? ["tap-$v->top", '0'] : ['fed', "tap-$v->top"];
+
+        return [
+            ...$elements,
+            Element::coil(
+                'high-coil',
+                $coilEnds[0],
+                $coilEnds[1],
+                85.0 * $v->impedance(),
+                7.0 * $v->scale,
+                2.0 * $v->scale,
+            ),
+            Element::resistor('high-feed', $source, 'high-in', $wire),
+            Element::resistor('high-fuse', 'high-in', 'high-fused', $joint),
+            Element::workContact('high-contact', 'high-fused', 'high-out', 'high-coil', $joint),
+            Element::resistor('high-weld', 'high-fused', 'high-out', Variant::OPEN),
+            Element::resistor('high-joint', 'high-out', 'drive', $joint),
+        ];
+    }
+
+    /** @return list<Adjustment> */
+    private function contactClosed(int $position): array
+    {
+        return [Adjustment::set("contact-$position.ohms", self::JOINT * $this->variant->scale)];
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\TappedBlower;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Planned;
+use Ispira\Core\Device\Repairable;
+use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Texts;
+use Ispira\Core\Families\Mechanical\Mechanical;
+
+/**
+ * Furnace or air-handler blower: a capacitor-run motor with nested winding taps, one of which the board feeds.
+ */
+final class TappedBlowerFamily implements Family, Planned, Repairable
+{
+    private ?Texts $texts = null;
+
+    public function key(): string
+    {
+        return 'tapped-blower';
+    }
+
+    public function parameters(): ParameterList
+    {
+        return new ParameterList([
+            Parameter::choice('taps', ['3', '4', '5'], '4'),
+            Parameter::choice('fanTerminal', ['no', 'yes'], 'no', shapesMap: true),
+            Parameter::choice('line', ['230', '120'], '230'),
+            Parameter::choice('hertz', ['50', '60'], '50'),
+            Parameter::number('capacitor', 'µF', 1.0, 60.0),
+            Parameter::number('ratedAmps', 'A', 0.5, 20.0),
+            Parameter::number('rise', 'K', 10.0, 60.0),
+        ]);
+    }
+
+    public function circuit(array $values): CircuitModel
+    {
+        $motor = TappedMotor::of($values);
+        $wiring = new Wiring($motor, ($values['fanTerminal'] ?? 'no') === 'yes');
+        $tests = new TestList($motor, $wiring, ParameterList::numberIn($values, 'rise'));
+        $faults = new FaultList($motor, $wiring);
+        $mechanical = new Mechanical('main', 'cool', 'wheel', 0.15, outlets: false);
+        $netlist = $wiring->netlist();
+        ksort($values);
+
+        return new CircuitModel(
+            [$this->key(), $values],
+            $netlist,
+            'line.volts',
+            $wiring->unknowns(),
+            $wiring->assign(...),
+            $wiring->positions(),
+            $wiring->setUps(),
+            [...$tests->all(), ...$mechanical->tests()],
+            [...$faults->observations(), ...$mechanical->observations()],
+            [...$faults->all(), ...$mechanical->faults()],
+            $faults->pairs(),
+            [...$faults->parts(), ...$mechanical->parts()],
+            $tests->causeChecks(),
+            TestList::ACCESS_MINUTES + Mechanical::ACCESS_MINUTES,
+            $this->texts()->places($netlist->nodes),
+            (new Drawing($motor, $wiring))->sheet(),
+            $this->texts(),
+        );
+    }
+
+    public function texts(): Texts
+    {
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function planners(): array
+    {
+        return ['airflow', 'heat-cycle'];
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
+    }
+}

@@ -1,0 +1,557 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\Wiper;
+
+use Ispira\Core\Circuit\CompoundMotor;
+use Ispira\Core\Circuit\Element;
+use Ispira\Core\Circuit\Netlist;
+use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Fault;
+use Ispira\Core\Device\Position;
+use Ispira\Core\Device\PositionKind;
+use Ispira\Core\Device\Probe;
+use Ispira\Core\Device\SetUp;
+use Ispira\Core\Device\Severity;
+use Ispira\Core\Device\Sheet;
+use Ispira\Core\Device\SheetElement;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Device\Trap;
+use Ispira\Core\Device\Unknown;
+
+/**
+ * Wiper motor with a compound field: the dash switch grounds its RUN and FIELD terminals, and the
+ * park cam grounds RUN through the body until the shaft is at rest.
+ */
+final readonly class CompoundWiring
+{
+    private const OPEN = Element::OPEN_OHMS;
+    private const JOINT = 0.004;
+
+    private const SERIES_OHMS = 0.15;
+    private const ARMATURE_OHMS = 0.35;
+    private const SHUNT_OHMS = 20.0;
+    private const FIELD_RESISTOR_OHMS = 40.0;
+    private const SERIES_CONSTANT = 0.003;
+    private const FIELD_CONSTANT = 0.12;
+    private const FRICTION = 0.25;
+    private const BRAKING = 0.001;
+    private const LINKAGE = 1.5e-6;
+    private const ORDINARY_LOW_AMPS = 5.3;
+
+    public function __construct(private float $scale, private ?float $lowAmps) {}
+
+    public function netlist(): Netlist
+    {
+        $z = $this->scale * $this->scale;
+        $joint = self::JOINT * $z;
+        $resistor = static fn(string $id, string $from, string $to, float $ohms): Element => Element::resistor(
+            $id,
+            $from,
+            $to,
+            $ohms,
+        );
+
+        return new Netlist([
+            Element::source('battery', 'battery', '0', 13.0 * $this->scale, 0.02 * $z),
+            $resistor('feed', 'battery', 'fuse-in', 0.02 * $z),
+            $resistor('fuse', 'fuse-in', 'fed', $joint),
+            $resistor('plug-feed', 'fed', 'feed-pin', $joint),
+            $resistor('series', 'feed-pin', 'A', self::SERIES_OHMS * $z),
+            Element::compoundMotor(
+                'motor',
+                'A',
+                'run-in',
+                new CompoundMotor(
+                    self::ARMATURE_OHMS * $z,
+                    self::SERIES_CONSTANT * $z,
+                    self::FIELD_CONSTANT * $z,
+                    self::FRICTION,
+                    self::BRAKING,
+                    self::LINKAGE,
+                ),
+                'shunt',
+            ),
+            $resistor('shunt', 'A', 'field-in', self::SHUNT_OHMS * $z),
+            $resistor('field-resistor', 'field-in', 'run-in', self::FIELD_RESISTOR_OHMS * $z),
+            $resistor('run-wire', 'run-in', 'run-pin', 0.01 * $z),
+            $resistor('field-wire', 'field-in', 'field-pin', 0.01 * $z),
+            $resistor('dash-run', 'run-pin', 'dash-ground', self::OPEN),
+            $resistor('dash-field', 'field-pin', 'dash-ground', self::OPEN),
+            $resistor('dash-return', 'dash-ground', '0', $joint),
+            $resistor('run-short', 'run-pin', '0', self::OPEN),
+            $resistor('field-short', 'field-pin', '0', self::OPEN),
+            $resistor('cam', 'run-in', 'body', 0.01 * $z),
+            $resistor('strap', 'body', '0', 0.01 * $z),
+            $resistor('clip-run', 'run-in', '0', self::OPEN),
+            $resistor('clip-field', 'field-in', '0', self::OPEN),
+            $resistor('clip-body', 'body', '0', self::OPEN),
+            $resistor('clip-feed', 'battery', 'feed-pin', self::OPEN),
+            $resistor('lamp', 'fed', '0', self::OPEN),
+        ]);
+    }
+
+    public function loadParameter(): string
+    {
+        return 'motor.fanConstant';
+    }
+
+    /** @return list<Adjustment> */
+    private function closed(string ...$elements): array
+    {
+        return array_map(
+            fn(string $element): Adjustment => Adjustment::set("$element.ohms", 0.01 * $this->scale),
+            array_values($elements),
+        );
+    }
+
+    /** @return list<Position> */
+    public function positions(): array
+    {
+        return [
+            new Position('off', 'off', PositionKind::Parks, $this->closed('dash-field')),
+            new Position('low', 'low', PositionKind::Runs, $this->closed('dash-run', 'dash-field')),
+            new Position('high', 'high', PositionKind::Runs, $this->closed('dash-run')),
+        ];
+    }
+
+    /** @return list<SetUp> */
+    public function setUps(): array
+    {
+        $rest = [Adjustment::set('cam.ohms', self::OPEN)];
+        $off = Adjustment::atMost('motor.fanConstant', 0.0);
+        $bench = [
+            $off,
+            ...array_map(Adjustment::opened(...), ['plug-feed', 'run-wire', 'field-wire', 'strap']),
+            ...$this->closed('clip-body', 'clip-feed'),
+        ];
+        $setUps = [];
+        foreach ($this->positions() as $p) {
+            $setUps[] = new SetUp($p->key, $p->key, atRest: $rest);
+            $setUps[] = new SetUp("free-$p->key", $p->key, [$off], 'linkage-off', atRest: $rest);
+        }
+
+        return [
+            ...$setUps,
+            new SetUp(
+                'bench-high',
+                'high',
+                [...$bench, ...$this->closed('clip-run')],
+                'bench-run',
+                PositionKind::Runs,
+                atRest: $rest,
+            ),
+            new SetUp(
+                'bench-low',
+                'low',
+                [...$bench, ...$this->closed('clip-run', 'clip-field')],
+                'bench-both',
+                PositionKind::Runs,
+                atRest: $rest,
+            ),
+            new SetUp(
+                'bench-park',
+                'off',
+                [...$bench, ...$this->closed('clip-field')],
+                'bench-field',
+                PositionKind::Parks,
+                atRest: $rest,
+            ),
+            new SetUp('bench-none', 'off', $bench, 'bench-none', PositionKind::Parks, atRest: $rest),
+            new SetUp(
+                'unplugged',
+                'off',
+                [
+                    ...array_map(Adjustment::opened(...), ['plug-feed', 'run-wire', 'field-wire']),
+                    Adjustment::opened('cam'),
+                ],
+                'unplugged',
+            ),
+            new SetUp(
+                'lamp-feed',
+                'low',
+                [Adjustment::opened('plug-feed'), Adjustment::set('lamp.ohms', 3.0 * $this->scale * $this->scale)],
+                'lamp',
+            ),
+        ];
+    }
+
+    /** @return list<Unknown> */
+    public function unknowns(): array
+    {
+        return [
+            Unknown::normal('supply', 13.0, 0.45),
+            Unknown::factor('joints', 1.0, 0.35),
+            Unknown::factor(
+                'size',
+                (($this->lowAmps ?? self::ORDINARY_LOW_AMPS / $this->scale) * $this->scale) / self::ORDINARY_LOW_AMPS,
+                $this->lowAmps === null ? 0.12 : 0.05,
+            ),
+            Unknown::factor('field', 1.0, 0.04),
+            Unknown::factor('friction', 1.0, 0.12),
+            Unknown::factor('linkage', 1.0, 0.3),
+        ];
+    }
+
+    /**
+     * @param array<string, float> $u values of the unknowns
+     *
+     * @return array<string, float> element parameters
+     */
+    public function assign(array $u): array
+    {
+        $z = $this->scale * $this->scale;
+
+        return [
+            'battery.volts' => $u['supply'] * $this->scale,
+            'feed.ohms' => 0.02 * $z * $u['joints'],
+            'series.ohms' => (self::SERIES_OHMS * $z) / $u['size'],
+            'motor.armatureOhms' => (self::ARMATURE_OHMS * $z) / $u['size'],
+            'shunt.ohms' => ((self::SHUNT_OHMS * $z) / $u['size']) * $u['field'],
+            'field-resistor.ohms' => (self::FIELD_RESISTOR_OHMS * $z) / $u['size'],
+            'motor.frictionTorque' => self::FRICTION * $u['size'] * $u['friction'],
+            'motor.brakingConstant' => self::BRAKING * $u['size'],
+            'motor.seriesConstant' => (self::SERIES_CONSTANT * $z) / $u['size'],
+            'motor.fieldConstant' => (self::FIELD_CONSTANT * $z) / $u['size'],
+            'motor.fanConstant' => self::LINKAGE * $u['size'] * $u['linkage'],
+        ];
+    }
+
+    /** @return list<Fault> */
+    public function faults(): array
+    {
+        $z = $this->scale * $this->scale;
+
+        return [
+            new Fault(
+                'armature-open',
+                'armature-open',
+                'motor',
+                0.1,
+                Severity::only(Adjustment::atLeast('motor.armatureOhms', 1e10)),
+                ['knock' => ['nothing' => 0.5, 'starts' => 0.5]],
+                comesAndGoes: true,
+                observedPassing: ['knock' => ['nothing' => 0.3, 'starts' => 0.7]],
+                element: 'motor',
+            ),
+            new Fault(
+                'breaker',
+                'breaker',
+                'motor',
+                0.04,
+                Severity::only(Adjustment::opened('series')),
+                [],
+                comesAndGoes: true,
+                observedPassing: ['warm' => ['steady' => 0.1, 'changes' => 0.9]],
+                element: 'series',
+            ),
+            new Fault(
+                'strap-open',
+                'strap-open',
+                'strap',
+                0.1,
+                Severity::only(Adjustment::opened('strap')),
+                ['look-strap' => ['fine' => 0.15, 'broken' => 0.85]],
+                element: 'strap',
+            ),
+            new Fault(
+                'run-open',
+                'run-open',
+                'wire',
+                0.06,
+                Severity::only(Adjustment::opened('run-wire')),
+                [],
+                comesAndGoes: true,
+                observedPassing: ['wiggle-plug' => ['steady' => 0.3, 'changes' => 0.7]],
+                loose: true,
+                element: 'run-wire',
+            ),
+            new Fault(
+                'run-short',
+                'run-short',
+                'wire',
+                0.05,
+                Severity::only(Adjustment::closed('run-short', 0.01)),
+                element: 'run-wire',
+            ),
+            new Fault(
+                'field-open',
+                'field-open',
+                'wire',
+                0.07,
+                Severity::only(Adjustment::opened('field-wire')),
+                [],
+                comesAndGoes: true,
+                observedPassing: ['wiggle-plug' => ['steady' => 0.3, 'changes' => 0.7]],
+                loose: true,
+                element: 'field-wire',
+            ),
+            new Fault(
+                'field-short',
+                'field-short',
+                'wire',
+                0.05,
+                Severity::only(Adjustment::closed('field-short', 0.01)),
+                element: 'field-wire',
+            ),
+            new Fault(
+                'shunt-open',
+                'shunt-open',
+                'motor',
+                0.06,
+                Severity::only(Adjustment::opened('shunt')),
+                element: 'shunt',
+            ),
+            new Fault(
+                'park-never-opens',
+                'park-never-opens',
+                'motor',
+                0.06,
+                Severity::only(Adjustment::closed('cam', 0.01)),
+                element: 'cam',
+            ),
+            new Fault(
+                'park-open',
+                'park-open',
+                'motor',
+                0.07,
+                Severity::only(Adjustment::opened('cam')),
+                element: 'cam',
+            ),
+            new Fault(
+                'dragging',
+                'dragging',
+                'motor',
+                0.07,
+                Severity::added('motor.frictionTorque', [0.2, 0.35]),
+                ['arms' => ['free' => 0.4, 'stiff' => 0.55, 'locked' => 0.05]],
+                element: 'motor',
+            ),
+            new Fault(
+                'dash-run-open',
+                'dash-contact',
+                'dash-switch',
+                0.05,
+                Severity::only(Adjustment::opened('dash-run')),
+                comesAndGoes: true,
+                observedPassing: ['wiggle-dash' => ['steady' => 0.2, 'changes' => 0.8]],
+                words: ['contact' => 'RUN'],
+                element: 'dash-run',
+            ),
+            new Fault(
+                'dash-field-open',
+                'dash-contact',
+                'dash-switch',
+                0.05,
+                Severity::only(Adjustment::opened('dash-field')),
+                words: ['contact' => 'FIELD'],
+                element: 'dash-field',
+            ),
+            new Fault(
+                'dash-ground',
+                'dash-ground',
+                'ground-wire',
+                0.04,
+                Severity::only(Adjustment::opened('dash-return')),
+                [],
+                comesAndGoes: true,
+                observedPassing: ['wiggle-dash' => ['steady' => 0.3, 'changes' => 0.7]],
+                loose: true,
+                element: 'dash-return',
+            ),
+            new Fault(
+                'dash-ground-resistive',
+                'dash-ground-resistive',
+                'ground-wire',
+                0.04,
+                Severity::added('dash-return.ohms', [0.4 * $z, 1.0 * $z]),
+                ['wiggle-dash' => ['steady' => 0.5, 'changes' => 0.5]],
+                loose: true,
+                element: 'dash-return',
+            ),
+            new Fault(
+                'plug-feed-burnt',
+                'plug-burnt',
+                'plug',
+                0.05,
+                Severity::added('plug-feed.ohms', [0.3 * $z, 0.8 * $z]),
+                ['look-plug' => ['fine' => 0.12, 'burnt' => 0.8, 'corroded' => 0.08]],
+                loose: true,
+                element: 'plug-feed',
+            ),
+        ];
+    }
+
+    /** @return list<Test> */
+    public function tests(): array
+    {
+        $tests = [];
+        foreach (
+            ['feed-pin' => 'feed', 'run-pin' => 'RUN', 'field-pin' => 'FIELD', 'body' => 'body']
+            as $pin => $name
+        ) {
+            foreach (['off', 'low', 'high'] as $position) {
+                $tests[] = TestList::volts(
+                    "$pin@$position",
+                    'pin-volts',
+                    $position,
+                    $pin,
+                    '0',
+                    ['motor-plug'],
+                    ['pin' => $name, 'position' => $position],
+                );
+            }
+        }
+        foreach (['bench-high' => 'RUN to ground', 'bench-low' => 'RUN and FIELD to ground'] as $key => $clips) {
+            $tests[] = new Test(
+                $key,
+                'bench-clips',
+                $key,
+                Probe::speed('motor'),
+                3.0,
+                ['motor-plug', 'battery'],
+                ['crush', 'jumper'],
+                ['jumper'],
+                ['clips' => $clips],
+            );
+        }
+        foreach (
+            ['bench-park' => 'FIELD alone to ground', 'bench-none' => 'neither to ground, away from rest']
+            as $key => $clips
+        ) {
+            $tests[] = new Test(
+                $key,
+                'bench-clips',
+                $key,
+                Probe::speed('motor'),
+                3.0,
+                ['motor-plug', 'battery'],
+                ['crush', 'jumper'],
+                ['jumper'],
+                ['clips' => $clips],
+            );
+        }
+        $tests[] = new Test(
+            'bench-amps-low',
+            'bench-amps',
+            'bench-low',
+            Probe::amps('series'),
+            3.0,
+            ['motor-plug', 'battery'],
+            ['crush', 'jumper'],
+            ['jumper', 'clamp'],
+            ['speed' => 'low'],
+        );
+        $tests[] = new Test(
+            'bench-amps-high',
+            'bench-amps',
+            'bench-high',
+            Probe::amps('series'),
+            3.0,
+            ['motor-plug', 'battery'],
+            ['crush', 'jumper'],
+            ['jumper', 'clamp'],
+            ['speed' => 'high'],
+        );
+        $tests[] = new Test(
+            'ohms-run',
+            'ohms',
+            'unplugged',
+            Probe::ohms('feed-pin', 'run-in'),
+            1.0,
+            ['motor-plug'],
+            ['crush', 'ohms-dead'],
+            ['meter'],
+            ['from' => 'feed', 'to' => 'RUN'],
+        );
+        $tests[] = new Test(
+            'ohms-field',
+            'ohms',
+            'unplugged',
+            Probe::ohms('feed-pin', 'field-in'),
+            1.0,
+            ['motor-plug'],
+            ['crush', 'ohms-dead'],
+            ['meter'],
+            ['from' => 'feed', 'to' => 'FIELD'],
+        );
+        $tests[] = new Test(
+            'ohms-run-body',
+            'ohms',
+            'unplugged',
+            Probe::ohms('run-in', '0'),
+            1.0,
+            ['motor-plug'],
+            ['crush', 'ohms-dead'],
+            ['meter'],
+            ['from' => 'RUN', 'to' => 'body, at rest'],
+        );
+        $tests[] = TestList::volts('strap-drop', 'strap-drop', 'off', 'body', '0', ['motor-plug'], []);
+        $tests[] = new Test(
+            'look-strap',
+            'look-strap',
+            'off',
+            Probe::observation('look-strap'),
+            0.7,
+            ['motor-plug'],
+            ['crush'],
+        );
+        $tests[] = new Test('warm', 'warm', 'low', Probe::observation('warm'), 10.0, [], ['crush'], repeatable: true);
+        $tests[] = TestList::volts('dash-ground-drop', 'dash-ground-drop', 'low', 'dash-ground', '0', ['dash'], []);
+        $tests[] = new Test(
+            'lamp-feed',
+            'lamp-feed',
+            'lamp-feed',
+            Probe::lamp('lamp', 12.6 * $this->scale),
+            1.5,
+            ['motor-plug'],
+            ['crush'],
+            ['lamp'],
+            trap: Trap::Lamp,
+        );
+
+        return $tests;
+    }
+
+    public function sheet(): Sheet
+    {
+        $bottom = 440.0;
+
+        return new Sheet(
+            530.0,
+            470.0,
+            [
+                '0' => [40.0, $bottom],
+                'battery' => [40.0, 60.0],
+                'fuse-in' => [90.0, 60.0],
+                'fed' => [160.0, 60.0],
+                'feed-pin' => [230.0, 60.0],
+                'A' => [330.0, 60.0],
+                'run-in' => [330.0, 220.0],
+                'field-in' => [440.0, 220.0],
+                'run-pin' => [330.0, 300.0],
+                'field-pin' => [440.0, 300.0],
+                'dash-ground' => [385.0, 400.0],
+                'body' => [230.0, 330.0],
+            ],
+            [
+                'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, $bottom]),
+                'feed' => new SheetElement('wire'),
+                'fuse' => new SheetElement('fuse', 'fuse'),
+                'plug-feed' => new SheetElement('plug', 'FEED'),
+                'series' => new SheetElement('resistor', 'series field'),
+                'motor' => new SheetElement('motor', 'wiper', side: 'left'),
+                'shunt' => new SheetElement('resistor', 'shunt field', [[440.0, 60.0]], 1, side: 'right'),
+                'field-resistor' => new SheetElement('resistor', '40 Ω', side: 'below'),
+                'run-wire' => new SheetElement('plug', 'RUN', side: 'right'),
+                'field-wire' => new SheetElement('plug', 'FIELD', side: 'right'),
+                'dash-run' => new SheetElement('relay', 'dash RUN', [[330.0, 400.0]], side: 'left'),
+                'dash-field' => new SheetElement('relay', 'dash FIELD', [[440.0, 400.0]], side: 'right'),
+                'dash-return' => new SheetElement('wire', groundAt: [385.0, $bottom]),
+                'cam' => new SheetElement('relay', 'park cam', [[230.0, 220.0]], 1, side: 'left'),
+                'strap' => new SheetElement('wire', 'body strap', side: 'right', groundAt: [230.0, $bottom]),
+            ],
+        );
+    }
+}

@@ -1,0 +1,545 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\Wiper;
+
+use Ispira\Core\Circuit\Element;
+use Ispira\Core\Circuit\Netlist;
+use Ispira\Core\Circuit\ThreeBrushMotor;
+use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Fault;
+use Ispira\Core\Device\Position;
+use Ispira\Core\Device\PositionKind;
+use Ispira\Core\Device\Probe;
+use Ispira\Core\Device\SetUp;
+use Ispira\Core\Device\Severity;
+use Ispira\Core\Device\Sheet;
+use Ispira\Core\Device\SheetElement;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Device\Trap;
+use Ispira\Core\Device\Unknown;
+
+/**
+ * Permanent-magnet wiper motor with brushes for low, high and common.
+ *
+ * The three brushes stand on one armature: between each two of them lies a part of its
+ * winding, with that part of its EMF. The cam joins the park terminal to the park feed off
+ * rest and to the common at rest, where the motor brakes itself.
+ */
+final readonly class ThreeBrushWiring
+{
+    private const OPEN = Element::OPEN_OHMS;
+    private const JOINT = 0.004;
+    private const BRUSH = 0.03;
+
+    /** Half the armature, its constant, and where the third brush stands: EMF and resistance of its part. */
+    private const RA = 0.35;
+    private const K = 0.05;
+    private const THIRD_EMF = 0.7;
+    private const THIRD_PART = 1 / 3;
+    private const FRICTION = 0.05;
+    private const BRAKING = 2e-4;
+    private const LINKAGE = 4e-7;
+    private const ORDINARY_LOW_AMPS = 2.4;
+
+    public function __construct(private float $scale, private ?float $lowAmps) {}
+
+    public function netlist(): Netlist
+    {
+        $z = $this->scale * $this->scale;
+        $joint = self::JOINT * $z;
+        $resistor = static fn(string $id, string $from, string $to, float $ohms): Element => Element::resistor(
+            $id,
+            $from,
+            $to,
+            $ohms,
+        );
+
+        return new Netlist([
+            Element::source('battery', 'battery', '0', 13.0 * $this->scale, 0.02 * $z),
+            $resistor('feed', 'battery', 'fuse-in', 0.012 * $z),
+            $resistor('fuse', 'fuse-in', 'fed', $joint),
+            $resistor('dash-feed', 'fed', 'dash', $joint),
+            $resistor('dash-low', 'dash', 'low-out', self::OPEN),
+            $resistor('dash-high', 'dash', 'high-out', self::OPEN),
+            $resistor('dash-park', 'low-out', 'park-line', self::OPEN),
+            $resistor('low-wire', 'low-out', 'low-pin', 0.015 * $z),
+            $resistor('high-wire', 'high-out', 'high-pin', 0.015 * $z),
+            $resistor('park-wire', 'park-line', 'park-pin', 0.015 * $z),
+            $resistor('park-feed', 'fed', 'park-feed-pin', 0.012 * $z),
+            $resistor('plug-low', 'low-pin', 'L', $joint),
+            $resistor('plug-high', 'high-pin', 'H', $joint),
+            $resistor('plug-common', 'C', 'ground-pin', $joint),
+            $resistor('ground', 'ground-pin', '0', 0.012 * $z),
+            $resistor('cam-run', 'park-pin', 'park-feed-pin', 0.01 * $z),
+            $resistor('cam-rest', 'park-pin', 'C', self::OPEN),
+            ...$this->motor(1.0, 1.0, 1.0, 1.0)->elements('L', 'H', 'C'),
+            $resistor('direct-low', 'battery', 'L', self::OPEN),
+            $resistor('direct-high', 'battery', 'H', self::OPEN),
+            $resistor('direct-common', 'C', '0', self::OPEN),
+            $resistor('lamp', 'low-pin', 'ground-pin', self::OPEN),
+        ]);
+    }
+
+    /** What binding in the linkage loads. */
+    public function loadParameter(): string
+    {
+        return 'motor.fanConstant';
+    }
+
+    /** @return list<Adjustment> */
+    private function closed(string ...$elements): array
+    {
+        return array_map(
+            fn(string $element): Adjustment => Adjustment::set("$element.ohms", self::JOINT * $this->scale),
+            array_values($elements),
+        );
+    }
+
+    /** @return list<Position> */
+    public function positions(): array
+    {
+        return [
+            new Position('off', 'off', PositionKind::Parks, $this->closed('dash-park')),
+            new Position('low', 'low', PositionKind::Runs, $this->closed('dash-low')),
+            new Position('high', 'high', PositionKind::Runs, $this->closed('dash-high')),
+        ];
+    }
+
+    /** @return list<SetUp> */
+    public function setUps(): array
+    {
+        $rest = [Adjustment::set('cam-run.ohms', self::OPEN), Adjustment::set('cam-rest.ohms', 0.01 * $this->scale)];
+        $out = array_map(Adjustment::opened(...), ['plug-low', 'plug-high', 'plug-common', 'park-wire', 'park-feed']);
+        $bench = [...$out, Adjustment::set('direct-common.ohms', 0.01), Adjustment::atMost('motor.fanConstant', 0.0)];
+        $setUps = [];
+        foreach ($this->positions() as $p) {
+            $setUps[] = new SetUp($p->key, $p->key, atRest: $rest);
+            $setUps[] = new SetUp(
+                "free-$p->key",
+                $p->key,
+                [Adjustment::atMost('motor.fanConstant', 0.0)],
+                'linkage-off',
+                atRest: $rest,
+            );
+        }
+
+        return [
+            ...$setUps,
+            new SetUp(
+                'bench-low',
+                'low',
+                [...$bench, Adjustment::set('direct-low.ohms', 0.02)],
+                'bench',
+                PositionKind::Runs,
+            ),
+            new SetUp(
+                'bench-high',
+                'high',
+                [...$bench, Adjustment::set('direct-high.ohms', 0.02)],
+                'bench',
+                PositionKind::Runs,
+            ),
+            new SetUp(
+                'bench-park',
+                'off',
+                [
+                    Adjustment::atMost('motor.fanConstant', 0.0),
+                    Adjustment::opened('plug-high'),
+                    ...$this->closed('dash-park'),
+                ],
+                'bench-park',
+                PositionKind::Parks,
+                atRest: $rest,
+            ),
+            new SetUp('unplugged', 'off', [...$out, Adjustment::opened('cam-run')], 'unplugged'),
+            new SetUp(
+                'lamp-low',
+                'low',
+                [...$out, Adjustment::set('lamp.ohms', 3.0 * $this->scale * $this->scale)],
+                'lamp',
+            ),
+        ];
+    }
+
+    /** @return list<Unknown> */
+    public function unknowns(): array
+    {
+        return [
+            Unknown::normal('supply', 13.0, 0.45),
+            Unknown::factor('joints', 1.0, 0.35),
+            Unknown::factor(
+                'size',
+                (($this->lowAmps ?? self::ORDINARY_LOW_AMPS / $this->scale) * $this->scale) / self::ORDINARY_LOW_AMPS,
+                $this->lowAmps === null ? 0.15 : 0.05,
+            ),
+            Unknown::factor('emf', 1.0, 0.03),
+            Unknown::factor('friction', 1.0, 0.15),
+            Unknown::factor('linkage', 1.0, 0.3),
+        ];
+    }
+
+    /**
+     * @param array<string, float> $u values of the unknowns
+     *
+     * @return array<string, float> element parameters
+     */
+    public function assign(array $u): array
+    {
+        return [
+            'battery.volts' => $u['supply'] * $this->scale,
+            'feed.ohms' => 0.012 * $this->scale * $this->scale * $u['joints'],
+            ...$this->motor($u['size'], $u['emf'], $u['friction'], $u['linkage'])->parameters(),
+        ];
+    }
+
+    private function motor(float $size, float $emf, float $friction, float $linkage): ThreeBrushMotor
+    {
+        $z = $this->scale * $this->scale;
+
+        return new ThreeBrushMotor(
+            (2.0 * self::RA * $z) / $size,
+            self::K * $this->scale * $emf,
+            self::THIRD_EMF,
+            self::THIRD_PART,
+            self::BRUSH * $z,
+            self::FRICTION * $size * $friction,
+            self::LINKAGE * $size * $linkage,
+            self::BRAKING * $size,
+        );
+    }
+
+    /** @return list<Fault> what only this motor can have */
+    public function faults(): array
+    {
+        $z = $this->scale * $this->scale;
+        $knock = ['knock' => ['nothing' => 0.5, 'starts' => 0.5]];
+
+        return [
+            new Fault(
+                'common-brush',
+                'common-brush',
+                'motor',
+                0.1,
+                Severity::only(Adjustment::opened('brush-common')),
+                $knock,
+                comesAndGoes: true,
+                observedPassing: ['knock' => ['nothing' => 0.3, 'starts' => 0.7]],
+                element: 'brush-common',
+            ),
+            new Fault(
+                'low-brush',
+                'low-brush',
+                'motor',
+                0.09,
+                Severity::only(Adjustment::opened('brush-low')),
+                $knock,
+                element: 'brush-low',
+            ),
+            new Fault(
+                'high-brush',
+                'high-brush',
+                'motor',
+                0.09,
+                Severity::only(Adjustment::opened('brush-high')),
+                element: 'brush-high',
+            ),
+            new Fault(
+                'brushes-worn',
+                'brushes-worn',
+                'motor',
+                0.04,
+                Severity::added('brush-common.ohms', [1.2 * $z, 2.5 * $z]),
+                $knock,
+                element: 'brush-common',
+            ),
+            new Fault(
+                'park-never-opens',
+                'park-never-opens',
+                'motor',
+                0.06,
+                Severity::only(Adjustment::closed('cam-run', 0.01), Adjustment::opened('cam-rest')),
+                element: 'cam-run',
+            ),
+            new Fault(
+                'park-open',
+                'park-open',
+                'motor',
+                0.08,
+                Severity::only(Adjustment::opened('cam-run')),
+                element: 'cam-run',
+            ),
+            new Fault(
+                'no-brake',
+                'no-brake',
+                'motor',
+                0.05,
+                Severity::only(Adjustment::opened('cam-rest')),
+                element: 'cam-rest',
+            ),
+            new Fault(
+                'dragging',
+                'dragging',
+                'motor',
+                0.07,
+                Severity::added('motor.frictionTorque', [0.07, 0.16]),
+                ['arms' => ['free' => 0.4, 'stiff' => 0.55, 'locked' => 0.05]],
+                element: 'motor',
+            ),
+            new Fault(
+                'dash-low-open',
+                'dash-contact',
+                'dash-switch',
+                0.04,
+                Severity::only(Adjustment::opened('dash-low')),
+                comesAndGoes: true,
+                observedPassing: ['wiggle-dash' => ['steady' => 0.2, 'changes' => 0.8]],
+                words: ['contact' => 'low'],
+                element: 'dash-low',
+            ),
+            new Fault(
+                'dash-high-open',
+                'dash-contact',
+                'dash-switch',
+                0.04,
+                Severity::only(Adjustment::opened('dash-high')),
+                words: ['contact' => 'high'],
+                element: 'dash-high',
+            ),
+            new Fault(
+                'dash-park-open',
+                'dash-contact',
+                'dash-switch',
+                0.04,
+                Severity::only(Adjustment::opened('dash-park')),
+                words: ['contact' => 'park'],
+                element: 'dash-park',
+            ),
+            new Fault(
+                'low-wire-open',
+                'wire-open',
+                'wire',
+                0.03,
+                Severity::only(Adjustment::opened('low-wire')),
+                words: ['wire' => 'low'],
+                element: 'low-wire',
+            ),
+            new Fault(
+                'high-wire-open',
+                'wire-open',
+                'wire',
+                0.03,
+                Severity::only(Adjustment::opened('high-wire')),
+                words: ['wire' => 'high'],
+                element: 'high-wire',
+            ),
+            new Fault(
+                'park-wire-open',
+                'wire-open',
+                'wire',
+                0.03,
+                Severity::only(Adjustment::opened('park-wire')),
+                words: ['wire' => 'park'],
+                element: 'park-wire',
+            ),
+            new Fault(
+                'park-feed-open',
+                'wire-open',
+                'wire',
+                0.03,
+                Severity::only(Adjustment::opened('park-feed')),
+                words: ['wire' => 'park feed'],
+                element: 'park-feed',
+            ),
+            new Fault(
+                'ground-open',
+                'ground-open',
+                'ground-wire',
+                0.05,
+                Severity::only(Adjustment::opened('ground')),
+                [],
+                comesAndGoes: true,
+                observedPassing: ['wiggle-plug' => ['steady' => 0.3, 'changes' => 0.7]],
+                loose: true,
+                element: 'ground',
+            ),
+            new Fault(
+                'ground-resistive',
+                'ground-resistive',
+                'ground-wire',
+                0.05,
+                Severity::added('ground.ohms', [0.6 * $z, 1.5 * $z]),
+                ['wiggle-plug' => ['steady' => 0.5, 'changes' => 0.5]],
+                loose: true,
+                element: 'ground',
+            ),
+            new Fault(
+                'dash-feed-open',
+                'dash-feed',
+                'dash-switch',
+                0.03,
+                Severity::only(Adjustment::opened('dash-feed')),
+                element: 'dash-feed',
+            ),
+        ];
+    }
+
+    /** @return list<Test> what only this motor offers */
+    public function tests(): array
+    {
+        $tests = [];
+        foreach (
+            [
+                'low-pin' => 'low',
+                'high-pin' => 'high',
+                'park-pin' => 'park',
+                'park-feed-pin' => 'park feed',
+                'ground-pin' => 'ground',
+            ]
+            as $pin => $name
+        ) {
+            foreach (['off', 'low', 'high'] as $position) {
+                $tests[] = TestList::volts(
+                    "$pin@$position",
+                    'pin-volts',
+                    $position,
+                    $pin,
+                    '0',
+                    ['motor-plug'],
+                    ['pin' => $name, 'position' => $position],
+                );
+            }
+        }
+        foreach (['low' => 'L', 'high' => 'H'] as $speed => $brush) {
+            $tests[] = new Test(
+                "bench-$speed",
+                'bench-run',
+                "bench-$speed",
+                Probe::speed('motor'),
+                3.0,
+                ['motor-plug', 'battery'],
+                ['crush', 'jumper'],
+                ['jumper'],
+                ['speed' => $speed],
+            );
+            $tests[] = new Test(
+                "bench-amps-$speed",
+                'bench-amps',
+                "bench-$speed",
+                Probe::amps('brush-common'),
+                3.0,
+                ['motor-plug', 'battery'],
+                ['crush', 'jumper'],
+                ['jumper', 'clamp'],
+                ['speed' => $speed],
+            );
+            $tests[] = new Test(
+                "ohms-$speed",
+                'ohms',
+                'unplugged',
+                Probe::ohms($brush, 'C'),
+                1.0,
+                ['motor-plug'],
+                ['crush', 'ohms-dead'],
+                ['meter'],
+                ['from' => $speed, 'to' => 'common'],
+            );
+            $tests[] = TestList::volts(
+                "dash-$speed",
+                'dash-out',
+                $speed,
+                "$speed-out",
+                '0',
+                ['dash'],
+                ['speed' => $speed],
+            );
+        }
+        $tests[] = TestList::volts('dash-park', 'dash-park', 'off', 'park-line', '0', ['dash'], []);
+        $tests[] = TestList::volts('dash-feed', 'dash-in', 'low', 'dash', '0', ['dash'], []);
+        $tests[] = new Test(
+            'bench-park',
+            'bench-park',
+            'bench-park',
+            Probe::speed('motor'),
+            4.0,
+            ['motor-plug', 'battery'],
+            ['crush', 'jumper'],
+            ['jumper'],
+        );
+        $tests[] = new Test(
+            'lamp-low',
+            'lamp',
+            'lamp-low',
+            Probe::lamp('lamp', 12.6 * $this->scale),
+            1.5,
+            ['motor-plug'],
+            ['crush'],
+            ['lamp'],
+            trap: Trap::Lamp,
+        );
+
+        return $tests;
+    }
+
+    public function sheet(): Sheet
+    {
+        $bottom = 440.0;
+
+        return new Sheet(
+            530.0,
+            470.0,
+            [
+                '0' => [40.0, $bottom],
+                'battery' => [40.0, 60.0],
+                'fuse-in' => [80.0, 60.0],
+                'fed' => [140.0, 60.0],
+                'dash' => [180.0, 110.0],
+                'low-out' => [240.0, 200.0],
+                'high-out' => [240.0, 110.0],
+                'park-line' => [240.0, 290.0],
+                'low-pin' => [310.0, 200.0],
+                'high-pin' => [310.0, 110.0],
+                'park-pin' => [310.0, 290.0],
+                'park-feed-pin' => [310.0, 360.0],
+                'L' => [380.0, 200.0],
+                'H' => [380.0, 110.0],
+                'l' => [440.0, 200.0],
+                'h' => [490.0, 110.0],
+                'c' => [440.0, 320.0],
+                'C' => [440.0, 370.0],
+                'ground-pin' => [440.0, 405.0],
+            ],
+            [
+                'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, $bottom]),
+                'feed' => new SheetElement('wire'),
+                'fuse' => new SheetElement('fuse', 'fuse'),
+                'dash-feed' => new SheetElement('wire', '', [[180.0, 60.0]]),
+                'dash-high' => new SheetElement('relay', 'high'),
+                'dash-low' => new SheetElement('relay', 'low', [[180.0, 200.0]], 1),
+                'dash-park' => new SheetElement('relay', 'park', side: 'right'),
+                'low-wire' => new SheetElement('wire'),
+                'high-wire' => new SheetElement('wire'),
+                'park-wire' => new SheetElement('wire'),
+                'park-feed' => new SheetElement('wire', '', [[140.0, 360.0]]),
+                'plug-low' => new SheetElement('plug', 'plug'),
+                'plug-high' => new SheetElement('plug'),
+                'cam-run' => new SheetElement('relay', 'cam', side: 'left'),
+                'cam-rest' => new SheetElement(
+                    'relay',
+                    'cam at rest',
+                    [[380.0, 290.0], [380.0, 370.0]],
+                    1,
+                    side: 'right',
+                ),
+                'brush-low' => new SheetElement('wire', 'low brush', side: 'above'),
+                'brush-high' => new SheetElement('wire', 'high brush', side: 'above'),
+                'upper' => new SheetElement('wire', '', [[490.0, 320.0]]),
+                'motor' => new SheetElement('motor', 'wiper', side: 'left'),
+                'brush-common' => new SheetElement('wire', 'common', side: 'right'),
+                'plug-common' => new SheetElement('plug'),
+                'ground' => new SheetElement('wire', groundAt: [440.0, $bottom]),
+            ],
+        );
+    }
+}

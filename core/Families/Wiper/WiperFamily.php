@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\Wiper;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Repairable;
+use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Texts;
+
+/**
+ * Two-speed wiper that parks: with a compound field switched to ground, or with three brushes.
+ */
+final class WiperFamily implements Family, Repairable
+{
+    private ?Texts $texts = null;
+
+    public function key(): string
+    {
+        return 'wiper';
+    }
+
+    public function parameters(): ParameterList
+    {
+        return new ParameterList([
+            Parameter::choice('motor', ['three-brush', 'compound'], 'three-brush', shapesMap: true),
+            Parameter::choice('supply', ['12', '24'], '12'),
+            Parameter::number('lowAmps', 'A', 0.3, 15.0),
+        ]);
+    }
+
+    public function circuit(array $values): CircuitModel
+    {
+        $scale = ($values['supply'] ?? '12') === '24' ? 2.0 : 1.0;
+        $amps = ParameterList::numberIn($values, 'lowAmps');
+        $wiring =
+            ($values['motor'] ?? 'three-brush') === 'compound'
+                ? new CompoundWiring($scale, $amps)
+                : new ThreeBrushWiring($scale, $amps);
+        $faults = new FaultList($wiring->faults(), $wiring->loadParameter());
+        $netlist = $wiring->netlist();
+        ksort($values);
+
+        return new CircuitModel(
+            [$this->key(), $values],
+            $netlist,
+            'battery.volts',
+            $wiring->unknowns(),
+            $wiring->assign(...),
+            $wiring->positions(),
+            $wiring->setUps(),
+            (new TestList($wiring->tests()))->all(),
+            FaultList::observations(),
+            $faults->all(),
+            $faults->pairs(),
+            FaultList::parts(),
+            TestList::causeChecks(),
+            TestList::ACCESS_MINUTES,
+            $this->texts()->places($netlist->nodes),
+            $wiring->sheet(),
+            $this->texts(),
+        );
+    }
+
+    public function texts(): Texts
+    {
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
+    }
+}

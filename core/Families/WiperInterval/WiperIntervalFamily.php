@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Families\WiperInterval;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Repairable;
+use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Texts;
+
+/**
+ * Interval wiper: a stalk with a row of resistances tells a module on the motor how often to wipe.
+ */
+final class WiperIntervalFamily implements Family, Repairable
+{
+    private ?Texts $texts = null;
+
+    public function key(): string
+    {
+        return 'wiper-interval';
+    }
+
+    public function parameters(): ParameterList
+    {
+        return new ParameterList([
+            Parameter::choice('settings', ['3', '5'], '5', shapesMap: true),
+            Parameter::number('inputOhms', 'Ω', 500.0, 200000.0),
+        ]);
+    }
+
+    public function circuit(array $values): CircuitModel
+    {
+        $input = ParameterList::numberIn($values, 'inputOhms');
+        $wiring = new Wiring(($values['settings'] ?? '5') === '3' ? 3 : 5, $input);
+        $tests = new TestList($wiring);
+        $netlist = $wiring->netlist();
+        ksort($values);
+
+        return new CircuitModel(
+            [$this->key(), $values],
+            $netlist,
+            'battery.volts',
+            $wiring->unknowns(),
+            $wiring->assign(...),
+            $wiring->positions(),
+            $wiring->setUps(),
+            $tests->all(),
+            FaultList::observations(),
+            FaultList::all(),
+            FaultList::pairs(),
+            FaultList::parts(),
+            TestList::causeChecks(),
+            TestList::ACCESS_MINUTES,
+            $this->texts()->places($netlist->nodes),
+            Drawing::sheet(),
+            $this->texts(),
+        );
+    }
+
+    public function texts(): Texts
+    {
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
+    }
+
+    public function repairSheet(): RepairSheet
+    {
+        return RepairSheet::fromFile(__DIR__ . '/repair.en.json');
+    }
+}
