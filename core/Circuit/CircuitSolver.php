@@ -71,6 +71,9 @@ final class CircuitSolver implements Solver
     /** @var array<int, list<int>> coil branch → contact branches */
     private array $contacts = [];
 
+    /** @var array<int, array<int, true>> motor branch → branches of further windings on its shaft */
+    private array $windings = [];
+
     /** @var array<string, LiveNetwork> by which branches are open */
     private array $networks = [];
 
@@ -114,6 +117,9 @@ final class CircuitSolver implements Solver
             $this->ohmsSlots,
         );
         foreach ($this->branches as $number => $element) {
+            if ($element->type === ElementType::Winding) {
+                $this->windings[$this->branchNumbers[$element->partner] ?? -1][$number] = true;
+            }
             if ($element->coil !== null) {
                 $this->contacts[$this->branchNumbers[$element->coil]][] = $number;
             }
@@ -260,12 +266,23 @@ final class CircuitSolver implements Solver
         $live = $this->live($values, $usual, $changed);
         $signature = implode(',', array_keys($live)) . ';';
         foreach ($changed as $slot) {
-            if (isset($live[$this->branchOf[$slot]])) {
+            if (isset($live[$this->branchOf[$slot]]) || $this->turns($this->branchOf[$slot], $live)) {
                 $signature .= "$slot=$values[$slot],";
             }
         }
 
         return $signature;
+    }
+
+    /**
+     * Whether a motor that carries no current itself may turn, driven by another winding on its shaft: its friction and
+     * its load stand in its own parameters.
+     *
+     * @param array<int, true> $live
+     */
+    private function turns(int $motor, array $live): bool
+    {
+        return array_intersect_key($this->windings[$motor] ?? [], $live) !== [];
     }
 
     /**

@@ -17,7 +17,7 @@ final readonly class IronCore
     private array $sections;
 
     /** @param array<string, int> $nodeNumbers */
-    public function __construct(Netlist $netlist, private string $motor, array $nodeNumbers)
+    public function __construct(Netlist $netlist, public string $motor, array $nodeNumbers)
     {
         $sections = [];
         foreach ($netlist->elements as $id => $element) {

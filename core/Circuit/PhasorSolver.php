@@ -175,10 +175,15 @@ final class PhasorSolver implements Solver
         $changed = SwitchingSlots::changed($values, $usual);
         $shape = $this->shape($this->withoutIdleBreaks($values, $usual, $changed));
         $signature = $shape->liveKey;
+        // An armature can be stuck in without any voltage; a shaft's friction and load, and the iron of all its windings,
+        // stand in the first of them, which need not be the one that is fed.
+        $moving = $this->contactors;
+        if ($this->iron !== null && array_intersect_key($this->windings, $shape->isLive) !== []) {
+            $moving[$this->iron->motor] = true;
+        }
         foreach ($changed as $slot) {
             $element = $this->elementOf[$slot];
-            // An armature can be stuck in without any voltage.
-            if (isset($shape->isLive[$element]) || isset($this->contactors[$element])) {
+            if (isset($shape->isLive[$element]) || isset($moving[$element])) {
                 $signature .= "$slot=$values[$slot],";
             }
         }
