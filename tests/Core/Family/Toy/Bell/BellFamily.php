@@ -48,30 +48,30 @@ final class BellFamily implements Family
         $open = static fn(string $element): array => [Adjustment::atLeast("$element.ohms", 1e10)];
 
         return new CircuitModel(
-            ['bell', $volts],
-            new Netlist([
+            identity: ['bell', $volts],
+            netlist: new Netlist([
                 Element::source('battery', 'plus', '0', $volts, 0.1),
                 Element::resistor('button', 'plus', 'bell', 1e10),
                 Element::resistor('wire', 'bell', 'hammer', 0.05),
                 Element::motor('motor', 'hammer', '0', new BrushedMotor(2.0, 0.02, 0.005, 1e-6)),
             ]),
-            'battery.volts',
-            [Unknown::normal('supply', $volts, 0.2)],
-            static fn(array $u): array => ['battery.volts' => $u['supply']],
-            [
+            supply: 'battery.volts',
+            unknowns: [Unknown::normal('supply', $volts, 0.2)],
+            assign: static fn(array $u): array => ['battery.volts' => $u['supply']],
+            positions: [
                 new Position('off', 'released', PositionKind::Stands, []),
                 new Position('1', 'pressed', PositionKind::Runs, [Adjustment::set('button.ohms', 0.02)]),
             ],
-            [new SetUp('off', 'off'), new SetUp('1', '1')],
-            [
+            setUps: [new SetUp('off', 'off'), new SetUp('1', '1')],
+            tests: [
                 new Test('speed@off', 'speed', 'off', Probe::speed('motor'), 0.2, offered: false),
                 new Test('speed@1', 'speed', '1', Probe::speed('motor'), 0.2, offered: false),
                 new Test('button-volts', 'button-volts', '1', Probe::volts('bell', '0'), 1.0, ['cover']),
                 new Test('hammer-volts', 'hammer-volts', '1', Probe::volts('hammer', '0'), 1.0, ['cover']),
                 new Test('look', 'look', 'off', Probe::observation('look'), 1.0),
             ],
-            [new Observation('look', ['clean' => 0.9, 'rusty' => 0.1])],
-            [
+            observations: [new Observation('look', ['clean' => 0.9, 'rusty' => 0.1])],
+            faults: [
                 new Fault(
                     'button-open',
                     'button-open',
@@ -92,17 +92,17 @@ final class BellFamily implements Family
                     element: 'motor',
                 ),
             ],
-            [],
-            [new Part('button', 4.0, 10.0), new Part('wire', 1.0, 10.0), new Part('motor', 30.0, 20.0)],
-            [new CauseCheck('button', 'look', 'water')],
-            ['cover' => 2.0],
-            [
+            pairs: [],
+            parts: [new Part('button', 4.0, 10.0), new Part('wire', 1.0, 10.0), new Part('motor', 30.0, 20.0)],
+            causeChecks: [new CauseCheck('button', 'look', 'water')],
+            accessMinutes: ['cover' => 2.0],
+            places: [
                 '0' => 'battery minus',
                 'plus' => 'battery plus',
                 'bell' => 'button, bell side',
                 'hammer' => 'motor terminal',
             ],
-            new Sheet(
+            sheet: new Sheet(
                 200,
                 100,
                 ['plus' => [10, 10], 'bell' => [60, 10], 'hammer' => [120, 10], '0' => [10, 90]],
@@ -113,7 +113,7 @@ final class BellFamily implements Family
                     'motor' => new SheetElement('motor', groundAt: [120, 90]),
                 ],
             ),
-            $this->texts(),
+            texts: $this->texts(),
         );
     }
 
