@@ -113,6 +113,7 @@ final class Reading extends Model
             $this->instrument,
             $this->lead_ohms,
             $this->kept === null ? array_column($this->doubts ?? [], 'rule') : [],
+            $this->kept !== null,
         );
     }
 }

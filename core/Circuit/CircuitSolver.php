@@ -56,7 +56,7 @@ final class CircuitSolver implements Solver
 
     private readonly EmfSettlement $settlement;
 
-    /** @var list<int> branch numbers of control inputs */
+    /** @var array<int, array{0: int, 1: int}> control input branch → places of its gain and offset */
     private array $controls = [];
 
     /** @var array<int, true> branches that hold a voltage at an end that nothing else touches */
@@ -93,7 +93,10 @@ final class CircuitSolver implements Solver
             match ($element->type) {
                 ElementType::Source => ($this->sources[$number] = $this->slots["$element->id.volts"]),
                 ElementType::Coil => ($this->coils[] = $number),
-                ElementType::ControlInput => ($this->controls[] = $number),
+                ElementType::ControlInput => ($this->controls[$number] = [
+                    $this->slots["$element->id.gain"],
+                    $this->slots["$element->id.offset"],
+                ]),
                 ElementType::AlternatingSource,
                 ElementType::Impedance,
                 ElementType::Contactor
@@ -208,7 +211,7 @@ final class CircuitSolver implements Solver
     private function steer(array &$values, OperatingPoint $point): bool
     {
         $changed = false;
-        foreach ($this->controls as $input) {
+        foreach ($this->controls as $input => [$gain, $offset]) {
             $element = $this->branches[$input];
             $control = $element->control ?? throw CircuitError::malformed("\"$element->id\" has no table.");
             $reference =
@@ -216,7 +219,11 @@ final class CircuitSolver implements Solver
                     ? $control->volts
                     : $point->voltageBetween($control->reference[0], $control->reference[1]);
             $sees = $values[$this->ohmsSlots[$input]] < self::OPEN_FROM_OHMS && $reference > $control->worksFrom;
-            $value = $control->value($sees ? $point->voltageBetween($element->from, $element->to) / $reference : 0.0);
+            $signal =
+                $values[$offset] +
+                ($values[$gain] * $point->voltageBetween($element->from, $element->to)) /
+                    ($reference > 0.0 ? $reference : 1.0);
+            $value = $control->value($sees ? $signal : 0.0);
             $slot = $this->slot($control->target);
             $changed = $changed || abs($values[$slot] - $value) > self::CONTROL_SETTLED;
             $values[$slot] = $value;

@@ -46,10 +46,32 @@ final readonly class Element
             if (!is_finite($value)) {
                 throw CircuitError::badValue($id, $name, 'a finite number');
             }
-            if ($value < 0.0 && !\in_array($name, ['volts', 'reactance'], true)) {
+            if ($value < 0.0 && !\in_array($name, ['volts', 'reactance', 'offset'], true)) {
                 throw CircuitError::badValue($id, $name, 'zero or more');
             }
         }
+    }
+
+    /**
+     * The same with values that one of its parameters takes in positions of a control; a machine has its own.
+     *
+     * @param array<string, float> $levels by name
+     */
+    public function offering(array $levels): self
+    {
+        return new self(
+            $this->id,
+            $this->type,
+            $this->from,
+            $this->to,
+            $this->parameters + $levels,
+            $this->coil,
+            $this->restOhms,
+            $this->workOhms,
+            $this->partner,
+            $this->control,
+            $this->inputs,
+        );
     }
 
     /** @param float $ohms resistance, 0 or more */
@@ -182,10 +204,21 @@ final readonly class Element
         return new self($id, ElementType::ModuleOutput, $plus, $minus, $module->parameters(), partner: $input);
     }
 
-    /** @param float $ohms what the input loads the signal with */
+    /**
+     * Its signal counts times a gain and with an offset, as shares of the control's reference: inputs differ.
+     *
+     * @param float $ohms what the input loads the signal with
+     */
     public static function controlInput(string $id, string $plus, string $minus, float $ohms, Control $control): self
     {
-        return new self($id, ElementType::ControlInput, $plus, $minus, ['ohms' => $ohms], control: $control);
+        return new self(
+            $id,
+            ElementType::ControlInput,
+            $plus,
+            $minus,
+            ['ohms' => $ohms, 'gain' => 1.0, 'offset' => 0.0],
+            control: $control,
+        );
     }
 
     /**

@@ -15,7 +15,7 @@ use Ispira\Core\Circuit\Netlist;
 final readonly class CircuitModel
 {
     /** Raise this when predictions of the same declaration change. */
-    private const VERSION = 7;
+    private const VERSION = 8;
 
     /** Identifies the circuit: equal hashes predict alike. */
     public string $hash;
@@ -34,6 +34,13 @@ final readonly class CircuitModel
 
     /** @var array<string, Part> by key */
     public array $parts;
+
+    /** @var list<Unknown> what nobody knows exactly about this circuit */
+    public array $unknowns;
+
+    public Texts $texts;
+
+    private Conductors $conducting;
 
     /** @var array<string, Observation> by key */
     public array $observations;
@@ -54,13 +61,14 @@ final readonly class CircuitModel
      * @param list<CauseCheck>     $causeChecks
      * @param array<array-key, string> $places    where each node is found, in words
      * @param array<string, float> $accessMinutes minutes to reach each place named by a test
+     * @param list<Conductor>      $conductors what carries current and may come to carry it badly
      */
     public function __construct(
         public array $identity,
         public Netlist $netlist,
         public string $supply,
-        public array $unknowns,
-        public \Closure $assign,
+        array $unknowns,
+        private \Closure $assign,
         array $positions,
         array $setUps,
         array $tests,
@@ -72,8 +80,13 @@ final readonly class CircuitModel
         public array $accessMinutes,
         public array $places,
         public Sheet $sheet,
-        public Texts $texts,
+        Texts $texts,
+        array $conductors = [],
     ) {
+        $this->conducting = new Conductors($conductors, $netlist, $places);
+        $this->unknowns = $unknowns = [...$unknowns, ...$this->conducting->unknowns()];
+        $this->texts = $texts->over(Conductors::texts());
+        $faults = $this->conducting->faults($faults);
         $this->hash = hash(
             'sha256',
             serialize([$identity, self::VERSION, $netlist, $positions, $setUps, $tests, $faults, $unknowns]),
@@ -84,6 +97,16 @@ final readonly class CircuitModel
         $this->observations = array_column($observations, null, 'key');
         $this->faults = array_column($faults, null, 'key');
         $this->parts = array_column($parts, null, 'key');
+    }
+
+    /**
+     * @param array<string, float> $unknowns values of the unknowns
+     *
+     * @return array<string, float> element parameters ("element.parameter")
+     */
+    public function assigned(array $unknowns): array
+    {
+        return $this->conducting->assigned(($this->assign)($unknowns), $unknowns);
     }
 
     /** The speed-map test of a position. */

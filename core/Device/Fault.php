@@ -43,12 +43,24 @@ final readonly class Fault
     /** The same with another relative frequency. */
     public function weighing(float $prior): self
     {
+        return $this->with($prior, $this->severities);
+    }
+
+    /** @param list<Severity> $severities the same in other degrees */
+    public function inDegrees(array $severities): self
+    {
+        return $this->with($this->prior, $severities);
+    }
+
+    /** @param list<Severity> $severities */
+    private function with(float $prior, array $severities): self
+    {
         return new self(
             $this->key,
             $this->text,
             $this->part,
             $prior,
-            $this->severities,
+            $severities,
             $this->observed,
             $this->comesAndGoes,
             $this->observedPassing,

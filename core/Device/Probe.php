@@ -9,6 +9,10 @@ namespace Ispira\Core\Device;
  */
 final readonly class Probe
 {
+    /**
+     * @param string $scale parameter that multiplies what it shows in full: machines differ; none when empty
+     * @param string $level node whose voltage is the full one, where machines differ in it; none when empty
+     */
     private function __construct(
         public Quantity $quantity,
         public string $at,
@@ -17,6 +21,8 @@ final readonly class Probe
         public float $atSpeed = 1.0,
         public string $mover = '',
         public float $pullUp = 1.0,
+        public string $scale = '',
+        public string $level = '',
     ) {}
 
     /** Red lead on `$plus`, black lead on `$minus`. */
@@ -53,15 +59,15 @@ final readonly class Probe
      * @param string $mover   induction or electronic motor whose fan moves the air
      * @param float  $kelvin  at `$atSpeed` rad/s with the right air
      */
-    public static function rise(string $mover, float $kelvin, float $atSpeed): self
+    public static function rise(string $mover, float $kelvin, float $atSpeed, string $scale = ''): self
     {
-        return new self(Quantity::Rise, $mover, '', $kelvin, $atSpeed, $mover);
+        return new self(Quantity::Rise, $mover, '', $kelvin, $atSpeed, $mover, scale: $scale);
     }
 
     /** @param float $pascals at `$atSpeed` rad/s with the right air */
-    public static function pressure(string $mover, float $pascals, float $atSpeed): self
+    public static function pressure(string $mover, float $pascals, float $atSpeed, string $scale = ''): self
     {
-        return new self(Quantity::Pressure, $mover, '', $pascals, $atSpeed, $mover);
+        return new self(Quantity::Pressure, $mover, '', $pascals, $atSpeed, $mover, scale: $scale);
     }
 
     /**
@@ -77,8 +83,9 @@ final readonly class Probe
         string $plus,
         string $minus,
         float $pullUp,
+        string $scale = '',
     ): self {
-        return new self(Quantity::Frequency, $plus, $minus, $hertz, $atSpeed, $mover, $pullUp);
+        return new self(Quantity::Frequency, $plus, $minus, $hertz, $atSpeed, $mover, $pullUp, $scale);
     }
 
     /** @param string $mover a motor or a contactor */
@@ -92,9 +99,9 @@ final readonly class Probe
      *
      * @param float $fullVolts between the nodes while it is high
      */
-    public static function duty(string $plus, string $minus, float $fullVolts): self
+    public static function duty(string $plus, string $minus, float $fullVolts, string $level = ''): self
     {
-        return new self(Quantity::Duty, $plus, $minus, $fullVolts);
+        return new self(Quantity::Duty, $plus, $minus, $fullVolts, level: $level);
     }
 
     /**

@@ -28,6 +28,18 @@ final readonly class Unknown
         return new self($name, $median, $deviation, true);
     }
 
+    /** Log-normal: the two values between which nineteen of twenty lie, both above zero. */
+    public static function within(string $name, float $low, float $high): self
+    {
+        return self::factor($name, sqrt($low * $high), log($high / $low) / (2.0 * 1.96));
+    }
+
+    /** Normal: the two values between which nineteen of twenty lie. */
+    public static function between(string $name, float $low, float $high): self
+    {
+        return self::normal($name, 0.5 * ($low + $high), ($high - $low) / (2.0 * 1.96));
+    }
+
     /** @param float $z standard normal deviate */
     public function at(float $z): float
     {

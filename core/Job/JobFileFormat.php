@@ -358,6 +358,7 @@ final readonly class JobFileFormat
                     $record->get('keptAt') === null
                         ? array_map(static fn(Doubt $doubt): string => $doubt->rule, $doubts)
                         : [],
+                    $record->get('keptAt') !== null,
                 ),
                 $map,
                 $record->moment('takenAt'),

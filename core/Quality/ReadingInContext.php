@@ -7,9 +7,11 @@ namespace Ispira\Core\Quality;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\Expected;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\Predictions;
+use Ispira\Core\Diagnosis\Inference\ReadingScale;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Reading\MeterAccuracy;
 use Ispira\Core\Reading\Reading;
@@ -19,7 +21,7 @@ use Ispira\Core\Reading\Reading;
  */
 final class ReadingInContext
 {
-    /** Spreads of the meter within which a number fits a prediction. */
+    /** Spreads, of the meter and of what is unknown together, within which a number fits a prediction. */
     private const FITS_WITHIN = 3.0;
 
     /** Spreads of the meter from zero on. */
@@ -55,7 +57,7 @@ final class ReadingInContext
     /** Supply voltage at no load that is right for the circuit, in V. */
     public function supply(): float
     {
-        return $this->predictions->supplyOf(0);
+        return $this->predictions->usualSupply();
     }
 
     /** The number as it is written for the user. */
@@ -70,7 +72,13 @@ final class ReadingInContext
         $test ??= $this->test();
         $numbers = $this->predictions->few($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);
 
-        return $this->predictions->atSupply($numbers, $this->reading, $test);
+        return $this->predictions->atSupply($numbers, $this->supplyFor($test), true);
+    }
+
+    /** Supply voltage that was noted with the reading, where what a test shows follows it. */
+    private function supplyFor(Test $test): ?float
+    {
+        return $test->probe->quantity->followsSupply() ? $this->reading->supplyVolts : null;
     }
 
     /** @return list<float> all that the circuit can show in this test, with any fault; no open ones */
@@ -82,8 +90,8 @@ final class ReadingInContext
                 foreach (
                     $this->predictions->atSupply(
                         $this->predictions->few($hypothesis, $this->test()),
-                        $this->reading,
-                        $this->test(),
+                        $this->supplyFor($this->test()),
+                        true,
                     )
                     as $number
                 ) {
@@ -100,26 +108,37 @@ final class ReadingInContext
     /** Whether a number is what the circuit shows with one fault or another. */
     public function fitsAny(float $number): bool
     {
-        return $this->fits($number, $this->possible());
+        foreach ($this->hypotheses as $hypothesis) {
+            if ($this->fits($number, $hypothesis)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Whether a number is what a sound unit shows, and clearly not nothing. */
     public function fitsSound(float $number): bool
     {
         return abs($number) > self::SOMETHING_FROM * MeterAccuracy::spread($this->quantity(), 0.0) &&
-            $this->fits($number, $this->sound());
+            $this->fits($number, $this->hypotheses[HypothesisList::NOTHING_WRONG]);
     }
 
-    /** @param list<float> $predicted */
-    private function fits(float $number, array $predicted): bool
+    private function fits(float $number, Hypothesis $hypothesis): bool
     {
-        foreach ($predicted as $one) {
-            if (abs($number - $one) <= self::FITS_WITHIN * MeterAccuracy::spread($this->quantity(), $one)) {
-                return true;
-            }
+        $numbers = $this->predictions->few($hypothesis, $this->test());
+        $expected = Expected::of(
+            $this->quantity(),
+            $this->predictions->atSupply($numbers, $this->supplyFor($this->test()), true),
+            $this->reading->leadOhms > 0.0,
+        );
+        if ($expected->open) {
+            return false;
         }
+        $off = ReadingScale::to($this->quantity(), $number) - $expected->mean;
+        $own = MeterAccuracy::spread($this->quantity(), $number) * ReadingScale::slope($this->quantity(), $number);
 
-        return false;
+        return $off * $off <= self::FITS_WITHIN ** 2 * ($expected->variance() + $own * $own);
     }
 
     /** @return list<Reading> numbers read before on the same two places and the same quantity, whatever the set-up */

@@ -22,6 +22,7 @@ final readonly class Reading
      * @param string|null  $instrument what it was read from by itself; null when a person typed it
      * @param float        $leadOhms   resistance of the leads in Ω that is already taken off
      * @param list<string> $doubts     rules that doubt it and were not answered
+     * @param bool         $kept       whether somebody who was asked answered that it is right
      */
     public function __construct(
         public string $id,
@@ -36,6 +37,7 @@ final readonly class Reading
         public ?string $instrument = null,
         public float $leadOhms = 0.0,
         public array $doubts = [],
+        public bool $kept = false,
     ) {}
 
     public function struckOut(): self
@@ -97,6 +99,7 @@ final readonly class Reading
             $this->instrument,
             $this->leadOhms,
             $changes['doubts'] ?? $this->doubts,
+            $this->kept,
         );
     }
 }

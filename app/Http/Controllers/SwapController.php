@@ -26,7 +26,6 @@ use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Part;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
-use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\JobStage;
@@ -60,7 +59,7 @@ final class SwapController extends Controller
             'job' => JobView::head($job),
             'open' => $job->stage === JobStage::Bench,
             'choice' => array_slice(RepairView::entries($ledger, EntryKind::Choice), -1)[0] ?? null,
-            'leading' => $diagnosis->suspects[0]->remedy ?? 'none',
+            'leading' => $diagnosis->suspects[0]->namesParts() ? $diagnosis->suspects[0]->remedy : 'none',
             'parts' => array_map(
                 static fn(Part $part): array => ['key' => $part->key, 'label' => $words->part($part->key)],
                 array_values($circuit->parts),
@@ -218,7 +217,7 @@ final class SwapController extends Controller
     {
         $leading = $diagnosis->suspects[0] ?? null;
 
-        return $leading === null || $leading->remedy === HypothesisList::NOTHING_WRONG
+        return $leading === null || !$leading->namesParts()
             ? []
             : (new NewPartTests($circuit, $diagnosis->evidence))->of($job->caseFile(), $leading->leading());
     }

@@ -47,7 +47,7 @@ final readonly class Engine
         $this->check($circuit, $case);
         $hypotheses = HypothesisList::of($circuit, $case->intermittent, $case->replacedBefore);
         $predictions = new Predictions($circuit, $hypotheses[HypothesisList::NOTHING_WRONG], $this->store);
-        $scale = $predictions->supplyOf(0) / 13.0;
+        $scale = $predictions->usualSupply() / 13.0;
         $misbehaviour = new Misbehaviour($predictions, $hypotheses[HypothesisList::NOTHING_WRONG]);
         $belief = Belief::of($case, $hypotheses, $predictions, $misbehaviour, $scale);
         $byHypothesis = $belief->byHypothesis();

@@ -13,6 +13,8 @@ use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Inference\Likelihood;
 use Ispira\Core\Diagnosis\Inference\Misbehaviour;
 use Ispira\Core\Diagnosis\Inference\Predictions;
+use Ispira\Core\Diagnosis\Inference\ReadingScale;
+use Ispira\Core\Diagnosis\Inference\SomethingElse;
 use Ispira\Core\Reading\MeterAccuracy;
 
 /**
@@ -82,6 +84,9 @@ final readonly class ForeseenOutcomes
                 $this->predictions->circuit->observations[$test->probe->at]->usual,
             );
         }
+        if ($hypothesis->key === HypothesisList::SOMETHING_ELSE) {
+            return SomethingElse::chances($this->chances($this->hypotheses[HypothesisList::NOTHING_WRONG], $test));
+        }
         $sum = [];
         $numbers = $this->predictions->of($hypothesis, $test);
         foreach ($numbers as $ratio) {
@@ -106,12 +111,12 @@ final readonly class ForeseenOutcomes
      */
     private function numericShares(Test $test, array $suspects, bool $roughly): array
     {
+        $sound = $this->onScale($this->hypotheses[HypothesisList::NOTHING_WRONG], $test, $roughly);
         $predicted = array_map(
-            fn(Hypothesis $hypothesis): array => $this->summary($hypothesis, $test, $roughly),
-            $suspects,
+            fn(Hypothesis $hypothesis): array => $this->onScale($hypothesis, $test, $roughly),
+            array_filter($suspects, static fn(Hypothesis $h): bool => $h->key !== HypothesisList::SOMETHING_ELSE),
         );
-        $sound = $this->summary($this->hypotheses[HypothesisList::NOTHING_WRONG], $test, $roughly);
-        $tried = self::tried(array_values($predicted));
+        $tried = self::tried([...array_values($predicted), $sound]);
         $noted = $this->misbehaviour !== null && $this->misbehaviour->canBeNoted($test) ? [true, false] : [null];
         $shares = [];
         foreach ($predicted as $key => [$mean, $spread]) {
@@ -137,6 +142,9 @@ final readonly class ForeseenOutcomes
                 }
             }
             $shares[$key] = self::shared($fits);
+        }
+        if (isset($suspects[HypothesisList::SOMETHING_ELSE])) {
+            $shares[HypothesisList::SOMETHING_ELSE] = $this->unlisted($sound, $tried, \count($noted));
         }
 
         return $shares;
@@ -199,22 +207,61 @@ final readonly class ForeseenOutcomes
     }
 
     /**
-     * Mean and spread of what a test would show under a hypothesis, over its draws and with the meter's own spread.
+     * @param array{0: float, 1: float}                   $sound
+     * @param array<array-key, array{0: float, 1: float}> $tried
+     *
+     * @return list<float>
+     */
+    private function unlisted(array $sound, array $tried, int $times): array
+    {
+        $fits = [];
+        for ($n = 0; $n < $times; ++$n) {
+            foreach ($tried as [$outcome, $width]) {
+                $fits[] = self::fits($outcome, ...$sound) * $width;
+            }
+        }
+
+        return array_values(SomethingElse::chances(self::shared($fits)));
+    }
+
+    /**
+     * Mean (INF where it is open) and spread of what a test would show, on its scale, with the meter's own spread.
      *
      * @return array{0: float, 1: float}
      */
-    public function summary(Hypothesis $hypothesis, Test $test, bool $roughly = false): array
+    private function onScale(Hypothesis $hypothesis, Test $test, bool $roughly = false): array
     {
-        $numbers = $roughly ? $this->predictions->few($hypothesis, $test) : $this->predictions->of($hypothesis, $test);
-        if (is_infinite($numbers[0])) {
+        $expected = $this->predictions->expected($hypothesis, $test, $roughly);
+        if ($expected->open) {
             return [\INF, 1.0];
         }
-        [$mean, $variance] = ($roughly
-            ? $this->belief->roughly($hypothesis->key)
-            : $this->belief->learned[$hypothesis->key]
-        )->expect($numbers);
-        $own = MeterAccuracy::spread($test->probe->quantity, $mean);
+        $quantity = $test->probe->quantity;
+        [$mean, $variance] = $this->belief
+            ->posterior($hypothesis->key, $roughly)
+            ->expect($expected->mean, $expected->deviations);
+        $shown = ReadingScale::from($quantity, $mean);
+        $own = MeterAccuracy::spread($quantity, $shown) * ReadingScale::slope($quantity, $shown);
 
         return [$mean, sqrt($variance + $own * $own)];
+    }
+
+    /**
+     * Mean and spread of what a test would show under a hypothesis, in the quantity's base unit.
+     *
+     * @return array{0: float, 1: float}
+     */
+    public function summary(Hypothesis $hypothesis, Test $test): array
+    {
+        $listed =
+            $hypothesis->key === HypothesisList::SOMETHING_ELSE
+                ? $this->hypotheses[HypothesisList::NOTHING_WRONG]
+                : $hypothesis;
+        [$mean, $spread] = $this->onScale($listed, $test);
+        if (is_infinite($mean)) {
+            return [\INF, 1.0];
+        }
+        $shown = ReadingScale::from($test->probe->quantity, $mean);
+
+        return [$shown, $spread / ReadingScale::slope($test->probe->quantity, $shown)];
     }
 }

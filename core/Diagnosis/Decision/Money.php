@@ -5,19 +5,26 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis\Decision;
 
 use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
 
 /**
  * What it costs to be wrong.
  */
 final readonly class Money
 {
+    /** Minutes of looking for a fault that no list holds. */
+    private const SEARCH_MINUTES = 60.0;
+
     public function __construct(private CircuitModel $circuit, private DecisionSettings $settings) {}
 
     /** Price and labour of a remedy ("pack", "motor+pack", "none"). */
     public function ofRemedy(string $remedy): float
     {
-        if ($remedy === 'none') {
+        if ($remedy === HypothesisList::NOTHING_WRONG) {
             return 0.0;
+        }
+        if ($remedy === HypothesisList::SOMETHING_ELSE) {
+            return $this->settings->labour(self::SEARCH_MINUTES);
         }
         $money = 0.0;
         foreach (explode('+', $remedy) as $key) {

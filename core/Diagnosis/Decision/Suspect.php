@@ -12,7 +12,7 @@ use Ispira\Core\Diagnosis\Inference\Hypothesis;
 final readonly class Suspect
 {
     /**
-     * @param string                     $remedy  part keys joined by "+", or "none"
+     * @param string                     $remedy  part keys joined by "+", "none" or "something-else"
      * @param array<string, float>       $faults  probability by fault key, largest first
      * @param array<string, Hypothesis>  $examples likeliest hypothesis of each fault
      * @param array<string, float>       $origins after a replacement: share by origin
@@ -25,6 +25,12 @@ final readonly class Suspect
         public float $cost,
         public array $origins,
     ) {}
+
+    /** Whether it names parts to replace; nothing wrong and something that is not in the list do not. */
+    public function namesParts(): bool
+    {
+        return Hypothesis::isOfParts($this->remedy);
+    }
 
     /** The likeliest hypothesis that this remedy cures. */
     public function leading(): Hypothesis

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Inference;
 
-use Ispira\Core\Device\Quantity;
-use Ispira\Core\Device\Test;
-use Ispira\Core\Reading\MeterAccuracy;
 use Ispira\Core\Reading\Reading;
 
 /**
@@ -17,15 +14,9 @@ final class Belief
     /** Chance that an intermittent fault shows during one visit to a set-up. */
     public const SHOWS = 0.45;
 
-    /** Chance that it comes and goes while the fan is being listened to. */
-    private const SHOWS_CHANGING = 0.6;
-
     /** Chance that a replaced part is faulty itself or fitted wrongly, and that a second fault was there all along. */
     private const NEW_PART_FAULTY = 0.04;
     private const SECOND_FAULT = 0.06;
-
-    /** Share of slips in a reading from which nothing is learned from it. */
-    private const DOUBTED_FROM = 0.5;
 
     /** Hypotheses that fall below this share of the best are not followed further within an episode. */
     private const NEGLIGIBLE = 1e-6;
@@ -33,7 +24,7 @@ final class Belief
     /** @var array<string, float> by hypothesis, adding up to 1 */
     public array $weights = [];
 
-    /** @var array<string, Learned> by hypothesis */
+    /** @var array<string, Assimilation> what the numbers of the present attempt taught, by hypothesis */
     public array $learned = [];
 
     /** @var array<string, array<string, float>> after a replacement: what the weight of a hypothesis was made of */
@@ -45,14 +36,12 @@ final class Belief
     /** @var array<string, array<string, float>> likelihood by reading id and hypothesis key */
     public array $fit = [];
 
-    /** @var array<string, int> the how-manieth of its test a reading is, by reading id */
-    private array $times = [];
-
-    /** @var array<string, array{0: Learned, 1: Learned}> what was learned, and the same over few draws, by hypothesis */
+    /** @var array<string, Posterior> the same over few draws, by hypothesis */
     private array $rough = [];
 
-    /** @var array<string, array{0: float, 1: float}> likelihoods of what was heard, so that equal predictions are weighed once */
-    private array $memory = [];
+    private readonly Judging $judging;
+
+    private readonly SomethingElse $somethingElse;
 
     /** @param array<string, Hypothesis> $hypotheses */
     public function __construct(
@@ -61,9 +50,11 @@ final class Belief
         private readonly Misbehaviour $misbehaviour,
         private readonly float $scale,
     ) {
+        $sound = $hypotheses[HypothesisList::NOTHING_WRONG];
+        $this->judging = new Judging($predictions, $sound);
+        $this->somethingElse = new SomethingElse($predictions, $this->judging, $sound, $scale);
         foreach ($hypotheses as $key => $hypothesis) {
             $this->weights[$key] = $hypothesis->prior;
-            $this->learned[$key] = Learned::nothing();
         }
     }
 
@@ -103,29 +94,64 @@ final class Belief
     }
 
     /**
-     * Weighs readings of one episode.
+     * Weighs the readings of one attempt at a repair, all together: their order does not matter.
      *
      * @param list<Reading> $readings
      */
     public function take(array $readings): void
     {
-        $slips = [];
-        $read = [];
-        foreach ($readings as $reading) {
-            $of = $reading->test . $reading->trust->value;
-            $this->times[$reading->id] = $read[$of] = ($read[$of] ?? 0) + 1;
-        }
-        foreach ($this->tellingFirst($this->visits($readings), $slips) as $visit) {
-            $floor = self::NEGLIGIBLE * max(0.0, ...array_values($this->weights));
-            foreach ($this->hypotheses as $key => $hypothesis) {
-                // The sound circuit is followed to the end: reasons are told against it.
-                if ($this->weights[$key] < $floor && $key !== HypothesisList::NOTHING_WRONG) {
-                    $this->weights[$key] = 0.0;
-                    continue;
-                }
-                $likelihood = $this->visit($hypothesis, $visit, $slips);
-                $this->weights[$key] *= $likelihood;
+        $this->learned = $this->rough = [];
+        $visits = Visit::all($this->predictions->circuit, $readings);
+        $log = $slips = [];
+        foreach ($this->weights as $key => $weight) {
+            if ($weight > 0.0) {
+                $log[$key] = log($weight);
             }
+        }
+        $judged = array_filter($visits, static fn(Visit $v): bool => $v->measurements === []);
+        $measured = array_filter($visits, static fn(Visit $v): bool => $v->measurements !== []);
+        foreach ($this->tellingFirst($judged) as $visit) {
+            $log = self::followed($log);
+            foreach ($log as $key => $_) {
+                $log[$key] += $this->weigh($this->hypotheses[$key], [$visit], $slips);
+            }
+        }
+        $log = self::followed($log);
+        foreach ($measured === [] ? [] : $log as $key => $_) {
+            $log[$key] += $this->weigh($this->hypotheses[$key], array_values($measured), $slips);
+        }
+        $this->settle($log, $slips);
+    }
+
+    /**
+     * @param array<string, float> $log natural logarithms of weights
+     *
+     * @return array<string, float> without those that are not followed further
+     */
+    private static function followed(array $log): array
+    {
+        $floor = log(self::NEGLIGIBLE) + ($log === [] ? 0.0 : max($log));
+
+        // The sound circuit is followed to the end: reasons are told against it.
+        return array_filter(
+            $log,
+            static fn(float $one, string $key): bool => $one >= $floor ||
+                $key === HypothesisList::NOTHING_WRONG ||
+                $key === HypothesisList::SOMETHING_ELSE,
+            \ARRAY_FILTER_USE_BOTH,
+        );
+    }
+
+    /**
+     * @param array<string, float>                $log
+     * @param array<string, array<string, float>> $slips by reading and hypothesis
+     */
+    private function settle(array $log, array $slips): void
+    {
+        $most = $log === [] ? 0.0 : max($log);
+        $this->weights = array_fill_keys(array_keys($this->weights), 0.0);
+        foreach ($log as $key => $one) {
+            $this->weights[$key] = exp($one - $most);
         }
         $total = array_sum($this->weights);
         foreach ($this->weights as $key => $weight) {
@@ -140,275 +166,105 @@ final class Belief
     }
 
     /**
-     * Groups readings that were taken in one visit to a set-up: an intermittent fault shows in all of them or in none.
+     * Visits in which only eyes and ears judged, those first that fit the sound circuit least: hypotheses that these
+     * refute need no prediction for the others.
      *
-     * @param list<Reading> $readings
+     * @param array<array-key, Visit> $visits
      *
-     * @return list<non-empty-list<Reading>>
+     * @return list<Visit>
      */
-    private function visits(array $readings): array
+    private function tellingFirst(array $visits): array
     {
-        $visits = [];
-        $number = -1;
-        $last = null;
-        $noted = null;
-        foreach ($readings as $reading) {
-            $setUp = $this->predictions->circuit->tests[$reading->test]->setUp . $reading->trust->value;
-            if (
-                $setUp !== $last ||
-                ($noted !== null && $reading->misbehaved !== null && $noted !== $reading->misbehaved)
-            ) {
-                ++$number;
-                $noted = null;
-            }
-            $noted ??= $reading->misbehaved;
-            $visits[$number][] = $reading;
-            $last = $setUp;
-        }
-
-        return array_values($visits);
-    }
-
-    /**
-     * The leading visits in which only eyes and ears judged teach no value, so that their order is free: what fits
-     * the sound circuit least goes first. Hypotheses it refutes then need no prediction for the others.
-     *
-     * @param list<non-empty-list<Reading>> $visits
-     * @param array<string, array<string, float>> $slips
-     *
-     * @return list<non-empty-list<Reading>>
-     */
-    private function tellingFirst(array $visits, array $slips): array
-    {
-        $judged = 0;
         $sound = [];
-        while (
-            isset($visits[$judged]) &&
-            !array_filter(
-                $visits[$judged],
-                fn(Reading $r): bool => $this->predictions->circuit->tests[$r->test]->probe->quantity->isNumber(),
-            )
-        ) {
-            $sound[] = $this->visit($this->hypotheses[HypothesisList::NOTHING_WRONG], $visits[$judged], $slips);
-            ++$judged;
+        foreach ($visits as $number => $visit) {
+            $slips = [];
+            $sound[$number] = $this->weigh($this->hypotheses[HypothesisList::NOTHING_WRONG], [$visit], $slips);
         }
         asort($sound);
 
-        return [
-            ...array_map(static fn(int $number): array => $visits[$number], array_keys($sound)),
-            ...\array_slice($visits, $judged),
-        ];
+        return array_map(static fn(int|string $number): Visit => $visits[$number], array_keys($sound));
     }
 
     /**
-     * Likelihood of the readings of one visit; what they teach goes into {@see $learned}.
+     * Natural logarithm of the likelihood of visits; what they teach goes into {@see $learned}.
      *
-     * @param non-empty-list<Reading> $visit
-     * @param array<string, array<string, float>> $slips filled by reading and hypothesis
+     * @param list<Visit>                         $visits
+     * @param array<string, array<string, float>> $slips  filled by reading and hypothesis
      */
-    private function visit(Hypothesis $hypothesis, array $visit, array &$slips): float
+    private function weigh(Hypothesis $hypothesis, array $visits, array &$slips): float
     {
-        $start = $this->learned[$hypothesis->key];
-        $noted = array_values(array_filter(array_column($visit, 'misbehaved'), is_bool(...)))[0] ?? null;
-        $setUp = $this->predictions->circuit->tests[$visit[0]->test]->setUp;
-        [$present, $learned, $shares] = $this->follow($hypothesis, $hypothesis, $visit, $start);
-        $present *=
-            $noted === null
-                ? 1.0
-                : Misbehaviour::likelihood($noted, $this->misbehaviour->isNoticed($hypothesis, $setUp));
-        $likelihood = $present;
-        $shown = 1.0;
-        if ($hypothesis->comesAndGoes) {
-            [$absent, $otherwise, $otherShares] = $this->follow(
-                $hypothesis,
-                $this->hypotheses[HypothesisList::NOTHING_WRONG],
-                $visit,
-                $start,
-            );
-            $absent *= $noted === null ? 1.0 : Misbehaviour::likelihood($noted, false);
-            $likelihood = self::SHOWS * $present + (1.0 - self::SHOWS) * $absent;
-            $shown = $likelihood > 0.0 ? (self::SHOWS * $present) / $likelihood : 0.0;
-            $learned = $shown > 0.5 ? $learned : $otherwise;
-        }
-        $this->learned[$hypothesis->key] = $learned;
-        foreach ($visit as $number => $reading) {
-            [$fit, $slip] = $shares[$number];
-            if (isset($otherShares)) {
-                $fit = self::SHOWS * $fit + (1.0 - self::SHOWS) * $otherShares[$number][0];
-                $slip = $shown * $slip + (1.0 - $shown) * $otherShares[$number][1];
+        $sound = $this->hypotheses[HypothesisList::NOTHING_WRONG];
+        $log = 0.0;
+        $measured = [];
+        foreach ($visits as $visit) {
+            if ($hypothesis->key === HypothesisList::SOMETHING_ELSE) {
+                $log += $this->counted($this->somethingElse->weigh($visit), $hypothesis, $slips);
+                continue;
             }
-            $this->fit[$reading->id][$hypothesis->key] = $fit;
-            $slips[$reading->id][$hypothesis->key] = $slip;
-        }
-
-        return $likelihood;
-    }
-
-    /**
-     * Follows the readings of a visit with the circuit in one state.
-     *
-     * @param Hypothesis $state the hypothesis itself, or the sound circuit while an intermittent fault is away
-     * @param non-empty-list<Reading> $visit
-     *
-     * @return array{0: float, 1: Learned, 2: list<array{0: float, 1: float}>} likelihood, what was learned, and likelihood and share of slip of each reading
-     */
-    private function follow(Hypothesis $hypothesis, Hypothesis $state, array $visit, Learned $learned): array
-    {
-        $likelihood = 1.0;
-        $shares = [];
-        foreach ($visit as $reading) {
-            $test = $this->predictions->circuit->tests[$reading->test];
-            if ($test->probe->quantity->isNumber()) {
-                [$one, $fits, $learned] = $this->number($hypothesis, $state, $reading, $test, $learned);
-            } else {
-                [$one, $fits] = $this->choice($hypothesis, $state, $reading, $test);
-                // The same eyes and ears judge alike again: a repeat counts in part.
-                $again = $hypothesis->comesAndGoes || $test->repeatable ? 1.0 : 1.0 / $this->times[$reading->id];
-                [$one, $fits] = [$one ** $again, $one > 0.0 ? ($fits / $one) * $one ** $again : 0.0];
+            $state = $hypothesis;
+            $present = $this->judging->weigh($hypothesis, $state, $visit, $this->noticed($visit, $hypothesis));
+            if ($hypothesis->comesAndGoes) {
+                $absent = $this->judging->weigh($hypothesis, $sound, $visit, false);
+                $numbers = [$this->alone($hypothesis, $visit), $this->alone($sound, $visit)];
+                $shows = log(self::SHOWS) + $present->log + $numbers[0];
+                $away = log(1.0 - self::SHOWS) + $absent->log + $numbers[1];
+                [$state, $chosen, $other] =
+                    $shows > $away ? [$hypothesis, $present, $away - $shows] : [$sound, $absent, $shows - $away];
+                $log += log($shows > $away ? self::SHOWS : 1.0 - self::SHOWS) + log1p(exp($other));
+                $present = $present->mixed($absent, 1.0 / (1.0 + exp($away - $shows)), self::SHOWS, $chosen->log);
             }
-            $likelihood *= $one;
-            $shares[] = [$one, $one > 0.0 ? 1.0 - $fits / $one : 1.0];
-        }
-
-        return [$likelihood, $learned, $shares];
-    }
-
-    /** @return array{0: float, 1: float, 2: Learned} likelihood, its part that is no slip, and what was learned */
-    private function number(
-        Hypothesis $hypothesis,
-        Hypothesis $state,
-        Reading $reading,
-        Test $test,
-        Learned $learned,
-    ): array {
-        $quantity = $test->probe->quantity;
-        $numbers = $this->predictions->of($state, $test);
-        $slip = $reading->slip();
-        $steadiness =
-            $this->times[$reading->id] > 1
-                ? 1.0
-                : Likelihood::ofSteadiness(
-                    $reading->steady,
-                    $hypothesis->isLoose() && $this->runsThrough($hypothesis, $test),
-                );
-        if (\is_string($reading->value) || $reading->value === null || is_infinite($numbers[0])) {
-            [$one, $fits] = Likelihood::ofOpen(
-                $quantity,
-                $reading->value === null ? null : (float) $reading->value,
-                is_infinite($numbers[0]),
-                $slip,
-                $this->scale,
-            );
-
-            return [$one * $steadiness, $fits * $steadiness, $learned];
-        }
-        $numbers = $this->predictions->atSupply($numbers, $reading, $test);
-        [$mean, $variance] = $learned->expect($numbers);
-        // The same meter on the same place errs alike again: a repeat adds little.
-        $own = (MeterAccuracy::spread($quantity, $mean) * $this->times[$reading->id] * $reading->widening()) ** 2;
-        $fits = (1.0 - $slip) * Likelihood::normalDensity($reading->value, $mean, sqrt($variance + $own));
-        $one = $fits + $slip * Likelihood::slipDensity($quantity, $reading->value, $this->scale);
-        if ($fits > self::DOUBTED_FROM * $one) {
-            $learned = $learned->with($numbers, $reading->value, $own, new Lesson($state, $reading, $own));
-        }
-
-        return [$one * $steadiness, $fits * $steadiness, $learned];
-    }
-
-    /**
-     * What a hypothesis has learned, retold over the few draws for judging: enough to choose which tests are worth a
-     * closer look.
-     */
-    public function roughly(string $hypothesis): Learned
-    {
-        $learned = $this->learned[$hypothesis];
-        if ($learned->lessons === []) {
-            return $learned;
-        }
-        if (($this->rough[$hypothesis][0] ?? null) !== $learned) {
-            $rough = Learned::nothing();
-            foreach ($learned->lessons as $lesson) {
-                $test = $this->predictions->circuit->tests[$lesson->reading->test];
-                $rough = $rough->with(
-                    $this->predictions->atSupply(
-                        $this->predictions->few($lesson->state, $test),
-                        $lesson->reading,
-                        $test,
-                    ),
-                    (float) $lesson->reading->value,
-                    $lesson->variance,
-                );
+            $log += $this->counted($present, $hypothesis, $slips);
+            foreach ($visit->measurements as $measurement) {
+                $measured[] = [$measurement, $state];
             }
-            $this->rough[$hypothesis] = [$learned, $rough];
         }
-
-        return $this->rough[$hypothesis][1];
-    }
-
-    /** Whether the fault of a hypothesis changes what a test shows: only then can its bad joint be felt there. */
-    private function runsThrough(Hypothesis $hypothesis, Test $test): bool
-    {
-        $with = $this->predictions->of($hypothesis, $test)[0];
-        $without = $this->predictions->of($this->hypotheses[HypothesisList::NOTHING_WRONG], $test)[0];
-
-        return MeterAccuracy::tellsApart($test->probe->quantity, $with, $without);
-    }
-
-    /** @return array{0: float, 1: float} */
-    private function choice(Hypothesis $hypothesis, Hypothesis $state, Reading $reading, Test $test): array
-    {
-        $slip = $reading->slip();
-        if ($test->probe->quantity === Quantity::Observation) {
-            $usual = $this->predictions->circuit->observations[$test->probe->at]->usual;
-
-            return Likelihood::ofChoice(
-                Likelihood::observed($hypothesis, $test, $usual),
-                (string) $reading->value,
-                $slip,
-            );
+        if ($measured === []) {
+            return $log;
         }
-        if ($hypothesis->comesAndGoes && $state === $hypothesis && $this->noticed($hypothesis, $test)) {
-            $changing = $reading->value === SpeedState::CutsOut->value ? 0.95 : 0.01;
-            [$one, $fits] = $this->heard($state, $reading, $test, $slip);
-
-            return [
-                self::SHOWS_CHANGING * $changing + (1.0 - self::SHOWS_CHANGING) * $one,
-                self::SHOWS_CHANGING * $changing + (1.0 - self::SHOWS_CHANGING) * $fits,
-            ];
-        }
-
-        return $this->heard($state, $reading, $test, $slip);
-    }
-
-    private function noticed(Hypothesis $hypothesis, Test $test): bool
-    {
-        return Misbehaviour::differs(
-            $this->predictions->of($hypothesis, $test)[0],
-            $this->predictions->of($this->hypotheses[HypothesisList::NOTHING_WRONG], $test)[0],
-        );
-    }
-
-    /** @return array{0: float, 1: float} mean over the draws */
-    private function heard(Hypothesis $state, Reading $reading, Test $test, float $slip): array
-    {
-        $packed = $this->predictions->packed($state, $test);
-        $memory = "$reading->id|$packed";
-        if (!isset($this->memory[$memory])) {
-            $sums = [0.0, 0.0];
-            $ratios = Predictions::unpacked($packed);
-            foreach ($ratios as $ratio) {
-                [$one, $fits] = Likelihood::ofChoice(
-                    Judged::chances($this->predictions->circuit, $test, $ratio),
-                    (string) $reading->value,
-                    $slip,
-                );
-                $sums[0] += $one;
-                $sums[1] += $fits;
+        $learned = $this->learned[$hypothesis->key] = Assimilation::of($measured, $this->predictions, $this->scale);
+        foreach ($measured as $number => [$measurement]) {
+            foreach ($measurement->readings as $reading) {
+                $this->fit[$reading->id][$hypothesis->key] = $learned->fits[$number];
+                $slips[$reading->id][$hypothesis->key] = $learned->slips[$number];
             }
-            $this->memory[$memory] = [$sums[0] / \count($ratios), $sums[1] / \count($ratios)];
         }
 
-        return $this->memory[$memory];
+        return $log + $learned->logEvidence;
+    }
+
+    /** @param array<string, array<string, float>> $slips */
+    private function counted(Weighed $weighed, Hypothesis $hypothesis, array &$slips): float
+    {
+        foreach ($weighed->fits as $reading => $fit) {
+            $this->fit[$reading][$hypothesis->key] = $fit;
+            $slips[$reading][$hypothesis->key] = $weighed->slips[$reading];
+        }
+
+        return $weighed->log;
+    }
+
+    private function noticed(Visit $visit, Hypothesis $hypothesis): bool
+    {
+        return $visit->misbehaved !== null && $this->misbehaviour->isNoticed($hypothesis, $visit->setUp);
+    }
+
+    /** Natural logarithm of the likelihood of the numbers of one visit alone. */
+    private function alone(Hypothesis $state, Visit $visit): float
+    {
+        $measured = array_map(static fn(Measurement $m): array => [$m, $state], $visit->measurements);
+
+        return Assimilation::of($measured, $this->predictions, $this->scale)->logEvidence;
+    }
+
+    /** What the numbers taught under a hypothesis, over all draws or over the few for judging. */
+    public function posterior(string $hypothesis, bool $roughly = false): Posterior
+    {
+        $learned = $this->learned[$hypothesis] ?? null;
+        if ($learned === null) {
+            return Posterior::nothing();
+        }
+
+        return $roughly ? ($this->rough[$hypothesis] ??= $learned->roughly($this->predictions)) : $learned->posterior;
     }
 
     /**
@@ -428,7 +284,9 @@ final class Belief
         $cured = 0.0;
         foreach ($this->hypotheses as $key => $hypothesis) {
             $left = array_values(array_diff($hypothesis->parts, $parts));
-            if ($left === []) {
+            if ($key === HypothesisList::SOMETHING_ELSE) {
+                $this->addOrigin($key, 'verdict-wrong', $before[$key]);
+            } elseif ($left === []) {
                 $cured += $before[$key];
             } elseif (\count($left) === \count($hypothesis->parts)) {
                 $this->addOrigin($key, 'verdict-wrong', $before[$key]);

@@ -17,14 +17,12 @@ use Ispira\Core\Device\CircuitModel;
  */
 final readonly class DrawnValues
 {
-    /** First rows of the designs for up to 7, 11, 15, 19 and 23 unknowns. */
-    private const FIRST_ROWS = [
-        '+++-+--',
-        '++-+++---+-',
-        '++++-+-++--+---',
-        '++--++++-+-+----++-',
-        '+++++-+-++--++--+-+----',
-    ];
+    /**
+     * Numbers of unknowns for which a design is made: primes of the form 4n + 3, whose quadratic residues are its first
+     * row (Paley 1933). The sixteenth design has no such prime.
+     */
+    private const PRIMES = [7, 11, 15, 19, 23, 31, 43, 47, 59, 67, 71, 79, 83, 103];
+    private const FIFTEEN = '++++-+-++--+---';
 
     /** Draws for judging that are one row and its mirror image. */
     public const A_PAIR = 2;
@@ -32,12 +30,9 @@ final readonly class DrawnValues
     /** Rows of the design that are drawn for judging, each with its mirror image. */
     private const MIRRORED = 3;
 
-    /** Spread of the natural logarithm of a fault's degree around those of its grid. */
-    private const DEGREE_SPREAD = 0.22;
-
     /**
      * @param list<list<float>>                   $vectors element parameters in the solver's order, one list a draw
-     * @param list<array{0: float, 1: float}>     $degrees factors for the degree of a fault, and of a second one
+     * @param list<array{0: float, 1: float}>     $degrees deviations of the degree of a fault, and of a second one
      */
     private function __construct(public array $vectors, public array $degrees) {}
 
@@ -72,9 +67,21 @@ final readonly class DrawnValues
      */
     private static function row(CircuitModel $circuit): string
     {
-        $row = self::FIRST_ROWS[\count(self::FIRST_ROWS) - 1];
-        foreach (array_reverse(self::FIRST_ROWS) as $shorter) {
-            $row = \count($circuit->unknowns) + 1 <= \strlen($shorter) ? $shorter : $row;
+        foreach (self::PRIMES as $prime) {
+            if (\count($circuit->unknowns) + 1 <= $prime) {
+                return $prime === 15 ? self::FIFTEEN : self::residues($prime);
+            }
+        }
+
+        throw new \LogicException('More unknown values than any design has room for.');
+    }
+
+    /** + at 0 and at each square modulo a prime. */
+    private static function residues(int $prime): string
+    {
+        $row = str_repeat('-', $prime);
+        for ($n = 0; $n < $prime; ++$n) {
+            $row[($n * $n) % $prime] = '+';
         }
 
         return $row;
@@ -92,10 +99,7 @@ final readonly class DrawnValues
                 $values[$unknown->name] = $unknown->at($sign * self::level($row, $draw, $number++));
             }
             $vectors[] = self::vector($circuit, $solver, $values);
-            $degrees[] = [
-                exp(self::DEGREE_SPREAD * $sign * self::level($row, $draw, $number)),
-                exp(self::DEGREE_SPREAD * $sign * self::level($row, $draw, $number + 1)),
-            ];
+            $degrees[] = [$sign * self::level($row, $draw, $number), $sign * self::level($row, $draw, $number + 1)];
         }
 
         return new self($vectors, $degrees);
@@ -113,7 +117,7 @@ final readonly class DrawnValues
             $values[$unknown->name] = $unknown->at(max(-3.0, min(3.0, $normal())));
         }
 
-        return new self([self::vector($circuit, $solver, $values)], [[1.0, 1.0]]);
+        return new self([self::vector($circuit, $solver, $values)], [[0.0, 0.0]]);
     }
 
     /**
@@ -124,7 +128,7 @@ final readonly class DrawnValues
     private static function vector(CircuitModel $circuit, Solver $solver, array $unknowns): array
     {
         $vector = $solver->nominalValues();
-        foreach (($circuit->assign)($unknowns) as $parameter => $value) {
+        foreach ($circuit->assigned($unknowns) as $parameter => $value) {
             $vector[$solver->slot($parameter)] = $value;
         }
 

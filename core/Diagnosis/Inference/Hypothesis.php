@@ -31,10 +31,16 @@ final readonly class Hypothesis
         public int $ofFirst = \PHP_INT_MAX,
     ) {}
 
-    /** What has to be replaced, as one key; "none" when nothing is wrong. */
+    /** What has to be replaced, as one key; its own key ("none", "something-else") where no part is named. */
     public function remedy(): string
     {
-        return $this->parts === [] ? 'none' : implode('+', $this->parts);
+        return $this->parts === [] ? $this->key : implode('+', $this->parts);
+    }
+
+    /** Whether a remedy's key names parts. */
+    public static function isOfParts(string $remedy): bool
+    {
+        return $remedy !== HypothesisList::NOTHING_WRONG && $remedy !== HypothesisList::SOMETHING_ELSE;
     }
 
     public function hasDegree(): bool
@@ -51,8 +57,8 @@ final readonly class Hypothesis
     /**
      * The same, each of its faults a little more or less.
      *
-     * @param float $first  factor for the first fault
-     * @param float $second for the second, of a pair
+     * @param float $first  deviations of the first fault's degree from the middle of its slice
+     * @param float $second of the second's, of a pair
      */
     public function inDegree(float $first, float $second): self
     {
@@ -101,6 +107,6 @@ final readonly class Hypothesis
     {
         $keys = array_map(static fn(Fault $fault): string => $fault->key, $this->faults);
 
-        return ($keys === [] ? 'none' : implode('+', $keys)) . ($this->comesAndGoes ? '~' : '');
+        return ($keys === [] ? $this->key : implode('+', $keys)) . ($this->comesAndGoes ? '~' : '');
     }
 }

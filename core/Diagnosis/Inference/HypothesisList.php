@@ -15,8 +15,14 @@ final class HypothesisList
 {
     public const NOTHING_WRONG = 'none';
 
+    /** A fault that no family lists, see {@see SomethingElse}. */
+    public const SOMETHING_ELSE = 'something-else';
+
     /** Relative frequency of a complaint with nothing wrong, beside those of the faults. */
     public const NOTHING_WRONG_PRIOR = 0.01;
+
+    /** Share of complaints whose fault is in no list. */
+    public const SOMETHING_ELSE_PRIOR = 0.03;
 
     /** Weight of the intermittent form of a fault against its lasting form. */
     private const COMES_AND_GOES = ['lasting' => 0.06, 'intermittent' => 1.2];
@@ -50,8 +56,8 @@ final class HypothesisList
         foreach ($circuit->pairs as $pair) {
             $first = $circuit->faults[$pair->first];
             $second = $circuit->faults[$pair->second];
-            foreach ($first->severities as $degree => $severity) {
-                foreach ($second->severities as $secondDegree => $secondSeverity) {
+            foreach (Severity::coarse($first->severities) as $degree => $severity) {
+                foreach (Severity::coarse($second->severities) as $secondDegree => $secondSeverity) {
                     $parts = array_values(array_unique([$first->part, $second->part]));
                     sort($parts);
                     $list[] = new Hypothesis(
@@ -67,6 +73,9 @@ final class HypothesisList
             }
         }
         $total = array_sum(array_map(static fn(Hypothesis $h): float => $h->prior, $list));
+        $unlisted = ($total * self::SOMETHING_ELSE_PRIOR) / (1.0 - self::SOMETHING_ELSE_PRIOR);
+        $list[] = new Hypothesis(self::SOMETHING_ELSE, [], [], $unlisted, []);
+        $total += $unlisted;
         $byKey = [];
         foreach ($list as $h) {
             $byKey[$h->key] = new Hypothesis(

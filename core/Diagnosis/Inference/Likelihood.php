@@ -23,7 +23,10 @@ final readonly class Likelihood
     /** Decades over which a slipped resistance reading is spread evenly on a logarithmic scale. */
     private const SLIP_DECADES = 7.0;
 
-    private const OVER_RANGE_BY_SLIP = 0.02;
+    private const OVER_RANGE_BY_SLIP = 0.2;
+
+    /** Share of people who do not see, hear or feel what a fault shows. */
+    private const OVERLOOKED = 0.15;
 
     /** Chance that a reading wanders, by whether the part moved has a bad joint. */
     private const WANDERS = ['sound' => 0.03, 'loose' => 0.45];
@@ -110,7 +113,8 @@ final readonly class Likelihood
         }
         $chances = [];
         foreach (array_keys($usual) as $outcome) {
-            $chances[$outcome] = array_sum(array_column($special, $outcome)) / \count($special);
+            $told = array_sum(array_column($special, $outcome)) / \count($special);
+            $chances[$outcome] = (1.0 - self::OVERLOOKED) * $told + self::OVERLOOKED * $usual[$outcome];
         }
 
         return $chances;

@@ -45,7 +45,7 @@ final class LoosePart
             netlist: $circuit->netlist,
             supply: $circuit->supply,
             unknowns: $circuit->unknowns,
-            assign: $circuit->assign,
+            assign: $circuit->assigned(...),
             positions: array_values($circuit->positions),
             setUps: array_values($circuit->setUps),
             tests: $tests,

@@ -52,6 +52,9 @@ final class Predictions
     /** @var array<string, string> what decides its currents, by hypothesis and set-up */
     private array $signatures = [];
 
+    /** @var array<string, Expected> by hypothesis and test */
+    private array $expected = [];
+
     /** @var array<string, list<float>> first draw of the sound circuit, by set-up */
     private array $usual = [];
 
@@ -102,30 +105,58 @@ final class Predictions
         );
     }
 
+    /** What a test is expected to show before anything was read, over all draws or the few for judging. */
+    public function expected(Hypothesis $hypothesis, Test $test, bool $few = false): Expected
+    {
+        $key = rtrim($hypothesis->key, '~') . "|$test->key" . ($few ? '|few' : '');
+
+        return $this->expected[$key] ??= Expected::of(
+            $test->probe->quantity,
+            $few ? $this->few($hypothesis, $test) : $this->of($hypothesis, $test),
+        );
+    }
+
+    /** The same for what was measured: with the supply voltage that was noted, and leads as they were. */
+    public function expectedOf(Hypothesis $hypothesis, Measurement $measurement, bool $few = false): Expected
+    {
+        $test = $measurement->test;
+        $quantity = $test->probe->quantity;
+        $reading = $measurement->readings[0];
+        $volts = $quantity->followsSupply() ? $reading->supplyVolts : null;
+        if ($volts === null && $reading->leadOhms === 0.0) {
+            return $this->expected($hypothesis, $test, $few);
+        }
+        $numbers = $few ? $this->few($hypothesis, $test) : $this->of($hypothesis, $test);
+
+        return Expected::of($quantity, $this->atSupply($numbers, $volts, $few), $reading->leadOhms > 0.0);
+    }
+
     /**
-     * Predictions of a reading, for the supply voltage that was measured with it.
+     * Predictions for the supply voltage that was noted with a reading; as they are where none was.
      *
      * @param list<float> $numbers one a draw, of all draws or of the few
      *
      * @return list<float>
      */
-    public function atSupply(array $numbers, Reading $reading, Test $test): array
+    public function atSupply(array $numbers, ?float $volts, bool $few): array
     {
-        if ($reading->supplyVolts !== null && $test->probe->quantity->followsSupply()) {
-            $draws = \count($numbers) === \count($this->draws()->vectors) ? $this->draws() : $this->drawsFor(true);
-            $slot = $this->simulator->solver->slot($this->circuit->supply);
-            foreach ($numbers as $draw => $number) {
-                $numbers[$draw] = ($number * $reading->supplyVolts) / $draws->vectors[$draw][$slot];
-            }
+        if ($volts === null) {
+            return $numbers;
+        }
+        $slot = $this->simulator->solver->slot($this->circuit->supply);
+        foreach ($this->drawsFor($few)->vectors as $draw => $vector) {
+            $numbers[$draw] = ($numbers[$draw] * $volts) / $vector[$slot];
         }
 
-        return $numbers;
+        return array_values($numbers);
     }
 
-    /** Supply voltage at no load that a draw assumes, in V. */
-    public function supplyOf(int $draw): float
+    /** Supply voltage at no load that is usual for the circuit, in V. */
+    public function usualSupply(): float
     {
-        return $this->draws()->vectors[$draw][$this->simulator->solver->slot($this->circuit->supply)];
+        $slot = $this->simulator->solver->slot($this->circuit->supply);
+
+        return array_sum(array_column($this->draws()->vectors, $slot)) / \count($this->draws()->vectors);
     }
 
     /** Keeps what was computed for the next time. */

@@ -148,7 +148,8 @@ final class Simulator
                 continue;
             }
             $slot = $this->solver->slot($adjustment->parameter);
-            $values[$slot] = $adjustment->applyTo($values[$slot]);
+            $from = $adjustment->source === null ? $slot : $this->solver->slot($adjustment->source);
+            $values[$slot] = $adjustment->applyTo($values[$from]);
         }
         foreach ($limits as $adjustment) {
             $slot = $this->solver->slot($adjustment->parameter);
@@ -185,13 +186,15 @@ final class Simulator
             Quantity::Ohms => Ohmmeter::shows($point),
             Quantity::Duty => max(
                 0.0,
-                min(100.0, (100.0 * $point->voltageBetween($probe->at, $probe->against)) / $probe->full),
+                min(100.0, (100.0 * $point->voltageBetween($probe->at, $probe->against)) / self::level($probe, $point)),
             ),
             Quantity::Speed => $point->speed($probe->at),
             Quantity::Lamp => $this->across($probe->at, $point) / $probe->full,
             Quantity::Capacitance => $this->capacitance($probe, $point->parameter(...)),
-            Quantity::Rise => $probe->full / max(self::LEAST_AIR, self::air($probe, $point)),
-            Quantity::Pressure => $probe->full * self::turning($probe, $point) * self::air($probe, $point),
+            Quantity::Rise => self::full($probe, $point) / max(self::LEAST_AIR, self::air($probe, $point)),
+            Quantity::Pressure => self::full($probe, $point) *
+                self::turning($probe, $point) *
+                self::air($probe, $point),
             Quantity::Frequency => self::pulses($probe, $point),
             Quantity::Observation => 0.0,
         };
@@ -256,6 +259,18 @@ final class Simulator
         ];
     }
 
+    /** What the probe shows in full, on this machine. */
+    private static function full(Probe $probe, SolvedState $point): float
+    {
+        return $probe->scale === '' ? $probe->full : $probe->full * $point->parameter($probe->scale);
+    }
+
+    /** V of a full duty. */
+    private static function level(Probe $probe, SolvedState $point): float
+    {
+        return $probe->level === '' ? $probe->full : max(0.1, $point->voltageBetween($probe->level, $probe->against));
+    }
+
     /** Speed over the one that the probe was declared for; a shaft that cuts in and out counts as standing. */
     private static function turning(Probe $probe, SolvedState $point): float
     {
@@ -274,7 +289,7 @@ final class Simulator
         $share = $point->voltageBetween($probe->at, $probe->against) / $probe->pullUp;
 
         return $share > self::PULSES_BETWEEN && $share < 1.0 - self::PULSES_BETWEEN
-            ? $probe->full * self::turning($probe, $point)
+            ? self::full($probe, $point) * self::turning($probe, $point)
             : 0.0;
     }
 

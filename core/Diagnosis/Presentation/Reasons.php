@@ -42,7 +42,9 @@ final readonly class Reasons
         $own = $suspect->leading();
         $rival = null;
         foreach ($this->diagnosis->suspects as $other) {
-            if ($other->remedy !== $suspect->remedy) {
+            // One that shares a part foretells the same, and what no list holds foretells nothing.
+            $apart = array_intersect(explode('+', $other->remedy), explode('+', $suspect->remedy)) === [];
+            if ($apart && $other->remedy !== HypothesisList::SOMETHING_ELSE) {
                 $rival = $other->leading();
                 break;
             }

@@ -50,7 +50,7 @@ final readonly class TestCard
         $volts = $test->probe->quantity === Quantity::Volts;
         $gauge = $test->probe->quantity === Quantity::Vacuum;
         $leads = $test->probe->against !== '' && !$gauge;
-        $supply = $this->diagnosis->evidence->predictions->supplyOf(0);
+        $supply = $this->diagnosis->evidence->predictions->usualSupply();
 
         return [
             'key' => $test->key,

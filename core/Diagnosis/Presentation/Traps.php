@@ -114,7 +114,7 @@ final readonly class Traps
                 $readings,
                 fn(Reading $r): bool => $this->circuit->tests[$r->test]->trap === Trap::Together &&
                     \is_float($r->value) &&
-                    $r->value > self::FULL_FROM * $this->diagnosis->evidence->predictions->supplyOf(0),
+                    $r->value > self::FULL_FROM * $this->diagnosis->evidence->predictions->usualSupply(),
             ),
         );
 

@@ -10,6 +10,7 @@ use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Device\Texts;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Kernel\Unit;
 use Ispira\Core\Reading\Reading;
@@ -34,8 +35,8 @@ final class Words
 
     public function remedy(string $remedy): string
     {
-        return $remedy === 'none'
-            ? self::general('none')
+        return !Hypothesis::isOfParts($remedy)
+            ? self::general($remedy)
             : implode(
                 ' and ',
                 array_map(
@@ -54,7 +55,9 @@ final class Words
     public function hypothesis(Hypothesis $hypothesis): string
     {
         if ($hypothesis->faults === []) {
-            return self::general('nothing-wrong');
+            return self::general(
+                $hypothesis->key === HypothesisList::SOMETHING_ELSE ? 'something-unlisted' : 'nothing-wrong',
+            );
         }
         $faults = implode(
             ' and ',

@@ -32,7 +32,7 @@ final class SimulatedUnit
     private const COMPLAINED_OF = 2.0;
 
     /** Spread of the natural logarithm of a fault's degree around that of the grid. */
-    private const DEGREE_SPREAD = 0.2;
+    private const DEGREE_SPREAD = 0.9;
 
     private const WANDERS = 0.03;
     private const WANDERS_WHEN_LOOSE = 0.4;
@@ -244,8 +244,8 @@ final class SimulatedUnit
     private function ofOwnDegree(Hypothesis $truth): Hypothesis
     {
         return $truth->inDegree(
-            exp(self::DEGREE_SPREAD * $this->chance->normal()),
-            exp(self::DEGREE_SPREAD * $this->chance->normal()),
+            self::DEGREE_SPREAD * $this->chance->normal(),
+            self::DEGREE_SPREAD * $this->chance->normal(),
         );
     }
 }

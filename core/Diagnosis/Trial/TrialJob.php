@@ -11,6 +11,7 @@ use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Diagnosis\Decision\Engine;
 use Ispira\Core\Diagnosis\Decision\Money;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Reading\Reading;
 
@@ -62,7 +63,7 @@ final class TrialJob
                     $remedy,
                 ];
             }
-            $bought = $remedy === 'none' ? [] : explode('+', $remedy);
+            $bought = !Hypothesis::isOfParts($remedy) ? [] : explode('+', $remedy);
             $needed = explode('+', $right);
             foreach (array_diff($bought, $needed) as $part) {
                 $avoidable += $money->ofRemedy($part);
@@ -71,7 +72,7 @@ final class TrialJob
                 break;
             }
             $avoidable += $this->settings->comeBack();
-            if ($remedy === 'none' || array_intersect($bought, $needed) !== []) {
+            if ($bought === [] || array_intersect($bought, $needed) !== []) {
                 // What is left of a pair is found on the second visit at the price of the come-back.
                 break;
             }

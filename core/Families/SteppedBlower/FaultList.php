@@ -34,7 +34,7 @@ final readonly class FaultList
         'wiggle-high-wire',
     ];
 
-    private const BURNT = ['fine' => 0.12, 'burnt' => 0.8, 'corroded' => 0.08];
+    public const BURNT = ['fine' => 0.12, 'burnt' => 0.8, 'corroded' => 0.08];
 
     public function __construct(private Variant $variant) {}
 
@@ -166,10 +166,7 @@ final readonly class FaultList
                 'resistor-high',
                 $part,
                 0.04 * $share,
-                [
-                    new Severity([Adjustment::scale("resistor-$k.ohms", 1.7)], share: 0.5),
-                    new Severity([Adjustment::scale("resistor-$k.ohms", 3.0)], share: 0.5),
-                ],
+                Severity::scaling("resistor-$k.ohms", 1.2, 12.0, 4),
                 ['look-pack' => ['fine' => 0.45, 'burnt' => 0.3, 'corroded' => 0.2, 'cracked' => 0.05]],
                 words: $words,
                 element: "resistor-$k",
@@ -181,6 +178,16 @@ final readonly class FaultList
                 0.015 * $share,
                 [new Severity([Adjustment::atMost("resistor-$k.ohms", 0.01)])],
                 ['look-pack' => ['fine' => 0.5, 'burnt' => 0.4, 'corroded' => 0.05, 'cracked' => 0.05]],
+                words: $words,
+                element: "resistor-$k",
+            );
+            $faults[] = new Fault(
+                "resistor-$k-low",
+                'resistor-low',
+                $part,
+                0.02 * $share,
+                Severity::scaling("resistor-$k.ohms", 0.08, 0.75, 3),
+                ['look-pack' => ['fine' => 0.5, 'burnt' => 0.35, 'corroded' => 0.1, 'cracked' => 0.05]],
                 words: $words,
                 element: "resistor-$k",
             );
@@ -320,7 +327,7 @@ final readonly class FaultList
                 $v->feedSide ? 'tap-to-body-fuse' : 'tap-to-body',
                 'tap-wire',
                 0.015 * $share,
-                [new Severity([Adjustment::atMost("body-$k.ohms", 0.05), ...$blown])],
+                Severity::limiting("body-$k.ohms", 0.015, 3.0, 3, ...$blown),
                 words: $words,
                 element: "tap-$k",
             );
@@ -524,12 +531,12 @@ final readonly class FaultList
     private function motorFaults(): array
     {
         $z = $this->variant->impedance();
-        $dragging = static fn(float ...$torques): array => array_map(
-            static fn(float $t): Severity => new Severity(
-                [Adjustment::add('motor.frictionTorque', $t)],
-                share: 1 / \count($torques),
-            ),
-            array_values($torques),
+        // From slight to nearly blocked.
+        $dragging = static fn(float $least, float $most, int $slices): array => Severity::adding(
+            'motor.frictionTorque',
+            $least,
+            $most,
+            $slices,
         );
         $seized = Adjustment::set('motor.frictionTorque', 1e6);
 
@@ -550,10 +557,7 @@ final readonly class FaultList
                 'motor-brushes',
                 'motor',
                 0.05,
-                [
-                    new Severity([Adjustment::add('motor.armatureOhms', 0.2 * $z)], share: 0.5),
-                    new Severity([Adjustment::add('motor.armatureOhms', 0.6 * $z)], share: 0.5),
-                ],
+                Severity::adding('motor.armatureOhms', 0.07 * $z, 4.0 * $z, 4),
                 ['knock' => ['nothing' => 0.7, 'starts' => 0.3]],
                 loose: false,
                 element: 'motor',
@@ -563,7 +567,7 @@ final readonly class FaultList
                 'motor-drag',
                 'motor',
                 0.07,
-                $dragging(0.05, 0.1, 0.15),
+                $dragging(0.03, 0.6, 4),
                 [
                     'spin' => ['free' => 0.06, 'gritty' => 0.9, 'locked' => 0.04],
                     'spin-bare' => ['free' => 0.03, 'gritty' => 0.93, 'locked' => 0.04],
@@ -603,7 +607,7 @@ final readonly class FaultList
                 'wheel-debris',
                 'wheel',
                 0.045,
-                $dragging(0.05, 0.11),
+                $dragging(0.02, 0.4, 3),
                 [
                     'look-wheel' => ['clean' => 0.02, 'debris' => 0.96, 'clogged' => 0.02],
                     'spin' => ['free' => 0.25, 'gritty' => 0.7, 'locked' => 0.05],
@@ -615,10 +619,7 @@ final readonly class FaultList
                 'air-blocked',
                 'wheel',
                 0.035,
-                [
-                    new Severity([Adjustment::scale('motor.fanConstant', 0.62)], share: 0.5),
-                    new Severity([Adjustment::scale('motor.fanConstant', 0.4)], share: 0.5),
-                ],
+                Severity::scaling('motor.fanConstant', 0.2, 0.85, 3),
                 [
                     'look-wheel' => ['clean' => 0.05, 'debris' => 0.03, 'clogged' => 0.92],
                     'air' => ['fits' => 0.06, 'little' => 0.94],

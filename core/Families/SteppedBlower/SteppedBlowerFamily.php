@@ -75,6 +75,7 @@ final class SteppedBlowerFamily implements Family, Repairable
             places: $this->places($variant, $netlist->nodes),
             sheet: (new Drawing($variant))->sheet(),
             texts: $this->texts(),
+            conductors: $wiring->conductors(),
         );
     }
 

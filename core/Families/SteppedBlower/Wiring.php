@@ -8,6 +8,9 @@ use Ispira\Core\Circuit\BrushedMotor;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Conductor;
+use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
@@ -162,28 +165,86 @@ final readonly class Wiring
     /** @return list<Unknown> */
     public function unknowns(): array
     {
+        $v = $this->variant;
+        $typed = $v->motorAmps !== null;
+        $amps = $v->motorAmps ?? self::ORDINARY_AMPS / $v->scale;
         $unknowns = [
-            Unknown::normal('supply', 13.1, 0.45),
-            Unknown::factor('joints', 1.0, 0.35),
-            Unknown::factor(
-                'motorSize',
-                (($this->variant->motorAmps ?? self::ORDINARY_AMPS / $this->variant->scale) * $this->variant->scale) /
-                    self::ORDINARY_AMPS,
-                $this->variant->motorAmps === null ? 0.14 : 0.035,
-            ),
-            Unknown::factor('emf', 1.0, 0.03),
-            Unknown::factor('fan', 1.0, 0.08),
-            Unknown::factor('friction', 1.0, 0.25),
+            Unknown::normal('supply', 13.0, 0.8),
+            Unknown::within('source', 0.008 * $v->impedance(), 0.05 * $v->impedance()),
+            // A plate states what a clean, free motor draws 0.6 to 1.15 times.
+            Unknown::factor('motorSize', ($amps * $v->scale) / self::ORDINARY_AMPS, $typed ? 0.14 : 0.38),
+            Unknown::factor('armature', 1.1, $typed ? 0.22 : 0.35),
+            Unknown::factor('emf', 1.0, 0.1),
+            Unknown::factor('fan', 1.0, 0.12),
+            Unknown::factor('friction', 0.9, 0.4),
         ];
-        if ($this->variant->packOhms === null) {
-            $unknowns[] = Unknown::factor('packTotal', 1.75, 0.28);
-            $unknowns[] = Unknown::factor('packRatio', 1.7, 0.12);
+        if ($v->packOhms === null) {
+            $unknowns[] = Unknown::factor('packTotal', 1.6, 0.36);
+            $unknowns[] = Unknown::within('packRatio', 1.3, 2.7);
         }
-        foreach ($this->variant->lowPositions() as $k) {
-            $unknowns[] = Unknown::factor("resistor-$k", 1.0, $this->variant->packOhms === null ? 0.08 : 0.02);
+        foreach ($v->lowPositions() as $k) {
+            $unknowns[] = Unknown::factor("resistor-$k", 1.0, $v->packOhms === null ? 0.1 : 0.05);
         }
 
         return $unknowns;
+    }
+
+    /** @return list<Conductor> */
+    public function conductors(): array
+    {
+        $v = $this->variant;
+        $of = static fn(
+            string $element,
+            ConductorKind $kind,
+            string $part,
+            float $resistive = 0.0,
+        ): Conductor => new Conductor($element, $kind, $part, $resistive, scale: $v->impedance());
+        $selector = $v->selectorPart();
+        $wiggled = Observation::changing('wiggle-selector', 0.4);
+        $share = 1.0 / $v->top;
+        $conductors = [
+            $of('feed', ConductorKind::HeavyWire, 'feed-wire'),
+            $of('fuse', ConductorKind::Fuse, 'fuse', 0.02),
+            $of('relay', ConductorKind::HeavyContact, 'relay', 0.035)->seen(Observation::changing('wiggle-relay', 0.4)),
+            $of('plug-plus', ConductorKind::Joint, 'motor-plug'),
+            $of('plug-minus', ConductorKind::Joint, 'motor-plug', 0.07)
+                ->opening(0.03)
+                ->seen(['look-motor-plug' => FaultList::BURNT, ...Observation::changing('wiggle-motor-plug', 0.7)]),
+            $of('plug-pack', ConductorKind::Joint, 'pack-plug'),
+            $of('ground', ConductorKind::HeavyWire, 'ground-wire'),
+            $of('selector', ConductorKind::HeavyContact, $selector, 0.02)->seen($v->electronic ? [] : $wiggled),
+        ];
+        foreach (range(1, $v->top) as $position) {
+            if (!$v->electronic) {
+                $conductors[] = $of("contact-$position", ConductorKind::HeavyContact, $selector, 0.04 * $share)
+                    ->madeByPosition()
+                    ->seen($wiggled);
+            }
+            if ($position < $v->top || !$v->highRelay()) {
+                $conductors[] = $of("tap-$position", ConductorKind::HeavyWire, 'tap-wire', 0.02 * $share)->seen(
+                    Observation::changing('wiggle-wires', 0.5),
+                );
+            }
+        }
+        if ($v->modeContact()) {
+            $conductors[] = $of('mode', ConductorKind::HeavyContact, 'mode-selector', 0.02)->seen(
+                Observation::changing('wiggle-mode', 0.4),
+            );
+        }
+        if ($v->highRelay()) {
+            $conductors[] = $of('high-feed', ConductorKind::HeavyWire, 'high-wire', 0.02);
+            $conductors[] = $of('high-joint', ConductorKind::HeavyContact, 'high-relay', 0.03)->seen(
+                Observation::changing('wiggle-high', 0.4),
+            );
+        }
+        if ($v->highRelay() && $v->feedSide) {
+            $conductors[] = $of('high-fuse', ConductorKind::Fuse, 'high-fuse', 0.01);
+        }
+        if ($v->high === 'changeover') {
+            $conductors[] = $of('rest-joint', ConductorKind::HeavyContact, 'high-relay', 0.03);
+        }
+
+        return $conductors;
     }
 
     /**
@@ -197,14 +258,15 @@ final readonly class Wiring
         $motor = $this->motor($u['motorSize']);
         $values = [
             'battery.volts' => $u['supply'] * $v->scale,
-            'motor.armatureOhms' => $motor->armatureOhms,
+            'battery.ohms' => $u['source'],
+            'motor.armatureOhms' => $motor->armatureOhms * $u['armature'],
             'motor.emfConstant' => $motor->emfConstant * $u['emf'],
             'motor.frictionTorque' => $motor->frictionTorque * $u['friction'],
             'motor.fanConstant' => $motor->fanConstant * $u['fan'],
-            'feed.ohms' => self::WIRE * $v->scale * $u['joints'],
-            'ground.ohms' => self::WIRE * $v->scale * $u['joints'],
         ];
-        foreach ($this->packOhms($u['packTotal'] ?? 1.75, $u['packRatio'] ?? 1.7) as $k => $ohms) {
+        // Packs are made for their motors: the larger the motor, the fewer ohms.
+        $total = ($u['packTotal'] ?? 1.75) / $u['motorSize'];
+        foreach ($this->packOhms($total, $u['packRatio'] ?? 1.7) as $k => $ohms) {
             $values["resistor-$k.ohms"] = $ohms * $u["resistor-$k"];
         }
 

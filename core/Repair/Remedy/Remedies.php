@@ -11,7 +11,7 @@ use Ispira\Core\Device\Texts;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Diagnosis\Decision\Suspect;
-use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Presentation\Words;
 
 /**
@@ -149,7 +149,7 @@ final class Remedies
     {
         $offers = [];
         foreach ($diagnosis->suspects as $suspect) {
-            if ($suspect->remedy !== HypothesisList::NOTHING_WRONG && $suspect->probability >= self::TRIED_FROM) {
+            if ($suspect->namesParts() && $suspect->probability >= self::TRIED_FROM) {
                 array_push($offers, ...$this->newParts($suspect));
             }
         }
@@ -230,7 +230,7 @@ final class Remedies
         foreach ($chances as $suspect => $chance) {
             [$remedy, $fault] = explode('|', $suspect, 2);
             if (
-                $remedy !== HypothesisList::NOTHING_WRONG &&
+                Hypothesis::isOfParts($remedy) &&
                 ($offer->kind === self::APPLIANCE || array_diff(explode('+', $remedy), $offer->parts) === []) &&
                 ($offer->faults === [] || $this->isOneOf($fault, $offer->faults))
             ) {

@@ -1,5 +1,5 @@
 import { money, percent } from '@/lib/format';
-import type { Suspect } from '@/lib/types';
+import { namesParts, type Suspect } from '@/lib/types';
 
 interface Props {
     suspects: Suspect[];
@@ -38,7 +38,7 @@ export default function Suspects({ suspects, currency, most, all, onSuppose }: P
                         </span>
                         <p className="text-[0.9rem] leading-snug text-soft">
                             {suspect.faults[0]?.label}
-                            {suspect.remedy !== 'none' && `, ${money(suspect.cost, currency)}`}
+                            {namesParts(suspect.remedy) && `, ${money(suspect.cost, currency)}`}
                             {suspect.origins[0] &&
                                 suspect.origins[0].origin !== 'cured' &&
                                 ` (${suspect.origins[0].label})`}

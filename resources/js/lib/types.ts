@@ -82,6 +82,11 @@ export interface Reason {
     sentence: string;
 }
 
+/** Whether a suspect names parts to replace: nothing wrong and something that is not in the list do not. */
+export function namesParts(remedy: string): boolean {
+    return remedy !== 'none' && remedy !== 'something-else';
+}
+
 export interface Suspect {
     remedy: string;
     label: string;
@@ -116,22 +121,24 @@ export interface Mark {
     to: number | null;
 }
 
+export type Quantity =
+    | 'volts'
+    | 'amps'
+    | 'ohms'
+    | 'duty'
+    | 'vacuum'
+    | 'capacitance'
+    | 'rise'
+    | 'pressure'
+    | 'frequency'
+    | 'speed'
+    | 'lamp'
+    | 'observation';
+
 export interface Card {
     key: string;
     title: string;
-    quantity:
-        | 'volts'
-        | 'amps'
-        | 'ohms'
-        | 'duty'
-        | 'vacuum'
-        | 'capacitance'
-        | 'rise'
-        | 'pressure'
-        | 'frequency'
-        | 'speed'
-        | 'lamp'
-        | 'observation';
+    quantity: Quantity;
     unit: string;
     bench: boolean;
     units: string[];

@@ -220,7 +220,10 @@ final class SteppedBlowerTest extends TestCase
 
     public function testTheRatedCurrentSetsTheMotor(): void
     {
-        self::assertEqualsWithDelta(12.0, (new Bench(['motorAmps' => 12]))->shows('none', 'current@4'), 0.7);
+        // A plate states what a clean, free motor draws 0.6 to 1.15 times.
+        $amps = (new Bench(['motorAmps' => 12]))->shows('none', 'current@4');
+        self::assertGreaterThan(0.8 * 12.0, $amps);
+        self::assertLessThan(1.05 * 12.0, $amps);
     }
 
     public function testParametersAreReadWithAMessageForEachField(): void

@@ -132,7 +132,7 @@ final class QualityCheckTest extends TestCase
     {
         self::assertArrayHasKey(
             'wrong-function',
-            self::rulesOf(new CaseFile([]), new Reading('r', 'pack-ohms-1', 12.9)),
+            self::rulesOf(new CaseFile([]), new Reading('r', 'common-ohms', 12.9)),
         );
     }
 

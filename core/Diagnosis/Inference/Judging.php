@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Inference;
+
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\Reading;
+
+/**
+ * How well what was seen, heard or felt fits a hypothesis, and whether numbers stood still.
+ */
+final class Judging
+{
+    /** Chance that an intermittent fault comes and goes while the fan is being listened to. */
+    private const SHOWS_CHANGING = 0.6;
+
+    /** Chance that a fan that changes is called so, and that one that does not is. */
+    private const CALLED_CHANGING = ['changes' => 0.95, 'not' => 0.01];
+
+    /** @var array<string, array{0: float, 1: float}> so that equal predictions are weighed once */
+    private array $memory = [];
+
+    public function __construct(private readonly Predictions $predictions, private readonly Hypothesis $sound) {}
+
+    /**
+     * @param Hypothesis $state   the hypothesis itself, or the sound circuit while an intermittent fault is away
+     * @param bool       $noticed whether the fault is noticed in this set-up while it is present
+     */
+    public function weigh(Hypothesis $hypothesis, Hypothesis $state, Visit $visit, bool $noticed): Weighed
+    {
+        $log = $visit->misbehaved === null ? 0.0 : log(Misbehaviour::likelihood($visit->misbehaved, $noticed));
+        $fits = $slips = [];
+        foreach ($visit->judged as $reading) {
+            $test = $this->predictions->circuit->tests[$reading->test];
+            [$one, $right] = $this->choice($hypothesis, $state, $reading, $test);
+            $times = $hypothesis->comesAndGoes || $test->repeatable ? 1 : $visit->times($test->key);
+            $log += log(max($one, 1e-300)) * self::counts($times);
+            $fits[$reading->id] = $one;
+            $slips[$reading->id] = $one > 0.0 ? 1.0 - $right / $one : 1.0;
+        }
+        foreach ($visit->measurements as $measurement) {
+            $log += log($this->steadiness($hypothesis, $measurement));
+        }
+
+        return new Weighed($log, $fits, $slips);
+    }
+
+    /** What each of several equal judgements counts: the second half, the third a third of the first, whatever their order. */
+    public static function counts(int $times): float
+    {
+        $sum = 0.0;
+        for ($n = 1; $n <= $times; ++$n) {
+            $sum += 1.0 / $n;
+        }
+
+        return $sum / max(1, $times);
+    }
+
+    private function steadiness(Hypothesis $hypothesis, Measurement $measurement): float
+    {
+        $steady = array_filter($measurement->readings, static fn(Reading $r): bool => !$r->steady) === [];
+
+        return Likelihood::ofSteadiness(
+            $steady,
+            $hypothesis->isLoose() && $this->runsThrough($hypothesis, $measurement->test),
+        );
+    }
+
+    /** Whether the fault of a hypothesis changes what a test shows: only then can its bad joint be felt there. */
+    private function runsThrough(Hypothesis $hypothesis, Test $test): bool
+    {
+        $with = $this->predictions->of($hypothesis, $test)[0];
+        $without = $this->predictions->of($this->sound, $test)[0];
+
+        return MeterAccuracy::tellsApart($test->probe->quantity, $with, $without);
+    }
+
+    /** @return array{0: float, 1: float} likelihood, and its part that is no slip */
+    private function choice(Hypothesis $hypothesis, Hypothesis $state, Reading $reading, Test $test): array
+    {
+        if ($test->probe->quantity === Quantity::Observation) {
+            $usual = $this->predictions->circuit->observations[$test->probe->at]->usual;
+            $chances = Likelihood::observed($hypothesis, $test, $usual);
+
+            return Likelihood::ofChoice($chances, (string) $reading->value, $reading->slip());
+        }
+        [$one, $right] = $this->heard($state, $reading, $test);
+        if ($hypothesis->comesAndGoes && $state === $hypothesis && $this->differs($hypothesis, $test)) {
+            $called = self::CALLED_CHANGING[$reading->value === SpeedState::CutsOut->value ? 'changes' : 'not'];
+            $changing = self::SHOWS_CHANGING * $called;
+
+            return [$changing + (1.0 - self::SHOWS_CHANGING) * $one, $changing + (1.0 - self::SHOWS_CHANGING) * $right];
+        }
+
+        return [$one, $right];
+    }
+
+    private function differs(Hypothesis $hypothesis, Test $test): bool
+    {
+        return Misbehaviour::differs(
+            $this->predictions->of($hypothesis, $test)[0],
+            $this->predictions->of($this->sound, $test)[0],
+        );
+    }
+
+    /** @return array{0: float, 1: float} mean over the draws */
+    public function heard(Hypothesis $state, Reading $reading, Test $test): array
+    {
+        $packed = $this->predictions->packed($state, $test);
+        $memory = "$reading->id|$packed";
+        if (!isset($this->memory[$memory])) {
+            $sums = [0.0, 0.0];
+            $ratios = Predictions::unpacked($packed);
+            foreach ($ratios as $ratio) {
+                [$one, $right] = Likelihood::ofChoice(
+                    Judged::chances($this->predictions->circuit, $test, $ratio),
+                    (string) $reading->value,
+                    $reading->slip(),
+                );
+                $sums[0] += $one;
+                $sums[1] += $right;
+            }
+            $this->memory[$memory] = [$sums[0] / \count($ratios), $sums[1] / \count($ratios)];
+        }
+
+        return $this->memory[$memory];
+    }
+}
