@@ -63,6 +63,7 @@ final class ControlOutputFamily implements Family, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: Drawing::sheet(),
             texts: $this->texts(),
+            conductors: $wiring->conductors(),
         );
     }
 

@@ -46,7 +46,7 @@ final class FaultList
                 'output-resistive',
                 'board',
                 0.16,
-                Severity::added('contact.ohms', [8.0, 12.0, 20.0]),
+                Severity::resistance('contact'),
                 $board + self::PITTED + Observation::changing('tap-board', 0.45),
                 loose: true,
                 element: 'contact',
@@ -79,7 +79,7 @@ final class FaultList
                 'transformer-weak',
                 'transformer',
                 0.08,
-                Severity::added('transformer.ohms', [3.5, 6.0, 9.0]),
+                Severity::adding('transformer.ohms', 2.0, 20.0),
                 self::PITTED,
                 element: 'transformer',
                 upstream: true,
@@ -111,7 +111,7 @@ final class FaultList
                 'wire-short',
                 'field-wire',
                 0.05,
-                Severity::only(Adjustment::closed('chafe', 0.1), Adjustment::opened('fuse')),
+                Severity::limiting('chafe.ohms', 0.03, 2.0, 2, Adjustment::opened('fuse')),
                 element: 'wire',
             ),
             new Fault(
@@ -128,7 +128,7 @@ final class FaultList
                 'wire-resistive',
                 'field-wire',
                 0.09,
-                Severity::added('wire.ohms', [8.0, 12.0, 20.0]),
+                Severity::resistance('wire'),
                 self::PITTED + Observation::changing('wiggle-wire', 0.6),
                 loose: true,
                 element: 'wire',
@@ -162,7 +162,7 @@ final class FaultList
                 'common-resistive',
                 'common-wire',
                 0.04,
-                Severity::added('common.ohms', [8.0, 14.0]),
+                Severity::resistance('common'),
                 self::PITTED + Observation::changing('wiggle-wire', 0.5),
                 loose: true,
                 element: 'common',
@@ -172,7 +172,7 @@ final class FaultList
                 'coil-shorted',
                 'contactor',
                 0.05,
-                [new Severity(self::coilScaled(0.5), share: 0.5), new Severity(self::coilScaled(0.3), share: 0.5)],
+                self::coilScaled(0.08, 0.75),
                 ['look-contactor' => ['clean' => 0.2, 'pitted' => 0.3, 'burnt' => 0.5]],
                 element: 'contactor',
             ),
@@ -205,10 +205,8 @@ final class FaultList
                 'contactor-jammed',
                 'contactor',
                 0.04,
-                Severity::only(
-                    Adjustment::set('contactor.pullInVolts', 400.0),
-                    Adjustment::set('contactor.dropOutVolts', 300.0),
-                ),
+                // It hums between drop-out and a pull-in that it never reaches.
+                Severity::only(Adjustment::set('contactor.pullInVolts', 400.0)),
                 ['push-armature' => ['free' => 0.06, 'stuck' => 0.94]],
                 element: 'contactor',
             ),
@@ -226,16 +224,15 @@ final class FaultList
         ];
     }
 
-    /** @return list<Adjustment> */
-    private static function coilScaled(float $factor): array
+    /** @return list<Severity> the impedance of a coil with shorted turns, over that of a sound one */
+    private static function coilScaled(float $least, float $most): array
     {
-        return array_map(static fn(string $name): Adjustment => Adjustment::scale("contactor.$name", $factor), [
-            'ohms',
-            'unsealedOhms',
-            'unsealedReactance',
-            'sealedOhms',
-            'sealedReactance',
-        ]);
+        $scaled = Severity::scaling('contactor.ohms', $least, $most);
+        foreach (['unsealedOhms', 'unsealedReactance', 'sealedOhms', 'sealedReactance'] as $name) {
+            $scaled = Severity::joined($scaled, Severity::scaling("contactor.$name", $least, $most));
+        }
+
+        return $scaled;
     }
 
     /** @return list<FaultPair> */

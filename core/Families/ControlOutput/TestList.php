@@ -128,7 +128,7 @@ final class TestList
             new Test(
                 'coil-ohms',
                 'coil-ohms',
-                'dead',
+                'coil-off',
                 Probe::ohms('coil-in', 'coil-out'),
                 1.5,
                 ['outdoor'],
@@ -139,7 +139,7 @@ final class TestList
                 'field-ohms',
                 'field-ohms',
                 'dead',
-                Probe::ohms('coil-in', '0'),
+                Probe::ohms('lead', '0'),
                 2.0,
                 ['outdoor', 'wire-off'],
                 ['outdoor-off', 'ohms-dead'],

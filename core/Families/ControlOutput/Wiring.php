@@ -8,6 +8,10 @@ use Ispira\Core\Circuit\Contactor;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Conductor;
+use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Observation;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
@@ -28,9 +32,8 @@ final readonly class Wiring
     private const APART_FACTOR = 0.6;
     private const APART_SHARE = 0.25;
 
-    /** Ω for a metre of field cable there and back, and its usual length. */
-    private const OHMS_PER_METRE = 0.042;
-    private const METRES = 15.0;
+    /** Ω for a metre of one wire of the field cable. */
+    private const OHMS_PER_METRE = 0.021;
 
     /** What else hangs on the transformer, in Ω: the board itself, and everything at once. */
     private const BOARD_OHMS = 90.0;
@@ -54,7 +57,8 @@ final readonly class Wiring
             Element::resistor('call-input', 'call', '0', 2200.0),
             Element::resistor('contact', 'fused', 'out', Element::OPEN_OHMS),
             Element::resistor('weld', 'fused', 'out', Element::OPEN_OHMS),
-            Element::resistor('wire', 'out', 'coil-in', 0.6),
+            Element::resistor('terminal', 'out', 'lead', 0.05),
+            Element::resistor('wire', 'lead', 'coil-in', 0.6),
             Element::resistor('chafe', 'coil-in', '0', Element::OPEN_OHMS),
             Element::contactor('contactor', 'coil-in', 'coil-out', $this->coil(1.0)),
             Element::resistor('common', 'coil-out', '0', 0.2),
@@ -69,14 +73,14 @@ final readonly class Wiring
         return $this->large ? 0.8 : 1.5;
     }
 
-    private function coil(float $size): Contactor
+    private function coil(float $size, float $apart = 1.0): Contactor
     {
         $va = ($this->coilVa ?? ($this->relay ? self::RELAY_VA : self::COIL_VA)) * $size;
         $sealed = (24.0 * 24.0) / $va;
 
         return Contactor::of(
             0.12 * $sealed,
-            $sealed * self::APART_SHARE,
+            $sealed * self::APART_SHARE * $apart,
             self::APART_FACTOR,
             $sealed,
             self::SEALED_FACTOR,
@@ -112,7 +116,7 @@ final readonly class Wiring
     /** @return list<SetUp> */
     public function setUps(): array
     {
-        $lifted = Adjustment::opened('wire');
+        $lifted = Adjustment::opened('terminal');
 
         return [
             new SetUp('off', 'off'),
@@ -128,23 +132,51 @@ final readonly class Wiring
                 mover: 'known-coil',
             ),
             new SetUp('dead', 'off', [$lifted], 'dead'),
+            new SetUp('coil-off', 'off', [Adjustment::opened('wire'), Adjustment::opened('common')], 'coil-off'),
         ];
     }
 
     /** @return list<Unknown> */
     public function unknowns(): array
     {
+        $metres = $this->metres;
+        $wire = static fn(string $name): Unknown => $metres === null
+            ? Populations::unknown($name, 'field wire')
+            : Populations::unknown($name, 'field wire of length', self::OHMS_PER_METRE * $metres);
+
         return [
-            Unknown::normal('volts', 27.2, 0.6),
-            Unknown::factor('source', 1.0, 0.18),
-            Unknown::factor(
-                'wire',
-                $this->metres === null ? 1.0 : $this->metres / self::METRES,
-                $this->metres === null ? 0.45 : 0.08,
-            ),
-            Unknown::factor('coil', 1.0, $this->coilVa === null ? 0.16 : 0.05),
-            Unknown::normal('pullIn', 18.5, 0.7),
-            Unknown::factor('board', 1.0, 0.3),
+            Populations::level('volts', 'secondary unloaded'),
+            Populations::unknown('source', 'transformer regulation', $this->sourceOhms()),
+            $wire('wire'),
+            $wire('common'),
+            match (true) {
+                $this->coilVa !== null => Populations::unknown('coil', 'typed VA'),
+                $this->relay => Populations::unknown('coil', 'relay VA', 1.0 / self::RELAY_VA),
+                default => Populations::unknown('coil', 'contactor VA', 1.0 / self::COIL_VA),
+            },
+            Populations::unknown('copper', $this->relay ? 'relay coil' : 'contactor coil'),
+            Populations::unknown('apart', 'coil apart'),
+            Populations::level('pullIn', 'pull-in'),
+            Populations::level('dropOut', 'drop-out of pull-in'),
+            Populations::unknown('board', 'other loads'),
+            Populations::unknown('input', 'input of a board'),
+        ];
+    }
+
+    /** @return list<Conductor> */
+    public function conductors(): array
+    {
+        $light = ConductorKind::LightContact;
+
+        return [
+            Conductor::of('fuse', ConductorKind::Fuse, 'fuse', 0.02),
+            Conductor::of('thermostat', $light, 'thermostat', 0.02)->madeByPosition(),
+            Conductor::of('contact', $light, 'board')->madeByPosition(),
+            Conductor::of('terminal', $light, 'field-wire', 0.03)
+                ->opening(0.02)
+                ->seen(Observation::changing('wiggle-wire', 0.3)),
+            Conductor::of('wire', ConductorKind::FieldWire, 'field-wire')->valuedByFamily(),
+            Conductor::of('common', ConductorKind::FieldWire, 'common-wire')->valuedByFamily(),
         ];
     }
 
@@ -155,17 +187,21 @@ final readonly class Wiring
      */
     public function assign(array $u): array
     {
-        $coil = $this->coil($u['coil']);
+        $coil = $this->coil($u['coil'], $u['apart']);
         $values = [
             'transformer.volts' => $u['volts'],
-            'transformer.ohms' => $this->sourceOhms() * $u['source'],
-            'wire.ohms' => self::OHMS_PER_METRE * self::METRES * $u['wire'],
+            'transformer.ohms' => $u['source'],
+            'wire.ohms' => $u['wire'],
+            'common.ohms' => $u['common'],
             'board-load.ohms' => self::BOARD_OHMS * $u['board'],
+            'call-input.ohms' => $u['input'],
         ];
         foreach ($coil->parameters() as $name => $value) {
             $values["contactor.$name"] = $value;
         }
+        $values['contactor.ohms'] = $u['copper'];
         $values['contactor.pullInVolts'] = $u['pullIn'];
+        $values['contactor.dropOutVolts'] = $u['pullIn'] * min(0.95, max(0.2, $u['dropOut']));
 
         return $values;
     }

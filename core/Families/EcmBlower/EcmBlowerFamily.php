@@ -71,6 +71,7 @@ final class EcmBlowerFamily implements Family, Planned, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: (new Drawing($wiring))->sheet(),
             texts: $this->texts(),
+            conductors: $wiring->conductors(),
         );
     }
 

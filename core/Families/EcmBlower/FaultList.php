@@ -18,6 +18,11 @@ use Ispira\Core\Families\Mechanical\Mechanical;
  */
 final readonly class FaultList
 {
+    public const PLUG = ['seated' => 0.3, 'burnt' => 0.4, 'out' => 0.3];
+
+    /** A wire that is broken or has come out of its housing. */
+    private const WIRE = ['look-plugs' => ['seated' => 0.55, 'burnt' => 0.05, 'out' => 0.4]];
+
     private const TESTER_STANDS = ['tester' => ['runs' => 0.04, 'stands' => 0.96]];
 
     public function __construct(private Wiring $wiring) {}
@@ -47,6 +52,21 @@ final readonly class FaultList
                 'warm',
             ]),
         ];
+    }
+
+    /**
+     * A break before the furnace: most lose their 24 V with it, some have a transformer that is fed apart.
+     *
+     * @return list<Severity>
+     */
+    private static function upstream(string $element): array
+    {
+        $open = Adjustment::opened($element);
+
+        return Severity::shared(
+            [0.75, Severity::only($open, Adjustment::set('transformer.volts', 0.0))],
+            [0.25, Severity::only($open)],
+        );
     }
 
     /** @return list<FaultPair> */
@@ -87,7 +107,7 @@ final readonly class FaultList
     /** @return list<Fault> */
     private function line(): array
     {
-        $plug = ['look-plugs' => ['seated' => 0.3, 'burnt' => 0.4, 'out' => 0.3]];
+        $plug = ['look-plugs' => self::PLUG] + self::TESTER_STANDS;
         $calls = array_merge(...array_map($this->wiring->silent(...), $this->wiring->calls()));
         $faults = [
             new Fault(
@@ -95,7 +115,8 @@ final readonly class FaultList
                 'breaker-open',
                 'breaker',
                 0.03,
-                Severity::only(Adjustment::opened('breaker')),
+                self::upstream('breaker'),
+                self::TESTER_STANDS,
                 element: 'breaker',
                 upstream: true,
             ),
@@ -104,8 +125,8 @@ final readonly class FaultList
                 'door-open',
                 'door-switch',
                 0.05,
-                Severity::only(Adjustment::opened('door')),
-                [],
+                self::upstream('door'),
+                self::TESTER_STANDS,
                 comesAndGoes: true,
                 element: 'door',
                 upstream: true,
@@ -140,6 +161,7 @@ final readonly class FaultList
                 'transformer',
                 0.03,
                 Severity::only(Adjustment::opened('transformer'), ...$calls),
+                self::TESTER_STANDS,
                 element: 'transformer',
                 upstream: true,
             ),
@@ -150,7 +172,10 @@ final readonly class FaultList
                 'jumper-missing',
                 'jumper',
                 0.03,
-                Severity::only(Adjustment::set('motor.leastVolts', 1e4)),
+                Severity::shared(
+                    [0.6, Severity::only(Adjustment::set('motor.leastVolts', 1e4))],
+                    [0.4, Severity::scaling('motor.drive', 0.3, 0.8, 2)],
+                ),
                 ['jumper' => ['right' => 0.03, 'wrong' => 0.97]] + self::TESTER_STANDS,
                 element: 'line-plug',
             );
@@ -198,7 +223,7 @@ final readonly class FaultList
                     'output-weak',
                     'board',
                     0.02,
-                    Severity::added("output-$call.ohms", [2500.0, 6000.0]),
+                    Severity::adding("output-$call.ohms", 200.0, 6e4, 5),
                     [],
                     words: $words,
                     element: "output-$call",
@@ -221,7 +246,7 @@ final readonly class FaultList
                     'low-wires',
                     0.02,
                     Severity::only(Adjustment::opened("wire-$call")),
-                    [],
+                    self::WIRE,
                     comesAndGoes: true,
                     observedPassing: Observation::changing('wiggle-plugs', 0.8),
                     loose: true,
@@ -271,7 +296,7 @@ final readonly class FaultList
                 'low-wires',
                 0.05,
                 Severity::only(Adjustment::opened('data-wire')),
-                [],
+                self::WIRE,
                 comesAndGoes: true,
                 observedPassing: Observation::changing('wiggle-plugs', 0.8),
                 loose: true,
@@ -369,48 +394,17 @@ final readonly class FaultList
         $rocks = ['start' => ['smooth' => 0.1, 'rocks' => 0.9]] + self::TESTER_STANDS;
 
         return [
-            new Fault(
-                'phase-open',
-                'phase-open',
-                'motor',
-                0.03,
-                Severity::only(Adjustment::opened('phase-b'), Adjustment::set('motor.drive', 0.0)),
-                $rocks,
-                element: 'phase-b',
-            ),
-            new Fault(
-                'phase-shorted',
-                'phase-shorted',
-                'motor',
-                0.02,
-                [
-                    new Severity(
-                        [
-                            Adjustment::scale('phase-b.ohms', 0.4),
-                            Adjustment::set('motor.drive', 0.55),
-                            Adjustment::scale('motor.ratedWatts', 1.5),
-                        ],
-                        share: 0.5,
-                    ),
-                    new Severity(
-                        [
-                            Adjustment::scale('phase-b.ohms', 0.6),
-                            Adjustment::set('motor.drive', 0.75),
-                            Adjustment::scale('motor.ratedWatts', 1.3),
-                        ],
-                        share: 0.5,
-                    ),
-                ],
-                ['start' => ['smooth' => 0.4, 'rocks' => 0.6], 'tester' => ['runs' => 0.4, 'stands' => 0.6]],
-                element: 'phase-b',
-            ),
+            ...self::phases($rocks),
             new Fault(
                 'winding-case',
                 'winding-case',
                 'motor',
                 0.02,
-                Severity::only(
-                    Adjustment::atMost('case-leak.ohms', 900.0),
+                Severity::limiting(
+                    'case-leak.ohms',
+                    0.5,
+                    1e5,
+                    4,
                     Adjustment::opened('breaker'),
                     Adjustment::set('motor.drive', 0.0),
                 ),
@@ -422,7 +416,7 @@ final readonly class FaultList
                 'bearings-dry',
                 'motor',
                 0.04,
-                Severity::added('motor.frictionTorque', [0.12, 0.22, 0.32]),
+                Severity::adding('motor.frictionTorque', 0.06, 0.9),
                 $shaft(0.08, 0.88, 0.04) + ['bare-spin' => ['free' => 0.06, 'gritty' => 0.94]] +
                     Mechanical::noise(['squeal' => 0.6]),
                 element: 'motor',
@@ -441,11 +435,47 @@ final readonly class FaultList
                 'magnets-weak',
                 'motor',
                 0.015,
-                [new Severity([Adjustment::set('motor.drive', 0.6), Adjustment::scale('motor.ratedWatts', 1.3)])],
+                Severity::scaling('motor.drive', 0.35, 0.9, 3, Adjustment::scale('motor.ratedWatts', 1.3)),
                 array_fill_keys(['spin', 'spin-unplugged'], ['free' => 0.5, 'gritty' => 0.48, 'locked' => 0.02]),
                 element: 'motor',
             ),
         ];
+    }
+
+    /**
+     * @param array<string, array<string, float>> $rocks
+     *
+     * @return list<Fault>
+     */
+    private static function phases(array $rocks): array
+    {
+        $faults = [];
+        foreach (['b', 'a', 'c'] as $phase) {
+            $name = $phase === 'b' ? 'phase' : "phase-$phase";
+            $faults[] = new Fault(
+                "$name-open",
+                'phase-open',
+                'motor',
+                0.01,
+                Severity::only(Adjustment::opened("phase-$phase"), Adjustment::set('motor.drive', 0.0)),
+                $rocks,
+                element: "phase-$phase",
+            );
+            $faults[] = new Fault(
+                "$name-shorted",
+                'phase-shorted',
+                'motor',
+                0.008,
+                Severity::joined(
+                    Severity::scaling("phase-$phase.ohms", 0.05, 0.85, 3),
+                    Severity::scaling('motor.drive', 0.2, 0.9, 3, Adjustment::scale('motor.ratedWatts', 1.4)),
+                ),
+                ['start' => ['smooth' => 0.4, 'rocks' => 0.6], 'tester' => ['runs' => 0.4, 'stands' => 0.6]],
+                element: "phase-$phase",
+            );
+        }
+
+        return $faults;
     }
 
     /** @return list<Fault> */
@@ -458,7 +488,10 @@ final readonly class FaultList
                 'filter-clogged',
                 'filter',
                 0.06,
-                [new Severity([Adjustment::scale('motor.fanTorque', 0.75), Adjustment::scale('motor.air', 0.6)])],
+                Severity::joined(
+                    Severity::scaling('motor.fanTorque', 0.5, 0.93, 3),
+                    Severity::scaling('motor.air', 0.3, 0.88, 3),
+                ),
                 ['look-filter' => ['clean' => 0.03, 'clogged' => 0.97]],
                 element: 'motor',
             ),
@@ -467,7 +500,10 @@ final readonly class FaultList
                 'wheel-fouled',
                 'wheel',
                 0.04,
-                [new Severity([Adjustment::scale('motor.fanTorque', 0.7), Adjustment::scale('motor.air', 0.6)])],
+                Severity::joined(
+                    Severity::scaling('motor.fanTorque', 0.45, 0.9, 3),
+                    Severity::scaling('motor.air', 0.4, 0.88, 3),
+                ),
                 ['look-wheel' => ['clean' => 0.04, 'debris' => 0.02, 'clogged' => 0.94]],
                 element: 'motor',
             ),

@@ -8,6 +8,10 @@ use Ispira\Core\Circuit\ElectronicMotor;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Conductor;
+use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Observation;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
@@ -192,14 +196,46 @@ final readonly class Wiring
     /** @return list<Unknown> */
     public function unknowns(): array
     {
+        $phases = ['a', 'b', 'c'];
+
         return [
-            Unknown::normal('volts', $this->line, 0.018 * $this->line),
-            Unknown::factor('phase', 1.0, $this->phaseOhms === null ? 0.5 : 0.05),
-            Unknown::factor('watts', 1.0, $this->ratedAmps === null ? 0.3 : 0.1),
-            Unknown::factor('fan', 1.0, 0.08),
-            Unknown::factor('inrush', 1.0, 0.3),
-            Unknown::factor('ghost', 1.0, 0.4),
+            Populations::level('volts', 'line', $this->line),
+            Populations::level('secondary', 'secondary unloaded'),
+            $this->phaseOhms === null
+                ? Populations::unknown('phase', 'phase of a motor')
+                : Populations::unknown('phase', 'typed resistance', $this->phaseOhms),
+            ...array_map(
+                static fn(string $phase): Unknown => Populations::unknown("phase-$phase", 'equal phases'),
+                $phases,
+            ),
+            Populations::unknown('watts', $this->ratedAmps === null ? 'electronic motor' : 'electronic motor of plate'),
+            Populations::unknown('fan', 'fan load'),
+            Populations::unknown('inrush', 'inrush limiter'),
+            Populations::unknown('ghost', 'idle wire'),
+            Populations::level('threshold', 'input turns on'),
+            Populations::unknown('inputs', 'input of a board'),
         ];
+    }
+
+    /** @return list<Conductor> */
+    public function conductors(): array
+    {
+        $plug = ['look-plugs' => FaultList::PLUG] + Observation::changing('wiggle-plugs', 0.6);
+        $conductors = [
+            Conductor::of('breaker', ConductorKind::HeavyContact, 'breaker', 0.01),
+            Conductor::of('door', ConductorKind::HeavyContact, 'door-switch', 0.02),
+            Conductor::of('line-plug', ConductorKind::Joint, 'line-plug', 0.03)->seen($plug),
+            Conductor::of('neutral-plug', ConductorKind::Joint, 'line-plug', 0.03)->seen($plug),
+            Conductor::of('common-wire', ConductorKind::FieldWire, 'low-wires', 0.02)->seen($plug),
+        ];
+        if ($this->data) {
+            return [...$conductors, Conductor::of('data-wire', ConductorKind::FieldWire, 'low-wires')];
+        }
+        foreach ($this->calls() as $call) {
+            $conductors[] = Conductor::of("wire-$call", ConductorKind::FieldWire, 'low-wires', 0.01)->seen($plug);
+        }
+
+        return $conductors;
     }
 
     /**
@@ -212,16 +248,21 @@ final readonly class Wiring
         $motor = $this->motor();
         $values = [
             'line.volts' => $u['volts'],
-            'transformer.volts' => (27.2 * $u['volts']) / $this->line,
+            'transformer.volts' => ($u['secondary'] * $u['volts']) / $this->line,
             'motor.ratedWatts' => $motor->ratedWatts * $u['watts'],
             'motor.fanTorque' => $motor->fanTorque * $u['fan'],
-            'inrush.ohms' => 4.0 * $u['inrush'],
+            'motor.inputVolts' => $u['threshold'],
+            'inrush.ohms' => $u['inrush'],
         ];
         foreach (['a', 'b', 'c'] as $phase) {
-            $values["phase-$phase.ohms"] = 0.5 * ($this->phaseOhms ?? 2.0 * self::PHASE_OHMS) * $u['phase'];
+            $values["phase-$phase.ohms"] = 0.5 * $u['phase'] * $u["phase-$phase"];
         }
-        foreach ($this->data ? [] : $this->calls() as $call) {
-            $values["ghost-$call.ohms"] = self::GHOST_OHMS * $u['ghost'];
+        foreach ($this->calls() as $call) {
+            $values["call-input-$call.ohms"] = $u['inputs'];
+            if (!$this->data) {
+                $values["input-$call.ohms"] = $u['inputs'];
+                $values["ghost-$call.ohms"] = $u['ghost'];
+            }
         }
 
         return $values;

@@ -74,6 +74,7 @@ final class ElectronicBlowerFamily implements Family, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: (new Drawing($variant))->sheet(),
             texts: $this->texts(),
+            conductors: $wiring->conductors(),
         );
     }
 

@@ -17,7 +17,7 @@ use Ispira\Core\Families\Mechanical\Mechanical;
  */
 final readonly class FaultList
 {
-    private const BURNT = ['fine' => 0.12, 'burnt' => 0.8, 'corroded' => 0.08];
+    public const BURNT = ['fine' => 0.12, 'burnt' => 0.8, 'corroded' => 0.08];
 
     public function __construct(private Variant $variant) {}
 
@@ -126,10 +126,7 @@ final readonly class FaultList
                 'stage-weak',
                 $part,
                 0.06,
-                [
-                    new Severity([Adjustment::set('stage.mostDuty', 0.55)], share: 0.5),
-                    new Severity([Adjustment::set('stage.mostDuty', 0.75)], share: 0.5),
-                ],
+                Severity::scaling('stage.mostDuty', 0.25, 0.92, 3),
                 $look + Observation::changing('warm', 0.5),
                 element: 'stage',
             ),
@@ -138,16 +135,13 @@ final readonly class FaultList
                 'logic-stuck',
                 $part,
                 0.06,
-                [
-                    new Severity(
-                        [Adjustment::set('stage.leastDuty', 0.5), Adjustment::set('stage.mostDuty', 0.5)],
-                        share: 0.5,
-                    ),
-                    new Severity(
-                        [Adjustment::set('stage.leastDuty', 0.85), Adjustment::set('stage.mostDuty', 0.85)],
-                        share: 0.5,
-                    ),
-                ],
+                Severity::scaling(
+                    'stage.mostDuty',
+                    0.12,
+                    0.97,
+                    4,
+                    Adjustment::follow('stage.leastDuty', 'stage.mostDuty'),
+                ),
                 $look,
                 element: 'stage',
             ),
@@ -158,7 +152,6 @@ final readonly class FaultList
     private function command(): array
     {
         $v = $this->variant;
-        $off = $v->commandVolts(0.0);
         $wrong = [
             'reader' => ['follows' => 0.08, 'wrong' => 0.86, 'nothing' => 0.06],
             'steps' => ['even' => 0.15, 'gaps' => 0.85],
@@ -175,7 +168,7 @@ final readonly class FaultList
                 'controller',
                 0.1,
                 [
-                    new Severity([Adjustment::set('command.volts', $off)], share: 0.5),
+                    new Severity([Adjustment::follow('command.volts', 'command.idle')], share: 0.5),
                     new Severity([Adjustment::atLeast('command.ohms', 1e10)], share: 0.5),
                 ],
                 ['reader' => ['follows' => 0.3, 'wrong' => 0.2, 'nothing' => 0.5]],
@@ -186,10 +179,7 @@ final readonly class FaultList
                 'stuck-duty',
                 'controller',
                 0.05,
-                [
-                    new Severity([Adjustment::set('command.volts', $v->commandVolts(0.5))], share: 0.5),
-                    new Severity([Adjustment::set('command.volts', $v->commandVolts(0.85))], share: 0.5),
-                ],
+                Severity::following('command.volts', 'level.volts', 0.08, 0.95),
                 ['steps' => ['even' => 0.2, 'gaps' => 0.8]],
                 element: 'command',
             ),
@@ -219,7 +209,7 @@ final readonly class FaultList
                 'command-grounded',
                 'command-wire',
                 0.04,
-                Severity::only(Adjustment::closed('command-ground', 1.0)),
+                Severity::limiting('command-ground.ohms', 0.3, 3e3),
                 comesAndGoes: true,
                 observedPassing: Observation::changing('wiggle-command', 0.8),
                 element: 'command-wire',
@@ -229,7 +219,7 @@ final readonly class FaultList
                 'command-shorted',
                 'command-wire',
                 0.02,
-                Severity::only(Adjustment::closed('command-supply', 1.0)),
+                Severity::limiting('command-supply.ohms', 0.3, 3e3, 3),
                 element: 'command-wire',
             ),
         ];
@@ -266,7 +256,7 @@ final readonly class FaultList
                 'feed-resistive',
                 'feed-wire',
                 0.05,
-                Severity::added('feed.ohms', [0.12, 0.35, 1.0]),
+                Severity::resistance('feed'),
                 Observation::changing('wiggle-feed', 0.6),
                 loose: true,
                 element: 'feed',
@@ -277,7 +267,7 @@ final readonly class FaultList
                 'feed-strand',
                 'feed-wire',
                 0.03,
-                Severity::only(Adjustment::add('feed.ohms', 25.0)),
+                Severity::adding('feed.ohms', 8.0, 60.0, 2),
                 Observation::changing('wiggle-feed', 0.5),
                 loose: true,
                 element: 'feed',
@@ -299,7 +289,7 @@ final readonly class FaultList
                 'ground-resistive',
                 'ground-wire',
                 0.05,
-                Severity::added('ground.ohms', [0.12, 0.35, 1.0]),
+                Severity::resistance('ground'),
                 Observation::changing('wiggle-ground', 0.6),
                 loose: true,
                 element: 'ground',
@@ -309,7 +299,7 @@ final readonly class FaultList
                 'plug-burnt',
                 'module-plug',
                 0.07,
-                Severity::added('plug-feed.ohms', [0.12, 0.35, 1.0]),
+                Severity::resistance('plug-feed'),
                 $look + Observation::changing('wiggle-module-plug', 0.7),
                 loose: true,
                 element: 'plug-feed',
@@ -358,7 +348,7 @@ final readonly class FaultList
                 'motor-drag',
                 $part,
                 0.06,
-                Severity::added('motor.frictionTorque', [0.05, 0.1, 0.15]),
+                Severity::adding('motor.frictionTorque', 0.03, 0.6),
                 $spin(0.06, 0.9, 0.04) + Mechanical::noise(['squeal' => 0.45, 'rub' => 0.1]),
                 element: 'motor',
             ),
@@ -376,7 +366,7 @@ final readonly class FaultList
                 'wheel-debris',
                 'wheel',
                 0.04,
-                Severity::added('motor.frictionTorque', [0.05, 0.11]),
+                Severity::adding('motor.frictionTorque', 0.02, 0.4, 3),
                 ['look-wheel' => ['clean' => 0.02, 'debris' => 0.96, 'clogged' => 0.02]] +
                     $spin(0.25, 0.7, 0.05) +
                     Mechanical::noise(['tick' => 0.35, 'rub' => 0.3]),
@@ -387,10 +377,7 @@ final readonly class FaultList
                 'air-blocked',
                 'wheel',
                 0.035,
-                [
-                    new Severity([Adjustment::scale('motor.fanConstant', 0.6)], share: 0.5),
-                    new Severity([Adjustment::scale('motor.fanConstant', 0.4)], share: 0.5),
-                ],
+                Severity::scaling('motor.fanConstant', 0.2, 0.85, 3),
                 [
                     'look-wheel' => ['clean' => 0.05, 'debris' => 0.03, 'clogged' => 0.92],
                     'air' => ['fits' => 0.06, 'little' => 0.94],
@@ -417,7 +404,7 @@ final readonly class FaultList
                 'motor-brushes',
                 'motor',
                 0.05,
-                Severity::added('motor.armatureOhms', [0.25, 0.6]),
+                Severity::adding('motor.armatureOhms', 0.07, 4.0),
                 element: 'motor',
             ),
             new Fault(
@@ -425,7 +412,7 @@ final readonly class FaultList
                 'motor-plug-burnt',
                 'motor-plug',
                 0.05,
-                Severity::added('plug-motor.ohms', [0.12, 0.35, 1.0]),
+                Severity::resistance('plug-motor'),
                 ['look-motor-plug' => self::BURNT],
                 loose: true,
                 element: 'plug-motor',

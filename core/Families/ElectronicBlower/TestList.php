@@ -285,7 +285,7 @@ final readonly class TestList
                     "command@$position",
                     'command-duty',
                     $position,
-                    Probe::duty('command-pin', '0', Variant::LEVEL),
+                    Probe::duty('command-pin', '0', Variant::LEVEL, 'level'),
                     0.8,
                     ['module-plug'],
                     ['no-lamp'],

@@ -58,15 +58,33 @@ final readonly class Variant
         return $this->external ? 'module' : 'assembly';
     }
 
-    /** Mean voltage of the command for a wanted share; none for "off". */
-    public function commandVolts(float $share): float
+    /** Mean of the command over its level, for a wanted share; none for "off". */
+    public function signal(float $share): float
     {
-        return self::LEVEL * ($this->activeLow ? 1.0 - $share : $share);
+        return $this->activeLow ? 1.0 - $share : $share;
     }
 
-    public function share(int $step): float
+    /**
+     * The command in each step.
+     *
+     * @param float $bow 1 for even steps; above, they are closer together at the low end
+     *
+     * @return array<int, float> wanted shares
+     */
+    public function shares(float $least, float $most, float $bow): array
     {
-        return $step === 0 ? 0.0 : self::LEAST + ((self::MOST - self::LEAST) * ($step - 1)) / ($this->steps - 1);
+        $shares = [];
+        foreach (range(1, $this->steps) as $step) {
+            $shares[$step] = $least + ($most - $least) * (($step - 1) / ($this->steps - 1)) ** $bow;
+        }
+
+        return $shares;
+    }
+
+    /** @return array<int, float> */
+    public function typicalShares(): array
+    {
+        return $this->shares(self::LEAST, self::MOST, 1.0);
     }
 
     /** Share to which the module pulls its input when no command is there. */

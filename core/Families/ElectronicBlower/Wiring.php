@@ -10,6 +10,10 @@ use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Circuit\SpeedModule;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Conductor;
+use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Observation;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
@@ -56,14 +60,15 @@ final readonly class Wiring
             Element::resistor('plug-motor', 'out', 'motor-plus', self::JOINT),
             Element::motor('motor', 'motor-plus', 'motor-minus', $this->motor(1.0)),
             Element::resistor('motor-return', 'motor-minus', 'module-ground', self::JOINT),
-            Element::source('command', 'sent', '0', 0.0, 1000.0),
+            Element::source('command', 'sent', '0', 0.0, 1000.0)->offering($this->levels($v->typicalShares(), 5.0)),
+            Element::source('level', 'level', '0', 5.0, 100.0),
             Element::resistor('command-wire', 'sent', 'command-pin', 0.1),
             Element::resistor('command-plug', 'command-pin', 'command-in', 0.1),
             Element::resistor('command-ground', 'command-pin', '0', self::OPEN),
             Element::resistor('command-supply', 'command-pin', 'fused', self::OPEN),
             Element::source('generator', 'generated', '0', 0.0, 500.0),
             Element::resistor('inject', 'generated', 'command-in', self::OPEN),
-            Element::source('bias', 'bias', '0', $v->commandVolts($v->openShare()), 68e3),
+            Element::source('bias', 'bias', '0', 5.0 * $v->signal($v->openShare()), 68e3),
             Element::resistor('bias-lead', 'bias', 'command-in', 1.0),
             // The width of a pulse does not change with the ground of the module; a voltage does.
             Element::controlInput(
@@ -71,7 +76,7 @@ final readonly class Wiring
                 'command-in',
                 $v->pulse ? '0' : 'module-ground',
                 1e6,
-                new Control('stage.duty', $v->table(), Variant::LEVEL),
+                new Control('stage.duty', $v->table(), reference: ['level', '0']),
             ),
             Element::resistor('leg', 'supply', 'module-ground', self::OPEN),
             Element::resistor('lamp', 'feed-pin', 'ground-pin', self::OPEN),
@@ -97,15 +102,32 @@ final readonly class Wiring
         return new BrushedMotor(0.25 / $size, 0.025, 0.03 * $size, 3.5e-6 * $size);
     }
 
-    private function command(float $share): Adjustment
+    private static function command(string $step): Adjustment
     {
-        return Adjustment::set('command.volts', $this->variant->commandVolts($share));
+        return Adjustment::follow('command.volts', "command.$step");
+    }
+
+    /**
+     * Mean voltage of the command in each step and at rest.
+     *
+     * @param array<int, float> $shares by step
+     *
+     * @return array<string, float>
+     */
+    private function levels(array $shares, float $level): array
+    {
+        $levels = ['idle' => $level * $this->variant->signal(0.0)];
+        foreach ($shares as $step => $share) {
+            $levels["step-$step"] = $level * $this->variant->signal($share);
+        }
+
+        return $levels;
     }
 
     /** @return list<Position> */
     public function positions(): array
     {
-        $off = $this->command(0.0);
+        $off = self::command('idle');
         $positions = [
             new Position(
                 'key-off',
@@ -117,7 +139,7 @@ final readonly class Wiring
         ];
         foreach (range(1, $this->variant->steps) as $step) {
             $positions[] = new Position((string) $step, (string) $step, PositionKind::Runs, [
-                $this->command($this->variant->share($step)),
+                self::command("step-$step"),
             ]);
         }
 
@@ -164,7 +186,7 @@ final readonly class Wiring
                 [
                     Adjustment::opened('command-plug'),
                     Adjustment::set('inject.ohms', 1.0),
-                    Adjustment::set('generator.volts', $v->commandVolts($share)),
+                    Adjustment::follow('generator.volts', 'level.volts', $v->signal($share)),
                     Adjustment::set('relay.ohms', self::JOINT),
                 ],
                 "inject-$key",
@@ -195,18 +217,55 @@ final readonly class Wiring
         $amps = $this->variant->motorAmps;
 
         return [
-            Unknown::normal('supply', 13.1, 0.45),
-            Unknown::factor('joints', 1.0, 0.35),
-            Unknown::factor(
-                'size',
-                ($amps ?? self::ORDINARY_AMPS) / self::ORDINARY_AMPS,
-                $amps === null ? 0.14 : 0.035,
+            Populations::level('supply', 'vehicle supply'),
+            Populations::unknown('source', 'vehicle source'),
+            $amps === null
+                ? Populations::unknown('size', 'blower amps', 1.0 / self::ORDINARY_AMPS)
+                : Populations::unknown('size', 'drawn of plate', $amps / self::ORDINARY_AMPS),
+            Populations::unknown('armature', $amps === null ? 'armature' : 'armature of known size'),
+            Populations::unknown('emf', 'motor constant'),
+            Populations::unknown('fan', 'fan load'),
+            Populations::unknown('friction', 'friction'),
+            Populations::unknown('stage', 'speed stage'),
+            Populations::unknown('level', $this->variant->pulse ? 'pulse level' : 'linear level'),
+            Populations::level('least', 'least command'),
+            Populations::level('most', 'most command'),
+            Populations::unknown('bow', 'bow of steps'),
+            Populations::level('lift', 'least duty'),
+            Populations::unknown('output', 'signal output'),
+        ];
+    }
+
+    /** @return list<Conductor> */
+    public function conductors(): array
+    {
+        $v = $this->variant;
+        $plug = ['look-module-plug' => FaultList::BURNT] + Observation::changing('wiggle-module-plug', 0.7);
+        $conductors = [
+            Conductor::of('feed', ConductorKind::HeavyWire, 'feed-wire'),
+            Conductor::of('fuse', ConductorKind::Fuse, 'fuse', 0.02),
+            $v->relay
+                ? Conductor::of('relay', ConductorKind::HeavyContact, 'relay', 0.04)->seen(
+                    Observation::changing('wiggle-feed', 0.4),
+                )
+                : Conductor::of('relay', ConductorKind::Joint, 'feed-wire'),
+            Conductor::of('plug-feed', ConductorKind::Joint, 'module-plug'),
+            Conductor::of('plug-ground', ConductorKind::Joint, 'module-plug', 0.06)->opening(0.03)->seen($plug),
+            Conductor::of('ground', ConductorKind::HeavyWire, 'ground-wire'),
+            Conductor::of('command-wire', ConductorKind::SignalWire, 'command-wire', 0.02)->seen(
+                Observation::changing('wiggle-command', 0.6),
             ),
-            Unknown::factor('emf', 1.0, 0.03),
-            Unknown::factor('fan', 1.0, 0.08),
-            Unknown::factor('friction', 1.0, 0.25),
-            Unknown::factor('stage', 1.0, 0.25),
-            Unknown::normal('gain', 1.0, 0.03),
+            Conductor::of('command-plug', ConductorKind::LightContact, 'module-plug', 0.02)->opening(0.02)->seen($plug),
+        ];
+        if (!$v->external) {
+            return $conductors;
+        }
+        $motorPlug = ['look-motor-plug' => FaultList::BURNT];
+
+        return [
+            ...$conductors,
+            Conductor::of('plug-motor', ConductorKind::Joint, 'motor-plug')->opening(0.02)->seen($motorPlug),
+            Conductor::of('motor-return', ConductorKind::Joint, 'motor-plug', 0.05)->opening(0.02)->seen($motorPlug),
         ];
     }
 
@@ -217,18 +276,31 @@ final readonly class Wiring
      */
     public function assign(array $u): array
     {
+        $v = $this->variant;
         $motor = $this->motor($u['size']);
-
-        return [
+        // A module is made for its controller: its lowest and highest duty stand at the lowest and highest command.
+        $least = max(0.08, $u['least']);
+        $most = min(1.0, max($least + 0.2, $u['most']));
+        $slope = (0.9 - $u['lift']) / ($most - $least);
+        $foot = $u['lift'] - $slope * $least;
+        $values = [
             'battery.volts' => $u['supply'],
-            'feed.ohms' => self::WIRE * $u['joints'],
-            'ground.ohms' => self::WIRE * $u['joints'],
-            'motor.armatureOhms' => $motor->armatureOhms,
+            'battery.ohms' => $u['source'],
+            'motor.armatureOhms' => $motor->armatureOhms * $u['armature'],
             'motor.emfConstant' => $motor->emfConstant * $u['emf'],
             'motor.frictionTorque' => $motor->frictionTorque * $u['friction'],
             'motor.fanConstant' => $motor->fanConstant * $u['fan'],
-            'stage.ohms' => 0.02 * $u['stage'],
-            'command.ohms' => 1000.0 * max(0.2, 1.0 + 10.0 * ($u['gain'] - 1.0)),
+            'stage.ohms' => $u['stage'],
+            'level.volts' => $u['level'],
+            'bias.volts' => $u['level'] * $v->signal($v->openShare()),
+            'command.ohms' => $u['output'],
+            'input.gain' => $slope,
+            'input.offset' => $v->activeLow ? 1.0 - $slope - $foot : $foot,
         ];
+        foreach ($this->levels($v->shares($least, $most, $u['bow']), $u['level']) as $step => $volts) {
+            $values["command.$step"] = $volts;
+        }
+
+        return $values;
     }
 }

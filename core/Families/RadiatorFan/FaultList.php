@@ -17,7 +17,7 @@ use Ispira\Core\Families\Mechanical\Mechanical;
  */
 final readonly class FaultList
 {
-    private const BURNT = ['fine' => 0.12, 'burnt' => 0.8, 'corroded' => 0.08];
+    public const BURNT = ['fine' => 0.12, 'burnt' => 0.8, 'corroded' => 0.08];
 
     public function __construct(private Layout $layout) {}
 
@@ -134,7 +134,7 @@ final readonly class FaultList
                 'feed-resistive',
                 'feed-wire',
                 0.04,
-                Severity::added('feed.ohms', [0.15, 0.4]),
+                Severity::resistance('feed'),
                 Observation::changing('wiggle-feed', 0.6),
                 loose: true,
                 element: 'feed',
@@ -171,7 +171,7 @@ final readonly class FaultList
                 'brushes',
                 "fan-$fan",
                 0.08 * $share,
-                Severity::added("fan-$fan.armatureOhms", [0.15, 0.45]),
+                Severity::adding("fan-$fan.armatureOhms", 0.06, 4.0),
                 words: $words,
                 element: "fan-$fan",
             ),
@@ -180,7 +180,7 @@ final readonly class FaultList
                 'drag',
                 "fan-$fan",
                 0.09 * $share,
-                Severity::added("fan-$fan.frictionTorque", [0.12, 0.22, 0.35]),
+                Severity::adding("fan-$fan.frictionTorque", 0.06, 1.6),
                 [$spin => ['free' => 0.06, 'gritty' => 0.9, 'locked' => 0.04]] +
                     Mechanical::noise($fan === 'a' ? ['squeal' => 0.4, 'rub' => 0.15] : ['squeal' => 0.35]),
                 words: $words,
@@ -220,7 +220,7 @@ final readonly class FaultList
                 'plug-burnt',
                 "plug-$fan",
                 0.07 * $share,
-                Severity::added("plug-minus-$fan.ohms", [0.15, 0.4, 1.0]),
+                Severity::resistance("plug-minus-$fan"),
                 $look + Observation::changing("wiggle-plug-$fan", 0.65),
                 loose: true,
                 words: $words,
@@ -274,7 +274,7 @@ final readonly class FaultList
                 'ground-resistive',
                 'ground-wire',
                 0.045 * $share,
-                Severity::added("ground-$fan.ohms", [0.15, 0.45]),
+                Severity::resistance("ground-$fan"),
                 Observation::changing("wiggle-plug-$fan", 0.4),
                 loose: true,
                 words: $words,
@@ -330,10 +330,16 @@ final readonly class FaultList
                 'resistor-high',
                 'resistor',
                 0.04,
-                [
-                    new Severity([Adjustment::scale('resistor.ohms', 2.2)], share: 0.5),
-                    new Severity([Adjustment::scale('resistor.ohms', 4.0)], share: 0.5),
-                ],
+                Severity::scaling('resistor.ohms', 1.25, 12.0),
+                $burnt,
+                element: 'resistor',
+            );
+            $faults[] = new Fault(
+                'resistor-low',
+                'resistor-low',
+                'resistor',
+                0.02,
+                Severity::scaling('resistor.ohms', 0.08, 0.75, 3),
                 $burnt,
                 element: 'resistor',
             );
@@ -405,7 +411,7 @@ final readonly class FaultList
                 'switch-plug-burnt',
                 'switch-plug',
                 0.04,
-                Severity::added('switch-plug.ohms', [0.2, 0.5]),
+                Severity::resistance('switch-plug'),
                 $moved,
                 loose: true,
                 element: 'switch-plug',

@@ -69,6 +69,7 @@ final class RadiatorFanFamily implements Family, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: (new Drawing($layout))->sheet(),
             texts: $this->texts(),
+            conductors: $wiring->conductors(),
         );
     }
 

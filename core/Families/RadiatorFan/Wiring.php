@@ -8,6 +8,10 @@ use Ispira\Core\Circuit\BrushedMotor;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Conductor;
+use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Observation;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
@@ -285,21 +289,100 @@ final readonly class Wiring
     {
         $amps = $this->layout->motorAmps;
         $unknowns = [
-            Unknown::normal('supply', 13.2, 0.45),
-            Unknown::factor('joints', 1.0, 0.35),
-            Unknown::factor('size', ($amps ?? self::ORDINARY_AMPS) / self::ORDINARY_AMPS, $amps === null ? 0.15 : 0.04),
-            Unknown::factor('drop', 1.0, 0.18),
+            Populations::level('supply', 'vehicle supply'),
+            Populations::unknown('source', 'vehicle source'),
+            $amps === null
+                ? Populations::unknown('size', 'radiator fan amps', 1.0 / self::ORDINARY_AMPS)
+                : Populations::unknown('size', 'drawn of plate', $amps / self::ORDINARY_AMPS),
+            Populations::unknown('drop', 'radiator resistor'),
         ];
         foreach ($this->layout->fans() as $fan) {
             array_push(
                 $unknowns,
-                Unknown::factor("emf-$fan", 1.0, 0.025),
-                Unknown::factor("load-$fan", 1.0, 0.06),
-                Unknown::factor("friction-$fan", 1.0, 0.2),
+                Populations::unknown("armature-$fan", $amps === null ? 'armature' : 'armature of known size'),
+                Populations::unknown("emf-$fan", 'motor constant'),
+                Populations::unknown("load-$fan", 'fan load'),
+                Populations::unknown("friction-$fan", 'friction'),
             );
         }
 
         return $unknowns;
+    }
+
+    /** @return list<Conductor> */
+    public function conductors(): array
+    {
+        $l = $this->layout;
+        $moved = Observation::changing('wiggle-control', 0.4);
+        $conductors = [
+            Conductor::of('feed', ConductorKind::HeavyWire, 'feed-wire'),
+            Conductor::of('fuse', ConductorKind::Fuse, 'fuse', 0.02),
+            ...$l->pair() ? $this->pairContacts($moved) : $this->lineConductors($moved),
+        ];
+        foreach ($l->fans() as $fan) {
+            $plug = ["look-plug-$fan" => FaultList::BURNT] + Observation::changing("wiggle-plug-$fan", 0.65);
+            $share = 1.0 / \count($l->fans());
+            if ($l->arrangement !== 'two-input') {
+                $conductors[] = Conductor::of("plug-$fan", ConductorKind::Joint, "plug-$fan", 0.05 * $share)
+                    ->opening(0.02 * $share)
+                    ->seen($plug);
+            }
+            $conductors[] = Conductor::of("plug-minus-$fan", ConductorKind::Joint, "plug-$fan");
+            if (!($l->pair() && $fan === 'a')) {
+                $conductors[] = Conductor::of("ground-$fan", ConductorKind::HeavyWire, 'ground-wire');
+            }
+        }
+
+        return $conductors;
+    }
+
+    /**
+     * @param array<string, array<string, float>> $moved what is seen when they are moved
+     *
+     * @return list<Conductor>
+     */
+    private function pairContacts(array $moved): array
+    {
+        $conductors = [];
+        foreach (['k1' => 'k1-joint', 'k2' => 'k2-joint', 'k3' => 'k3-joint'] as $relay => $joint) {
+            $conductors[] = Conductor::of($joint, ConductorKind::HeavyContact, $relay, 0.03)->seen($moved);
+        }
+        $conductors[] = Conductor::of('k2-rest-joint', ConductorKind::HeavyContact, 'k2', 0.04)->seen($moved);
+
+        return $conductors;
+    }
+
+    /**
+     * @param array<string, array<string, float>> $moved what is seen when they are moved
+     *
+     * @return list<Conductor>
+     */
+    private function lineConductors(array $moved): array
+    {
+        $l = $this->layout;
+        $conductors = [
+            Conductor::of('low-wire', ConductorKind::HeavyWire, 'line-wire', 0.02),
+            Conductor::of('high-wire', ConductorKind::HeavyWire, 'line-wire', 0.02),
+        ];
+        if ($l->relays) {
+            foreach (['k-low', 'k-high'] as $relay) {
+                $conductors[] = Conductor::of("$relay-joint", ConductorKind::HeavyContact, $relay, 0.03)->seen($moved);
+            }
+        } else {
+            $conductors[] = Conductor::of('switch-plug', ConductorKind::Joint, 'switch-plug');
+            foreach (['stage-1', 'stage-2'] as $stage) {
+                $conductors[] = Conductor::of($stage, ConductorKind::HeavyContact, 'thermal-switch', 0.03)
+                    ->madeByPosition()
+                    ->seen($moved);
+            }
+        }
+        foreach ($l->arrangement === 'two-input' ? ['plug-low', 'plug-high'] : [] as $pin) {
+            $conductors[] = Conductor::of($pin, ConductorKind::Joint, 'plug-a', 0.04)->seen(
+                ['look-plug-a' => FaultList::BURNT] + Observation::changing('wiggle-plug-a', 0.65),
+            );
+        }
+
+        return $conductors;
     }
 
     /**
@@ -310,17 +393,17 @@ final readonly class Wiring
     public function assign(array $u): array
     {
         $motor = $this->motor($u['size']);
-        $values = ['battery.volts' => $u['supply'], 'feed.ohms' => self::WIRE * $u['joints']];
+        $values = ['battery.volts' => $u['supply'], 'battery.ohms' => $u['source']];
         foreach ($this->layout->fans() as $fan) {
-            $values["fan-$fan.armatureOhms"] = $motor->armatureOhms;
+            $values["fan-$fan.armatureOhms"] = $motor->armatureOhms * $u["armature-$fan"];
             $values["fan-$fan.emfConstant"] = $motor->emfConstant * $u["emf-$fan"];
             $values["fan-$fan.frictionTorque"] = $motor->frictionTorque * $u["friction-$fan"];
             $values["fan-$fan.fanConstant"] = $motor->fanConstant * $u["load-$fan"];
         }
         if (!$this->layout->pair()) {
-            $fans = \count($this->layout->fans());
+            // Resistors are made for their motors: the larger these, the fewer ohms.
             $values[($this->layout->arrangement === 'two-input' ? 'low-brush' : 'resistor') . '.ohms'] =
-                (self::RESISTOR_OHMS / $fans) * $u['drop'];
+                $u['drop'] / ($u['size'] * \count($this->layout->fans())) ** 0.7;
         }
 
         return $values;

@@ -17,6 +17,8 @@ use Ispira\Core\Families\Mechanical\Mechanical;
  */
 final readonly class FaultList
 {
+    public const BROWN = ['fine' => 0.4, 'brown' => 0.35, 'burnt' => 0.25];
+
     private const HOT = ['stops-hot' => ['keeps' => 0.1, 'stops' => 0.9]];
 
     public function __construct(private TappedMotor $motor, private Wiring $wiring) {}
@@ -47,6 +49,21 @@ final readonly class FaultList
     public function all(): array
     {
         return [...$this->board(), ...$this->capacitor(), ...$this->windings(), ...$this->shaft()];
+    }
+
+    /**
+     * A break before the furnace: most lose their 24 V with it, some have a transformer that is fed apart.
+     *
+     * @return list<Severity>
+     */
+    private static function upstream(string $element): array
+    {
+        $open = Adjustment::opened($element);
+
+        return Severity::shared(
+            [0.75, Severity::only($open, Adjustment::set('transformer.volts', 0.0))],
+            [0.25, Severity::only($open)],
+        );
     }
 
     /** @return list<FaultPair> */
@@ -87,7 +104,7 @@ final readonly class FaultList
                 'door-open',
                 'door-switch',
                 0.05,
-                Severity::only(Adjustment::opened('door')),
+                self::upstream('door'),
                 [],
                 comesAndGoes: true,
                 element: 'door',
@@ -98,7 +115,7 @@ final readonly class FaultList
                 'breaker-open',
                 'breaker',
                 0.02,
-                Severity::only(Adjustment::opened('breaker')),
+                self::upstream('breaker'),
                 element: 'breaker',
                 upstream: true,
             ),
@@ -150,7 +167,7 @@ final readonly class FaultList
         ];
         foreach (array_keys($this->wiring->assignment()) as $call) {
             $words = ['call' => $call, 'terminal' => Wiring::terminal($call)];
-            $brown = ['look-board' => ['fine' => 0.4, 'brown' => 0.35, 'burnt' => 0.25]];
+            $brown = ['look-board' => self::BROWN];
             $faults[] = new Fault(
                 "relay-$call-open",
                 'relay-open',
@@ -218,11 +235,7 @@ final readonly class FaultList
                 'capacitor-low',
                 'capacitor',
                 0.14,
-                [
-                    new Severity([Adjustment::scale('capacitor.microfarads', 0.82)], share: 0.4),
-                    new Severity([Adjustment::scale('capacitor.microfarads', 0.6)], share: 0.35),
-                    new Severity([Adjustment::scale('capacitor.microfarads', 0.35)], share: 0.25),
-                ],
+                Severity::scaling('capacitor.microfarads', 0.06, 0.9, 5),
                 $swollen + Mechanical::noise(['hum' => 0.2]),
                 element: 'capacitor',
             ),
@@ -240,7 +253,7 @@ final readonly class FaultList
                 'capacitor-shorted',
                 'capacitor',
                 0.03,
-                Severity::only(Adjustment::atMost('capacitor.leakOhms', 0.5)),
+                Severity::limiting('capacitor.leakOhms', 0.05, 30.0, 2),
                 $swollen + $hum,
                 element: 'capacitor',
             ),
@@ -284,7 +297,7 @@ final readonly class FaultList
                 'winding-case',
                 'motor',
                 0.03,
-                Severity::only(Adjustment::atMost('case-leak.ohms', 40.0), Adjustment::opened('breaker')),
+                Severity::limiting('case-leak.ohms', 0.5, 5e3, 4, Adjustment::opened('breaker')),
                 element: 'case-leak',
             ),
         ];
@@ -316,7 +329,7 @@ final readonly class FaultList
                 'bearing-dry',
                 'motor',
                 0.07,
-                Severity::added('main.frictionTorque', [0.18, 0.3, 0.38]),
+                Severity::adding('main.frictionTorque', 0.08, 0.9, 5),
                 $spin(0.08, 0.88, 0.04) + ['bare-spin' => ['free' => 0.06, 'gritty' => 0.94]] +
                     Mechanical::noise(['squeal' => 0.6, 'hum' => 0.1]),
                 element: 'main',
@@ -336,16 +349,10 @@ final readonly class FaultList
                 'wheel-fouled',
                 'wheel',
                 0.07,
-                [
-                    new Severity(
-                        [Adjustment::scale('main.fanTorque', 0.75), Adjustment::scale('main.air', 0.75)],
-                        share: 0.5,
-                    ),
-                    new Severity(
-                        [Adjustment::scale('main.fanTorque', 0.6), Adjustment::scale('main.air', 0.55)],
-                        share: 0.5,
-                    ),
-                ],
+                Severity::joined(
+                    Severity::scaling('main.fanTorque', 0.45, 0.9, 3),
+                    Severity::scaling('main.air', 0.4, 0.88, 3),
+                ),
                 ['look-wheel' => ['clean' => 0.04, 'debris' => 0.02, 'clogged' => 0.94]],
                 element: 'main',
             ),
@@ -354,16 +361,10 @@ final readonly class FaultList
                 'filter-clogged',
                 'filter',
                 0.09,
-                [
-                    new Severity(
-                        [Adjustment::scale('main.fanTorque', 0.88), Adjustment::scale('main.air', 0.75)],
-                        share: 0.5,
-                    ),
-                    new Severity(
-                        [Adjustment::scale('main.fanTorque', 0.78), Adjustment::scale('main.air', 0.55)],
-                        share: 0.5,
-                    ),
-                ],
+                Severity::joined(
+                    Severity::scaling('main.fanTorque', 0.6, 0.95, 3),
+                    Severity::scaling('main.air', 0.35, 0.88, 3),
+                ),
                 ['look-filter' => ['clean' => 0.03, 'clogged' => 0.97]],
                 element: 'main',
             ),

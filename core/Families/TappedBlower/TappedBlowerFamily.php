@@ -42,7 +42,11 @@ final class TappedBlowerFamily implements Family, Planned, Repairable
     public function circuit(array $values): CircuitModel
     {
         $motor = TappedMotor::of($values);
-        $wiring = new Wiring($motor, ($values['fanTerminal'] ?? 'no') === 'yes');
+        $wiring = new Wiring(
+            $motor,
+            ($values['fanTerminal'] ?? 'no') === 'yes',
+            ParameterList::numberIn($values, 'rise') !== null,
+        );
         $tests = new TestList($motor, $wiring, ParameterList::numberIn($values, 'rise'));
         $faults = new FaultList($motor, $wiring);
         $mechanical = new Mechanical('main', 'cool', 'wheel', 0.15, outlets: false);
@@ -67,6 +71,7 @@ final class TappedBlowerFamily implements Family, Planned, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: (new Drawing($motor, $wiring))->sheet(),
             texts: $this->texts(),
+            conductors: $wiring->conductors(),
         );
     }
 

@@ -122,7 +122,6 @@ final readonly class TappedMotor
     public function motor(): InductionMotor
     {
         $emf = 0.93 * $this->line;
-        $capacitor = 1e6 / (2.0 * \M_PI * $this->hertz * $this->microfarads()) - $this->auxiliaryReactance();
 
         return new InductionMotor(
             ohms: $this->mainOhms(),
@@ -130,11 +129,23 @@ final readonly class TappedMotor
             magnetising: self::MAGNETISING * $this->impedance(),
             rotorReactance: self::ROTOR_REACTANCE * $this->impedance(),
             ratedEmf: $emf,
-            auxiliarySiemens: $this->line / $emf / $capacitor,
+            auxiliarySiemens: $this->auxiliarySiemens($this->microfarads(), 1.0),
             synchronousSpeed: $this->synchronousSpeed(),
             ratedSpeed: $this->ratedSpeed(),
             tripAmps: self::TRIPS_AT * $this->amps(),
         );
+    }
+
+    /**
+     * Auxiliary current over the voltage on the flux, with its rated capacitor.
+     *
+     * @param float $size impedance of the windings over the ordinary motor's
+     */
+    public function auxiliarySiemens(float $microfarads, float $size): float
+    {
+        $reactance = 1e6 / (2.0 * \M_PI * $this->hertz * $microfarads) - $this->auxiliaryReactance() * $size;
+
+        return $this->line / (0.93 * $this->line) / max(1.0, $reactance);
     }
 
     private function amps(): float

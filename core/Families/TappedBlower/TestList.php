@@ -201,7 +201,7 @@ final readonly class TestList
             self::ohms('case-ohms', 'case-ohms', 'common', 'case'),
             new Test(
                 'microfarads',
-                'microfarads',
+                $this->motor->capacitorKnown() ? 'microfarads' : 'microfarads-unrated',
                 'dead',
                 Probe::capacitance('capacitor'),
                 1.0,
@@ -243,7 +243,7 @@ final readonly class TestList
                 'rise',
                 'rise',
                 'heat',
-                Probe::rise('main', $this->rise ?? self::RISE, $this->heatSpeed()),
+                Probe::rise('main', $this->rise ?? self::RISE, $this->heatSpeed(), 'main.heat'),
                 14.0,
                 ['ducts'],
                 ['licensed', 'hot-air'],

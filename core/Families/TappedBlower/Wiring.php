@@ -7,6 +7,10 @@ namespace Ispira\Core\Families\TappedBlower;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Conductor;
+use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Observation;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
@@ -21,7 +25,7 @@ final readonly class Wiring
     /** Call, and what it says on the thermostat's terminal. */
     private const TERMINALS = ['heat' => 'W', 'cool' => 'Y', 'fan' => 'G'];
 
-    public function __construct(private TappedMotor $motor, private bool $fanTerminal) {}
+    public function __construct(private TappedMotor $motor, private bool $fanTerminal, private bool $riseKnown) {}
 
     /** @return array<string, int> the tap that each call should run on */
     public function assignment(): array
@@ -74,7 +78,9 @@ final readonly class Wiring
     private function windings(): array
     {
         $m = $this->motor;
-        $elements = [Element::inductionMotor('main', $this->tapNode(0), 'middle', $m->motor())];
+        $elements = [
+            Element::inductionMotor('main', $this->tapNode(0), 'middle', $m->motor())->offering(['heat' => 1.0]),
+        ];
         foreach (array_keys(\array_slice($m->names(), 1)) as $before) {
             $turns = $m->turns($before + 1) - $m->turns($before);
             // A section of thinner wire: twice the resistance for its turns.
@@ -168,14 +174,42 @@ final readonly class Wiring
     /** @return list<Unknown> */
     public function unknowns(): array
     {
+        $m = $this->motor;
+        $known = $m->ampsKnown();
+
         return [
-            Unknown::normal('volts', $this->motor->line, 0.018 * $this->motor->line),
-            Unknown::factor('main', 1.0, $this->motor->ampsKnown() ? 0.08 : 0.25),
-            Unknown::factor('auxiliary', 1.0, $this->motor->ampsKnown() ? 0.12 : 0.28),
-            Unknown::factor('capacitor', 1.0, $this->motor->capacitorKnown() ? 0.025 : 0.04),
-            Unknown::factor('fan', 1.0, 0.08),
-            Unknown::factor('taps', 1.0, 0.15),
+            Populations::level('volts', 'line', $m->line),
+            $known ? Populations::unknown('size', 'impedance of plate') : Populations::unknown('size', 'tapped motor'),
+            Populations::unknown('copper', $known ? 'copper of known size' : 'copper'),
+            Populations::unknown('auxiliary', $known ? 'copper of known size' : 'copper'),
+            ...$m->capacitorKnown() ? [] : [Populations::unknown('rated', 'rated capacitance')],
+            Populations::unknown('capacitor', 'new capacitor'),
+            Populations::unknown('fan', 'fan load'),
+            Populations::unknown('taps', 'steps between taps'),
+            Populations::level('secondary', 'secondary unloaded'),
+            Populations::unknown('inputs', 'input of a board'),
+            ...$this->riseKnown ? [] : [Populations::unknown('heat', 'heat of a furnace')],
         ];
+    }
+
+    /** @return list<Conductor> */
+    public function conductors(): array
+    {
+        $moved = Observation::changing('wiggle-wires', 0.6);
+        $conductors = [
+            Conductor::of('breaker', ConductorKind::HeavyContact, 'breaker', 0.01),
+            Conductor::of('door', ConductorKind::HeavyContact, 'door-switch', 0.03),
+            Conductor::of('common-wire', ConductorKind::HeavyWire, 'wires', 0.02)->seen($moved),
+            Conductor::of('capacitor-lead', ConductorKind::Joint, 'wires', 0.02)->opening(0.03)->seen($moved),
+        ];
+        foreach (array_keys($this->assignment()) as $call) {
+            $conductors[] = Conductor::of("wire-$call", ConductorKind::HeavyWire, 'wires', 0.015)->seen($moved);
+            $conductors[] = Conductor::of("relay-$call", ConductorKind::HeavyContact, 'board', 0.02)
+                ->madeByPosition()
+                ->seen(['look-board' => FaultList::BROWN] + Observation::changing('tap-board', 0.5));
+        }
+
+        return $conductors;
     }
 
     /**
@@ -187,23 +221,31 @@ final readonly class Wiring
     {
         $m = $this->motor;
         $motor = $m->motor();
+        // A motor is made for the capacitor on its plate; what hangs there may have aged.
+        $rated = $m->capacitorKnown() ? $m->microfarads() : ($m->microfarads() * $u['rated']) / $u['size'];
         $values = [
             'line.volts' => $u['volts'],
-            'transformer.volts' => (27.2 * $u['volts']) / $m->line,
-            'main.ohms' => $motor->ohms * $u['main'],
-            'main.reactance' => $motor->reactance * $u['main'],
-            'main.magnetising' => $motor->magnetising * $u['main'],
-            'main.rotorReactance' => $motor->rotorReactance * $u['main'],
+            'transformer.volts' => ($u['secondary'] * $u['volts']) / $m->line,
+            'main.ohms' => $motor->ohms * $u['size'] * $u['copper'],
+            'main.reactance' => $motor->reactance * $u['size'],
+            'main.magnetising' => $motor->magnetising * $u['size'],
+            'main.rotorReactance' => $motor->rotorReactance * $u['size'],
             'main.fanTorque' => $motor->fanTorque * $u['fan'],
-            'main.tripAmps' => $motor->tripAmps / $u['main'],
-            'auxiliary.ohms' => $m->auxiliaryOhms() * $u['auxiliary'],
-            'auxiliary.reactance' => $m->auxiliaryReactance() * $u['auxiliary'],
-            'capacitor.microfarads' => $m->microfarads() * $u['capacitor'],
+            'main.tripAmps' => $motor->tripAmps / $u['size'],
+            'main.auxiliarySiemens' => $m->auxiliarySiemens($rated, $u['size']),
+            'main.heat' => $u['heat'] ?? 1.0,
+            'auxiliary.ohms' => $m->auxiliaryOhms() * $u['size'] * $u['auxiliary'],
+            'auxiliary.reactance' => $m->auxiliaryReactance() * $u['size'],
+            'capacitor.microfarads' => $rated * $u['capacitor'],
         ];
         foreach (array_keys(\array_slice($m->names(), 1)) as $before) {
-            $turns = $m->turns($before + 1) - $m->turns($before);
-            $values['section-' . ($before + 1) . '.turns'] = $turns * $u['taps'];
-            $values['section-' . ($before + 1) . '.ohms'] = 2.0 * $turns * $u['taps'] * $m->mainOhms() * $u['main'];
+            $turns = ($m->turns($before + 1) - $m->turns($before)) * $u['taps'];
+            $values['section-' . ($before + 1) . '.turns'] = $turns;
+            $values['section-' . ($before + 1) . '.ohms'] = 2.0 * $turns * $m->mainOhms() * $u['size'] * $u['copper'];
+            $values['section-' . ($before + 1) . '.reactance'] = $turns * $m->mainReactance() * $u['size'];
+        }
+        foreach (array_keys($this->assignment()) as $call) {
+            $values["input-$call.ohms"] = $u['inputs'];
         }
 
         return $values;
