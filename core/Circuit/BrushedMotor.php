@@ -19,6 +19,7 @@ final readonly class BrushedMotor
      * @param float $frictionTorque  Tf, in N·m
      * @param float $fanConstant     c, in N·m·s²
      * @param float $brakingConstant b, in N·m·s
+     * @param float $loadTorque      of what hangs on its shaft, whatever the speed, in N·m; it joins Tf
      */
     public function __construct(
         public float $armatureOhms,
@@ -26,6 +27,7 @@ final readonly class BrushedMotor
         public float $frictionTorque,
         public float $fanConstant,
         public float $brakingConstant = 0.0,
+        public float $loadTorque = 0.0,
     ) {
         foreach (['armatureOhms' => $armatureOhms, 'emfConstant' => $emfConstant] as $name => $value) {
             if (!($value > 0.0)) {
@@ -43,6 +45,7 @@ final readonly class BrushedMotor
             'frictionTorque' => $this->frictionTorque,
             'fanConstant' => $this->fanConstant,
             'brakingConstant' => $this->brakingConstant,
+            'loadTorque' => $this->loadTorque,
         ];
     }
 

@@ -24,6 +24,7 @@ final readonly class CompoundMotor
      * @param float $frictionTorque  T0, in N·m
      * @param float $brakingConstant b, in N·m·s
      * @param float $fanConstant     c, in N·m·s²
+     * @param float $loadTorque      of what hangs on its shaft, whatever the speed, in N·m; it joins T0
      */
     public function __construct(
         public float $armatureOhms,
@@ -32,6 +33,7 @@ final readonly class CompoundMotor
         public float $frictionTorque,
         public float $brakingConstant,
         public float $fanConstant = 0.0,
+        public float $loadTorque = 0.0,
     ) {
         if (!($armatureOhms > 0.0)) {
             throw CircuitError::badValue('motor', 'armatureOhms', 'above zero');
@@ -48,6 +50,7 @@ final readonly class CompoundMotor
             'frictionTorque' => $this->frictionTorque,
             'brakingConstant' => $this->brakingConstant,
             'fanConstant' => $this->fanConstant,
+            'loadTorque' => $this->loadTorque,
         ];
     }
 

@@ -53,7 +53,7 @@ final class EmfSettlement
     /** @var list<int> ends of the ports */
     public readonly array $nodes;
 
-    /** @var array<int, array{0: int, 1: int, 2: int}> places of friction, fan and braking constant, by motor branch */
+    /** @var array<int, array{0: int, 1: int, 2: int, 3: int}> places of friction, fan and braking constant and load torque, by motor branch */
     private array $loads = [];
 
     /**
@@ -90,6 +90,7 @@ final class EmfSettlement
                 $slots["$id.frictionTorque"],
                 $slots["$id.fanConstant"],
                 $slots["$id.brakingConstant"],
+                $slots["$id.loadTorque"],
             ];
         }
         foreach ($this->compounds as $armature => $shunt) {
@@ -190,7 +191,8 @@ final class EmfSettlement
             foreach ($windings as $port => $slot) {
                 $torque += $values[$slot] * ($stalled[$port] ?? 0.0);
             }
-            $push = max($push, self::overFriction(abs($torque), $values[$this->loads[$motor][0]]));
+            [$friction, , , $load] = $this->loads[$motor];
+            $push = max($push, self::overFriction(abs($torque), $values[$friction] + $values[$load]));
         }
         foreach ($this->compounds as $armature => $shunt) {
             $motor = $this->compoundAt($armature, $values);
@@ -405,12 +407,12 @@ final class EmfSettlement
                 foreach ($live as $port => $slot) {
                     $torque += $values[$slot] * self::withOthers($port, $live, $stalled, $coupling, $emf);
                 }
-                [$friction, $fan, $braking] = $this->loads[$motor];
+                [$friction, $fan, $braking, $load] = $this->loads[$motor];
                 $speeds[$motor] = BrushedMotor::settledSpeed(
                     $torque,
                     $falls[$motor],
                     1.0,
-                    $values[$friction],
+                    $values[$friction] + $values[$load],
                     $values[$fan],
                     $values[$braking],
                 );
@@ -520,7 +522,7 @@ final class EmfSettlement
         return [
             'seriesConstant' => $values[$this->slots["$id.seriesConstant"]],
             'fieldConstant' => $values[$this->slots["$id.fieldConstant"]],
-            'frictionTorque' => $values[$this->slots["$id.frictionTorque"]],
+            'frictionTorque' => $values[$this->slots["$id.frictionTorque"]] + $values[$this->slots["$id.loadTorque"]],
             'brakingConstant' => $values[$this->slots["$id.brakingConstant"]],
             'fanConstant' => $values[$this->slots["$id.fanConstant"]],
         ];

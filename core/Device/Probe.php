@@ -84,8 +84,9 @@ final readonly class Probe
         string $minus,
         float $pullUp,
         string $scale = '',
+        string $level = '',
     ): self {
-        return new self(Quantity::Frequency, $plus, $minus, $hertz, $atSpeed, $mover, $pullUp, $scale);
+        return new self(Quantity::Frequency, $plus, $minus, $hertz, $atSpeed, $mover, $pullUp, $scale, $level);
     }
 
     /** @param string $mover a motor or a contactor */

@@ -26,24 +26,6 @@ final readonly class Severity
     }
 
     /**
-     * Even shares of degrees in which something is added to a parameter.
-     *
-     * @param non-empty-list<float> $amounts
-     *
-     * @return list<self>
-     */
-    public static function added(string $parameter, array $amounts): array
-    {
-        return array_map(
-            static fn(float $amount): self => new self(
-                [Adjustment::add($parameter, $amount)],
-                share: 1.0 / \count($amounts),
-            ),
-            $amounts,
-        );
-    }
-
-    /**
      * Even slices of a range of degrees, on a logarithmic scale.
      *
      * @param \Closure(float, float): Adjustment $between what changes for a slice, from its least to its most

@@ -286,7 +286,9 @@ final class Simulator
 
     private static function pulses(Probe $probe, SolvedState $point): float
     {
-        $share = $point->voltageBetween($probe->at, $probe->against) / $probe->pullUp;
+        $pullUp =
+            $probe->level === '' ? $probe->pullUp : max(0.1, $point->voltageBetween($probe->level, $probe->against));
+        $share = $point->voltageBetween($probe->at, $probe->against) / $pullUp;
 
         return $share > self::PULSES_BETWEEN && $share < 1.0 - self::PULSES_BETWEEN
             ? self::full($probe, $point) * self::turning($probe, $point)

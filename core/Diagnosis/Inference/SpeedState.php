@@ -24,15 +24,16 @@ enum SpeedState: string
     /** It passes its place of rest, perhaps several times, before it stops. */
     case Overruns = 'overruns';
 
-    /** Speed ratio around which half of all people call it slow, and how sharply that changes. */
-    private const SLOW_AT = 0.89;
-    private const FAST_AT = 1.11;
-    private const EAR = 0.03;
+    /** Speed ratios from which people call it slow and fast: each a quarter of them, and how sharply that changes. */
+    private const SLOW_AT = [0.93, 0.905, 0.87, 0.82];
+    private const FAST_AT = [1.07, 1.095, 1.13, 1.18];
+    private const EAR = 0.015;
 
     /** The same for the way to the place of rest, which is short and judged loosely. */
     private const PARKS_SLOW_AT = 0.6;
     private const PARKS_FAST_AT = 1.25;
     private const PARKING_EAR = 0.05;
+    private const RESTED = 0.2;
 
     /** @return list<self> the states that make sense where this is right */
     public static function possible(PositionKind $kind): array
@@ -108,10 +109,11 @@ enum SpeedState: string
         $share = (0.97 * $turns) / ($right + $fast + $slow);
 
         return [
-            'right' => 0.005 + $right * $share,
+            // What stands dead may have stopped at its place of rest before.
+            'right' => 0.005 + $right * $share + self::RESTED * (1.0 - $turns),
             'slow' => 0.005 + $slow * $share,
             'fast' => 0.005 + $fast * $share,
-            'stays' => 0.005 + 0.97 * (1.0 - $turns),
+            'stays' => 0.005 + (0.97 - self::RESTED) * (1.0 - $turns),
             'overruns' => 0.005,
             'runs' => 0.005,
         ];
@@ -125,8 +127,8 @@ enum SpeedState: string
         }
         // A fan that creeps is called dead by some; one that stands is called dead by nearly all.
         $turns = self::rising($ratio, 0.07, 0.015);
-        $fast = self::rising($ratio, self::FAST_AT, self::EAR);
-        $slow = 1.0 - self::rising($ratio, self::SLOW_AT, self::EAR);
+        $fast = self::called($ratio, self::FAST_AT);
+        $slow = 1.0 - self::called($ratio, self::SLOW_AT);
         $right = max(0.0, 1.0 - $fast - $slow);
         $heard = 0.985 / ($right + $fast + $slow);
         $floor = 0.001;
@@ -138,6 +140,17 @@ enum SpeedState: string
             'dead' => $floor + (1.0 - $turns) * 0.96,
             'cuts-out' => 0.011,
         ];
+    }
+
+    /** @param list<float> $thresholds of several people */
+    private static function called(float $ratio, array $thresholds): float
+    {
+        $sum = 0.0;
+        foreach ($thresholds as $threshold) {
+            $sum += self::rising($ratio, $threshold, self::EAR);
+        }
+
+        return $sum / \count($thresholds);
     }
 
     private static function rising(float $x, float $middle, float $width): float

@@ -19,6 +19,9 @@ use Ispira\Core\Kernel\RandomSource;
  */
 final readonly class Trial
 {
+    /** Units with a fault that are tried until somebody complains of one. */
+    private const MOST_UNITS = 8;
+
     public function __construct(private Family $family, private int $seed, private float $slips = 0.02) {}
 
     /**
@@ -55,18 +58,23 @@ final readonly class Trial
             $group = self::group($degrees[0]);
             for ($run = 0; $run < ($only === null || $only === $group ? $runs : 0); ++$run) {
                 $hidden = $degrees[$run % \count($degrees)];
-                $seed = crc32("$this->seed/$circuit->hash/$fault/$run");
-                $unit = new SimulatedUnit($circuit, $hidden, new RandomSource($seed), $this->slips);
-                $job = new TrialJob(
-                    $circuit,
-                    $unit,
-                    $engine,
-                    $policy,
-                    new RandomSource($seed + 1),
-                    new DecisionSettings(),
-                    $hidden->comesAndGoes,
-                );
-                yield ['group' => $group, 'fault' => $fault, 'outcome' => $job->run()];
+                for ($try = 0; $try < self::MOST_UNITS; ++$try) {
+                    $seed = crc32("$this->seed/$circuit->hash/$fault/$run/$try");
+                    $unit = new SimulatedUnit($circuit, $hidden, new RandomSource($seed), $this->slips);
+                    $outcome = (new TrialJob(
+                        $circuit,
+                        $unit,
+                        $engine,
+                        $policy,
+                        new RandomSource($seed + 1),
+                        new DecisionSettings(),
+                        $hidden->comesAndGoes,
+                    ))->run();
+                    if ($outcome !== null) {
+                        yield ['group' => $group, 'fault' => $fault, 'outcome' => $outcome];
+                        break;
+                    }
+                }
             }
         }
     }

@@ -22,7 +22,7 @@ final class TrialJob
 {
     private const MOST_TESTS = 25;
     private const MOST_REPLACEMENTS = 4;
-    private const MOST_MAPS = 20;
+    private const MOST_MAPS = 12;
     private const SURE = 0.97;
 
     private int $tests = 0;
@@ -45,14 +45,17 @@ final class TrialJob
         $this->case = new CaseFile([], [], $intermittent);
     }
 
-    public function run(): Outcome
+    /** @return Outcome|null null where nothing of the fault is noticed: there is no job without a complaint */
+    public function run(): ?Outcome
     {
         $money = new Money($this->circuit, $this->settings);
         $right = $this->unit->remedy();
         $avoidable = 0.0;
         $first = null;
         for ($attempt = 0; $attempt < self::MOST_REPLACEMENTS; ++$attempt) {
-            $this->map();
+            if (!$this->map() && $attempt === 0) {
+                return null;
+            }
             $diagnosis = $this->investigate();
             $remedy = $diagnosis->verdict->suspect->remedy ?? $diagnosis->suspects[0]->remedy;
             if ($first === null) {
@@ -91,10 +94,11 @@ final class TrialJob
     }
 
     /**
-     * Steps through the selector; there is no job without a complaint, so until something of the fault is noticed it is
-     * done again.
+     * Steps through the selector, again until something of the fault is noticed.
+     *
+     * @return bool whether something was
      */
-    private function map(): void
+    private function map(): bool
     {
         $before = $this->case;
         for ($try = 0; $try < self::MOST_MAPS; ++$try) {
@@ -109,10 +113,12 @@ final class TrialJob
             }
             foreach (\array_slice($this->case->readings, \count($before->readings)) as $reading) {
                 if ($this->unit->isOfTheFault($this->circuit->tests[$reading->test], (string) $reading->value)) {
-                    return;
+                    return true;
                 }
             }
         }
+
+        return false;
     }
 
     private function investigate(): Diagnosis

@@ -66,6 +66,7 @@ final class AirDoorFamily implements Family, Repairable
             places: $texts->places($netlist->nodes),
             sheet: $layout->sheet(),
             texts: $texts,
+            conductors: $layout->conductors(),
         );
     }
 

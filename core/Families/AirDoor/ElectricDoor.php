@@ -9,6 +9,9 @@ use Ispira\Core\Circuit\Control;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Conductor;
+use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\CauseCheck;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Observation;
@@ -34,7 +37,8 @@ final readonly class ElectricDoor implements Layout
     /** Geared motor, at its shaft: about 60 mA running free, 90 mA with its door, 350 mA stalled. */
     private const MOTOR_OHMS = 36.0;
     private const EMF = 0.026;
-    private const DOOR_TORQUE = 8e-4;
+    private const DOOR_TORQUE = 5e-4;
+    private const GEAR_TORQUE = 3e-4;
     private const GEAR_DRAG = 4e-6;
 
     public const TRACK_OHMS = 5e3;
@@ -81,7 +85,7 @@ final readonly class ElectricDoor implements Layout
             $r('cold-wire', 'cold-out', 'cold-pin', 0.1),
             $r('warm-plug', 'warm-pin', 'A', self::JOINT),
             $r('cold-plug', 'cold-pin', 'B', self::JOINT),
-            Element::motor('motor', 'A', 'B', $this->motor(1.0, 1.0, 1.0)),
+            Element::motor('motor', 'A', 'B', $this->motor(1.0, 1.0, 1.0, 1.0)),
             $r('direct-warm-plus', 'battery', 'A', self::OPEN),
             $r('direct-warm-minus', 'B', '0', self::OPEN),
             $r('direct-cold-plus', 'battery', 'B', self::OPEN),
@@ -131,8 +135,8 @@ final readonly class ElectricDoor implements Layout
     {
         return [
             $r('ref-wire', 'ref', 'ref-pin', 0.2),
-            $r('track-upper', 'ref-pin', 'track', self::TRACK_OHMS),
-            $r('track-lower', 'track', 'low-pin', self::TRACK_OHMS),
+            $r('track-upper', 'ref-pin', 'track', self::TRACK_OHMS)->offering(self::SHARES),
+            $r('track-lower', 'track', 'low-pin', self::TRACK_OHMS)->offering(self::SHARES),
             $r('low-wire', 'low-pin', 'head-ground', 0.2),
             $r('wiper', 'track', 'told-pin', 50.0),
             $r('told-wire', 'told-pin', 'told', 0.2),
@@ -140,14 +144,17 @@ final readonly class ElectricDoor implements Layout
         ];
     }
 
-    private function motor(float $size, float $emf, float $load): BrushedMotor
+    /** @param float $ohms its resistance over the ordinary one */
+    private function motor(float $ohms, float $emf, float $load, float $friction): BrushedMotor
     {
+        // Motors of more resistance are wound for less torque.
         return new BrushedMotor(
-            ($this->motorOhms ?? self::MOTOR_OHMS) / $size,
+            ($this->motorOhms ?? self::MOTOR_OHMS) * $ohms,
             self::EMF * $emf,
-            self::DOOR_TORQUE * $load,
+            (self::GEAR_TORQUE * $friction) / $ohms,
             0.0,
-            self::GEAR_DRAG,
+            self::GEAR_DRAG / $ohms,
+            (self::DOOR_TORQUE * $load) / $ohms,
         );
     }
 
@@ -159,22 +166,72 @@ final readonly class ElectricDoor implements Layout
     public function unknowns(): array
     {
         return [
-            Unknown::normal('supply', 12.6, 0.4),
-            Unknown::factor('size', 1.0, $this->motorOhms === null ? 0.25 : 0.04),
-            Unknown::factor('emf', 1.0, 0.06),
-            Unknown::factor('load', 1.0, 0.25),
-            ...$this->feedback ? [Unknown::factor('track', 1.0, 0.3)] : [],
+            Populations::level('supply', 'vehicle supply'),
+            Populations::unknown('source', 'vehicle source'),
+            $this->motorOhms === null
+                ? Populations::unknown('size', 'door motor', 1.0 / self::MOTOR_OHMS)
+                : Populations::unknown('size', 'armature of known size'),
+            Populations::unknown('emf', 'motor constant'),
+            Populations::unknown('friction', 'friction'),
+            Populations::unknown('load', 'load of a door'),
+            Populations::unknown('head', 'drop of a head'),
+            ...$this->feedback
+                ? [
+                    Populations::unknown('track', 'track of a door', 0.5 / self::TRACK_OHMS),
+                    Populations::level('cold-end', 'cold end of a track'),
+                    Populations::level('warm-end', 'warm end of a track'),
+                ]
+                : [],
         ];
+    }
+
+    public function conductors(): array
+    {
+        $head = Observation::changing('wiggle-head', 0.5);
+        $plug =
+            ['look-harness' => ['fine' => 0.3, 'chafed' => 0.05, 'corroded' => 0.65]] +
+            Observation::changing('wiggle-plug', 0.6);
+        $conductors = [
+            Conductor::of('fuse', ConductorKind::Fuse, 'fuse'),
+            Conductor::of('feed', ConductorKind::SignalWire, 'feed-wire', 0.02)->seen($head),
+            Conductor::of('ground', ConductorKind::SignalWire, 'ground-wire'),
+            Conductor::of('warm-wire', ConductorKind::SignalWire, 'motor-wire', 0.015),
+            Conductor::of('cold-wire', ConductorKind::SignalWire, 'motor-wire', 0.015),
+            Conductor::of('warm-plug', ConductorKind::LightContact, 'plug')->opening(0.02)->seen($plug),
+            Conductor::of('cold-plug', ConductorKind::LightContact, 'plug', 0.05)->opening(0.02)->seen($plug),
+        ];
+        foreach ($this->feedback ? ['ref-wire', 'low-wire', 'told-wire'] : [] as $wire) {
+            $conductors[] = Conductor::of($wire, ConductorKind::SignalWire, 'report-wire', 0.01)->seen(
+                Observation::changing('wiggle-plug', 0.5),
+            );
+        }
+
+        return $conductors;
     }
 
     public function assign(array $u): array
     {
-        $values = ['battery.volts' => $u['supply']];
-        foreach ($this->motor($u['size'], $u['emf'], $u['load'])->parameters() as $name => $value) {
+        $values = ['battery.volts' => $u['supply'], 'battery.ohms' => $u['source']];
+        foreach ($this->motor($u['size'], $u['emf'], $u['load'], $u['friction'])->parameters() as $name => $value) {
             $values["motor.$name"] = $value;
         }
+        $values['warm-joint.ohms'] = $values['cold-joint.ohms'] = $u['head'];
         if ($this->feedback) {
-            $values['track-upper.ohms'] = $values['track-lower.ohms'] = self::TRACK_OHMS * $u['track'];
+            $whole = 2.0 * self::TRACK_OHMS * $u['track'];
+            $ends = ['cold' => max(0.03, $u['cold-end']), 'warm' => min(0.97, $u['warm-end'])];
+            $ends['middle'] = 0.5 * ($ends['cold'] + $ends['warm']);
+            foreach ($ends as $place => $share) {
+                $values["track-lower.$place"] = $whole * $share;
+                $values["track-upper.$place"] = $whole * (1.0 - $share);
+            }
+            $values['track-lower.ohms'] = $values['track-lower.middle'];
+            $values['track-upper.ohms'] = $values['track-upper.middle'];
+            foreach (['warm', 'cold'] as $way) {
+                // A head has learned the ends of the travel.
+                $slope = (self::SHARES['warm'] - self::SHARES['cold']) / ($ends['warm'] - $ends['cold']);
+                $values["sense-$way.gain"] = $slope;
+                $values["sense-$way.offset"] = self::SHARES['cold'] - $slope * $ends['cold'];
+            }
         }
 
         return $values;
@@ -200,8 +257,8 @@ final readonly class ElectricDoor implements Layout
     {
         return $this->feedback
             ? [
-                Adjustment::scale('track-upper.ohms', 1.0 - self::SHARES[$place]),
-                Adjustment::scale('track-lower.ohms', self::SHARES[$place]),
+                Adjustment::follow('track-upper.ohms', "track-upper.$place"),
+                Adjustment::follow('track-lower.ohms', "track-lower.$place"),
             ]
             : [];
     }
@@ -214,7 +271,7 @@ final readonly class ElectricDoor implements Layout
             $setUps[] = new SetUp(
                 "free-$way",
                 $way,
-                [Adjustment::set('motor.frictionTorque', 0.0)],
+                [Adjustment::atMost('motor.loadTorque', 0.0)],
                 'free',
                 PositionKind::Runs,
             );
@@ -234,16 +291,8 @@ final readonly class ElectricDoor implements Layout
         if ($this->feedback) {
             $out = [Adjustment::opened('ref-wire'), Adjustment::opened('low-wire'), Adjustment::opened('told-wire')];
             $setUps[] = new SetUp('told-out', 'rest', [...$unplugged, ...$out], 'apart');
-            foreach (self::SHARES as $place => $share) {
-                $setUps[] = new SetUp(
-                    "at-$place",
-                    'rest',
-                    [
-                        Adjustment::scale('track-upper.ohms', (1.0 - $share) / 0.5),
-                        Adjustment::scale('track-lower.ohms', $share / 0.5),
-                    ],
-                    "at-$place",
-                );
+            foreach (array_keys(self::SHARES) as $place) {
+                $setUps[] = new SetUp("at-$place", 'rest', $this->at($place), "at-$place");
             }
         }
 

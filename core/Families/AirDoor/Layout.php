@@ -6,6 +6,7 @@ namespace Ispira\Core\Families\AirDoor;
 
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Conductor;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Part;
@@ -27,6 +28,9 @@ interface Layout
 
     /** @return list<Unknown> */
     public function unknowns(): array;
+
+    /** @return list<Conductor> */
+    public function conductors(): array;
 
     /**
      * @param array<string, float> $u values of the unknowns

@@ -7,6 +7,7 @@ namespace Ispira\Core\Families\AirDoor;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\CauseCheck;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
@@ -62,6 +63,7 @@ final readonly class VacuumDoors implements Layout
         $elements = [
             Element::source('engine', 'manifold', '0', self::ENGINE_KPA, 0.2),
             $r('supply-hose', 'manifold', 'check', self::SUPPLY),
+            $r('supply-leak', 'check', '0', self::OPEN),
             $r('check-valve', 'check', 'tank', 0.2),
             $r('check-stuck', 'check', 'tank', self::OPEN),
             Element::source('reserve', 'tank', '0', self::TANK_KPA, self::OPEN),
@@ -91,18 +93,37 @@ final readonly class VacuumDoors implements Layout
 
     public function unknowns(): array
     {
-        return [
-            Unknown::normal('engine', self::ENGINE_KPA, 4.0),
-            Unknown::factor('supply', 1.0, 0.25),
-            Unknown::factor('seeps', 1.0, 0.4),
-            Unknown::factor('pull', 1.0, 0.08),
+        $unknowns = [
+            Populations::level('engine', 'engine vacuum'),
+            Populations::level('held', 'vacuum held'),
+            Populations::unknown('supply', 'supply hose'),
+            Populations::unknown('seeps', 'seeping'),
+            Populations::unknown('pull', 'pull of a diaphragm'),
+            Populations::unknown('pump', 'hand pump'),
         ];
+        foreach (['tank-hose', ...array_map(static fn(string $d): string => "hose-$d", self::DOORS)] as $hose) {
+            $unknowns[] = Populations::unknown($hose, 'vacuum hose');
+        }
+
+        return $unknowns;
+    }
+
+    public function conductors(): array
+    {
+        return [];
     }
 
     public function assign(array $u): array
     {
-        $values = ['engine.volts' => $u['engine'], 'supply-hose.ohms' => self::SUPPLY * $u['supply']];
+        $values = [
+            'engine.volts' => $u['engine'],
+            'reserve.volts' => $u['engine'] * min(0.98, $u['held']),
+            'supply-hose.ohms' => $u['supply'],
+            'tank-hose.ohms' => $u['tank-hose'],
+            'hand-pump.volts' => self::ENGINE_KPA * $u['pump'],
+        ];
         foreach (self::DOORS as $door) {
+            $values["hose-$door.ohms"] = $u["hose-$door"];
             foreach (['rod' => self::ROD_KPA, 'door' => self::DOOR_KPA] as $what => [$pulls, $drops]) {
                 $values["$what-$door.ohms"] = self::SEEPS * $u['seeps'];
                 $values["$what-$door.pullInVolts"] = $pulls * $u['pull'];

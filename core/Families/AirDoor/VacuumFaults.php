@@ -45,13 +45,8 @@ final class VacuumFaults
         $hoses = static fn(float $off, float $cracked): array => [
             'look-hoses' => ['fine' => 1.0 - $off - $cracked, 'off' => $off, 'cracked' => $cracked],
         ];
-        $leaks = static fn(string $at, float ...$widths): array => array_map(
-            static fn(float $width): Severity => new Severity(
-                [Adjustment::atMost("$at.ohms", $width)],
-                share: 1.0 / \count($widths),
-            ),
-            array_values($widths),
-        );
+        // From a pinhole to a tear.
+        $leaks = static fn(string $at): array => Severity::limiting("$at.ohms", 0.05, 8.0, 4);
 
         // A tank that nothing fills has nothing in reserve either.
         $empty = [Adjustment::set('reserve.volts', 0.0)];
@@ -62,16 +57,10 @@ final class VacuumFaults
                 'engine-weak',
                 'engine',
                 0.04,
-                [
-                    new Severity(
-                        [Adjustment::scale('engine.volts', 0.2), Adjustment::scale('reserve.volts', 0.2)],
-                        share: 0.5,
-                    ),
-                    new Severity(
-                        [Adjustment::scale('engine.volts', 0.38), Adjustment::scale('reserve.volts', 0.38)],
-                        share: 0.5,
-                    ),
-                ],
+                Severity::joined(
+                    Severity::scaling('engine.volts', 0.08, 0.6, 3),
+                    Severity::scaling('reserve.volts', 0.08, 0.6, 3),
+                ),
                 element: 'engine',
                 upstream: true,
             ),
@@ -91,7 +80,7 @@ final class VacuumFaults
                 'supply-leaks',
                 'supply-hose',
                 0.08,
-                $leaks('tank-leak', 0.25),
+                $leaks('supply-leak'),
                 $hoses(0.1, 0.65) + $hiss('engine', 0.7),
                 element: 'supply-hose',
                 upstream: true,
@@ -128,7 +117,7 @@ final class VacuumFaults
                 'control-leaks',
                 'control-valve',
                 0.08,
-                $leaks('head-leak', 0.2, 0.6),
+                $leaks('head-leak'),
                 $hiss('dash', 0.7),
                 element: 'tank-hose',
             ),
@@ -140,7 +129,7 @@ final class VacuumFaults
 
     /**
      * @param \Closure(string, float): array<string, array<string, float>> $hiss
-     * @param \Closure(string, float...): list<Severity> $leaks
+     * @param \Closure(string): list<Severity> $leaks
      *
      * @return list<Fault>
      */
@@ -158,7 +147,7 @@ final class VacuumFaults
                 'torn',
                 "actuator-$door",
                 0.08,
-                $leaks("leak-$door", 0.25, 0.6),
+                $leaks("leak-$door"),
                 $hiss('dash', 0.6),
                 words: $words,
                 element: "rod-$door",

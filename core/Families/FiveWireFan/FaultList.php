@@ -17,6 +17,8 @@ use Ispira\Core\Families\Mechanical\Mechanical;
  */
 final class FaultList
 {
+    public const PLUG = ['fine' => 0.35, 'burnt' => 0.2, 'loose' => 0.45];
+
     private const WIRES = ['vm' => 'Vm', 'vcc' => 'Vcc', 'vsp' => 'Vsp', 'fg' => 'FG', 'gnd' => 'GND'];
 
     private function __construct() {}
@@ -91,7 +93,7 @@ final class FaultList
                 'driver-shorted',
                 'motor',
                 0.08,
-                Severity::only($noDrive, Adjustment::atMost('vm-short.ohms', 3.0)),
+                Severity::limiting('vm-short.ohms', 0.2, 3e3, 4, $noDrive),
                 $different,
                 element: 'module',
             ),
@@ -100,7 +102,7 @@ final class FaultList
                 'vcc-shorted',
                 'motor',
                 0.05,
-                Severity::only(Adjustment::atMost('vcc-short.ohms', 6.0)),
+                Severity::limiting('vcc-short.ohms', 0.3, 40.0, 3),
                 $different,
                 element: 'vcc-load',
             ),
@@ -136,10 +138,7 @@ final class FaultList
                 'vsp-leaky',
                 'motor',
                 0.03,
-                [
-                    new Severity([Adjustment::set('vsp-leak.ohms', 2500.0)], share: 0.5),
-                    new Severity([Adjustment::set('vsp-leak.ohms', 700.0)], share: 0.5),
-                ],
+                Severity::limiting('vsp-leak.ohms', 150.0, 2e4, 3),
                 $different,
                 element: 'vsp-input',
             ),
@@ -148,7 +147,7 @@ final class FaultList
                 'bearings-dry',
                 'motor',
                 0.07,
-                Severity::added('motor.frictionTorque', [0.06, 0.12, 0.2]),
+                Severity::adding('motor.frictionTorque', 0.03, 0.6),
                 $spin(0.06, 0.9, 0.04) + ['bare-spin' => ['free' => 0.06, 'gritty' => 0.94]] +
                     Mechanical::noise(['squeal' => 0.6]),
                 element: 'motor',
@@ -167,7 +166,7 @@ final class FaultList
                 'wheel-dirty',
                 'wheel',
                 0.03,
-                Severity::added('motor.frictionTorque', [0.04, 0.09]),
+                Severity::adding('motor.frictionTorque', 0.02, 0.3, 3),
                 ['look-wheel' => ['clean' => 0.04, 'debris' => 0.5, 'clogged' => 0.46]] +
                     $spin(0.3, 0.66, 0.04) +
                     Mechanical::noise(['rub' => 0.3, 'rumble' => 0.3]),
@@ -211,7 +210,17 @@ final class FaultList
                 'logic-low',
                 'board',
                 0.03,
-                [new Severity([Adjustment::add('logic-out.ohms', 450.0)])],
+                Severity::adding('logic-out.ohms', 100.0, 1e4, 3),
+                $look,
+                element: 'logic-out',
+                upstream: true,
+            ),
+            new Fault(
+                'logic-high',
+                'logic-high',
+                'board',
+                0.015,
+                Severity::scaling('logic.volts', 1.15, 1.7, 2),
                 $look,
                 element: 'logic-out',
                 upstream: true,
@@ -231,10 +240,7 @@ final class FaultList
                 'command-stuck',
                 'board',
                 0.03,
-                [
-                    new Severity([Adjustment::set('command.volts', 3.4)], share: 0.5),
-                    new Severity([Adjustment::set('command.volts', 5.6)], share: 0.5),
-                ],
+                Severity::following('command.volts', 'command.high', 0.3, 1.15, 3),
                 $look,
                 element: 'command',
                 upstream: true,
@@ -267,7 +273,7 @@ final class FaultList
                 'cable',
                 0.02,
                 Severity::only(...$opened),
-                ['look-plug' => ['fine' => 0.35, 'burnt' => 0.2, 'loose' => 0.45]],
+                ['look-plug' => self::PLUG],
                 comesAndGoes: true,
                 observedPassing: Observation::changing('wiggle-plug', 0.85),
                 loose: true,

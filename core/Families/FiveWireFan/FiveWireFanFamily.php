@@ -40,7 +40,7 @@ final class FiveWireFanFamily implements Family, Planned, Repairable
 
         return new ParameterList([
             Parameter::choice('supply', ['320', '155', '375'], '320'),
-            Parameter::choice('pullUp', ['15', '5'], '15'),
+            Parameter::choice('pullUp', ['unknown', '15', '5'], 'unknown'),
             Parameter::number('pulses', '', 1.0, 24.0),
             Parameter::number('fullRpm', 'rpm', 200.0, 4000.0),
             Parameter::choice('map', ['usual', 'own'], 'usual')->naming(),
@@ -54,9 +54,13 @@ final class FiveWireFanFamily implements Family, Planned, Repairable
         $supply = $values['supply'] ?? '320';
         $wiring = new Wiring(
             \is_string($supply) ? (float) $supply : 320.0,
-            ($values['pullUp'] ?? '15') === '5' ? 5.0 : 15.0,
-            $number('pulses') ?? 8.0,
-            $number('fullRpm') ?? 1050.0,
+            match ($values['pullUp'] ?? 'unknown') {
+                '5' => 5.0,
+                '15' => 15.0,
+                default => null,
+            },
+            $number('pulses'),
+            $number('fullRpm'),
         );
         $tests = new TestList($wiring);
         $mechanical = new Mechanical('motor', 'high', 'wheel', 0.1, outlets: false);
@@ -86,6 +90,7 @@ final class FiveWireFanFamily implements Family, Planned, Repairable
             places: PinMap::of($values)->named($this->texts()->places($netlist->nodes), $this->texts()),
             sheet: Drawing::sheet(),
             texts: $this->texts(),
+            conductors: $wiring->conductors(),
         );
     }
 

@@ -10,6 +10,10 @@ use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Circuit\SpeedModule;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Conductor;
+use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Observation;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
@@ -42,22 +46,26 @@ final readonly class Wiring
     /** Torque of the fan in N·m at 1050 a minute. */
     private const TORQUE = 0.35;
 
+    /** What is usual where nobody typed it: pulses a turn, and speed. */
+    private const PULSES = 6.0;
+    private const FULL_RPM = 1050.0;
+
     public function __construct(
         public float $bus,
-        public float $pullUp,
-        public float $pulses,
-        private float $fullRpm,
+        private ?float $pullUp,
+        private ?float $pulses,
+        private ?float $fullRpm,
     ) {}
 
     public function fullSpeed(): float
     {
-        return ($this->fullRpm * \M_PI) / 30.0;
+        return (($this->fullRpm ?? self::FULL_RPM) * \M_PI) / 30.0;
     }
 
     /** Pulses a second at full speed: n a turn. */
     public function fullHertz(): float
     {
-        return ($this->fullRpm / 60.0) * $this->pulses;
+        return (($this->fullRpm ?? self::FULL_RPM) / 60.0) * ($this->pulses ?? self::PULSES);
     }
 
     private function motor(float $size): BrushedMotor
@@ -86,9 +94,9 @@ final readonly class Wiring
             Element::resistor('bus-fuse', 'bus', 'board-vm', 0.3),
             Element::source('logic', 'logic', '0', self::LOGIC, 10.0),
             Element::resistor('logic-out', 'logic', 'board-vcc', 0.1),
-            Element::source('command', 'command', '0', 0.0, 1000.0),
+            Element::source('command', 'command', '0', 0.0, 1000.0)->offering(self::COMMANDS),
             Element::resistor('command-out', 'command', 'board-vsp', 0.1),
-            Element::source('pull-up-source', 'pull-up', '0', $this->pullUp, 1.0),
+            Element::source('pull-up-source', 'pull-up', '0', $this->pullUp ?? 15.0, 1.0),
             Element::resistor('pull-up', 'pull-up', 'board-fg', self::PULL_UP),
             // A supply of the bench in place of the board.
             Element::source('bench-bus', 'bench-vm', '0', $this->bus, 5.0),
@@ -133,7 +141,7 @@ final readonly class Wiring
             Element::restContact('retry-contact', 'allowed', 'inside', 'retry', 0.001),
             Element::moduleInput('module', 'inside', 'gnd'),
             Element::moduleOutput('stage', 'out', 'gnd', new SpeedModule(1.0, 0.0, 0.7), 'module'),
-            Element::motor('motor', 'out', 'gnd', $this->motor(1.0)),
+            Element::motor('motor', 'out', 'gnd', $this->motor(1.0))->offering(['pace' => 1.0]),
             Element::resistor('vsp-inside', 'vsp', 'vsp-in', 1.0),
             Element::resistor('vsp-leak', 'vsp', 'gnd', self::OPEN),
             Element::controlInput(
@@ -168,7 +176,11 @@ final readonly class Wiring
                 $key,
                 $key,
                 $volts > 0.0 ? PositionKind::Runs : PositionKind::Stands,
-                [Adjustment::set('command.volts', $volts)],
+                [
+                    $volts > 0.0
+                        ? Adjustment::follow('command.volts', "command.$key")
+                        : Adjustment::set('command.volts', 0.0),
+                ],
             ),
             array_keys(self::COMMANDS),
             self::COMMANDS,
@@ -198,7 +210,8 @@ final readonly class Wiring
             Adjustment::set('bench-vcc.ohms', 0.1),
             Adjustment::set('bench-vsp.ohms', 0.1),
             Adjustment::set('bench-fg.ohms', self::PULL_UP),
-            Adjustment::set('wire-gnd.ohms', 0.05),
+            // On the bench nothing stops and starts it: that is the board's doing.
+            Adjustment::opened('retry-feed'),
         ];
 
         return [
@@ -224,12 +237,38 @@ final readonly class Wiring
     public function unknowns(): array
     {
         return [
-            Unknown::normal('bus', $this->bus, 0.02 * $this->bus),
-            Unknown::normal('logic', self::LOGIC, 0.2),
-            Unknown::factor('motor', 1.0, 0.25),
-            Unknown::factor('fan', 1.0, 0.08),
-            Unknown::normal('command', 1.0, 0.025),
+            Populations::level('bus', 'rectified line', $this->bus),
+            Populations::level('logic', 'logic supply'),
+            Populations::unknown('motor', 'five-wire motor'),
+            Populations::unknown('fan', 'fan load'),
+            Populations::level('starts', 'command that starts'),
+            Populations::level('full', 'command that is full'),
+            Populations::level('low', 'low of a command'),
+            Populations::level('high', 'high of a command'),
+            Populations::unknown('output', 'signal output'),
+            ...$this->pulses === null ? [Populations::unknown('pace', 'pulses of a turn')] : [],
+            ...$this->fullRpm === null ? [Populations::unknown('speed', 'speed of a fan')] : [],
+            ...$this->pullUp === null ? [Populations::level('pull-up', 'pull-up')] : [],
+            Populations::unknown('averaged', 'share of pulses'),
+            Populations::unknown('vm-leak', 'leak of a bus pin'),
+            Populations::unknown('vcc-load', 'load of a logic pin'),
+            Populations::unknown('vsp-load', 'load of a command pin'),
         ];
+    }
+
+    /** @return list<Conductor> */
+    public function conductors(): array
+    {
+        $plug = ['look-plug' => FaultList::PLUG] + Observation::changing('wiggle-plug', 0.7);
+        $conductors = [
+            Conductor::of('wire-vm', ConductorKind::Joint, 'cable')->seen($plug),
+            Conductor::of('wire-gnd', ConductorKind::Joint, 'cable', 0.01)->seen($plug),
+        ];
+        foreach (['vcc', 'vsp', 'fg'] as $function) {
+            $conductors[] = Conductor::of("wire-$function", ConductorKind::LightContact, 'cable', 0.01)->seen($plug);
+        }
+
+        return $conductors;
     }
 
     /**
@@ -240,14 +279,35 @@ final readonly class Wiring
     public function assign(array $u): array
     {
         $motor = $this->motor($u['motor']);
+        $full = max($u['full'], $u['starts'] + 0.5);
+        $slope = (self::FULL_AT - self::STARTS_AT) / ($full - $u['starts']);
+        $at = static fn(float $share): float => $u['starts'] + $share * ($full - $u['starts']);
+        $low = max(0.05, $u['low']);
+        $high = max($low + 0.2, $u['high']);
 
         return [
             'bus.volts' => $u['bus'],
+            'bench-bus.volts' => $u['bus'],
             'logic.volts' => $u['logic'],
+            'bench-logic.volts' => $u['logic'],
+            'logic-there.pullInVolts' => 0.86 * $u['logic'],
+            'logic-there.dropOutVolts' => 0.82 * $u['logic'],
             'motor.armatureOhms' => $motor->armatureOhms,
             'motor.frictionTorque' => $motor->frictionTorque,
             'motor.fanConstant' => $motor->fanConstant * $u['fan'],
-            'command.ohms' => 1000.0 * max(0.1, 1.0 + 20.0 * ($u['command'] - 1.0)),
+            'motor.pace' => ($u['pace'] ?? 1.0) * ($u['speed'] ?? 1.0),
+            'command.ohms' => $u['output'],
+            'command.low' => $at($low),
+            'command.medium' => $at(0.5 * ($low + $high)),
+            'command.high' => $at($high),
+            'bench-command.volts' => $at(0.6),
+            'vsp-input.gain' => $slope,
+            'vsp-input.offset' => self::STARTS_AT - $slope * $u['starts'],
+            'vsp-input.ohms' => $u['vsp-load'],
+            'pull-up-source.volts' => $u['pull-up'] ?? ($this->pullUp ?? 15.0),
+            'pull-up.ohms' => self::PULL_UP * $u['averaged'],
+            'vm-leak.ohms' => $u['vm-leak'],
+            'vcc-load.ohms' => $u['vcc-load'],
         ];
     }
 }

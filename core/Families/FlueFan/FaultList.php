@@ -180,7 +180,7 @@ final readonly class FaultList
                 'bearings-dry',
                 'fan',
                 0.2,
-                Severity::added('fast.frictionTorque', [0.12, 0.22, 0.3]),
+                Severity::adding('fast.frictionTorque', 0.06, 1.0, 5),
                 $spin(0.06, 0.9, 0.04) + ['bare-spin' => ['free' => 0.06, 'gritty' => 0.94]] +
                     $play +
                     Mechanical::noise(['squeal' => 0.6, 'hum' => 0.05]),
@@ -214,7 +214,7 @@ final readonly class FaultList
                 'winding-case',
                 'fan',
                 0.03,
-                Severity::only(Adjustment::atMost('case-leak.ohms', 60.0), Adjustment::opened('fuse')),
+                Severity::limiting('case-leak.ohms', 0.5, 5e3, 4, Adjustment::opened('fuse')),
                 self::NOT_PROVEN,
                 element: 'fast',
             ),
@@ -237,10 +237,10 @@ final readonly class FaultList
     /** @return list<Fault> */
     private static function draught(): array
     {
-        $air = static fn(float $air, float $torque): array => [
-            Adjustment::scale('fast.air', $air),
-            Adjustment::scale('fast.fanTorque', $torque),
-        ];
+        $air = static fn(float $least, float $most, float $torque): array => Severity::joined(
+            Severity::scaling('fast.air', $least, $most, 3),
+            Severity::scaling('fast.fanTorque', $torque, 0.97, 3),
+        );
 
         return [
             new Fault(
@@ -248,7 +248,7 @@ final readonly class FaultList
                 'wheel-corroded',
                 'fan',
                 0.05,
-                [new Severity($air(0.7, 0.8), share: 0.5), new Severity($air(0.5, 0.6), share: 0.5)],
+                $air(0.2, 0.85, 0.5),
                 self::NOT_PROVEN + [
                     'brush-blade' => ['whole' => 0.05, 'eaten' => 0.95],
                     'look-wheel' => ['clean' => 0.05, 'debris' => 0.8, 'clogged' => 0.15],
@@ -260,7 +260,7 @@ final readonly class FaultList
                 'wheel-dirty',
                 'wheel',
                 0.05,
-                [new Severity($air(0.75, 0.85), share: 0.5), new Severity($air(0.6, 0.7), share: 0.5)],
+                $air(0.3, 0.88, 0.6),
                 self::NOT_PROVEN + ['look-wheel' => ['clean' => 0.05, 'debris' => 0.1, 'clogged' => 0.85]],
                 element: 'fast',
             ),
@@ -302,7 +302,7 @@ final readonly class FaultList
                 'flue-blocked',
                 'flue',
                 0.05,
-                [new Severity($air(0.65, 0.85), share: 0.5), new Severity($air(0.45, 0.75), share: 0.5)],
+                $air(0.15, 0.85, 0.7),
                 self::NOT_PROVEN + [
                     'outlet-loose' => ['same' => 0.06, 'rises' => 0.94],
                     'look-flue' => ['clear' => 0.08, 'blocked' => 0.92],
@@ -314,7 +314,7 @@ final readonly class FaultList
                 'seal-leaks',
                 'seal',
                 0.04,
-                [new Severity($air(0.75, 1.0), share: 1.0)],
+                $air(0.35, 0.9, 0.9),
                 self::NOT_PROVEN + [
                     'smoke-seal' => ['still' => 0.05, 'drawn' => 0.95],
                     'look-seal' => ['tight' => 0.07, 'leaks' => 0.93],

@@ -47,6 +47,7 @@ final class FlueFanFamily implements Family, Bridged, Repairable
             ($values['line'] ?? '230') === '120' ? 120.0 : 230.0,
             ($values['hertz'] ?? '50') === '60' ? 60.0 : 50.0,
             $number('fastOhms'),
+            $number('pressure') !== null,
         );
         $tests = new TestList($wiring, $number('pressure'), $number('switchPressure'));
         $faults = new FaultList($wiring->twoSpeeds);
@@ -72,6 +73,7 @@ final class FlueFanFamily implements Family, Bridged, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: (new Drawing($wiring->twoSpeeds))->sheet(),
             texts: $this->texts(),
+            conductors: $wiring->conductors(),
         );
     }
 

@@ -57,10 +57,11 @@ final readonly class TestList
         bool $again = false,
         bool $asked = false,
         array $words = [],
+        ?string $text = null,
     ): Test {
         return new Test(
             $key,
-            $key,
+            $text ?? $key,
             $setUp,
             Probe::observation($key),
             $minutes,
@@ -87,9 +88,8 @@ final readonly class TestList
                 1.5,
                 ['cover'],
                 [...self::DEAD, 'no-bridge'],
-                words: [
-                    'pressure' => number_format($this->switchPressure ?? 0.6 * ($this->pressure ?? self::PRESSURE)),
-                ],
+                words: ['pressure' => number_format($this->switchPressure ?? 0.0)],
+                text: $this->switchPressure === null ? 'blow-switch-unknown' : 'blow-switch',
             ),
             self::look('look-flue', 2.0, ['terminal'], ['gas-licence', 'hot-flue']),
             self::look('reset', 0.5, ['cover']),
@@ -172,9 +172,9 @@ final readonly class TestList
         $tests = [
             new Test(
                 'pressure',
-                'pressure',
+                $this->pressure === null ? 'pressure-unknown' : 'pressure',
                 'gas-shut',
-                Probe::pressure('fast', $full, 0.97 * $this->wiring->motor()->ratedSpeed),
+                Probe::pressure('fast', $full, 0.97 * $this->wiring->motor()->ratedSpeed, 'fast.draught'),
                 4.0,
                 ['tee'],
                 ['gas-licence', 'gas-shut'],

@@ -8,6 +8,10 @@ use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\InductionMotor;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Conductor;
+use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Observation;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
@@ -38,6 +42,7 @@ final readonly class Wiring
         private float $line,
         private float $hertz,
         private ?float $fastOhms,
+        private bool $pressureKnown,
     ) {}
 
     private function impedance(): float
@@ -84,7 +89,9 @@ final readonly class Wiring
             $elements[] = Element::resistor("output-$speed", 'safe', "sent-$speed", Element::OPEN_OHMS);
             $elements[] = Element::resistor("wire-$speed", "sent-$speed", "plug-$speed", 0.05);
         }
-        $elements[] = Element::inductionMotor('fast', 'plug-fast', 'plug-neutral', $this->motor());
+        $elements[] = Element::inductionMotor('fast', 'plug-fast', 'plug-neutral', $this->motor())->offering([
+            'draught' => 1.0,
+        ]);
         if ($this->twoSpeeds) {
             $elements[] = Element::mainWinding(
                 'slow',
@@ -154,12 +161,41 @@ final readonly class Wiring
     public function unknowns(): array
     {
         return [
-            Unknown::normal('volts', $this->line, 0.018 * $this->line),
-            Unknown::factor('winding', 1.0, $this->fastOhms === null ? 0.3 : 0.05),
-            Unknown::factor('ratio', 1.0, 0.06),
-            Unknown::factor('fan', 1.0, 0.08),
-            Unknown::factor('air', 1.0, 0.07),
+            Populations::level('volts', 'line', $this->line),
+            ...$this->fastOhms === null
+                ? [Populations::unknown('winding', 'flue winding'), Populations::unknown('copper', 'copper')]
+                : [
+                    Populations::unknown('winding', 'copper of known size'),
+                    Populations::unknown('copper', 'typed resistance'),
+                ],
+            ...$this->twoSpeeds
+                ? [
+                    Populations::unknown('ratio', 'slow over fast winding', 1.0 / self::SLOW_OHMS),
+                    Populations::unknown('turns', 'turns of a slow winding'),
+                ]
+                : [],
+            Populations::unknown('fan', 'fan load'),
+            Populations::unknown('draught', $this->pressureKnown ? 'draught of plate' : 'draught'),
         ];
+    }
+
+    /** @return list<Conductor> */
+    public function conductors(): array
+    {
+        $plug = Observation::changing('wiggle-plug', 0.6);
+        $conductors = [
+            Conductor::of('fuse', ConductorKind::Fuse, 'fuse', 0.01),
+            Conductor::of('limit', ConductorKind::LightContact, 'limit', 0.02),
+            Conductor::of('neutral', ConductorKind::HeavyWire, 'wiring', 0.02)->seen($plug),
+        ];
+        foreach ($this->speeds() as $speed) {
+            $conductors[] = Conductor::of("wire-$speed", ConductorKind::HeavyWire, 'wiring', 0.015)->seen($plug);
+            $conductors[] = Conductor::of("output-$speed", ConductorKind::LightContact, 'control', 0.02)
+                ->madeByPosition()
+                ->seen(Observation::changing('tap-control', 0.5));
+        }
+
+        return $conductors;
     }
 
     /**
@@ -170,17 +206,22 @@ final readonly class Wiring
     public function assign(array $u): array
     {
         $motor = $this->motor();
+        // A typed resistance says more of the copper than of the iron.
+        $copper = $this->fastOhms === null ? $u['winding'] * $u['copper'] : $u['copper'];
         $values = [
             'line.volts' => $u['volts'],
             'fast.fanTorque' => $motor->fanTorque * $u['fan'],
-            'fast.air' => $u['air'],
+            'fast.draught' => $u['draught'],
+            'fast.ohms' => $motor->ohms * $copper,
         ];
-        foreach (['ohms', 'reactance', 'magnetising', 'rotorReactance'] as $name) {
+        foreach (['reactance', 'magnetising', 'rotorReactance'] as $name) {
             $values["fast.$name"] = $motor->parameters()[$name] * $u['winding'];
         }
         if ($this->twoSpeeds) {
-            $values['slow.ohms'] = self::SLOW_OHMS * $motor->ohms * $u['winding'] * $u['ratio'];
-            $values['slow.reactance'] = $motor->reactance * $u['winding'] * self::SLOW_TURNS ** 2;
+            $turns = self::SLOW_TURNS * $u['turns'];
+            $values['slow.ohms'] = self::SLOW_OHMS * $motor->ohms * $copper * $u['ratio'];
+            $values['slow.turns'] = $turns;
+            $values['slow.reactance'] = $motor->reactance * $u['winding'] * $turns ** 2;
         }
 
         return $values;

@@ -8,6 +8,10 @@ use Ispira\Core\Circuit\CompoundMotor;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Conductor;
+use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Observation;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
@@ -92,9 +96,10 @@ final readonly class CompoundWiring
         ]);
     }
 
-    public function loadParameter(): string
+    /** Torque in N·m with which a stiff linkage begins. */
+    public function stiffTorque(): float
     {
-        return 'motor.fanConstant';
+        return 0.08;
     }
 
     /** @return list<Adjustment> */
@@ -120,20 +125,21 @@ final readonly class CompoundWiring
     public function setUps(): array
     {
         $rest = [Adjustment::set('cam.ohms', self::OPEN)];
-        $off = Adjustment::atMost('motor.fanConstant', 0.0);
+        $off = FaultList::linkageOff();
         $bench = [
-            $off,
+            ...$off,
             ...array_map(Adjustment::opened(...), ['plug-feed', 'run-wire', 'field-wire', 'strap']),
             ...$this->closed('clip-body', 'clip-feed'),
         ];
         $setUps = [];
         foreach ($this->positions() as $p) {
             $setUps[] = new SetUp($p->key, $p->key, atRest: $rest);
-            $setUps[] = new SetUp("free-$p->key", $p->key, [$off], 'linkage-off', atRest: $rest);
+            $setUps[] = new SetUp("free-$p->key", $p->key, $off, 'linkage-off', atRest: $rest);
         }
 
         return [
             ...$setUps,
+            new SetUp('parked', 'off', $rest, 'parked'),
             new SetUp(
                 'bench-high',
                 'high',
@@ -181,16 +187,51 @@ final readonly class CompoundWiring
     public function unknowns(): array
     {
         return [
-            Unknown::normal('supply', 13.0, 0.45),
-            Unknown::factor('joints', 1.0, 0.35),
-            Unknown::factor(
-                'size',
-                (($this->lowAmps ?? self::ORDINARY_LOW_AMPS / $this->scale) * $this->scale) / self::ORDINARY_LOW_AMPS,
-                $this->lowAmps === null ? 0.12 : 0.05,
-            ),
-            Unknown::factor('field', 1.0, 0.04),
-            Unknown::factor('friction', 1.0, 0.12),
-            Unknown::factor('linkage', 1.0, 0.3),
+            Populations::level('supply', 'vehicle supply', $this->scale),
+            Populations::unknown('source', 'vehicle source', $this->scale ** 2),
+            $this->lowAmps === null
+                ? Populations::unknown('size', 'wiper motor')
+                : Populations::unknown(
+                    'size',
+                    'drawn of plate',
+                    ($this->lowAmps * $this->scale) / self::ORDINARY_LOW_AMPS,
+                ),
+            Populations::unknown('armature', $this->lowAmps === null ? 'armature' : 'armature of known size'),
+            Populations::unknown('series', 'field coil'),
+            Populations::unknown('shunt', 'field coil'),
+            Populations::unknown('resistor', 'field resistor'),
+            Populations::unknown('field', 'motor constant'),
+            Populations::unknown('friction', 'friction of a compound motor'),
+            Populations::unknown('linkage', 'linkage'),
+        ];
+    }
+
+    /** @return list<Conductor> */
+    public function conductors(): array
+    {
+        $of = fn(
+            string $element,
+            ConductorKind $kind,
+            string $part,
+            float $resistive = 0.0,
+        ): Conductor => new Conductor($element, $kind, $part, $resistive, scale: $this->scale ** 2);
+        $dash = Observation::changing('wiggle-dash', 0.6);
+        $plug = Observation::changing('wiggle-plug', 0.6);
+
+        return [
+            $of('feed', ConductorKind::HeavyWire, 'feed-wire'),
+            $of('fuse', ConductorKind::Fuse, 'fuse', 0.01),
+            $of('plug-feed', ConductorKind::Joint, 'plug')
+                ->opening(0.03)
+                ->seen(['look-plug' => FaultList::BURNT]),
+            $of('run-wire', ConductorKind::HeavyWire, 'wire', 0.02)->seen($plug),
+            $of('field-wire', ConductorKind::HeavyWire, 'wire', 0.02)->seen($plug),
+            $of('dash-run', ConductorKind::HeavyContact, 'dash-switch', 0.02)->madeByPosition()->seen($dash),
+            $of('dash-field', ConductorKind::HeavyContact, 'dash-switch', 0.02)->madeByPosition()->seen($dash),
+            $of('dash-return', ConductorKind::HeavyWire, 'ground-wire'),
+            $of('strap', ConductorKind::HeavyWire, 'strap', 0.04)->seen([
+                'look-strap' => ['fine' => 0.25, 'broken' => 0.75],
+            ]),
         ];
     }
 
@@ -204,16 +245,16 @@ final readonly class CompoundWiring
         $z = $this->scale * $this->scale;
 
         return [
-            'battery.volts' => $u['supply'] * $this->scale,
-            'feed.ohms' => 0.02 * $z * $u['joints'],
-            'series.ohms' => (self::SERIES_OHMS * $z) / $u['size'],
-            'motor.armatureOhms' => (self::ARMATURE_OHMS * $z) / $u['size'],
-            'shunt.ohms' => ((self::SHUNT_OHMS * $z) / $u['size']) * $u['field'],
-            'field-resistor.ohms' => (self::FIELD_RESISTOR_OHMS * $z) / $u['size'],
+            'battery.volts' => $u['supply'],
+            'battery.ohms' => $u['source'],
+            'series.ohms' => ((self::SERIES_OHMS * $z) / $u['size']) * $u['series'],
+            'motor.armatureOhms' => ((self::ARMATURE_OHMS * $z) / $u['size']) * $u['armature'],
+            'shunt.ohms' => ((self::SHUNT_OHMS * $z) / $u['size']) * $u['shunt'],
+            'field-resistor.ohms' => ((self::FIELD_RESISTOR_OHMS * $z) / $u['size']) * $u['resistor'],
             'motor.frictionTorque' => self::FRICTION * $u['size'] * $u['friction'],
             'motor.brakingConstant' => self::BRAKING * $u['size'],
             'motor.seriesConstant' => (self::SERIES_CONSTANT * $z) / $u['size'],
-            'motor.fieldConstant' => (self::FIELD_CONSTANT * $z) / $u['size'],
+            'motor.fieldConstant' => ((self::FIELD_CONSTANT * $z) / $u['size']) * $u['field'],
             'motor.fanConstant' => self::LINKAGE * $u['size'] * $u['linkage'],
         ];
     }
@@ -221,8 +262,6 @@ final readonly class CompoundWiring
     /** @return list<Fault> */
     public function faults(): array
     {
-        $z = $this->scale * $this->scale;
-
         return [
             new Fault(
                 'armature-open',
@@ -272,7 +311,7 @@ final readonly class CompoundWiring
                 'run-short',
                 'wire',
                 0.05,
-                Severity::only(Adjustment::closed('run-short', 0.01)),
+                Severity::limiting('run-short.ohms', 0.01, 3.0, 3),
                 element: 'run-wire',
             ),
             new Fault(
@@ -292,7 +331,7 @@ final readonly class CompoundWiring
                 'field-short',
                 'wire',
                 0.05,
-                Severity::only(Adjustment::closed('field-short', 0.01)),
+                Severity::limiting('field-short.ohms', 0.01, 30.0, 3),
                 element: 'field-wire',
             ),
             new Fault(
@@ -324,7 +363,7 @@ final readonly class CompoundWiring
                 'dragging',
                 'motor',
                 0.07,
-                Severity::added('motor.frictionTorque', [0.2, 0.35]),
+                Severity::adding('motor.frictionTorque', 0.08, 3.0),
                 ['arms' => ['free' => 0.4, 'stiff' => 0.55, 'locked' => 0.05]],
                 element: 'motor',
             ),
@@ -365,7 +404,7 @@ final readonly class CompoundWiring
                 'dash-ground-resistive',
                 'ground-wire',
                 0.04,
-                Severity::added('dash-return.ohms', [0.4 * $z, 1.0 * $z]),
+                Severity::resistance('dash-return'),
                 ['wiggle-dash' => ['steady' => 0.5, 'changes' => 0.5]],
                 loose: true,
                 element: 'dash-return',
@@ -375,7 +414,7 @@ final readonly class CompoundWiring
                 'plug-burnt',
                 'plug',
                 0.05,
-                Severity::added('plug-feed.ohms', [0.3 * $z, 0.8 * $z]),
+                Severity::resistance('plug-feed'),
                 ['look-plug' => ['fine' => 0.12, 'burnt' => 0.8, 'corroded' => 0.08]],
                 loose: true,
                 element: 'plug-feed',
@@ -394,8 +433,8 @@ final readonly class CompoundWiring
             foreach (['off', 'low', 'high'] as $position) {
                 $tests[] = TestList::volts(
                     "$pin@$position",
-                    'pin-volts',
-                    $position,
+                    $position === 'off' ? 'pin-volts-parked' : 'pin-volts',
+                    $position === 'off' ? 'parked' : $position,
                     $pin,
                     '0',
                     ['motor-plug'],

@@ -16,11 +16,19 @@ use Ispira\Core\Device\Severity;
  */
 final readonly class FaultList
 {
+    public const BURNT = ['fine' => 0.12, 'burnt' => 0.8, 'corroded' => 0.08];
+
     /**
-     * @param list<Fault> $own  of the motor at hand
-     * @param string      $load parameter that a stiff linkage raises
+     * @param list<Fault> $own    of the motor at hand
+     * @param float       $torque in N·m, with which a stiff linkage begins
      */
-    public function __construct(private array $own, private string $load) {}
+    public function __construct(private array $own, private float $torque) {}
+
+    /** @return list<Adjustment> the motor without what hangs on its crank */
+    public static function linkageOff(): array
+    {
+        return [Adjustment::atMost('motor.fanConstant', 0.0), Adjustment::atMost('motor.loadTorque', 0.0)];
+    }
 
     /** @return list<Observation> */
     public static function observations(): array
@@ -71,7 +79,7 @@ final readonly class FaultList
                 'feed-resistive',
                 'feed-wire',
                 0.04,
-                Severity::added('feed.ohms', [0.4, 1.0]),
+                Severity::resistance('feed'),
                 Observation::changing('wiggle-feed', 0.6),
                 loose: true,
                 element: 'feed',
@@ -81,7 +89,8 @@ final readonly class FaultList
                 'linkage-binding',
                 'linkage',
                 0.1,
-                $this->binding(),
+                // Over the torque that an ordinary motor has at its crank: from stiff to blocked.
+                Severity::adding('motor.loadTorque', $this->torque, 30.0 * $this->torque),
                 [
                     'linkage' => ['free' => 0.06, 'stiff' => 0.94],
                     'arms' => ['free' => 0.1, 'stiff' => 0.85, 'locked' => 0.05],
@@ -117,15 +126,6 @@ final readonly class FaultList
                 element: 'motor',
             ),
         ];
-    }
-
-    /** @return list<Severity> */
-    private function binding(): array
-    {
-        return array_map(
-            fn(float $factor): Severity => new Severity([Adjustment::scale($this->load, $factor)], share: 1 / 3),
-            [8.0, 16.0, 40.0],
-        );
     }
 
     /** @return list<FaultPair> */

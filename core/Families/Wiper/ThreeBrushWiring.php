@@ -8,6 +8,10 @@ use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Circuit\ThreeBrushMotor;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Conductor;
+use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Observation;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
@@ -82,10 +86,10 @@ final readonly class ThreeBrushWiring
         ]);
     }
 
-    /** What binding in the linkage loads. */
-    public function loadParameter(): string
+    /** Torque in N·m with which a stiff linkage begins. */
+    public function stiffTorque(): float
     {
-        return 'motor.fanConstant';
+        return 0.03;
     }
 
     /** @return list<Adjustment> */
@@ -112,21 +116,16 @@ final readonly class ThreeBrushWiring
     {
         $rest = [Adjustment::set('cam-run.ohms', self::OPEN), Adjustment::set('cam-rest.ohms', 0.01 * $this->scale)];
         $out = array_map(Adjustment::opened(...), ['plug-low', 'plug-high', 'plug-common', 'park-wire', 'park-feed']);
-        $bench = [...$out, Adjustment::set('direct-common.ohms', 0.01), Adjustment::atMost('motor.fanConstant', 0.0)];
+        $bench = [...$out, Adjustment::set('direct-common.ohms', 0.01), ...FaultList::linkageOff()];
         $setUps = [];
         foreach ($this->positions() as $p) {
             $setUps[] = new SetUp($p->key, $p->key, atRest: $rest);
-            $setUps[] = new SetUp(
-                "free-$p->key",
-                $p->key,
-                [Adjustment::atMost('motor.fanConstant', 0.0)],
-                'linkage-off',
-                atRest: $rest,
-            );
+            $setUps[] = new SetUp("free-$p->key", $p->key, FaultList::linkageOff(), 'linkage-off', atRest: $rest);
         }
 
         return [
             ...$setUps,
+            new SetUp('parked', 'off', $rest, 'parked'),
             new SetUp(
                 'bench-low',
                 'low',
@@ -144,11 +143,7 @@ final readonly class ThreeBrushWiring
             new SetUp(
                 'bench-park',
                 'off',
-                [
-                    Adjustment::atMost('motor.fanConstant', 0.0),
-                    Adjustment::opened('plug-high'),
-                    ...$this->closed('dash-park'),
-                ],
+                [...FaultList::linkageOff(), Adjustment::opened('plug-high'), ...$this->closed('dash-park')],
                 'bench-park',
                 PositionKind::Parks,
                 atRest: $rest,
@@ -167,17 +162,54 @@ final readonly class ThreeBrushWiring
     public function unknowns(): array
     {
         return [
-            Unknown::normal('supply', 13.0, 0.45),
-            Unknown::factor('joints', 1.0, 0.35),
-            Unknown::factor(
-                'size',
-                (($this->lowAmps ?? self::ORDINARY_LOW_AMPS / $this->scale) * $this->scale) / self::ORDINARY_LOW_AMPS,
-                $this->lowAmps === null ? 0.15 : 0.05,
-            ),
-            Unknown::factor('emf', 1.0, 0.03),
-            Unknown::factor('friction', 1.0, 0.15),
-            Unknown::factor('linkage', 1.0, 0.3),
+            Populations::level('supply', 'vehicle supply', $this->scale),
+            Populations::unknown('source', 'vehicle source', $this->scale ** 2),
+            $this->lowAmps === null
+                ? Populations::unknown('size', 'wiper motor')
+                : Populations::unknown(
+                    'size',
+                    'drawn of plate',
+                    ($this->lowAmps * $this->scale) / self::ORDINARY_LOW_AMPS,
+                ),
+            Populations::unknown('armature', $this->lowAmps === null ? 'armature' : 'armature of known size'),
+            Populations::unknown('emf', 'motor constant'),
+            Populations::level('third', 'third brush'),
+            Populations::unknown('friction', 'friction'),
+            Populations::unknown('linkage', 'linkage'),
         ];
+    }
+
+    /** @return list<Conductor> */
+    public function conductors(): array
+    {
+        $of = fn(
+            string $element,
+            ConductorKind $kind,
+            string $part,
+            float $resistive = 0.0,
+        ): Conductor => new Conductor($element, $kind, $part, $resistive, scale: $this->scale ** 2);
+        $dash = Observation::changing('wiggle-dash', 0.6);
+        $plug = ['look-plug' => FaultList::BURNT] + Observation::changing('wiggle-plug', 0.6);
+        $conductors = [
+            $of('feed', ConductorKind::HeavyWire, 'feed-wire'),
+            $of('fuse', ConductorKind::Fuse, 'fuse', 0.01),
+            $of('dash-feed', ConductorKind::HeavyContact, 'dash-switch', 0.015)->seen($dash),
+            $of('park-feed', ConductorKind::HeavyWire, 'wire', 0.01),
+            $of('plug-low', ConductorKind::Joint, 'plug', 0.03)->opening(0.02)->seen($plug),
+            $of('plug-high', ConductorKind::Joint, 'plug', 0.03)->opening(0.02)->seen($plug),
+            $of('plug-common', ConductorKind::Joint, 'plug', 0.03)->opening(0.02)->seen($plug),
+            $of('ground', ConductorKind::HeavyWire, 'ground-wire'),
+        ];
+        foreach (['low', 'high', 'park'] as $line) {
+            $conductors[] = $of("dash-$line", ConductorKind::HeavyContact, 'dash-switch', 0.015)
+                ->madeByPosition()
+                ->seen($dash);
+            $conductors[] = $of("$line-wire", ConductorKind::HeavyWire, 'wire', 0.015)->seen(
+                Observation::changing('wiggle-plug', 0.3),
+            );
+        }
+
+        return $conductors;
     }
 
     /**
@@ -188,20 +220,33 @@ final readonly class ThreeBrushWiring
     public function assign(array $u): array
     {
         return [
-            'battery.volts' => $u['supply'] * $this->scale,
-            'feed.ohms' => 0.012 * $this->scale * $this->scale * $u['joints'],
-            ...$this->motor($u['size'], $u['emf'], $u['friction'], $u['linkage'])->parameters(),
+            'battery.volts' => $u['supply'],
+            'battery.ohms' => $u['source'],
+            ...$this->motor(
+                $u['size'],
+                $u['emf'],
+                $u['friction'],
+                $u['linkage'],
+                $u['armature'],
+                $u['third'],
+            )->parameters(),
         ];
     }
 
-    private function motor(float $size, float $emf, float $friction, float $linkage): ThreeBrushMotor
-    {
+    private function motor(
+        float $size,
+        float $emf,
+        float $friction,
+        float $linkage,
+        float $armature = 1.0,
+        float $third = self::THIRD_EMF,
+    ): ThreeBrushMotor {
         $z = $this->scale * $this->scale;
 
         return new ThreeBrushMotor(
-            (2.0 * self::RA * $z) / $size,
+            ((2.0 * self::RA * $z) / $size) * $armature,
             self::K * $this->scale * $emf,
-            self::THIRD_EMF,
+            $third,
             self::THIRD_PART,
             self::BRUSH * $z,
             self::FRICTION * $size * $friction,
@@ -250,7 +295,7 @@ final readonly class ThreeBrushWiring
                 'brushes-worn',
                 'motor',
                 0.04,
-                Severity::added('brush-common.ohms', [1.2 * $z, 2.5 * $z]),
+                Severity::adding('brush-common.ohms', 0.1 * $z, 12.0 * $z),
                 $knock,
                 element: 'brush-common',
             ),
@@ -283,7 +328,7 @@ final readonly class ThreeBrushWiring
                 'dragging',
                 'motor',
                 0.07,
-                Severity::added('motor.frictionTorque', [0.07, 0.16]),
+                Severity::adding('motor.frictionTorque', 0.03, 1.0),
                 ['arms' => ['free' => 0.4, 'stiff' => 0.55, 'locked' => 0.05]],
                 element: 'motor',
             ),
@@ -369,7 +414,7 @@ final readonly class ThreeBrushWiring
                 'ground-resistive',
                 'ground-wire',
                 0.05,
-                Severity::added('ground.ohms', [0.6 * $z, 1.5 * $z]),
+                Severity::resistance('ground'),
                 ['wiggle-plug' => ['steady' => 0.5, 'changes' => 0.5]],
                 loose: true,
                 element: 'ground',
@@ -402,8 +447,8 @@ final readonly class ThreeBrushWiring
             foreach (['off', 'low', 'high'] as $position) {
                 $tests[] = TestList::volts(
                     "$pin@$position",
-                    'pin-volts',
-                    $position,
+                    $position === 'off' ? 'pin-volts-parked' : 'pin-volts',
+                    $position === 'off' ? 'parked' : $position,
                     $pin,
                     '0',
                     ['motor-plug'],

@@ -41,7 +41,7 @@ final class WiperFamily implements Family, Repairable
             ($values['motor'] ?? 'three-brush') === 'compound'
                 ? new CompoundWiring($scale, $amps)
                 : new ThreeBrushWiring($scale, $amps);
-        $faults = new FaultList($wiring->faults(), $wiring->loadParameter());
+        $faults = new FaultList($wiring->faults(), $wiring->stiffTorque());
         $netlist = $wiring->netlist();
         ksort($values);
 
@@ -63,6 +63,7 @@ final class WiperFamily implements Family, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: $wiring->sheet(),
             texts: $this->texts(),
+            conductors: $wiring->conductors(),
         );
     }
 

@@ -58,6 +58,7 @@ final class WiperIntervalFamily implements Family, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: Drawing::sheet(),
             texts: $this->texts(),
+            conductors: $wiring->conductors(),
         );
     }
 

@@ -10,6 +10,10 @@ use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Circuit\SpeedModule;
 use Ispira\Core\Circuit\ThreeBrushMotor;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Conductor;
+use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Observation;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
@@ -31,6 +35,10 @@ final readonly class Wiring
     public const INPUT_OHMS = 10e3;
     public const SETTINGS = [5 => [2.2e3, 5.1e3, 10e3, 20e3, 39e3], 3 => [2.2e3, 10e3, 39e3]];
     private const MIDDLE_OHMS = 10e3;
+
+    /** Share of the supply on the speed wire in the first and the last setting, as the module's table has it. */
+    private const FIRST_SHARE = 0.82;
+    private const LAST_SHARE = 0.2;
 
     public function __construct(public int $settings, private ?float $inputOhms) {}
 
@@ -54,7 +62,9 @@ final readonly class Wiring
             $r('fuse', 'fuse-in', 'fed', self::JOINT),
             $r('stalk-feed', 'fed', 'stalk-in', 0.05),
             $r('interval-contact', 'stalk-in', 'track', self::OPEN),
-            $r('setting', 'track', 'speed-out', self::MIDDLE_OHMS),
+            $r('setting', 'track', 'speed-out', self::MIDDLE_OHMS)->offering(
+                array_map(static fn(float $share): float => $share * self::MIDDLE_OHMS, $this->shares()),
+            ),
             $r('low-contact', 'stalk-in', 'speed-out', self::OPEN),
             $r('high-contact', 'stalk-in', 'high-out', self::OPEN),
             $r('speed-wire', 'speed-out', 'speed-pin', 0.1),
@@ -96,7 +106,7 @@ final readonly class Wiring
             $r('low-joint', 'low-side', 'L', self::JOINT),
             Element::workContact('high-gate', 'supply', 'high-side', 'high-input', 0.02),
             $r('high-joint', 'high-side', 'H', self::JOINT),
-            ...$this->motor(1.0, 1.0, 1.0)->elements('L', 'H', 'C'),
+            ...$this->motor(1.0, 1.0, 1.0, 0.7)->elements('L', 'H', 'C'),
             $r('motor-return', 'C', 'module-ground', self::JOINT),
             $r('ground', 'module-ground', '0', 0.02),
             $r('direct-low', 'battery', 'L', self::OPEN),
@@ -104,12 +114,12 @@ final readonly class Wiring
         ]);
     }
 
-    private function motor(float $size, float $emf, float $friction): ThreeBrushMotor
+    private function motor(float $size, float $emf, float $friction, float $third): ThreeBrushMotor
     {
         return new ThreeBrushMotor(
             0.7 / $size,
             0.05 * $emf,
-            0.7,
+            $third,
             1 / 3,
             0.03,
             0.05 * $size * $friction,
@@ -134,10 +144,10 @@ final readonly class Wiring
     {
         $on = static fn(string $element): Adjustment => Adjustment::set("$element.ohms", 0.05);
         $positions = [new Position('off', 'off', PositionKind::Stands, [])];
-        foreach (array_reverse($this->shares(), true) as $key => $share) {
+        foreach (array_keys(array_reverse($this->shares(), true)) as $key) {
             $positions[] = new Position($key, 'interval ' . substr($key, 4), PositionKind::Runs, [
                 $on('interval-contact'),
-                Adjustment::scale('setting.ohms', $share),
+                Adjustment::follow('setting.ohms', "setting.$key"),
             ]);
         }
 
@@ -219,13 +229,47 @@ final readonly class Wiring
     /** @return list<Unknown> */
     public function unknowns(): array
     {
+        $unknowns = [
+            Populations::level('supply', 'vehicle supply'),
+            Populations::unknown('source', 'vehicle source'),
+            $this->inputOhms === null
+                ? Populations::unknown('input', 'input of an interval module')
+                : Populations::unknown('input', 'typed input', $this->inputOhms),
+            Populations::unknown('first', 'first stalk setting'),
+            Populations::unknown('last', 'last stalk setting'),
+            Populations::unknown('size', 'wiper motor'),
+            Populations::unknown('emf', 'motor constant'),
+            Populations::level('third', 'third brush'),
+            Populations::unknown('friction', 'friction'),
+        ];
+        foreach (array_keys($this->shares()) as $setting) {
+            $unknowns[] = Populations::unknown($setting, 'stalk setting');
+        }
+
+        return $unknowns;
+    }
+
+    /** @return list<Conductor> */
+    public function conductors(): array
+    {
+        $plug = Observation::changing('wiggle-plug', 0.6);
+        $stalk = Observation::changing('wiggle-stalk', 0.6);
+
         return [
-            Unknown::normal('supply', 12.6, 0.4),
-            Unknown::factor('input', 1.0, $this->inputOhms === null ? 0.12 : 0.03),
-            Unknown::factor('stalk', 1.0, 0.06),
-            Unknown::factor('size', 1.0, 0.12),
-            Unknown::factor('emf', 1.0, 0.03),
-            Unknown::factor('friction', 1.0, 0.15),
+            Conductor::of('feed', ConductorKind::HeavyWire, 'feed-wire', 0.02),
+            Conductor::of('fuse', ConductorKind::Fuse, 'fuse', 0.01),
+            Conductor::of('stalk-feed', ConductorKind::SignalWire, 'stalk-wire', 0.01)->seen($stalk),
+            Conductor::of('interval-contact', ConductorKind::LightContact, 'stalk', 0.02)
+                ->opening(0.03)
+                ->madeByPosition()
+                ->seen($stalk),
+            Conductor::of('low-contact', ConductorKind::LightContact, 'stalk', 0.02)->madeByPosition()->seen($stalk),
+            Conductor::of('speed-wire', ConductorKind::SignalWire, 'stalk-wire')->seen($plug),
+            Conductor::of('high-wire', ConductorKind::SignalWire, 'stalk-wire', 0.01)->seen($plug),
+            Conductor::of('speed-plug', ConductorKind::LightContact, 'stalk-wire', 0.02)->opening(0.02)->seen($plug),
+            Conductor::of('high-plug', ConductorKind::LightContact, 'stalk-wire', 0.01)->opening(0.02)->seen($plug),
+            Conductor::of('module-feed', ConductorKind::HeavyWire, 'feed-wire'),
+            Conductor::of('ground', ConductorKind::HeavyWire, 'ground-wire'),
         ];
     }
 
@@ -236,11 +280,41 @@ final readonly class Wiring
      */
     public function assign(array $u): array
     {
-        return [
+        $settings = $this->settingsOf($u);
+        $shares = array_map(static fn(float $ohms): float => $u['input'] / ($u['input'] + $ohms), $settings);
+        $least = min(1.0, ...array_values($shares));
+        $most = max(0.0, ...array_values($shares));
+        // A module is made for its stalk: it tells the settings apart from the first to the last.
+        $slope = (self::FIRST_SHARE - self::LAST_SHARE) / ($most - $least);
+        $values = [
             'battery.volts' => $u['supply'],
-            'speed-input.ohms' => $this->inputOhms() * $u['input'],
-            'setting.ohms' => self::MIDDLE_OHMS * $u['stalk'],
-            ...$this->motor($u['size'], $u['emf'], $u['friction'])->parameters(),
+            'battery.ohms' => $u['source'],
+            'speed-input.ohms' => $u['input'],
+            'speed-input.gain' => $slope,
+            'speed-input.offset' => self::LAST_SHARE - $slope * $least,
+            ...$this->motor($u['size'], $u['emf'], $u['friction'], $u['third'])->parameters(),
         ];
+        foreach ($settings as $setting => $ohms) {
+            $values["setting.$setting"] = $ohms;
+        }
+
+        return $values;
+    }
+
+    /**
+     * @param array<string, float> $u values of the unknowns
+     *
+     * @return array<string, float> Ω by setting: ordered and distinct, of the size of the module's input
+     */
+    private function settingsOf(array $u): array
+    {
+        $keys = array_keys($this->shares());
+        $step = ($u['last'] / $u['first']) ** (1.0 / (\count($keys) - 1));
+        $settings = [];
+        foreach ($keys as $n => $key) {
+            $settings[$key] = $u['input'] * $u['first'] * $step ** $n * $u[$key];
+        }
+
+        return $settings;
     }
 }
