@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Device;
 
+use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 
 /**
@@ -107,6 +108,30 @@ final readonly class CircuitModel
     public function assigned(array $unknowns): array
     {
         return $this->conducting->assigned(($this->assign)($unknowns), $unknowns);
+    }
+
+    /** The same with an element that its declaration does not have, for trials; its faults and tests stay. */
+    public function withElement(Element $element): self
+    {
+        return new self(
+            identity: [...$this->identity, 'with', $element->id],
+            netlist: new Netlist([...array_values($this->netlist->elements), $element]),
+            supply: $this->supply,
+            unknowns: $this->unknowns,
+            assign: $this->assigned(...),
+            positions: array_values($this->positions),
+            setUps: array_values($this->setUps),
+            tests: array_values($this->tests),
+            observations: array_values($this->observations),
+            faults: array_values($this->faults),
+            pairs: $this->pairs,
+            parts: array_values($this->parts),
+            causeChecks: $this->causeChecks,
+            accessMinutes: $this->accessMinutes,
+            places: $this->places,
+            sheet: $this->sheet,
+            texts: $this->texts,
+        );
     }
 
     /** The speed-map test of a position. */

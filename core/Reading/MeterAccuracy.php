@@ -31,6 +31,19 @@ final readonly class MeterAccuracy
         };
     }
 
+    /** Spreads of the meter within which two readings of one test agree. */
+    private const AGREE = 3.0;
+
+    /** Whether two readings of one test say the same; null is over range. */
+    public static function agree(Quantity $quantity, float|string|null $one, float|string|null $other): bool
+    {
+        if (!\is_float($one) || !\is_float($other)) {
+            return $one === $other;
+        }
+
+        return abs($one - $other) <= self::AGREE * self::spread($quantity, $one);
+    }
+
     /** Whether a meter shows a difference between two numbers: by more than its own spread, or one of them open. */
     public static function tellsApart(Quantity $quantity, float $number, float $other): bool
     {

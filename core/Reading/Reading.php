@@ -45,6 +45,12 @@ final readonly class Reading
         return $this->with(['struck' => true]);
     }
 
+    /** As one that somebody was asked about and answered is right. */
+    public function answeredFor(): self
+    {
+        return $this->with(['kept' => true]);
+    }
+
     public function showing(float|string|null $value): self
     {
         return $this->with(['value' => $value]);
@@ -83,7 +89,7 @@ final readonly class Reading
         return $this->value === null;
     }
 
-    /** @param array{value?: float|string|null, struck?: bool, episode?: int, doubts?: list<string>} $changes */
+    /** @param array{value?: float|string|null, struck?: bool, episode?: int, doubts?: list<string>, kept?: bool} $changes */
     private function with(array $changes): self
     {
         return new self(
@@ -99,7 +105,7 @@ final readonly class Reading
             $this->instrument,
             $this->leadOhms,
             $changes['doubts'] ?? $this->doubts,
-            $this->kept,
+            $changes['kept'] ?? $this->kept,
         );
     }
 }

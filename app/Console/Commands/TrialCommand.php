@@ -6,6 +6,8 @@ namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
 use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Diagnosis\Trial\ForeignSummary;
+use Ispira\Core\Diagnosis\Trial\ForeignTrial;
 use Ispira\Core\Diagnosis\Trial\Outcome;
 use Ispira\Core\Diagnosis\Trial\Policy;
 use Ispira\Core\Diagnosis\Trial\Trial;
@@ -20,6 +22,9 @@ final class TrialCommand extends Command
         {--faults= : only lasting, intermittent or pair}
         {--policy=* : engine, fixed order, random order, buy on the pattern; the engine when left out}
         {--by-variant : a row for each variant}
+        {--world=own : own, or foreign: wider than the engine\'s, with faults that no family lists}
+        {--jobs=400 : jobs of the foreign world for each family}
+        {--wrong : list the jobs of the foreign world that went wrong}
         {--seed=1}';
 
     protected $description = 'Work simulated jobs with hidden faults and print how often the right part was named, and at what price';
@@ -33,6 +38,9 @@ final class TrialCommand extends Command
     public function handle(FamilyRegistry $families): int
     {
         $wanted = (array) $this->option('family');
+        if ($this->option('world') === 'foreign') {
+            return $this->foreign($families, $wanted);
+        }
         $policies = array_map(
             static fn($name): Policy => Policy::from((string) $name),
             (array) $this->option('policy'),
@@ -72,6 +80,84 @@ final class TrialCommand extends Command
         }
 
         return self::SUCCESS;
+    }
+
+    /** @param array<mixed> $wanted keys of families */
+    private function foreign(FamilyRegistry $families, array $wanted): int
+    {
+        $all = new ForeignSummary();
+        $this->line(
+            'family              jobs  right  verdicts stated  sure+wrong  no verdict  tests  refused  unlisted wrong  nothing wrong',
+        );
+        foreach ($families->all() as $key => $family) {
+            if ($wanted !== [] && !in_array($key, $wanted, true)) {
+                continue;
+            }
+            $summary = new ForeignSummary();
+            $trial = new ForeignTrial($family, (int) $this->option('seed'));
+            foreach ($trial->run((int) $this->option('jobs')) as $outcome) {
+                $summary->take($outcome);
+                $all->take($outcome);
+            }
+            $this->figures($key, $summary);
+        }
+        $this->figures('all', $all);
+        $this->line("\nstated odds of the verdict on a listed fault against how often it held");
+        foreach ($all->calibration() as $bin) {
+            $this->line(
+                sprintf(
+                    '  %5.1f%% to %5.1f%%  %6d jobs  stated %5.1f%%  held %5.1f%%',
+                    100 * $bin['from'],
+                    100 * $bin['to'],
+                    $bin['jobs'],
+                    100 * $bin['stated'],
+                    100 * $bin['held'],
+                ),
+            );
+        }
+        foreach ($this->option('wrong') === true ? $all->outcomes : [] as $outcome) {
+            $bad = $outcome->kind === 'listed' ? !$outcome->right || $outcome->end !== 'verdict' : $outcome->isWrong();
+            if ($bad || $outcome->refused) {
+                $this->line(
+                    sprintf(
+                        "%s %s %s: %s %.3f %s%s\n    %s",
+                        $outcome->family,
+                        $outcome->kind,
+                        $outcome->fault,
+                        $outcome->named,
+                        $outcome->probability,
+                        $outcome->end,
+                        $outcome->refused ? ', refused an honest reading' : '',
+                        implode(' ', $outcome->path),
+                    ),
+                );
+            }
+        }
+
+        return self::SUCCESS;
+    }
+
+    private function figures(string $key, ForeignSummary $summary): void
+    {
+        $f = $summary->figures();
+        $this->line(
+            sprintf(
+                '%-18s %5d %5.1f%% %8.1f%% %6.1f%% %10.1f%% %10.1f%% %6.2f %7.1f%% %6.1f%% of %-4d %6.1f%% of %d',
+                $key,
+                $f['jobs'],
+                100 * $f['right'],
+                100 * $f['verdictRight'],
+                100 * $f['stated'],
+                100 * $f['sureAndWrong'],
+                100 * $f['noVerdict'],
+                $f['tests'],
+                100 * $f['refused'],
+                100 * $f['unlistedWrong'],
+                $f['unlisted'],
+                100 * $f['nothingWrong'],
+                $f['nothing'],
+            ),
+        );
     }
 
     private function family(Trial $trial, string $key, Policy $policy): TrialSummary

@@ -29,6 +29,12 @@ final readonly class Engine
     /** Verdict without a doubt worth money still needs this probability while a test could raise it. */
     public const SURE = 0.97;
 
+    /** Probability under which nobody is named: better to say that it is not clear. */
+    private const STATED_FROM = 0.7;
+
+    /** How much likelier a reading has to be with the fault than without for it to have touched it. */
+    private const TOUCHES = 4.0;
+
     private const MOST_REPEATS = 3;
 
     /** Share of slips in a reading from which it is worth taking once more. */
@@ -58,6 +64,7 @@ final readonly class Engine
             $belief,
             $predictions,
             $case->intermittent ? $misbehaviour : null,
+            $scale,
         );
         $values = new TestValues($hypotheses, $byHypothesis, $circuit, $foreseen, $money, $settings);
         $doubted = $this->doubted($case, $belief);
@@ -66,11 +73,18 @@ final readonly class Engine
             array_diff_key($this->exhausted($circuit, $case), $doubted),
             $doubted,
         );
-        $misfit = $this->misfit($case, $belief);
+        $misfit = $this->misfit($circuit, $case, $belief);
         $guessing = $money->wasted(array_column($suspects, 'probability', 'remedy'));
         $next = $this->next($choices, $suspects[0]->probability);
+        if ($next === null && !$this->isTouched($circuit, $case, $suspects[0], $belief)) {
+            $next = $values->separating(
+                $suspects[0]->remedy,
+                $this->opened($circuit, $case),
+                $this->exhausted($circuit, $case),
+            );
+        }
         $verdict =
-            $next === null && $misfit === null && $case->standing() !== []
+            $next === null && $misfit === null && $case->standing() !== [] && $this->canBeStated($suspects[0])
                 ? $this->verdict($circuit, $case, $suspects[0])
                 : null;
         $predictions->keep();
@@ -168,12 +182,38 @@ final readonly class Engine
         return $telling[0] ?? null;
     }
 
-    private function misfit(CaseFile $case, Belief $belief): ?Misfit
+    /** Whether a suspect is sure enough to be named, and is something that can be. */
+    private function canBeStated(Suspect $suspect): bool
+    {
+        return $suspect->remedy !== HypothesisList::SOMETHING_ELSE && $suspect->probability >= self::STATED_FROM;
+    }
+
+    /** Whether some test beyond the map has found what only the fault explains. */
+    private function isTouched(CircuitModel $circuit, CaseFile $case, Suspect $suspect, Belief $belief): bool
+    {
+        $own = $suspect->leading()->key;
+        foreach ($case->standing() as $reading) {
+            $fit = $belief->fit[$reading->id] ?? [];
+            $sound = $fit[HypothesisList::NOTHING_WRONG] ?? 0.0;
+            if (
+                $reading->episode === \count($case->replacements) &&
+                $circuit->tests[$reading->test]->offered &&
+                ($fit[$own] ?? 0.0) > self::TOUCHES * $sound
+            ) {
+                return true;
+            }
+        }
+
+        return !$suspect->namesParts();
+    }
+
+    private function misfit(CircuitModel $circuit, CaseFile $case, Belief $belief): ?Misfit
     {
         $spoiling = [];
-        foreach ($case->standing() as $reading) {
+        foreach ($case->facts($circuit) as $reading) {
             $slip = $belief->slips[$reading->id] ?? 0.0;
-            if ($slip > self::UNEXPLAINED && $reading->trust === Trust::Measured) {
+            // What was read twice or kept is a fact: then the machine is odd, not the reading.
+            if ($slip > self::UNEXPLAINED && $reading->trust === Trust::Measured && !$reading->kept) {
                 $spoiling[$reading->id] = $slip;
             }
         }

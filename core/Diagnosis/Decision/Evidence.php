@@ -33,6 +33,18 @@ final readonly class Evidence
     }
 
     /**
+     * Between which readings a numeric test lies under a hypothesis.
+     *
+     * @param float $spreads on either side of the middle
+     *
+     * @return array{0: float, 1: float} INF twice where it is open
+     */
+    public function range(Hypothesis $hypothesis, Test $test, float $spreads): array
+    {
+        return $this->foreseen->range($hypothesis, $test, $spreads);
+    }
+
+    /**
      * What a numeric test shows under a hypothesis.
      *
      * @return array{0: float, 1: float} mean (INF for open) and spread

@@ -31,12 +31,14 @@ final readonly class ForeseenOutcomes
      * @param array<string, Hypothesis> $hypotheses   all of them
      * @param Misbehaviour|null         $misbehaviour when the complaint comes and goes, and what the machine does is
      *     noted
+     * @param float                     $scale        supply of the circuit over that of a 12 V system
      */
     public function __construct(
         private array $hypotheses,
         private Belief $belief,
         private Predictions $predictions,
         private ?Misbehaviour $misbehaviour = null,
+        private float $scale = 1.0,
     ) {}
 
     /**
@@ -229,8 +231,11 @@ final readonly class ForeseenOutcomes
      *
      * @return array{0: float, 1: float}
      */
-    private function onScale(Hypothesis $hypothesis, Test $test, bool $roughly = false): array
+    public function onScale(Hypothesis $hypothesis, Test $test, bool $roughly = false): array
     {
+        if ($hypothesis->key === HypothesisList::SOMETHING_ELSE) {
+            return $this->onScale($this->hypotheses[HypothesisList::NOTHING_WRONG], $test, $roughly);
+        }
         $expected = $this->predictions->expected($hypothesis, $test, $roughly);
         if ($expected->open) {
             return [\INF, 1.0];
@@ -252,16 +257,48 @@ final readonly class ForeseenOutcomes
      */
     public function summary(Hypothesis $hypothesis, Test $test): array
     {
-        $listed =
-            $hypothesis->key === HypothesisList::SOMETHING_ELSE
-                ? $this->hypotheses[HypothesisList::NOTHING_WRONG]
-                : $hypothesis;
-        [$mean, $spread] = $this->onScale($listed, $test);
+        [$mean, $spread] = $this->onScale($hypothesis, $test);
         if (is_infinite($mean)) {
             return [\INF, 1.0];
         }
         $shown = ReadingScale::from($test->probe->quantity, $mean);
 
         return [$shown, $spread / ReadingScale::slope($test->probe->quantity, $shown)];
+    }
+
+    /**
+     * Between which readings a test lies under a hypothesis, in the quantity's base unit.
+     *
+     * @param float $spreads on either side of the middle
+     *
+     * @return array{0: float, 1: float} INF twice where it is open
+     */
+    public function range(Hypothesis $hypothesis, Test $test, float $spreads): array
+    {
+        [$mean, $spread] = $this->onScale($hypothesis, $test);
+        if (is_infinite($mean)) {
+            return [\INF, \INF];
+        }
+        $quantity = $test->probe->quantity;
+
+        return [
+            ReadingScale::from($quantity, $mean - $spreads * $spread),
+            ReadingScale::from($quantity, $mean + $spreads * $spread),
+        ];
+    }
+
+    /** Density of a place on the scale of a number, under a hypothesis; a fault that comes and goes may be away. */
+    public function density(Hypothesis $hypothesis, Test $test, float $place): float
+    {
+        $quantity = $test->probe->quantity;
+        $sound = $this->onScale($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);
+        if ($hypothesis->key === HypothesisList::SOMETHING_ELSE) {
+            return SomethingElse::density($quantity, $place, $sound, $this->scale);
+        }
+        $present = self::fits($place, ...$this->onScale($hypothesis, $test));
+
+        return $hypothesis->comesAndGoes
+            ? Belief::SHOWS * $present + (1.0 - Belief::SHOWS) * self::fits($place, ...$sound)
+            : $present;
     }
 }

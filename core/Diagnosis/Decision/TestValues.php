@@ -27,6 +27,12 @@ final class TestValues
     private const LEADING_SHARE = 0.9;
     private const LEAST_LEADING = 8;
 
+    /** Least share of nothing wrong, and of something that is in no list, against the other rivals of a leader. */
+    private const UNNAMED = 0.4;
+
+    /** Bits that a test has to tell at even odds to be worth doing before a verdict. */
+    private const SEPARATES_FROM = 0.25;
+
     /** How many of the best, by money and by what they tell a minute, are valued on all suspects. */
     private const BEST_BY_MONEY = 5;
     private const BEST_TELLING = 3;
@@ -42,7 +48,7 @@ final class TestValues
      * @param array<string, float>      $byHypothesis largest first
      */
     public function __construct(
-        array $hypotheses,
+        private readonly array $hypotheses,
         array $byHypothesis,
         private readonly CircuitModel $circuit,
         private readonly ForeseenOutcomes $foreseen,
@@ -86,6 +92,64 @@ final class TestValues
         usort($choices, static fn(TestChoice $a, TestChoice $b): int => $b->gain() <=> $a->gain());
 
         return $choices;
+    }
+
+    /**
+     * The test that best tells the leading remedy from all others, as if it had no more than even odds: the one to do
+     * before a verdict that no reading has touched yet.
+     *
+     * @param list<string>        $opened places already reached
+     * @param array<string, true> $done   tests with a standing reading
+     */
+    public function separating(string $leading, array $opened, array $done): ?TestChoice
+    {
+        $even = $this->evenOdds($leading);
+        $best = null;
+        foreach ($even === [] ? [] : $this->circuit->tests as $test) {
+            if (!$test->offered || isset($done[$test->key]) || !$this->canDo($test)) {
+                continue;
+            }
+            $choice = $this->choice($test, $opened, $even, true);
+            if (
+                $choice->information >= self::SEPARATES_FROM &&
+                ($best === null || $choice->information / $choice->minutes > $best->information / $best->minutes)
+            ) {
+                $best = $choice;
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return array<string, float> by hypothesis: half for those of a remedy, half for the others, each as they stand */
+    private function evenOdds(string $leading): array
+    {
+        $own = $others = [];
+        foreach ($this->chance as $key => $chance) {
+            if ($this->alive[$key]->remedy() === $leading) {
+                $own[$key] = $chance;
+            } else {
+                $others[$key] = $chance;
+            }
+        }
+        $listed = array_sum($others) + 1e-12;
+        foreach ([HypothesisList::SOMETHING_ELSE, HypothesisList::NOTHING_WRONG] as $unnamed) {
+            if (isset($this->hypotheses[$unnamed]) && !isset($own[$unnamed])) {
+                $this->alive[$unnamed] = $this->hypotheses[$unnamed];
+                $others[$unnamed] = max($others[$unnamed] ?? 0.0, self::UNNAMED * $listed);
+            }
+        }
+        if ($own === [] || $others === []) {
+            return [];
+        }
+        $even = [];
+        foreach ([$own, $others] as $half) {
+            foreach ($half as $key => $chance) {
+                $even[$key] = (0.5 * $chance) / array_sum($half);
+            }
+        }
+
+        return $even;
     }
 
     /**

@@ -72,13 +72,12 @@ final class Belief
                 $belief->weights[$key] = $hypothesis->remedy() === $case->supposed ? $hypothesis->prior : 0.0;
             }
         }
+        $facts = $case->facts($predictions->circuit);
         foreach ([null, ...$case->replacements] as $episode => $remedy) {
             if ($remedy !== null) {
                 $belief->replaced(explode('+', $remedy));
             }
-            $belief->take(
-                array_values(array_filter($case->standing(), static fn(Reading $r): bool => $r->episode === $episode)),
-            );
+            $belief->take(array_values(array_filter($facts, static fn(Reading $r): bool => $r->episode === $episode)));
         }
 
         return $belief;

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis\Inference;
 
 use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Reading\MeterAccuracy;
 use Ispira\Core\Reading\Reading;
+use Ispira\Core\Reading\Trust;
 
 /**
  * What is known of one job: its readings, what was replaced between them, and how the fault behaves.
@@ -88,5 +90,42 @@ final readonly class CaseFile
     public function standing(): array
     {
         return array_values(array_filter($this->readings, static fn(Reading $r): bool => !$r->struck));
+    }
+
+    /**
+     * The standing readings; a number that was read twice alike counts as one that somebody answered for, even where
+     * the first was struck out to take it again.
+     *
+     * @return list<Reading>
+     */
+    public function facts(CircuitModel $circuit): array
+    {
+        return array_map(
+            fn(Reading $reading): Reading => $this->wasRepeated($reading, $circuit)
+                ? $reading->answeredFor()
+                : $reading,
+            $this->standing(),
+        );
+    }
+
+    private function wasRepeated(Reading $reading, CircuitModel $circuit): bool
+    {
+        $quantity = $circuit->tests[$reading->test]->probe->quantity;
+        if (!$quantity->isNumber() || $reading->trust !== Trust::Measured) {
+            return false;
+        }
+        foreach ($this->readings as $other) {
+            if (
+                $other->id !== $reading->id &&
+                $other->test === $reading->test &&
+                $other->episode === $reading->episode &&
+                $other->trust === Trust::Measured &&
+                MeterAccuracy::agree($quantity, $reading->value, $other->value)
+            ) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

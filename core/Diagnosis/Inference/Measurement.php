@@ -22,9 +22,6 @@ final readonly class Measurement
     /** Chance that a reading which was repeated alike, or kept as right, is a slip all the same. */
     private const SLIP_OF_A_FACT = 1e-4;
 
-    /** Spreads of the meter within which two readings agree. */
-    private const AGREE = 3.0;
-
     /**
      * @param float|null             $value    mean of the readings; null when they are over range
      * @param non-empty-list<Reading> $readings
@@ -59,7 +56,7 @@ final readonly class Measurement
             usort($group, static fn(Reading $a, Reading $b): int => [$a->value, $a->id] <=> [$b->value, $b->id]);
             $together = [array_shift($group)];
             foreach ($group as $reading) {
-                if (!self::agree($test, (float) $together[0]->value, (float) $reading->value)) {
+                if (!MeterAccuracy::agree($test->probe->quantity, $together[0]->value, $reading->value)) {
                     $all[] = self::of($test, $together);
                     $together = [$reading];
                 } else {
@@ -70,11 +67,6 @@ final readonly class Measurement
         }
 
         return $all;
-    }
-
-    private static function agree(Test $test, float $one, float $other): bool
-    {
-        return abs($one - $other) <= self::AGREE * MeterAccuracy::spread($test->probe->quantity, $one);
     }
 
     /** @param non-empty-list<Reading> $readings that agree */

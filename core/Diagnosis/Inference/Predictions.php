@@ -210,7 +210,7 @@ final class Predictions
         if ($hypothesis->decouples()) {
             return array_fill(0, $draws, 0.0);
         }
-        if ($this->standsSurely($hypothesis, $test)) {
+        if (!$hypothesis->hasDegree() && $this->standsSurely($hypothesis, $test)) {
             return $this->asHeard($test, array_fill(0, $draws, 0.0));
         }
 

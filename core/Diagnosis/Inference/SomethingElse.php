@@ -89,16 +89,31 @@ final readonly class SomethingElse
         if ($measurement->value === null) {
             return $expected->open ? self::AS_SOUND + self::OPEN : self::OPEN;
         }
-        $slope = ReadingScale::slope($quantity, $measurement->value);
-        $broad = (Likelihood::slipDensity($quantity, $measurement->value, $this->scale) * (1.0 - self::OPEN)) / $slope;
-        if ($expected->open) {
+        $spread = sqrt($expected->variance());
+
+        return self::density(
+            $quantity,
+            ReadingScale::to($quantity, $measurement->value),
+            $expected->open ? null : [$expected->mean, $spread],
+            $this->scale,
+        );
+    }
+
+    /**
+     * Of a place on the scale of a number.
+     *
+     * @param array{0: float, 1: float}|null $sound mean and spread with nothing wrong; null or INF where it is open
+     */
+    public static function density(Quantity $quantity, float $place, ?array $sound, float $scale): float
+    {
+        $value = ReadingScale::from($quantity, $place);
+        $broad =
+            (Likelihood::slipDensity($quantity, $value, $scale) * (1.0 - self::OPEN)) /
+            ReadingScale::slope($quantity, $value);
+        if ($sound === null || is_infinite($sound[0])) {
             return (1.0 - self::AS_SOUND) * $broad;
         }
-        $near = Likelihood::normalDensity(
-            ReadingScale::to($quantity, $measurement->value),
-            $expected->mean,
-            sqrt($expected->variance() * self::WIDER ** 2 + 0.02),
-        );
+        $near = Likelihood::normalDensity($place, $sound[0], hypot($sound[1] * self::WIDER, 0.14));
 
         return max(1e-300, self::AS_SOUND * $near + (1.0 - self::AS_SOUND) * $broad);
     }

@@ -169,34 +169,12 @@ final readonly class TestCard
     }
 
     /**
-     * Ranges of readings that mean the same, from the suspects' own predictions.
+     * Ranges of readings that mean the same, see {@see Bands}.
      *
      * @return list<Outcome>
      */
     private function bands(Test $test): array
     {
-        $ranges = [];
-        foreach ($this->alive() as [$hypothesis, $probability]) {
-            [$mean, $spread] = $this->diagnosis->evidence->expected($hypothesis, $test);
-            $ranges[] = [$mean, min($spread, 0.08 * abs($mean) + 0.2), $hypothesis, $probability];
-        }
-        usort($ranges, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
-        $bands = [];
-        foreach ($ranges as [$mean, $spread, $hypothesis, $probability]) {
-            $from = is_infinite($mean) ? \INF : $mean - 1.6 * $spread;
-            $to = is_infinite($mean) ? \INF : $mean + 1.6 * $spread;
-            $last = array_pop($bands);
-            if ($last !== null && $from > $last['to']) {
-                $bands[] = $last;
-                $last = null;
-            }
-            $bands[] = [
-                'from' => $last['from'] ?? $from,
-                'to' => max($last['to'] ?? $to, $to),
-                'shares' => [...$last['shares'] ?? [], [$hypothesis, $probability]],
-            ];
-        }
-
         return array_map(function (array $band) use ($test): array {
             $open = is_infinite($band['from']);
             $from = $test->probe->quantity === Quantity::Ohms ? max(0.0, $band['from']) : $band['from'];
@@ -211,18 +189,29 @@ final readonly class TestCard
                 'label' => $label,
                 ...$this->meaning($band['shares']),
             ];
-        }, $bands);
+        }, (new Bands($this->diagnosis->evidence, $this->alive()))->of($test));
     }
 
     private static function range(float $from, float $to, string $unit): string
     {
-        $decimals = max(abs($from), abs($to)) >= 3.0 ? 1 : 2;
-        $low = number_format($from, $decimals, '.', '');
+        $low = self::number($from);
         if ((float) $low <= 0.0 && $from > -0.5) {
-            return 'under ' . number_format($to, $decimals, '.', '') . ' ' . $unit;
+            return 'under ' . self::number($to) . ' ' . $unit;
         }
 
-        return $low . ' to ' . number_format($to, $decimals, '.', '') . ' ' . $unit;
+        return "$low to " . self::number($to) . " $unit";
+    }
+
+    /** To three figures, no finer than hundredths. */
+    private static function number(float $number): string
+    {
+        $decimals = match (true) {
+            abs($number) >= 100.0 => 0,
+            abs($number) >= 3.0 => 1,
+            default => 2,
+        };
+
+        return number_format($number, $decimals, '.', '');
     }
 
     /**
@@ -269,15 +258,15 @@ final readonly class TestCard
             if ($suspect->probability < self::SHOWN_FROM) {
                 continue;
             }
-            [$mean, $spread] = $this->diagnosis->evidence->expected($suspect->leading(), $test);
-            $open = is_infinite($mean);
+            [$least, $most] = $this->diagnosis->evidence->range($suspect->leading(), $test, 1.3);
+            $open = is_infinite($least);
             $unit = $this->words->unit($test->probe->quantity);
             $marks[] = [
                 'remedy' => $suspect->remedy,
                 'label' => $this->words->remedy($suspect->remedy),
                 'probability' => $suspect->probability,
-                'from' => $open ? null : $unit->fromBase($mean - 1.3 * $spread),
-                'to' => $open ? null : $unit->fromBase($mean + 1.3 * $spread),
+                'from' => $open ? null : $unit->fromBase($least),
+                'to' => $open ? null : $unit->fromBase($most),
             ];
         }
 

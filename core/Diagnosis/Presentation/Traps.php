@@ -188,9 +188,9 @@ final readonly class Traps
 
     private function isAsSound(Reading $reading): bool
     {
-        [$mean, $spread] = $this->diagnosis->evidence->expected($this->sound, $this->circuit->tests[$reading->test]);
+        [$least, $most] = $this->diagnosis->evidence->range($this->sound, $this->circuit->tests[$reading->test], 2.0);
 
-        return is_finite($mean) && abs((float) $reading->value - $mean) < 2.0 * $spread;
+        return is_finite($least) && (float) $reading->value > $least && (float) $reading->value < $most;
     }
 
     private function expected(Test $test): float

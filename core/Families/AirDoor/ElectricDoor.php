@@ -135,8 +135,8 @@ final readonly class ElectricDoor implements Layout
     {
         return [
             $r('ref-wire', 'ref', 'ref-pin', 0.2),
-            $r('track-upper', 'ref-pin', 'track', self::TRACK_OHMS)->offering(self::SHARES),
-            $r('track-lower', 'track', 'low-pin', self::TRACK_OHMS)->offering(self::SHARES),
+            $r('track-upper', 'ref-pin', 'track', self::TRACK_OHMS)->offering(self::track(true)),
+            $r('track-lower', 'track', 'low-pin', self::TRACK_OHMS)->offering(self::track(false)),
             $r('low-wire', 'low-pin', 'head-ground', 0.2),
             $r('wiper', 'track', 'told-pin', 50.0),
             $r('told-wire', 'told-pin', 'told', 0.2),
@@ -144,12 +144,24 @@ final readonly class ElectricDoor implements Layout
         ];
     }
 
+    /** @return array<string, float> Ω of a part of an ordinary track, by place of the door */
+    private static function track(bool $upper): array
+    {
+        return array_map(
+            static fn(float $share): float => 2.0 * self::TRACK_OHMS * ($upper ? 1.0 - $share : $share),
+            self::SHARES,
+        );
+    }
+
     /** @param float $ohms its resistance over the ordinary one */
     private function motor(float $ohms, float $emf, float $load, float $friction): BrushedMotor
     {
         // Motors of more resistance are wound for less torque.
+        $armature = ($this->motorOhms ?? self::MOTOR_OHMS) * $ohms;
+        $ohms = $armature / self::MOTOR_OHMS;
+
         return new BrushedMotor(
-            ($this->motorOhms ?? self::MOTOR_OHMS) * $ohms,
+            $armature,
             self::EMF * $emf,
             (self::GEAR_TORQUE * $friction) / $ohms,
             0.0,

@@ -80,7 +80,8 @@ final class VacuumFaults
                 'supply-leaks',
                 'supply-hose',
                 0.08,
-                $leaks('supply-leak'),
+                // What leaks before the check valve is missing in the tank too.
+                Severity::joined($leaks('supply-leak'), Severity::scaling('reserve.volts', 0.05, 0.9)),
                 $hoses(0.1, 0.65) + $hiss('engine', 0.7),
                 element: 'supply-hose',
                 upstream: true,

@@ -32,6 +32,9 @@ final readonly class Wiring
     private const WIRE = 0.012;
     private const ORDINARY_AMPS = 15.4;
 
+    /** Share of the highest command under which a module is off. */
+    private const LEAST_OF_MOST = 0.16;
+
     /** Load lamp, its double, and a probe light, in Ω. */
     private const LAMP = 3.0;
     private const TWO_LAMPS = 1.5;
@@ -231,7 +234,6 @@ final readonly class Wiring
             Populations::level('least', 'least command'),
             Populations::level('most', 'most command'),
             Populations::unknown('bow', 'bow of steps'),
-            Populations::level('lift', 'least duty'),
             Populations::unknown('output', 'signal output'),
         ];
     }
@@ -279,10 +281,9 @@ final readonly class Wiring
         $v = $this->variant;
         $motor = $this->motor($u['size']);
         // A module is made for its controller: its lowest and highest duty stand at the lowest and highest command.
-        $least = max(0.08, $u['least']);
-        $most = min(1.0, max($least + 0.2, $u['most']));
-        $slope = (0.9 - $u['lift']) / ($most - $least);
-        $foot = $u['lift'] - $slope * $least;
+        $most = min(1.0, $u['most']);
+        $least = min(0.6 * $most, max(self::LEAST_OF_MOST * $most, $u['least']));
+        $slope = 0.9 / $most;
         $values = [
             'battery.volts' => $u['supply'],
             'battery.ohms' => $u['source'],
@@ -295,7 +296,7 @@ final readonly class Wiring
             'bias.volts' => $u['level'] * $v->signal($v->openShare()),
             'command.ohms' => $u['output'],
             'input.gain' => $slope,
-            'input.offset' => $v->activeLow ? 1.0 - $slope - $foot : $foot,
+            'input.offset' => $v->activeLow ? 1.0 - $slope : 0.0,
         ];
         foreach ($this->levels($v->shares($least, $most, $u['bow']), $u['level']) as $step => $volts) {
             $values["command.$step"] = $volts;

@@ -21,6 +21,9 @@ final readonly class NewPartTests
     private const MOST = 4;
 
     /** How much likelier an answer has to be with the fault for the test to speak of it. */
+    /** A look that sound parts often fail judges none. */
+    private const SOUND_LOOKS_SOUND = 0.85;
+
     private const SPEAKS_FROM = 3.0;
 
     public function __construct(private CircuitModel $circuit, private Evidence $evidence) {}
@@ -57,6 +60,9 @@ final readonly class NewPartTests
     {
         if ($test->probe->quantity === Quantity::Observation) {
             $usual = $this->circuit->observations[$test->probe->at]->usual;
+            if (max([0.0, ...array_values($usual)]) < self::SOUND_LOOKS_SOUND) {
+                return false;
+            }
             foreach ($fault->faults as $one) {
                 foreach ($one->observed[$test->probe->at] ?? [] as $answer => $chance) {
                     if ($chance > self::SPEAKS_FROM * ($usual[$answer] ?? 0.0)) {

@@ -119,14 +119,7 @@ final readonly class ProofChecks
     /** @return array{0: float, 1: float} */
     private function band(Test $test): array
     {
-        [$mean, $spread] = $this->evidence->expected($this->evidence->hypotheses[HypothesisList::NOTHING_WRONG], $test);
-        if (is_infinite($mean)) {
-            return [\INF, \INF];
-        }
-        $half = self::WITHIN * hypot($spread, MeterAccuracy::spread($test->probe->quantity, $mean));
-
-        // A meter at zero shows a little on either side of it.
-        return [$mean - $half, $mean + $half];
+        return $this->evidence->range($this->evidence->hypotheses[HypothesisList::NOTHING_WRONG], $test, self::WITHIN);
     }
 
     /** @return list<string> */

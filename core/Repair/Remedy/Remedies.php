@@ -12,6 +12,7 @@ use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Diagnosis\Decision\Suspect;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Presentation\Words;
 
 /**
@@ -230,8 +231,9 @@ final class Remedies
         foreach ($chances as $suspect => $chance) {
             [$remedy, $fault] = explode('|', $suspect, 2);
             if (
-                Hypothesis::isOfParts($remedy) &&
-                ($offer->kind === self::APPLIANCE || array_diff(explode('+', $remedy), $offer->parts) === []) &&
+                $remedy !== HypothesisList::NOTHING_WRONG &&
+                ($offer->kind === self::APPLIANCE ||
+                    (Hypothesis::isOfParts($remedy) && array_diff(explode('+', $remedy), $offer->parts) === [])) &&
                 ($offer->faults === [] || $this->isOneOf($fault, $offer->faults))
             ) {
                 $cures[] = $suspect;

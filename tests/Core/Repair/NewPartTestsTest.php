@@ -21,26 +21,30 @@ use PHPUnit\Framework\TestCase;
 
 final class NewPartTestsTest extends TestCase
 {
-    /** @return iterable<string, array{0: string, 1: string}> */
+    /** @return iterable<string, array{0: string, 1: string, 2?: array<string, string>}> */
     public static function faults(): iterable
     {
         yield 'open pack' => ['stepped-blower', 'common-open#0'];
         yield 'seized motor' => ['stepped-blower', 'motor-open#0'];
         yield 'shorted module' => ['electronic-blower', 'stage-shorted#0'];
         yield 'open fan' => ['radiator-fan', 'fan-open-a#0'];
-        yield 'weak capacitor' => ['tapped-blower', 'capacitor-open#0'];
+        yield 'weak capacitor' => ['tapped-blower', 'capacitor-open#0', ['capacitor' => '10']];
         yield 'dead module' => ['ecm-blower', 'inrush-open#0'];
         yield 'driver' => ['five-wire-fan', 'driver-shorted#0'];
         yield 'open contactor coil' => ['control-output', 'coil-open#0'];
     }
 
-    /** A new part that has the fault of the old one is caught by one of them; a sound one passes most. */
+    /**
+     * A new part that has the fault of the old one is caught by one of them; a sound one passes most.
+     *
+     * @param array<string, string> $parameters
+     */
     #[DataProvider('faults')]
-    public function testABadNewPartIsCaughtBeforeItGoesIn(string $key, string $fault): void
+    public function testABadNewPartIsCaughtBeforeItGoesIn(string $key, string $fault, array $parameters = []): void
     {
         $family = FamilyRegistry::shipped()->get($key);
         self::assertInstanceOf(Repairable::class, $family);
-        $circuit = $family->circuit($family->parameters()->read([]));
+        $circuit = $family->circuit($family->parameters()->read($parameters));
         $diagnosis = (new Engine(new MemoryStore()))->diagnose(
             $circuit,
             new CaseFile([], [], false),

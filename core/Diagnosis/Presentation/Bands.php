@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Presentation;
+
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Decision\Evidence;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\ReadingScale;
+
+/**
+ * Ranges of readings after each of which the same suspect leads.
+ *
+ * The suspects' predictions are laid over each other on the scale of the quantity; where the leader changes, a range
+ * ends. Whoever enters a reading from a range therefore gets the leader that stands beside it.
+ */
+final readonly class Bands
+{
+    /** Steps in spreads of a prediction at which the leader is looked up, on either side of its mean. */
+    private const STEPS = [0.0, 0.5, 1.0, 1.6, 2.3];
+
+    /** Ranges less likely than this are left out, and no more than so many are shown. */
+    private const LEAST = 0.01;
+    private const MOST = 7;
+
+    /** @param list<array{0: Hypothesis, 1: float}> $alive suspects with their chances */
+    public function __construct(private Evidence $evidence, private array $alive) {}
+
+    /**
+     * @return list<array{from: float, to: float, shares: list<array{0: Hypothesis, 1: float}>}> in the base unit of
+     *     the quantity, rising; INF to INF for over range
+     */
+    public function of(Test $test): array
+    {
+        $foreseen = $this->evidence->foreseen;
+        $predicted = [];
+        foreach ($this->alive as [$hypothesis]) {
+            $predicted[] = $foreseen->onScale($hypothesis, $test);
+        }
+        $places = self::places($predicted);
+        $bands = [];
+        $leader = null;
+        foreach ($places as $n => $place) {
+            $from = 0.5 * ($place + ($places[$n - 1] ?? $place));
+            $to = 0.5 * ($place + ($places[$n + 1] ?? $place));
+            $mass = [];
+            foreach ($this->alive as $number => [$hypothesis, $chance]) {
+                $mass[$number] = $chance * $foreseen->density($hypothesis, $test, $place) * ($to - $from);
+            }
+            $leads = $this->leader($mass);
+            $band = $leads === $leader ? array_pop($bands) : null;
+            $bands[] = [
+                'from' => $band['from'] ?? $from,
+                'to' => $to,
+                'mass' => $band === null ? $mass : self::sum($band['mass'], $mass),
+            ];
+            $leader = $leads;
+        }
+        $quantity = $test->probe->quantity;
+        $kept = [];
+        foreach (self::likeliest($bands) as $band) {
+            $kept[] = [
+                'from' => ReadingScale::from($quantity, $band['from']),
+                'to' => ReadingScale::from($quantity, $band['to']),
+                'shares' => $this->shares($band['mass']),
+            ];
+        }
+        $open = array_map(static fn(array $one): bool => is_infinite($one[0]), $predicted);
+        if (array_filter($open) !== []) {
+            $mass = [];
+            foreach ($this->alive as $number => [, $chance]) {
+                $mass[$number] = $open[$number] ? $chance : 0.0;
+            }
+            $kept[] = ['from' => \INF, 'to' => \INF, 'shares' => $this->shares($mass)];
+        }
+
+        return $kept;
+    }
+
+    /**
+     * @param list<array{0: float, 1: float}> $predicted mean and spread on the scale
+     *
+     * @return list<float> rising
+     */
+    private static function places(array $predicted): array
+    {
+        $places = [];
+        foreach ($predicted as [$mean, $spread]) {
+            foreach (is_infinite($mean) ? [] : self::STEPS as $step) {
+                $places[] = $mean - $step * $spread;
+                $places[] = $mean + $step * $spread;
+            }
+        }
+        sort($places);
+        $apart = [];
+        foreach ($places as $place) {
+            if ($apart === [] || $place - end($apart) > 1e-4) {
+                $apart[] = $place;
+            }
+        }
+
+        return $apart;
+    }
+
+    /** @param array<int, float> $shares by number of the suspect */
+    private function leader(array $shares): string
+    {
+        $remedies = [];
+        foreach ($shares as $number => $share) {
+            $remedy = $this->alive[$number][0]->remedy();
+            $remedies[$remedy] = ($remedies[$remedy] ?? 0.0) + $share;
+        }
+        arsort($remedies);
+
+        return (string) array_key_first($remedies);
+    }
+
+    /**
+     * @param array<int, float> $one
+     * @param array<int, float> $other
+     *
+     * @return array<int, float>
+     */
+    private static function sum(array $one, array $other): array
+    {
+        foreach ($other as $number => $share) {
+            $one[$number] = ($one[$number] ?? 0.0) + $share;
+        }
+
+        return $one;
+    }
+
+    /**
+     * @param list<array{from: float, to: float, mass: array<int, float>}> $bands
+     *
+     * @return list<array{from: float, to: float, mass: array<int, float>}> rising
+     */
+    private static function likeliest(array $bands): array
+    {
+        $bands = array_filter($bands, static fn(array $band): bool => array_sum($band['mass']) >= self::LEAST);
+        usort($bands, static fn(array $a, array $b): int => array_sum($b['mass']) <=> array_sum($a['mass']));
+        $bands = \array_slice($bands, 0, self::MOST);
+        usort($bands, static fn(array $a, array $b): int => $a['from'] <=> $b['from']);
+
+        return $bands;
+    }
+
+    /**
+     * @param array<int, float> $mass
+     *
+     * @return list<array{0: Hypothesis, 1: float}>
+     */
+    private function shares(array $mass): array
+    {
+        return array_map(
+            static fn(array $suspect, float $share): array => [$suspect[0], $share],
+            $this->alive,
+            array_values($mass),
+        );
+    }
+}

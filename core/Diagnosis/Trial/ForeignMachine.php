@@ -1,0 +1,241 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Trial;
+
+use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\PositionKind;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\DrawnValues;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Diagnosis\Inference\Likelihood;
+use Ispira\Core\Diagnosis\Inference\Simulator;
+use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\Reading;
+
+/**
+ * A machine of a world that is wider than the engine's, and the person who tests it.
+ *
+ * Its values are spread half again as wide, with tails; the person's ears call slow and fast what they please; the
+ * meter is off by its own share and its leads are not zeroed; one reading in a hundred or so is a slip.
+ */
+final class ForeignMachine
+{
+    private const WIDER = 1.5;
+    private const TAILS = ['share' => 0.05, 'wider' => 2.5];
+    private const FARTHEST = 2.75;
+
+    private const SLIPS = 0.015;
+
+    /** Ω of leads that nobody zeroed, and share by which meters are off. */
+    private const LEADS = [0.05, 0.4];
+    private const METER_OFF = 0.012;
+
+    private readonly CircuitModel $circuit;
+
+    private readonly Simulator $simulator;
+
+    /** @var list<float> */
+    private readonly array $values;
+
+    private readonly Hypothesis $sound;
+
+    private readonly float $leads;
+
+    private readonly float $off;
+
+    private readonly float $slowUnder;
+
+    /** @var array<string, float> numbers that were read, by test */
+    private array $read = [];
+
+    /** @var array<string, true> ids of readings that were slips */
+    public array $slips = [];
+
+    public function __construct(
+        CircuitModel $circuit,
+        private readonly ForeignScenario $scenario,
+        private readonly RandomSource $chance,
+    ) {
+        $this->circuit = $scenario->added === null ? $circuit : $circuit->withElement($scenario->added);
+        $this->simulator = new Simulator($this->circuit);
+        $this->values = DrawnValues::single($this->circuit, $this->simulator->solver, $this->deviate(...))->vectors[0];
+        // What was added to the netlist is the fault: without it, the machine is sound.
+        $this->sound = new Hypothesis(
+            HypothesisList::NOTHING_WRONG,
+            [],
+            [],
+            1.0,
+            $scenario->added === null ? [] : [Adjustment::opened($scenario->added->id)],
+        );
+        $this->leads = $chance->between(...self::LEADS);
+        $this->off = self::METER_OFF * $chance->normal();
+        $this->slowUnder = $chance->between(0.82, 0.94);
+    }
+
+    private function deviate(): float
+    {
+        $wider = self::WIDER * ($this->chance->happens(self::TAILS['share']) ? self::TAILS['wider'] : 1.0);
+
+        return max(-self::FARTHEST, min(self::FARTHEST, $wider * $this->chance->normal()));
+    }
+
+    /**
+     * Steps through the selector.
+     *
+     * @return list<Reading>|null null when the person finds nothing to complain of
+     */
+    public function map(): ?array
+    {
+        $readings = [];
+        $complains = false;
+        foreach ($this->circuit->positions as $key => $_) {
+            $reading = $this->read("m-$key", $this->circuit->speedTest((string) $key));
+            $complains = $complains || $reading->value !== 'right';
+            $readings[] = $reading;
+        }
+        if (!$complains && $this->scenario->misheard) {
+            $number = (int) $this->chance->between(0.0, \count($readings));
+            $test = $this->circuit->tests[$readings[$number]->test];
+            $answers = array_values(array_diff(Judged::answers($this->circuit, $test), ['right']));
+            $wrong = \in_array('slow', $answers, true)
+                ? 'slow'
+                : $answers[(int) $this->chance->between(0.0, \count($answers))];
+            array_splice($readings, $number, 1, [new Reading($readings[$number]->id, $test->key, $wrong, true)]);
+            $complains = true;
+        }
+        foreach ($this->circuit->tests as $test) {
+            if ($test->asked) {
+                $reading = $this->read("a-$test->key", $test);
+                $readings[] = $reading;
+                $usual = $this->circuit->observations[$test->probe->at]->usual;
+                $complains = $complains || ($usual[(string) $reading->value] ?? 0.0) < 0.1;
+            }
+        }
+
+        return $complains ? $readings : null;
+    }
+
+    /** What the person takes down. */
+    public function read(string $id, Test $test): Reading
+    {
+        $quantity = $test->probe->quantity;
+        if ($quantity === Quantity::Observation) {
+            return new Reading($id, $test->key, $this->seen($test), true);
+        }
+        if (!$quantity->isNumber()) {
+            return new Reading($id, $test->key, $this->called($test), true);
+        }
+        $shown = $this->number($test);
+        if ($this->chance->happens(self::SLIPS)) {
+            $this->slips[$id] = true;
+            $shown = $this->slipped($shown, $quantity);
+        } elseif (is_finite($shown)) {
+            $this->read[$test->key] = $shown;
+        }
+
+        return new Reading($id, $test->key, is_finite($shown) ? self::rounded($shown) : null, true);
+    }
+
+    private function number(Test $test): float
+    {
+        $quantity = $test->probe->quantity;
+        $number = $this->observe($test, $this->scenario->state);
+        if (!is_finite($number)) {
+            return \INF;
+        }
+        if ($quantity === Quantity::Ohms) {
+            $number += $this->leads;
+        }
+
+        return $number * (1.0 + $this->off) + 0.5 * $this->chance->normal() * MeterAccuracy::spread($quantity, $number);
+    }
+
+    private function slipped(float $number, Quantity $quantity): float
+    {
+        if ($this->read !== [] && $this->chance->happens(0.4)) {
+            return array_values($this->read)[(int) $this->chance->between(0.0, \count($this->read))];
+        }
+        if ($this->chance->happens(0.5)) {
+            return (is_finite($number) ? $number : 1e3) * 10.0 ** ($this->chance->happens(0.5) ? -1 : 1);
+        }
+
+        return $quantity === Quantity::Ohms ? \INF : $this->chance->between(0.0, 0.3);
+    }
+
+    private static function rounded(float $number): float
+    {
+        return (float) sprintf('%.3g', $number);
+    }
+
+    private function seen(Test $test): string
+    {
+        return $this->chance->pick(
+            Likelihood::observed($this->scenario->state, $test, $this->circuit->observations[$test->probe->at]->usual),
+        );
+    }
+
+    private function called(Test $test): string
+    {
+        $number = $this->asJudged($test, $this->scenario->state);
+        if ($test->probe->quantity === Quantity::Lamp) {
+            return $this->chance->pick(Judged::chances($this->circuit, $test, $number));
+        }
+        if ($this->circuit->kindIn($test) !== PositionKind::Runs || is_nan($number)) {
+            return $this->chance->pick(Judged::chances($this->circuit, $test, $number));
+        }
+        // The person's own threshold, a little unsure of itself.
+        $heard = $number + 0.015 * $this->chance->normal();
+
+        return match (true) {
+            abs($heard) < 0.06 => 'dead',
+            $heard < $this->slowUnder => 'slow',
+            $heard > 2.0 - $this->slowUnder => 'fast',
+            default => 'right',
+        };
+    }
+
+    private function asJudged(Test $test, Hypothesis $state): float
+    {
+        if ($test->probe->quantity !== Quantity::Speed) {
+            return $this->observe($test, $state);
+        }
+        if ($state->decouples()) {
+            return 0.0;
+        }
+        $setUp = $this->circuit->setUps[$test->setUp];
+        if ($setUp->atRest !== []) {
+            return $this->simulator->restless(
+                $this->circuit->kindIn($test),
+                $test->probe->at,
+                $this->values,
+                $setUp,
+                $state,
+                $this->simulator->soundWay($test->probe->at, $this->values, $setUp, $this->sound),
+            );
+        }
+        $mover = $this->circuit->fullSpeedMover($test);
+        $full = $this->simulator->solver
+            ->solve($this->simulator->valuesFor($this->values, $this->circuit->fullSpeedSetUp($mover), $this->sound))
+            ->speed($mover);
+
+        return Simulator::heard($this->observe($test, $state), $this->observe($test, $this->sound), $full);
+    }
+
+    private function observe(Test $test, Hypothesis $state): float
+    {
+        $probe = $test->probe;
+        $applied = $this->simulator->valuesAt(
+            $probe,
+            $this->simulator->valuesFor($this->values, $this->circuit->setUps[$test->setUp], $state),
+        );
+
+        return $this->simulator->observe($probe, $this->simulator->solverFor($probe)->solve($applied));
+    }
+}
