@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis\Decision;
 
 use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\Belief;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
@@ -14,6 +15,7 @@ use Ispira\Core\Diagnosis\Inference\Misbehaviour;
 use Ispira\Core\Diagnosis\Inference\NoStore;
 use Ispira\Core\Diagnosis\Inference\Predictions;
 use Ispira\Core\Diagnosis\Inference\PredictionStore;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Diagnosis\Inference\UnknownTest;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Reading\Trust;
@@ -24,7 +26,7 @@ use Ispira\Core\Reading\Trust;
 final readonly class Engine
 {
     /** Share of slips in a reading from which it counts as not explained. */
-    private const UNEXPLAINED = 0.6;
+    private const UNEXPLAINED = 0.8;
 
     /** Verdict without a doubt worth money still needs this probability while a test could raise it. */
     public const SURE = 0.97;
@@ -42,6 +44,9 @@ final readonly class Engine
 
     /** Information in bits under which a test separates nothing. */
     public const TELLS_NOTHING = 0.015;
+
+    /** The same as a share of what is still open: whoever is nearly sure learns nothing from a test like that. */
+    private const TELLS_LITTLE = 0.06;
 
     public function __construct(private PredictionStore $store = new NoStore()) {}
 
@@ -75,12 +80,14 @@ final readonly class Engine
         );
         $misfit = $this->misfit($circuit, $case, $belief);
         $guessing = $money->wasted(array_column($suspects, 'probability', 'remedy'));
-        $next = $this->next($choices, $suspects[0]->probability);
+        $open = TestValues::entropy(array_column($suspects, 'probability', 'remedy'));
+        $next = $this->next($choices, $suspects[0]->probability, $open);
         if ($next === null && !$this->isTouched($circuit, $case, $suspects[0], $belief)) {
             $next = $values->separating(
                 $suspects[0]->remedy,
                 $this->opened($circuit, $case),
                 $this->exhausted($circuit, $case),
+                $this->calledWrongOnce($circuit, $case),
             );
         }
         $verdict =
@@ -163,8 +170,9 @@ final readonly class Engine
      * leading suspect is not sure, the one that tells most for its minutes.
      *
      * @param list<TestChoice> $choices best gain first
+     * @param float            $open    bits that are still open
      */
-    private function next(array $choices, float $leading): ?TestChoice
+    private function next(array $choices, float $leading, float $open): ?TestChoice
     {
         if ($choices !== [] && $choices[0]->gain() > 0.0) {
             return $choices[0];
@@ -172,7 +180,8 @@ final readonly class Engine
         if ($leading >= self::SURE) {
             return null;
         }
-        $telling = array_filter($choices, static fn(TestChoice $c): bool => $c->information > self::TELLS_NOTHING);
+        $least = max(self::TELLS_NOTHING, self::TELLS_LITTLE * $open);
+        $telling = array_filter($choices, static fn(TestChoice $c): bool => $c->information > $least);
         usort(
             $telling,
             static fn(TestChoice $a, TestChoice $b): int => $b->information / $b->minutes <=>
@@ -186,6 +195,23 @@ final readonly class Engine
     private function canBeStated(Suspect $suspect): bool
     {
         return $suspect->remedy !== HypothesisList::SOMETHING_ELSE && $suspect->probability >= self::STATED_FROM;
+    }
+
+    /** @return array<string, true> speeds of the map that were called wrong, and heard no second time */
+    private function calledWrongOnce(CircuitModel $circuit, CaseFile $case): array
+    {
+        $wrong = $times = [];
+        foreach ($case->standing() as $reading) {
+            $test = $circuit->tests[$reading->test];
+            if ($reading->episode === \count($case->replacements) && $test->probe->quantity === Quantity::Speed) {
+                $times[$test->key] = ($times[$test->key] ?? 0) + 1;
+                if (!$test->offered && $reading->value !== SpeedState::Right->value) {
+                    $wrong[$test->key] = true;
+                }
+            }
+        }
+
+        return array_filter($wrong, static fn(string $test): bool => $times[$test] === 1, \ARRAY_FILTER_USE_KEY);
     }
 
     /** Whether some test beyond the map has found what only the fault explains. */

@@ -236,6 +236,8 @@ final readonly class ForeseenOutcomes
         if ($hypothesis->key === HypothesisList::SOMETHING_ELSE) {
             return $this->onScale($this->hypotheses[HypothesisList::NOTHING_WRONG], $test, $roughly);
         }
+        // What is heard or seen is predicted over the few draws only.
+        $roughly = $roughly || !$test->probe->quantity->isNumber();
         $expected = $this->predictions->expected($hypothesis, $test, $roughly);
         if ($expected->open) {
             return [\INF, 1.0];

@@ -100,13 +100,14 @@ final class TestValues
      *
      * @param list<string>        $opened places already reached
      * @param array<string, true> $done   tests with a standing reading
+     * @param array<string, true> $listen speeds that were called wrong once: worth a second listen
      */
-    public function separating(string $leading, array $opened, array $done): ?TestChoice
+    public function separating(string $leading, array $opened, array $done, array $listen): ?TestChoice
     {
         $even = $this->evenOdds($leading);
         $best = null;
         foreach ($even === [] ? [] : $this->circuit->tests as $test) {
-            if (!$test->offered || isset($done[$test->key]) || !$this->canDo($test)) {
+            if (!isset($listen[$test->key]) && (!$test->offered || isset($done[$test->key]) || !$this->canDo($test))) {
                 continue;
             }
             $choice = $this->choice($test, $opened, $even, true);

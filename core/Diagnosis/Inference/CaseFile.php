@@ -93,7 +93,7 @@ final readonly class CaseFile
     }
 
     /**
-     * The standing readings; a number that was read twice alike counts as one that somebody answered for, even where
+     * The standing readings; one that was read twice alike counts as one that somebody answered for, even where
      * the first was struck out to take it again.
      *
      * @return list<Reading>
@@ -111,7 +111,7 @@ final readonly class CaseFile
     private function wasRepeated(Reading $reading, CircuitModel $circuit): bool
     {
         $quantity = $circuit->tests[$reading->test]->probe->quantity;
-        if (!$quantity->isNumber() || $reading->trust !== Trust::Measured) {
+        if ($reading->trust !== Trust::Measured) {
             return false;
         }
         foreach ($this->readings as $other) {

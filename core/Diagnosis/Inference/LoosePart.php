@@ -8,6 +8,7 @@ use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
+use Ispira\Core\Reading\MeterAccuracy;
 
 /**
  * A circuit of which only one part lies on the bench: is it still good?
@@ -33,10 +34,12 @@ final class LoosePart
         foreach ($own as $fault) {
             $seen += $fault->observed;
         }
+        $simulator = new Simulator($circuit);
         $tests = array_values(
             array_filter(
                 $circuit->tests,
-                static fn(Test $test): bool => !$test->offered || self::isOnTheBench($circuit, $test, $seen),
+                static fn(Test $test): bool => !$test->offered ||
+                    (self::isOnTheBench($circuit, $test, $seen) && self::shows($circuit, $simulator, $test, $own)),
             ),
         );
 
@@ -59,6 +62,41 @@ final class LoosePart
             sheet: $circuit->sheet,
             texts: $circuit->texts,
         );
+    }
+
+    /**
+     * Whether a number of a part out of its machine is changed by any of its faults.
+     *
+     * @param list<Fault> $own
+     */
+    private static function shows(CircuitModel $circuit, Simulator $simulator, Test $test, array $own): bool
+    {
+        if ($test->probe->quantity !== Quantity::Ohms) {
+            return true;
+        }
+        $setUp = $circuit->setUps[$test->setUp];
+        $read = static fn(Hypothesis $state): float => $simulator->observe(
+            $test->probe,
+            $simulator
+                ->solverFor($test->probe)
+                ->solve(
+                    $simulator->valuesAt(
+                        $test->probe,
+                        $simulator->valuesFor($simulator->solver->nominalValues(), $setUp, $state),
+                    ),
+                ),
+        );
+        $sound = $read(new Hypothesis(HypothesisList::NOTHING_WRONG, [], [], 1.0, []));
+        foreach ($own as $fault) {
+            foreach (\array_slice($fault->severities, -1) as $worst) {
+                $state = new Hypothesis($fault->key, [$fault], [], 1.0, $worst->adjustments);
+                if (MeterAccuracy::tellsApart(Quantity::Ohms, $read($state), $sound)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** @param array<string, mixed> $seen observations of which its faults say something */

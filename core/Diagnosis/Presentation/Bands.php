@@ -58,15 +58,15 @@ final readonly class Bands
             $leader = $leads;
         }
         $quantity = $test->probe->quantity;
+        $open = array_map(static fn(array $one): bool => is_infinite($one[0]), $predicted);
         $kept = [];
-        foreach (self::likeliest($bands) as $band) {
+        foreach (self::likeliest($this->normed($bands, $open)) as $band) {
             $kept[] = [
                 'from' => ReadingScale::from($quantity, $band['from']),
                 'to' => ReadingScale::from($quantity, $band['to']),
                 'shares' => $this->shares($band['mass']),
             ];
         }
-        $open = array_map(static fn(array $one): bool => is_infinite($one[0]), $predicted);
         if (array_filter($open) !== []) {
             $mass = [];
             foreach ($this->alive as $number => [, $chance]) {
@@ -76,6 +76,39 @@ final readonly class Bands
         }
 
         return $kept;
+    }
+
+    /**
+     * With the chances of all ranges adding up to that of a number: the steps between them are coarse.
+     *
+     * @param list<array{from: float, to: float, mass: array<int, float>}> $bands
+     * @param list<bool> $open by suspect
+     *
+     * @return list<array{from: float, to: float, mass: array<int, float>}>
+     */
+    private function normed(array $bands, array $open): array
+    {
+        $wanted = $found = [];
+        foreach ($this->alive as $number => [, $chance]) {
+            $wanted[$number] = $open[$number] ? 0.0 : $chance;
+            $found[$number] = array_sum(array_map(static fn(array $band): float => $band['mass'][$number], $bands));
+        }
+
+        return array_map(
+            static fn(array $band): array => [
+                'from' => $band['from'],
+                'to' => $band['to'],
+                'mass' => array_map(
+                    static fn(float $mass, float $want, float $have): float => $have > 0.0
+                        ? ($mass * $want) / $have
+                        : 0.0,
+                    $band['mass'],
+                    $wanted,
+                    $found,
+                ),
+            ],
+            $bands,
+        );
     }
 
     /**

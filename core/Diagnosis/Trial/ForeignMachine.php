@@ -163,7 +163,7 @@ final class ForeignMachine
             return array_values($this->read)[(int) $this->chance->between(0.0, \count($this->read))];
         }
         if ($this->chance->happens(0.5)) {
-            return (is_finite($number) ? $number : 1e3) * 10.0 ** ($this->chance->happens(0.5) ? -1 : 1);
+            return min($number, 1e3) * 10.0 ** ($this->chance->between(-1.0, 1.0) < 0.0 ? -1 : 1);
         }
 
         return $quantity === Quantity::Ohms ? \INF : $this->chance->between(0.0, 0.3);

@@ -242,7 +242,7 @@ final readonly class ForeignTrial
             $joined["$element->from|$element->to"] = $joined["$element->to|$element->from"] = true;
         }
         $nodes = array_map(strval(...), array_keys($reached));
-        for (;;) {
+        while (true) {
             [$from, $to] = $chance->shuffled($nodes);
             if (!isset($joined["$from|$to"])) {
                 return [$from, $to];

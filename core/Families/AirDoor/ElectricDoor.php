@@ -9,18 +9,17 @@ use Ispira\Core\Circuit\Control;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\CauseCheck;
 use Ispira\Core\Device\Conductor;
 use Ispira\Core\Device\ConductorKind;
-use Ispira\Core\Device\Populations;
-use Ispira\Core\Device\CauseCheck;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Part;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Sheet;
-use Ispira\Core\Device\Unknown;
 
 /**
  * Control head – two motor wires whose polarity it reverses – geared motor – door; with five wires

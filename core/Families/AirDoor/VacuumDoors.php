@@ -7,13 +7,12 @@ namespace Ispira\Core\Families\AirDoor;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
-use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Sheet;
-use Ispira\Core\Device\Unknown;
 
 /**
  * Engine – supply hose – check valve – tank – control valve – a hose and a diaphragm for each door.

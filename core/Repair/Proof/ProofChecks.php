@@ -14,7 +14,6 @@ use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Kernel\DisplayUnits;
-use Ispira\Core\Reading\MeterAccuracy;
 use Ispira\Core\Reading\Reading;
 
 /**
