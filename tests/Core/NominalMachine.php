@@ -15,7 +15,8 @@ use Ispira\Core\Diagnosis\Inference\Simulator;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
 
 /**
- * A machine whose unknown values all stand in the middle of their populations: what a fault shows on it.
+ * A machine whose unknown values all stand in the middle of their populations, or where they are put: what a fault
+ * shows on it.
  */
 final readonly class NominalMachine
 {
@@ -29,8 +30,11 @@ final readonly class NominalMachine
     /** @var list<float> */
     private array $values;
 
-    /** @param array<string, string> $parameters */
-    public function __construct(string $family, array $parameters = [])
+    /**
+     * @param array<string, string>   $parameters
+     * @param (\Closure(): float)|null $deviates  of the unknown values in turn, in standard deviations; none when null
+     */
+    public function __construct(string $family, array $parameters = [], ?\Closure $deviates = null)
     {
         $found = FamilyRegistry::shipped()->get($family);
         $this->circuit = $found->circuit($found->parameters()->read($parameters));
@@ -39,15 +43,21 @@ final readonly class NominalMachine
         $this->values = DrawnValues::single(
             $this->circuit,
             $this->simulator->solver,
-            static fn(): float => 0.0,
+            $deviates ?? static fn(): float => 0.0,
         )->vectors[0];
     }
 
     /** Number that a test shows; a speed as it is heard. */
     public function shows(string $hypothesis, string $test): float
     {
-        $test = $this->circuit->tests[$test];
-        $with = $this->observed($this->hypotheses[$hypothesis], $test);
+        return $this->showsIn($this->hypotheses[$hypothesis], $test);
+    }
+
+    /** The same for any state of the circuit. */
+    public function showsIn(Hypothesis $state, string $key): float
+    {
+        $test = $this->circuit->tests[$key];
+        $with = $this->observed($state, $test);
         if ($test->probe->quantity !== Quantity::Speed) {
             return $with;
         }
@@ -60,7 +70,7 @@ final readonly class NominalMachine
                 $mover,
                 $this->values,
                 $setUp,
-                $this->hypotheses[$hypothesis],
+                $state,
                 $this->simulator->soundWay($mover, $this->values, $setUp, $sound),
             );
         }
@@ -69,16 +79,19 @@ final readonly class NominalMachine
             ->solve($this->simulator->valuesFor($this->values, $this->circuit->fullSpeedSetUp($compared), $sound))
             ->speed($compared);
 
-        return $this->hypotheses[$hypothesis]->decouples()
-            ? 0.0
-            : Simulator::heard($with, $this->observed($sound, $test), $full);
+        return $state->decouples() ? 0.0 : Simulator::heard($with, $this->observed($sound, $test), $full);
     }
 
     /** What a position is most often called. */
     public function called(string $hypothesis, string $position): string
     {
+        return $this->calledIn($this->hypotheses[$hypothesis], $position);
+    }
+
+    public function calledIn(Hypothesis $state, string $position): string
+    {
         $chances = SpeedState::chances(
-            $this->shows($hypothesis, "speed@$position"),
+            $this->showsIn($state, "speed@$position"),
             $this->circuit->positions[$position]->kind,
         );
         arsort($chances);

@@ -20,6 +20,10 @@ final readonly class Bands
     /** Steps in spreads of a prediction at which the leader is looked up, on either side of its mean. */
     private const STEPS = [0.0, 0.5, 1.0, 1.6, 2.3];
 
+    /** How far a place reaches, in spreads of its prediction, and under which two places are one. */
+    private const REACH = 0.4;
+    private const APART = 1e-4;
+
     /** Ranges less likely than this are left out, and no more than so many are shown. */
     private const LEAST = 0.01;
     private const MOST = 7;
@@ -38,18 +42,17 @@ final readonly class Bands
         foreach ($this->alive as [$hypothesis]) {
             $predicted[] = $foreseen->onScale($hypothesis, $test);
         }
-        $places = self::places($predicted);
         $bands = [];
         $leader = null;
-        foreach ($places as $n => $place) {
-            $from = 0.5 * ($place + ($places[$n - 1] ?? $place));
-            $to = 0.5 * ($place + ($places[$n + 1] ?? $place));
+        foreach (self::cells($predicted) as [$from, $place, $to]) {
             $mass = [];
             foreach ($this->alive as $number => [$hypothesis, $chance]) {
                 $mass[$number] = $chance * $foreseen->density($hypothesis, $test, $place) * ($to - $from);
             }
             $leads = $this->leader($mass);
-            $band = $leads === $leader ? array_pop($bands) : null;
+            $last = \count($bands) - 1;
+            $goes = $leads === $leader && $from - $bands[$last]['to'] < self::APART;
+            $band = $goes ? array_pop($bands) : null;
             $bands[] = [
                 'from' => $band['from'] ?? $from,
                 'to' => $to,
@@ -112,28 +115,40 @@ final readonly class Bands
     }
 
     /**
+     * Places at which the leader is looked up, each with its surroundings: no farther than a step of the prediction it
+     * belongs to, so that ranges in which nobody sees a reading belong to no one.
+     *
      * @param list<array{0: float, 1: float}> $predicted mean and spread on the scale
      *
-     * @return list<float> rising
+     * @return list<array{0: float, 1: float, 2: float}> from, place and to, rising
      */
-    private static function places(array $predicted): array
+    private static function cells(array $predicted): array
     {
         $places = [];
         foreach ($predicted as [$mean, $spread]) {
             foreach (is_infinite($mean) ? [] : self::STEPS as $step) {
-                $places[] = $mean - $step * $spread;
-                $places[] = $mean + $step * $spread;
+                $places[] = [$mean - $step * $spread, $spread];
+                $places[] = [$mean + $step * $spread, $spread];
             }
         }
         sort($places);
         $apart = [];
-        foreach ($places as $place) {
-            if ($apart === [] || $place - end($apart) > 1e-4) {
-                $apart[] = $place;
+        foreach ($places as $one) {
+            if ($apart === [] || $one[0] - end($apart)[0] > self::APART) {
+                $apart[] = $one;
             }
         }
+        $cells = [];
+        foreach ($apart as $n => [$place, $spread]) {
+            $reach = self::REACH * $spread;
+            $cells[] = [
+                max($place - $reach, 0.5 * ($place + ($apart[$n - 1][0] ?? $place - 2.0 * $reach))),
+                $place,
+                min($place + $reach, 0.5 * ($place + ($apart[$n + 1][0] ?? $place + 2.0 * $reach))),
+            ];
+        }
 
-        return $apart;
+        return $cells;
     }
 
     /** @param array<int, float> $shares by number of the suspect */

@@ -29,6 +29,9 @@ final readonly class TestCard
     private const SHOWN_FROM = 0.004;
     private const MOST_MARKS = 6;
 
+    /** Suspects below this share decide no range of readings. */
+    private const COUNTED_FROM = 3e-4;
+
     /** V that a range of 60 V still shows. */
     private const LOW_VOLTAGE = 55.0;
 
@@ -189,7 +192,7 @@ final readonly class TestCard
                 'label' => $label,
                 ...$this->meaning($band['shares']),
             ];
-        }, (new Bands($this->diagnosis->evidence, $this->alive()))->of($test));
+        }, (new Bands($this->diagnosis->evidence, $this->alive(self::COUNTED_FROM)))->of($test));
     }
 
     private static function range(float $from, float $to, string $unit): string
@@ -274,11 +277,11 @@ final readonly class TestCard
     }
 
     /** @return list<array{0: Hypothesis, 1: float}> */
-    private function alive(): array
+    private function alive(float $from = self::SHOWN_FROM): array
     {
         $alive = [];
         foreach ($this->diagnosis->evidence->belief->byHypothesis() as $key => $probability) {
-            if ($probability >= self::SHOWN_FROM) {
+            if ($probability >= $from) {
                 $alive[] = [$this->diagnosis->evidence->hypotheses[$key], $probability];
             }
         }
