@@ -158,7 +158,7 @@ test('a check that is not right sends the job back, with its reading', async ({ 
         .getByRole('region', { name: 'Checks' })
         .getByRole('listitem')
         .filter({ hasText: 'Motor current on 4' });
-    await check.getByRole('textbox').fill('38');
+    await check.getByRole('textbox').fill('75');
     await check.getByRole('button', { name: 'Check' }).click();
     await expect(page.getByRole('status').first()).toContainText('back on the bench with this reading');
     await page.getByRole('link', { name: 'Verdict', exact: true }).click();

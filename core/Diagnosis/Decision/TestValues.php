@@ -21,7 +21,7 @@ final class TestValues
 {
     /** Hypotheses below this share of the best are left out of the look ahead. */
     private const NEGLIGIBLE = 1e-3;
-    private const MOST_HYPOTHESES = 28;
+    private const MOST_HYPOTHESES = 20;
 
     /** The leading suspects: so many of the chances, and at least so many of them. */
     private const LEADING_SHARE = 0.9;
@@ -34,8 +34,8 @@ final class TestValues
     private const SEPARATES_FROM = 0.25;
 
     /** How many of the best, by money and by what they tell a minute, are valued on all suspects. */
-    private const BEST_BY_MONEY = 5;
-    private const BEST_TELLING = 3;
+    private const BEST_BY_MONEY = 4;
+    private const BEST_TELLING = 2;
 
     /** @var array<string, Hypothesis> */
     private array $alive = [];

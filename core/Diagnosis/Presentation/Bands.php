@@ -18,11 +18,14 @@ use Ispira\Core\Diagnosis\Inference\ReadingScale;
 final readonly class Bands
 {
     /** Steps in spreads of a prediction at which the leader is looked up, on either side of its mean. */
-    private const STEPS = [0.0, 0.5, 1.0, 1.6, 2.3];
+    private const STEPS = [0.0, 0.5, 1.0, 1.5];
 
     /** How far a place reaches, in spreads of its prediction, and under which two places are one. */
     private const REACH = 0.4;
     private const APART = 1e-4;
+
+    /** Share of its highest density under which the end of a range is left off. */
+    private const THIN = 0.08;
 
     /** Ranges less likely than this are left out, and no more than so many are shown. */
     private const LEAST = 0.01;
@@ -42,24 +45,24 @@ final readonly class Bands
         foreach ($this->alive as [$hypothesis]) {
             $predicted[] = $foreseen->onScale($hypothesis, $test);
         }
-        $bands = [];
+        $runs = [];
         $leader = null;
+        $until = -\INF;
         foreach (self::cells($predicted) as [$from, $place, $to]) {
             $mass = [];
             foreach ($this->alive as $number => [$hypothesis, $chance]) {
                 $mass[$number] = $chance * $foreseen->density($hypothesis, $test, $place) * ($to - $from);
             }
             $leads = $this->leader($mass);
-            $last = \count($bands) - 1;
-            $goes = $leads === $leader && $from - $bands[$last]['to'] < self::APART;
-            $band = $goes ? array_pop($bands) : null;
-            $bands[] = [
-                'from' => $band['from'] ?? $from,
-                'to' => $to,
-                'mass' => $band === null ? $mass : self::sum($band['mass'], $mass),
-            ];
-            $leader = $leads;
+            $cell = ['from' => $from, 'to' => $to, 'mass' => $mass];
+            if ($leads === $leader && $from - $until < self::APART) {
+                $runs[\count($runs) - 1][] = $cell;
+            } else {
+                $runs[] = [$cell];
+            }
+            [$leader, $until] = [$leads, $to];
         }
+        $bands = array_map(self::likely(...), $runs);
         $quantity = $test->probe->quantity;
         $open = array_map(static fn(array $one): bool => is_infinite($one[0]), $predicted);
         $kept = [];
@@ -112,6 +115,40 @@ final readonly class Bands
             ],
             $bands,
         );
+    }
+
+    /**
+     * The stretch of a run of cells around its likeliest one: at its thin ends suspects too unlikely to be counted
+     * here would lead.
+     *
+     * @param non-empty-list<array{from: float, to: float, mass: array<int, float>}> $run
+     *
+     * @return array{from: float, to: float, mass: array<int, float>}
+     */
+    private static function likely(array $run): array
+    {
+        $density = array_map(
+            static fn(array $cell): float => array_sum($cell['mass']) / max(1e-12, $cell['to'] - $cell['from']),
+            $run,
+        );
+        $peak = (int) array_search(max($density), $density, true);
+        $first = $last = $peak;
+        while ($first > 0 && $density[$first - 1] > self::THIN * $density[$peak]) {
+            --$first;
+        }
+        while ($last + 1 < \count($run) && $density[$last + 1] > self::THIN * $density[$peak]) {
+            ++$last;
+        }
+        $band = $run[$first];
+        for ($n = $first + 1; $n <= $last; ++$n) {
+            $band = [
+                'from' => $band['from'],
+                'to' => $run[$n]['to'],
+                'mass' => self::sum($band['mass'], $run[$n]['mass']),
+            ];
+        }
+
+        return $band;
     }
 
     /**

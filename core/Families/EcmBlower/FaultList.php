@@ -466,9 +466,16 @@ final readonly class FaultList
                 'phase-shorted',
                 'motor',
                 0.008,
-                Severity::joined(
-                    Severity::scaling("phase-$phase.ohms", 0.05, 0.85, 3),
-                    Severity::scaling('motor.drive', 0.2, 0.9, 3, Adjustment::scale('motor.ratedWatts', 1.4)),
+                // Some modules drive on, others see the current and stop.
+                Severity::shared(
+                    [
+                        0.5,
+                        Severity::joined(
+                            Severity::scaling("phase-$phase.ohms", 0.05, 0.85, 3),
+                            Severity::scaling('motor.drive', 0.2, 0.9, 3, Adjustment::scale('motor.ratedWatts', 1.4)),
+                        ),
+                    ],
+                    [0.5, Severity::scaling("phase-$phase.ohms", 0.05, 0.85, 3, Adjustment::set('motor.drive', 0.0))],
                 ),
                 ['start' => ['smooth' => 0.4, 'rocks' => 0.6], 'tester' => ['runs' => 0.4, 'stands' => 0.6]],
                 element: "phase-$phase",

@@ -97,6 +97,7 @@ final readonly class Wiring
                 $elements[] = Element::resistor("output-$call", 'R', "sent-$call", Element::OPEN_OHMS);
                 $elements[] = Element::resistor("wire-$call", "sent-$call", "tap-$call", 0.1);
                 $elements[] = Element::resistor("ghost-$call", 'R', "tap-$call", self::GHOST_OHMS);
+                $elements[] = Element::resistor("stray-$call", "tap-$call", '0', self::GHOST_OHMS);
             }
             $inputs["input-$call"] = self::CALLS[$call][1];
         }
@@ -212,6 +213,7 @@ final readonly class Wiring
             Populations::unknown('fan', 'fan load'),
             Populations::unknown('inrush', 'inrush limiter'),
             Populations::unknown('ghost', 'idle wire'),
+            Populations::unknown('stray', 'stray of an idle wire'),
             Populations::level('threshold', 'input turns on'),
             Populations::unknown('inputs', 'input of a board'),
         ];
@@ -262,6 +264,7 @@ final readonly class Wiring
             if (!$this->data) {
                 $values["input-$call.ohms"] = $u['inputs'];
                 $values["ghost-$call.ohms"] = $u['ghost'];
+                $values["stray-$call.ohms"] = $u['stray'];
             }
         }
 

@@ -348,7 +348,7 @@ final readonly class FaultList
                 'motor-drag',
                 $part,
                 0.06,
-                Severity::adding('motor.frictionTorque', 0.03, 0.6),
+                Severity::adding('motor.frictionTorque', 0.03, 1.1, 5),
                 $spin(0.06, 0.9, 0.04) + Mechanical::noise(['squeal' => 0.45, 'rub' => 0.1]),
                 element: 'motor',
             ),
@@ -366,7 +366,7 @@ final readonly class FaultList
                 'wheel-debris',
                 'wheel',
                 0.04,
-                Severity::adding('motor.frictionTorque', 0.02, 0.4, 3),
+                Severity::adding('motor.frictionTorque', 0.02, 0.8, 3),
                 ['look-wheel' => ['clean' => 0.02, 'debris' => 0.96, 'clogged' => 0.02]] +
                     $spin(0.25, 0.7, 0.05) +
                     Mechanical::noise(['tick' => 0.35, 'rub' => 0.3]),

@@ -106,6 +106,7 @@ final readonly class Wiring
             Element::source('bench-command', 'bench-vsp', '0', 4.2, 500.0),
             Element::resistor('bench-vsp', 'bench-vsp', 'vsp', self::OPEN),
             Element::resistor('bench-fg', 'bench-vcc', 'fg', self::OPEN),
+            Element::resistor('bench-gnd', 'gnd', '0', self::OPEN),
         ];
     }
 
@@ -210,6 +211,7 @@ final readonly class Wiring
             Adjustment::set('bench-vcc.ohms', 0.1),
             Adjustment::set('bench-vsp.ohms', 0.1),
             Adjustment::set('bench-fg.ohms', self::PULL_UP),
+            Adjustment::set('bench-gnd.ohms', 0.05),
             // On the bench nothing stops and starts it: that is the board's doing.
             Adjustment::opened('retry-feed'),
         ];

@@ -180,7 +180,7 @@ final readonly class FaultList
                 'drag',
                 "fan-$fan",
                 0.09 * $share,
-                Severity::adding("fan-$fan.frictionTorque", 0.06, 1.6),
+                Severity::adding("fan-$fan.frictionTorque", 0.06, 3.2, 5),
                 [$spin => ['free' => 0.06, 'gritty' => 0.9, 'locked' => 0.04]] +
                     Mechanical::noise($fan === 'a' ? ['squeal' => 0.4, 'rub' => 0.15] : ['squeal' => 0.35]),
                 words: $words,

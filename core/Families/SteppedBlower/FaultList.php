@@ -567,7 +567,7 @@ final readonly class FaultList
                 'motor-drag',
                 'motor',
                 0.07,
-                $dragging(0.03, 0.6, 4),
+                $dragging(0.03, 1.1, 5),
                 [
                     'spin' => ['free' => 0.06, 'gritty' => 0.9, 'locked' => 0.04],
                     'spin-bare' => ['free' => 0.03, 'gritty' => 0.93, 'locked' => 0.04],
@@ -607,7 +607,7 @@ final readonly class FaultList
                 'wheel-debris',
                 'wheel',
                 0.045,
-                $dragging(0.02, 0.4, 3),
+                $dragging(0.02, 0.8, 3),
                 [
                     'look-wheel' => ['clean' => 0.02, 'debris' => 0.96, 'clogged' => 0.02],
                     'spin' => ['free' => 0.25, 'gritty' => 0.7, 'locked' => 0.05],

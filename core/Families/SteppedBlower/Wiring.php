@@ -11,6 +11,7 @@ use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\Conductor;
 use Ispira\Core\Device\ConductorKind;
 use Ispira\Core\Device\Observation;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
@@ -167,23 +168,28 @@ final readonly class Wiring
     {
         $v = $this->variant;
         $typed = $v->motorAmps !== null;
-        $amps = $v->motorAmps ?? self::ORDINARY_AMPS / $v->scale;
+        $known = $v->packOhms !== null;
         $unknowns = [
-            Unknown::normal('supply', 13.0, 0.8),
-            Unknown::within('source', 0.008 * $v->impedance(), 0.05 * $v->impedance()),
-            // A plate states what a clean, free motor draws 0.6 to 1.15 times.
-            Unknown::factor('motorSize', ($amps * $v->scale) / self::ORDINARY_AMPS, $typed ? 0.14 : 0.38),
-            Unknown::factor('armature', 1.1, $typed ? 0.22 : 0.35),
-            Unknown::factor('emf', 1.0, 0.1),
-            Unknown::factor('fan', 1.0, 0.12),
-            Unknown::factor('friction', 0.9, 0.4),
+            Populations::level('supply', 'vehicle supply'),
+            Populations::unknown('source', 'vehicle source', $v->impedance()),
+            $typed
+                ? Populations::unknown(
+                    'motorSize',
+                    'plate of a blower',
+                    ($v->motorAmps * $v->scale) / self::ORDINARY_AMPS,
+                )
+                : Populations::unknown('motorSize', 'blower amps', 1.0 / self::ORDINARY_AMPS),
+            Populations::unknown('armature', $typed ? 'armature of known size' : 'armature'),
+            Populations::unknown('emf', 'motor constant'),
+            Populations::unknown('fan', 'fan load'),
+            Populations::unknown('friction', 'friction'),
         ];
-        if ($v->packOhms === null) {
-            $unknowns[] = Unknown::factor('packTotal', 1.6, 0.36);
-            $unknowns[] = Unknown::within('packRatio', 1.3, 2.7);
+        if (!$known) {
+            $unknowns[] = Populations::unknown('packTotal', 'speed pack');
+            $unknowns[] = Populations::unknown('packRatio', 'steps of a pack');
         }
         foreach ($v->lowPositions() as $k) {
-            $unknowns[] = Unknown::factor("resistor-$k", 1.0, $v->packOhms === null ? 0.1 : 0.05);
+            $unknowns[] = Populations::unknown("resistor-$k", $known ? 'typed resistance' : 'resistor of a pack');
         }
 
         return $unknowns;

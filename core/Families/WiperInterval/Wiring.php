@@ -111,6 +111,7 @@ final readonly class Wiring
             $r('ground', 'module-ground', '0', 0.02),
             $r('direct-low', 'battery', 'L', self::OPEN),
             $r('direct-high', 'battery', 'H', self::OPEN),
+            $r('direct-common', 'C', '0', self::OPEN),
         ]);
     }
 
@@ -209,7 +210,9 @@ final readonly class Wiring
                 [
                     Adjustment::opened('low-joint'),
                     Adjustment::opened('high-joint'),
+                    Adjustment::opened('motor-return'),
                     Adjustment::set("direct-$speed.ohms", 0.03),
+                    Adjustment::set('direct-common.ohms', 0.01),
                 ],
                 'direct',
                 PositionKind::Runs,

@@ -22,7 +22,7 @@ use Ispira\Core\Reading\Reading;
 final readonly class ProofChecks
 {
     /** Standard deviations within which a reading is right. */
-    private const WITHIN = 3.0;
+    private const WITHIN = 2.5;
 
     /** An answer of the sound circuit that is at least so likely is right. */
     private const LIKELY = 0.3;
