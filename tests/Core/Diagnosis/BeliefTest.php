@@ -221,8 +221,12 @@ final class BeliefTest extends TestCase
     public function testHalfOfAPairRemains(): void
     {
         $bench = new Bench();
-        $readings = Bench::case(self::ONLY_HIGH, ['common-ohms' => null, 'spin' => 'gritty', 'look-wheel' => 'clean'])
-            ->readings;
+        $readings = Bench::case(self::ONLY_HIGH, [
+            'common-ohms' => null,
+            'spin' => 'gritty',
+            'spin-bare' => 'gritty',
+            'look-wheel' => 'clean',
+        ])->readings;
         $belief = $this->belief($bench, new CaseFile($readings, ['pack']));
         $drag = array_sum(
             array_filter(
