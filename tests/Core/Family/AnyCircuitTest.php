@@ -13,6 +13,7 @@ use Ispira\Core\Diagnosis\Decision\Suspect;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\MemoryStore;
 use Ispira\Core\Diagnosis\Inference\Simulator;
 use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
@@ -83,9 +84,10 @@ final class AnyCircuitTest extends TestCase
         $hidden = $faulty[(7 * $seed) % \count($faulty)];
         $unit = new SimulatedUnit($circuit, $hidden, new RandomSource($seed), 0.02);
         $readings = $unit->map();
+        $engine = new Engine(new MemoryStore());
         for ($step = 0; $step < 3; ++$step) {
             $case = new CaseFile($readings);
-            $diagnosis = (new Engine())->diagnose($circuit, $case, new DecisionSettings());
+            $diagnosis = $engine->diagnose($circuit, $case, new DecisionSettings());
             self::assertEqualsWithDelta(
                 1.0,
                 array_sum(array_map(static fn(Suspect $s): float => $s->probability, $diagnosis->suspects)),
