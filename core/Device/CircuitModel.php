@@ -113,20 +113,43 @@ final readonly class CircuitModel
     /** The same with an element that its declaration does not have, for trials; its faults and tests stay. */
     public function withElement(Element $element): self
     {
-        return new self(
-            identity: [...$this->identity, 'with', $element->id],
+        return $this->with(
+            ['with', $element->id],
             netlist: new Netlist([...array_values($this->netlist->elements), $element]),
+        );
+    }
+
+    /**
+     * The same in other respects.
+     *
+     * @param list<mixed>           $identity what tells it from this one
+     * @param list<Test>|null       $tests
+     * @param list<Fault>|null      $faults   those of its conductors among them
+     * @param list<FaultPair>|null  $pairs
+     * @param list<CauseCheck>|null $causeChecks
+     */
+    public function with(
+        array $identity,
+        ?Netlist $netlist = null,
+        ?array $tests = null,
+        ?array $faults = null,
+        ?array $pairs = null,
+        ?array $causeChecks = null,
+    ): self {
+        return new self(
+            identity: [...$this->identity, ...$identity],
+            netlist: $netlist ?? $this->netlist,
             supply: $this->supply,
             unknowns: $this->unknowns,
             assign: $this->assigned(...),
             positions: array_values($this->positions),
             setUps: array_values($this->setUps),
-            tests: array_values($this->tests),
+            tests: $tests ?? array_values($this->tests),
             observations: array_values($this->observations),
-            faults: array_values($this->faults),
-            pairs: $this->pairs,
+            faults: $faults ?? array_values($this->faults),
+            pairs: $pairs ?? $this->pairs,
             parts: array_values($this->parts),
-            causeChecks: $this->causeChecks,
+            causeChecks: $causeChecks ?? $this->causeChecks,
             accessMinutes: $this->accessMinutes,
             places: $this->places,
             sheet: $this->sheet,

@@ -14,7 +14,7 @@ namespace Ispira\Core\Device;
 final readonly class Conductor
 {
     /** Slices into which the range of a bad one is cut. */
-    public const SLICES = 5;
+    private const SLICES = 5;
 
     /**
      * @param string        $element   a resistor of the netlist, or a contact that a position closes
@@ -26,7 +26,7 @@ final readonly class Conductor
      *     by a position
      * @param array<string, array<string, float>> $observed chances of what is seen while it is bad
      */
-    public function __construct(
+    private function __construct(
         public string $element,
         public ConductorKind $kind,
         public string $part,
@@ -55,6 +55,12 @@ final readonly class Conductor
         return $this->with(observed: $observed);
     }
 
+    /** The same in a circuit with so many times the resistances. */
+    public function scaled(float $scale): self
+    {
+        return $this->with(scale: $scale);
+    }
+
     /** One whose sound value the family gives, from what was typed. */
     public function valuedByFamily(): self
     {
@@ -68,15 +74,19 @@ final readonly class Conductor
     }
 
     /** @param array<string, array<string, float>>|null $observed */
-    private function with(?float $open = null, ?bool $varies = null, ?array $observed = null): self
-    {
+    private function with(
+        ?float $open = null,
+        ?float $scale = null,
+        ?bool $varies = null,
+        ?array $observed = null,
+    ): self {
         return new self(
             $this->element,
             $this->kind,
             $this->part,
             $this->resistive,
             $open ?? $this->open,
-            $this->scale,
+            $scale ?? $this->scale,
             $varies ?? $this->varies,
             $observed ?? $this->observed,
         );
@@ -96,16 +106,10 @@ final readonly class Conductor
     }
 
     /** @return list<Severity> resistance from slight to nearly open */
-    public function degrees(Adjustment ...$also): array
+    public function degrees(): array
     {
         [$least, $most] = $this->kind->burnt();
 
-        return Severity::sliced(
-            fn(float $from, float $to): Adjustment => Adjustment::addedWithin($this->parameter(), $from, $to),
-            $least * $this->scale,
-            $most * $this->scale,
-            self::SLICES,
-            ...$also,
-        );
+        return Severity::adding($this->parameter(), $least * $this->scale, $most * $this->scale, self::SLICES);
     }
 }

@@ -33,8 +33,13 @@ final readonly class Severity
      *
      * @return list<self>
      */
-    public static function sliced(\Closure $between, float $least, float $most, int $slices, Adjustment ...$also): array
-    {
+    private static function sliced(
+        \Closure $between,
+        float $least,
+        float $most,
+        int $slices,
+        Adjustment ...$also,
+    ): array {
         $sliced = [];
         $step = ($most / $least) ** (1.0 / $slices);
         for ($slice = 0; $slice < $slices; ++$slice) {

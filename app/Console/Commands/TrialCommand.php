@@ -32,9 +32,6 @@ final class TrialCommand extends Command
     /** Faults named right less often than this are listed. */
     private const LISTED_UNDER = 0.95;
 
-    /** Bins of stated odds. */
-    private const BINS = [0.0, 0.5, 0.8, 0.9, 0.95, 0.98, 0.995, 1.01];
-
     public function handle(FamilyRegistry $families): int
     {
         $wanted = (array) $this->option('family');
@@ -104,16 +101,7 @@ final class TrialCommand extends Command
         $this->figures('all', $all);
         $this->line("\nstated odds of the verdict on a listed fault against how often it held");
         foreach ($all->calibration() as $bin) {
-            $this->line(
-                sprintf(
-                    '  %5.1f%% to %5.1f%%  %6d jobs  stated %5.1f%%  held %5.1f%%',
-                    100 * $bin['from'],
-                    100 * $bin['to'],
-                    $bin['jobs'],
-                    100 * $bin['stated'],
-                    100 * $bin['held'],
-                ),
-            );
+            $this->bin($bin['from'], $bin['to'], $bin['jobs'], $bin['stated'], $bin['held']);
         }
         foreach ($this->option('wrong') === true ? $all->outcomes : [] as $outcome) {
             $bad = $outcome->kind === 'listed' ? !$outcome->right || $outcome->end !== 'verdict' : $outcome->isWrong();
@@ -263,20 +251,32 @@ final class TrialCommand extends Command
             }
         }
         $this->line("\nstated odds of the verdict against how often it held");
-        foreach (array_slice(self::BINS, 0, -1) as $n => $from) {
-            $in = $all->stated($from, self::BINS[$n + 1]);
+        foreach (array_slice(TrialSummary::BINS, 0, -1) as $n => $from) {
+            $in = $all->stated($from, TrialSummary::BINS[$n + 1]);
             if ($in !== []) {
-                $this->line(
-                    sprintf(
-                        '  %5.1f%% to %5.1f%%  %6d jobs  stated %5.1f%%  held %5.1f%%',
-                        100 * $from,
-                        100 * min(1.0, self::BINS[$n + 1]),
-                        count($in),
-                        100 * TrialSummary::mean($in, 'probability'),
-                        100 * TrialSummary::right($in),
-                    ),
+                $this->bin(
+                    $from,
+                    min(1.0, TrialSummary::BINS[$n + 1]),
+                    count($in),
+                    TrialSummary::mean($in, 'probability'),
+                    TrialSummary::right($in),
                 );
             }
         }
+    }
+
+    /** A row of stated odds against how often they held. */
+    private function bin(float $from, float $to, int $jobs, float $stated, float $held): void
+    {
+        $this->line(
+            sprintf(
+                '  %5.1f%% to %5.1f%%  %6d jobs  stated %5.1f%%  held %5.1f%%',
+                100 * $from,
+                100 * $to,
+                $jobs,
+                100 * $stated,
+                100 * $held,
+            ),
+        );
     }
 }

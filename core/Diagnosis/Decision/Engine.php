@@ -201,9 +201,9 @@ final readonly class Engine
     private function calledWrongOnce(CircuitModel $circuit, CaseFile $case): array
     {
         $wrong = $times = [];
-        foreach ($case->standing() as $reading) {
+        foreach ($case->present() as $reading) {
             $test = $circuit->tests[$reading->test];
-            if ($reading->episode === \count($case->replacements) && $test->probe->quantity === Quantity::Speed) {
+            if ($test->probe->quantity === Quantity::Speed) {
                 $times[$test->key] = ($times[$test->key] ?? 0) + 1;
                 if (!$test->offered && $reading->value !== SpeedState::Right->value) {
                     $wrong[$test->key] = true;
@@ -218,14 +218,10 @@ final readonly class Engine
     private function isTouched(CircuitModel $circuit, CaseFile $case, Suspect $suspect, Belief $belief): bool
     {
         $own = $suspect->leading()->key;
-        foreach ($case->standing() as $reading) {
+        foreach ($case->present() as $reading) {
             $fit = $belief->fit[$reading->id] ?? [];
             $sound = $fit[HypothesisList::NOTHING_WRONG] ?? 0.0;
-            if (
-                $reading->episode === \count($case->replacements) &&
-                $circuit->tests[$reading->test]->offered &&
-                ($fit[$own] ?? 0.0) > self::TOUCHES * $sound
-            ) {
+            if ($circuit->tests[$reading->test]->offered && ($fit[$own] ?? 0.0) > self::TOUCHES * $sound) {
                 return true;
             }
         }
@@ -300,11 +296,10 @@ final readonly class Engine
      */
     private function doubted(CaseFile $case, Belief $belief): array
     {
-        $episode = \count($case->replacements);
         $doubted = [];
         $times = [];
-        foreach ($case->standing() as $reading) {
-            if ($reading->episode === $episode && $reading->trust === Trust::Measured) {
+        foreach ($case->present() as $reading) {
+            if ($reading->trust === Trust::Measured) {
                 $times[$reading->test] = ($times[$reading->test] ?? 0) + 1;
                 if (($belief->slips[$reading->id] ?? 0.0) > self::DOUBTED) {
                     $doubted[$reading->test] = true;
@@ -318,14 +313,6 @@ final readonly class Engine
     /** @return array<string, true> tests with a standing reading in the present episode */
     private function done(CaseFile $case): array
     {
-        $episode = \count($case->replacements);
-        $done = [];
-        foreach ($case->standing() as $reading) {
-            if ($reading->episode === $episode) {
-                $done[$reading->test] = true;
-            }
-        }
-
-        return $done;
+        return array_fill_keys(array_map(static fn(Reading $r): string => $r->test, $case->present()), true);
     }
 }

@@ -289,18 +289,24 @@ final readonly class ForeseenOutcomes
         ];
     }
 
-    /** Density of a place on the scale of a number, under a hypothesis; a fault that comes and goes may be away. */
-    public function density(Hypothesis $hypothesis, Test $test, float $place): float
+    /**
+     * Density of places on the scale of a number, under a hypothesis; a fault that comes and goes may be away.
+     *
+     * @return \Closure(float): float
+     */
+    public function density(Hypothesis $hypothesis, Test $test): \Closure
     {
-        $quantity = $test->probe->quantity;
         $sound = $this->onScale($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);
         if ($hypothesis->key === HypothesisList::SOMETHING_ELSE) {
-            return SomethingElse::density($quantity, $place, $sound, $this->scale);
+            $quantity = $test->probe->quantity;
+
+            return fn(float $place): float => SomethingElse::density($quantity, $place, $sound, $this->scale);
         }
-        $present = self::fits($place, ...$this->onScale($hypothesis, $test));
+        $own = $this->onScale($hypothesis, $test);
 
         return $hypothesis->comesAndGoes
-            ? Belief::SHOWS * $present + (1.0 - Belief::SHOWS) * self::fits($place, ...$sound)
-            : $present;
+            ? static fn(float $place): float => Belief::SHOWS * self::fits($place, ...$own) +
+                (1.0 - Belief::SHOWS) * self::fits($place, ...$sound)
+            : static fn(float $place): float => self::fits($place, ...$own);
     }
 }

@@ -37,11 +37,8 @@ final class TestValues
     private const BEST_BY_MONEY = 4;
     private const BEST_TELLING = 2;
 
-    /** @var array<string, Hypothesis> */
-    private array $alive = [];
-
-    /** @var array<string, float> of those alive, adding up to 1 */
-    private array $chance = [];
+    /** @var array<string, float> of the hypotheses that are followed, adding up to 1, largest first */
+    private array $chance;
 
     /**
      * @param array<string, Hypothesis> $hypotheses
@@ -56,14 +53,14 @@ final class TestValues
         private readonly DecisionSettings $settings,
     ) {
         $best = reset($byHypothesis);
+        $followed = [];
         foreach (\array_slice($byHypothesis, 0, self::MOST_HYPOTHESES, true) as $key => $chance) {
             if ($chance > self::NEGLIGIBLE * (float) $best) {
-                $this->alive[$key] = $hypotheses[$key];
-                $this->chance[$key] = $chance;
+                $followed[$key] = $chance;
             }
         }
-        $total = array_sum($this->chance);
-        $this->chance = array_map(static fn(float $c): float => $c / $total, $this->chance);
+        $total = array_sum($followed);
+        $this->chance = array_map(static fn(float $c): float => $c / $total, $followed);
     }
 
     /**
@@ -127,7 +124,7 @@ final class TestValues
     {
         $own = $others = [];
         foreach ($this->chance as $key => $chance) {
-            if ($this->alive[$key]->remedy() === $leading) {
+            if ($this->hypotheses[$key]->remedy() === $leading) {
                 $own[$key] = $chance;
             } else {
                 $others[$key] = $chance;
@@ -136,7 +133,6 @@ final class TestValues
         $listed = array_sum($others) + 1e-12;
         foreach ([HypothesisList::SOMETHING_ELSE, HypothesisList::NOTHING_WRONG] as $unnamed) {
             if (isset($this->hypotheses[$unnamed]) && !isset($own[$unnamed])) {
-                $this->alive[$unnamed] = $this->hypotheses[$unnamed];
                 $others[$unnamed] = max($others[$unnamed] ?? 0.0, self::UNNAMED * $listed);
             }
         }
@@ -211,7 +207,7 @@ final class TestValues
     private function choice(Test $test, array $opened, array $chances, bool $roughly): TestChoice
     {
         $minutes = $this->circuit->minutes($test, $opened);
-        $now = HypothesisList::byRemedy($this->alive, $chances);
+        $now = HypothesisList::byRemedy($this->hypotheses, $chances);
         [$after, $entropyAfter] = $this->after($test, $chances, $roughly);
 
         return new TestChoice(
@@ -248,7 +244,7 @@ final class TestValues
             }
             $remedies = [];
             foreach ($posterior as $key => $weight) {
-                $remedy = $this->alive[$key]->remedy();
+                $remedy = $this->hypotheses[$key]->remedy();
                 $remedies[$remedy] = ($remedies[$remedy] ?? 0.0) + $weight / $total;
             }
             $wasted += $probability * $this->money->wasted($remedies);
@@ -266,10 +262,11 @@ final class TestValues
     private function outcomes(Test $test, array $chances, bool $roughly): array
     {
         $outcomes = [];
-        foreach (
-            $this->foreseen->shares($test, array_intersect_key($this->alive, $chances), $roughly)
-            as $key => $shares
-        ) {
+        $suspects = [];
+        foreach (array_keys(array_intersect_key($this->chance + $chances, $chances)) as $key) {
+            $suspects[$key] = $this->hypotheses[$key];
+        }
+        foreach ($this->foreseen->shares($test, $suspects, $roughly) as $key => $shares) {
             foreach ($shares as $number => $share) {
                 $outcomes[$number][0] = ($outcomes[$number][0] ?? 0.0) + $chances[$key] * $share;
                 $outcomes[$number][1][$key] = $share;

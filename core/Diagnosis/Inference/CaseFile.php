@@ -92,6 +92,14 @@ final readonly class CaseFile
         return array_values(array_filter($this->readings, static fn(Reading $r): bool => !$r->struck));
     }
 
+    /** @return list<Reading> the standing readings since the last replacement */
+    public function present(): array
+    {
+        $episode = \count($this->replacements);
+
+        return array_values(array_filter($this->standing(), static fn(Reading $r): bool => $r->episode === $episode));
+    }
+
     /**
      * The standing readings; one that was read twice alike counts as one that somebody answered for, even where
      * the first was struck out to take it again.
@@ -100,32 +108,23 @@ final readonly class CaseFile
      */
     public function facts(CircuitModel $circuit): array
     {
-        return array_map(
-            fn(Reading $reading): Reading => $this->wasRepeated($reading, $circuit)
-                ? $reading->answeredFor()
-                : $reading,
-            $this->standing(),
-        );
-    }
-
-    private function wasRepeated(Reading $reading, CircuitModel $circuit): bool
-    {
-        $quantity = $circuit->tests[$reading->test]->probe->quantity;
-        if ($reading->trust !== Trust::Measured) {
-            return false;
-        }
-        foreach ($this->readings as $other) {
-            if (
-                $other->id !== $reading->id &&
-                $other->test === $reading->test &&
-                $other->episode === $reading->episode &&
-                $other->trust === Trust::Measured &&
-                MeterAccuracy::agree($quantity, $reading->value, $other->value)
-            ) {
-                return true;
+        $measured = [];
+        foreach ($this->readings as $reading) {
+            if ($reading->trust === Trust::Measured) {
+                $measured["$reading->episode|$reading->test"][] = $reading;
             }
         }
 
-        return false;
+        return array_map(static function (Reading $reading) use ($circuit, $measured): Reading {
+            $quantity = $circuit->tests[$reading->test]->probe->quantity;
+            $same = $reading->trust === Trust::Measured ? $measured["$reading->episode|$reading->test"] ?? [] : [];
+            foreach ($same as $other) {
+                if ($other->id !== $reading->id && MeterAccuracy::agree($quantity, $reading->value, $other->value)) {
+                    return $reading->answeredFor();
+                }
+            }
+
+            return $reading;
+        }, $this->standing());
     }
 }

@@ -34,34 +34,16 @@ final class LoosePart
         foreach ($own as $fault) {
             $seen += $fault->observed;
         }
-        $simulator = new Simulator($circuit);
+        $machine = OneMachine::asDeclared($circuit);
         $tests = array_values(
             array_filter(
                 $circuit->tests,
                 static fn(Test $test): bool => !$test->offered ||
-                    (self::isOnTheBench($circuit, $test, $seen) && self::shows($circuit, $simulator, $test, $own)),
+                    (self::isOnTheBench($circuit, $test, $seen) && self::shows($machine, $test, $own)),
             ),
         );
 
-        return new CircuitModel(
-            identity: [...$circuit->identity, 'loose', $part],
-            netlist: $circuit->netlist,
-            supply: $circuit->supply,
-            unknowns: $circuit->unknowns,
-            assign: $circuit->assigned(...),
-            positions: array_values($circuit->positions),
-            setUps: array_values($circuit->setUps),
-            tests: $tests,
-            observations: array_values($circuit->observations),
-            faults: $faults,
-            pairs: [],
-            parts: array_values($circuit->parts),
-            causeChecks: [],
-            accessMinutes: $circuit->accessMinutes,
-            places: $circuit->places,
-            sheet: $circuit->sheet,
-            texts: $circuit->texts,
-        );
+        return $circuit->with(['loose', $part], tests: $tests, faults: $faults, pairs: [], causeChecks: []);
     }
 
     /**
@@ -69,28 +51,16 @@ final class LoosePart
      *
      * @param list<Fault> $own
      */
-    private static function shows(CircuitModel $circuit, Simulator $simulator, Test $test, array $own): bool
+    private static function shows(OneMachine $machine, Test $test, array $own): bool
     {
         if ($test->probe->quantity !== Quantity::Ohms) {
             return true;
         }
-        $setUp = $circuit->setUps[$test->setUp];
-        $read = static fn(Hypothesis $state): float => $simulator->observe(
-            $test->probe,
-            $simulator
-                ->solverFor($test->probe)
-                ->solve(
-                    $simulator->valuesAt(
-                        $test->probe,
-                        $simulator->valuesFor($simulator->solver->nominalValues(), $setUp, $state),
-                    ),
-                ),
-        );
-        $sound = $read(new Hypothesis(HypothesisList::NOTHING_WRONG, [], [], 1.0, []));
+        $sound = $machine->shows($test, new Hypothesis(HypothesisList::NOTHING_WRONG, [], [], 1.0, []));
         foreach ($own as $fault) {
             foreach (\array_slice($fault->severities, -1) as $worst) {
                 $state = new Hypothesis($fault->key, [$fault], [], 1.0, $worst->adjustments);
-                if (MeterAccuracy::tellsApart(Quantity::Ohms, $read($state), $sound)) {
+                if (MeterAccuracy::tellsApart(Quantity::Ohms, $machine->shows($test, $state), $sound)) {
                     return true;
                 }
             }

@@ -8,14 +8,12 @@ use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Reading\MeterAccuracy;
 use Ispira\Core\Reading\Reading;
-use Ispira\Core\Reading\Trust;
 
 /**
  * What the standing readings of one test say together.
  *
  * Readings that agree are one measurement: the same meter on the same place errs alike again, so the second sharpens
- * nothing; but it is no slip. One reading may be wrong; the same reading twice is a fact, and so is one that somebody
- * has answered for.
+ * nothing; but it is no slip. What counts as a fact is said by {@see CaseFile::facts()}.
  */
 final readonly class Measurement
 {
@@ -74,14 +72,12 @@ final readonly class Measurement
     {
         $numbers = array_map(static fn(Reading $r): ?float => \is_float($r->value) ? $r->value : null, $readings);
         $kept = array_filter($readings, static fn(Reading $r): bool => $r->kept) !== [];
-        $measured = $readings[0]->trust === Trust::Measured;
-        $fact = $kept || ($measured && \count($readings) > 1);
 
         return new self(
             $test,
             $numbers[0] === null ? null : array_sum($numbers) / \count($numbers),
             $readings,
-            $fact ? self::SLIP_OF_A_FACT : min(array_map(static fn(Reading $r): float => $r->slip(), $readings)),
+            $kept ? self::SLIP_OF_A_FACT : min(array_map(static fn(Reading $r): float => $r->slip(), $readings)),
             min(array_map(static fn(Reading $r): float => $r->widening(), $readings)),
         );
     }

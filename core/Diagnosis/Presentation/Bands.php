@@ -41,17 +41,18 @@ final readonly class Bands
     public function of(Test $test): array
     {
         $foreseen = $this->evidence->foreseen;
-        $predicted = [];
+        $predicted = $density = [];
         foreach ($this->alive as [$hypothesis]) {
             $predicted[] = $foreseen->onScale($hypothesis, $test);
+            $density[] = $foreseen->density($hypothesis, $test);
         }
         $runs = [];
         $leader = null;
         $until = -\INF;
         foreach (self::cells($predicted) as [$from, $place, $to]) {
             $mass = [];
-            foreach ($this->alive as $number => [$hypothesis, $chance]) {
-                $mass[$number] = $chance * $foreseen->density($hypothesis, $test, $place) * ($to - $from);
+            foreach ($this->alive as $number => [, $chance]) {
+                $mass[$number] = $chance * $density[$number]($place) * ($to - $from);
             }
             $leads = $this->leader($mass);
             $cell = ['from' => $from, 'to' => $to, 'mass' => $mass];

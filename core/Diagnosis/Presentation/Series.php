@@ -93,8 +93,8 @@ final readonly class Series
     private function newest(Test $test): ?Reading
     {
         $newest = null;
-        foreach ($this->case->standing() as $reading) {
-            if ($reading->test === $test->key && $reading->episode === \count($this->case->replacements)) {
+        foreach ($this->case->present() as $reading) {
+            if ($reading->test === $test->key) {
                 $newest = $reading;
             }
         }

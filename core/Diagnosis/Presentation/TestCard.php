@@ -118,8 +118,8 @@ final readonly class TestCard
     private function again(Test $test): ?string
     {
         $last = null;
-        foreach ($this->case->standing() as $reading) {
-            if ($reading->test === $test->key && $reading->episode === \count($this->case->replacements)) {
+        foreach ($this->case->present() as $reading) {
+            if ($reading->test === $test->key) {
                 $last = $reading;
             }
         }

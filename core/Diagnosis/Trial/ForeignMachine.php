@@ -9,12 +9,11 @@ use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
-use Ispira\Core\Diagnosis\Inference\DrawnValues;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Inference\Likelihood;
-use Ispira\Core\Diagnosis\Inference\Simulator;
+use Ispira\Core\Diagnosis\Inference\OneMachine;
 use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Reading\MeterAccuracy;
 use Ispira\Core\Reading\Reading;
@@ -39,10 +38,7 @@ final class ForeignMachine
 
     private readonly CircuitModel $circuit;
 
-    private readonly Simulator $simulator;
-
-    /** @var list<float> */
-    private readonly array $values;
+    private readonly OneMachine $machine;
 
     private readonly Hypothesis $sound;
 
@@ -64,8 +60,7 @@ final class ForeignMachine
         private readonly RandomSource $chance,
     ) {
         $this->circuit = $scenario->added === null ? $circuit : $circuit->withElement($scenario->added);
-        $this->simulator = new Simulator($this->circuit);
-        $this->values = DrawnValues::single($this->circuit, $this->simulator->solver, $this->deviate(...))->vectors[0];
+        $this->machine = OneMachine::drawn($this->circuit, $this->deviate(...));
         // What was added to the netlist is the fault: without it, the machine is sound.
         $this->sound = new Hypothesis(
             HypothesisList::NOTHING_WRONG,
@@ -146,7 +141,7 @@ final class ForeignMachine
     private function number(Test $test): float
     {
         $quantity = $test->probe->quantity;
-        $number = $this->observe($test, $this->scenario->state);
+        $number = $this->machine->shows($test, $this->scenario->state);
         if (!is_finite($number)) {
             return \INF;
         }
@@ -183,7 +178,7 @@ final class ForeignMachine
 
     private function called(Test $test): string
     {
-        $number = $this->asJudged($test, $this->scenario->state);
+        $number = $this->machine->judged($test, $this->scenario->state, $this->sound);
         if ($test->probe->quantity === Quantity::Lamp) {
             return $this->chance->pick(Judged::chances($this->circuit, $test, $number));
         }
@@ -199,43 +194,5 @@ final class ForeignMachine
             $heard > 2.0 - $this->slowUnder => 'fast',
             default => 'right',
         };
-    }
-
-    private function asJudged(Test $test, Hypothesis $state): float
-    {
-        if ($test->probe->quantity !== Quantity::Speed) {
-            return $this->observe($test, $state);
-        }
-        if ($state->decouples()) {
-            return 0.0;
-        }
-        $setUp = $this->circuit->setUps[$test->setUp];
-        if ($setUp->atRest !== []) {
-            return $this->simulator->restless(
-                $this->circuit->kindIn($test),
-                $test->probe->at,
-                $this->values,
-                $setUp,
-                $state,
-                $this->simulator->soundWay($test->probe->at, $this->values, $setUp, $this->sound),
-            );
-        }
-        $mover = $this->circuit->fullSpeedMover($test);
-        $full = $this->simulator->solver
-            ->solve($this->simulator->valuesFor($this->values, $this->circuit->fullSpeedSetUp($mover), $this->sound))
-            ->speed($mover);
-
-        return Simulator::heard($this->observe($test, $state), $this->observe($test, $this->sound), $full);
-    }
-
-    private function observe(Test $test, Hypothesis $state): float
-    {
-        $probe = $test->probe;
-        $applied = $this->simulator->valuesAt(
-            $probe,
-            $this->simulator->valuesFor($this->values, $this->circuit->setUps[$test->setUp], $state),
-        );
-
-        return $this->simulator->observe($probe, $this->simulator->solverFor($probe)->solve($applied));
     }
 }

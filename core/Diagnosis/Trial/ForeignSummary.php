@@ -9,9 +9,6 @@ namespace Ispira\Core\Diagnosis\Trial;
  */
 final class ForeignSummary
 {
-    /** Bins of stated odds. */
-    private const BINS = [0.0, 0.5, 0.8, 0.9, 0.95, 0.98, 0.995, 1.01];
-
     /** @var list<ForeignOutcome> */
     public array $outcomes = [];
 
@@ -84,19 +81,19 @@ final class ForeignSummary
     public function calibration(): array
     {
         $bins = [];
-        foreach (\array_slice(self::BINS, 0, -1) as $n => $from) {
+        foreach (\array_slice(TrialSummary::BINS, 0, -1) as $n => $from) {
             $in = array_values(
                 array_filter(
                     $this->of('listed'),
                     static fn(ForeignOutcome $o): bool => $o->end === 'verdict' &&
                         $o->probability >= $from &&
-                        $o->probability < self::BINS[$n + 1],
+                        $o->probability < TrialSummary::BINS[$n + 1],
                 ),
             );
             if ($in !== []) {
                 $bins[] = [
                     'from' => $from,
-                    'to' => min(1.0, self::BINS[$n + 1]),
+                    'to' => min(1.0, TrialSummary::BINS[$n + 1]),
                     'jobs' => \count($in),
                     'stated' => self::mean($in, 'probability'),
                     'held' => self::share($in, static fn(ForeignOutcome $o): bool => $o->right),

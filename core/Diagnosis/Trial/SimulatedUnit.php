@@ -9,12 +9,11 @@ use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
-use Ispira\Core\Diagnosis\Inference\DrawnValues;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Inference\Likelihood;
 use Ispira\Core\Diagnosis\Inference\Misbehaviour;
-use Ispira\Core\Diagnosis\Inference\Simulator;
+use Ispira\Core\Diagnosis\Inference\OneMachine;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Reading\MeterAccuracy;
@@ -42,10 +41,7 @@ final class SimulatedUnit
 
     private bool $shows = true;
 
-    private readonly Simulator $simulator;
-
-    /** @var list<float> */
-    private readonly array $values;
+    private readonly OneMachine $machine;
 
     private readonly Hypothesis $truth;
 
@@ -57,8 +53,7 @@ final class SimulatedUnit
         private readonly RandomSource $chance,
         private readonly float $slips,
     ) {
-        $this->simulator = new Simulator($circuit);
-        $this->values = DrawnValues::single($circuit, $this->simulator->solver, $chance->normal(...))->vectors[0];
+        $this->machine = OneMachine::drawn($circuit, $chance->normal(...));
         $this->truth = $this->ofOwnDegree($truth);
         $this->sound = new Hypothesis('none', [], [], 1.0, []);
     }
@@ -104,8 +99,8 @@ final class SimulatedUnit
     {
         return MeterAccuracy::tellsApart(
             $test->probe->quantity,
-            $this->observe($test, $this->truth),
-            $this->observe($test, $this->sound),
+            $this->machine->shows($test, $this->truth),
+            $this->machine->shows($test, $this->sound),
         );
     }
 
@@ -116,11 +111,11 @@ final class SimulatedUnit
             $usual = $this->circuit->observations[$test->probe->at]->usual;
             $with = Likelihood::observed($this->truth, $test, $usual);
         } else {
-            $usual = Judged::chances($this->circuit, $test, $this->asJudged($test, $this->sound));
+            $usual = Judged::chances($this->circuit, $test, $this->machine->judged($test, $this->sound, $this->sound));
             $with =
                 $this->truth->comesAndGoes && $outcome === SpeedState::CutsOut->value && $this->judgedApart($test)
                     ? [$outcome => 1.0]
-                    : Judged::chances($this->circuit, $test, $this->asJudged($test, $this->truth));
+                    : Judged::chances($this->circuit, $test, $this->machine->judged($test, $this->truth, $this->sound));
         }
 
         return ($with[$outcome] ?? 0.0) > self::COMPLAINED_OF * ($usual[$outcome] ?? 0.0);
@@ -128,7 +123,10 @@ final class SimulatedUnit
 
     private function judgedApart(Test $test): bool
     {
-        return Misbehaviour::differs($this->asJudged($test, $this->truth), $this->asJudged($test, $this->sound));
+        return Misbehaviour::differs(
+            $this->machine->judged($test, $this->truth, $this->sound),
+            $this->machine->judged($test, $this->sound, $this->sound),
+        );
     }
 
     /** What is noted of a fault that comes and goes while a number is read: whether it shows at that moment. */
@@ -142,11 +140,12 @@ final class SimulatedUnit
         ) {
             return null;
         }
-        $right = $this->asJudged($moving, $this->sound);
+        $right = $this->machine->judged($moving, $this->sound, $this->sound);
         if (!Misbehaviour::moves($right)) {
             return null;
         }
-        $misbehaves = $this->shows && Misbehaviour::differs($this->asJudged($moving, $this->truth), $right);
+        $misbehaves =
+            $this->shows && Misbehaviour::differs($this->machine->judged($moving, $this->truth, $this->sound), $right);
 
         return $this->chance->happens($this->slips) ? !$misbehaves : $misbehaves;
     }
@@ -161,14 +160,11 @@ final class SimulatedUnit
         $shows = $this->shows;
         $slip = $this->chance->happens($this->slips);
         if ($test->probe->quantity->isNumber()) {
-            $seen = $this->observe($test, $shows ? $this->truth : $this->sound);
+            $seen = $this->machine->shows($test, $shows ? $this->truth : $this->sound);
             if ($slip) {
                 return $test->probe->quantity === Quantity::Ohms
                     ? 10.0 ** $this->chance->between(-1.0, 6.0)
-                    : $this->chance->between(
-                        0.0,
-                        (13.0 * $this->values[$this->simulator->solver->slot($this->circuit->supply)]) / 12.0,
-                    );
+                    : $this->chance->between(0.0, (13.0 * $this->machine->value($this->circuit->supply)) / 12.0);
             }
 
             if (is_infinite($seen)) {
@@ -192,8 +188,8 @@ final class SimulatedUnit
     /** @return array<string, float> */
     private function judged(Test $test, bool $shows): array
     {
-        $sound = $this->asJudged($test, $this->sound);
-        $with = $this->asJudged($test, $this->truth);
+        $sound = $this->machine->judged($test, $this->sound, $this->sound);
+        $with = $this->machine->judged($test, $this->truth, $this->sound);
         if ($this->truth->comesAndGoes && abs($with - $sound) > 0.15 && $this->chance->happens(0.35)) {
             $with = \NAN;
         } elseif (!$shows) {
@@ -201,43 +197,6 @@ final class SimulatedUnit
         }
 
         return Judged::chances($this->circuit, $test, $with);
-    }
-
-    private function asJudged(Test $test, Hypothesis $state): float
-    {
-        if ($test->probe->quantity !== Quantity::Speed) {
-            return $this->observe($test, $state);
-        }
-        $setUp = $this->circuit->setUps[$test->setUp];
-        if ($setUp->atRest !== []) {
-            return $this->simulator->restless(
-                $this->circuit->kindIn($test),
-                $test->probe->at,
-                $this->values,
-                $setUp,
-                $state,
-                $this->simulator->soundWay($test->probe->at, $this->values, $setUp, $this->sound),
-            );
-        }
-        $mover = $this->circuit->fullSpeedMover($test);
-        $full = $this->simulator->solver
-            ->solve($this->simulator->valuesFor($this->values, $this->circuit->fullSpeedSetUp($mover), $this->sound))
-            ->speed($mover);
-
-        return $state->decouples()
-            ? 0.0
-            : Simulator::heard($this->observe($test, $state), $this->observe($test, $this->sound), $full);
-    }
-
-    private function observe(Test $test, Hypothesis $state): float
-    {
-        $probe = $test->probe;
-        $applied = $this->simulator->valuesAt(
-            $probe,
-            $this->simulator->valuesFor($this->values, $this->circuit->setUps[$test->setUp], $state),
-        );
-
-        return $this->simulator->observe($probe, $this->simulator->solverFor($probe)->solve($applied));
     }
 
     /** The fault in a degree between those of the engine's grid. */

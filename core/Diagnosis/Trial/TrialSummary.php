@@ -9,6 +9,9 @@ namespace Ispira\Core\Diagnosis\Trial;
  */
 final class TrialSummary
 {
+    /** Bins of stated odds. */
+    public const BINS = [0.0, 0.5, 0.8, 0.9, 0.95, 0.98, 0.995, 1.01];
+
     /** @var array<string, list<Outcome>> by group of faults */
     private array $byGroup = [];
 

@@ -10,6 +10,7 @@ use Ispira\Core\Device\FaultPair;
 use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Part;
 use Ispira\Core\Device\Severity;
+use Ispira\Core\Families\Furnace\LineBreak;
 use Ispira\Core\Families\Mechanical\Mechanical;
 
 /**
@@ -52,21 +53,6 @@ final readonly class FaultList
                 'warm',
             ]),
         ];
-    }
-
-    /**
-     * A break before the furnace: most lose their 24 V with it, some have a transformer that is fed apart.
-     *
-     * @return list<Severity>
-     */
-    private static function upstream(string $element): array
-    {
-        $open = Adjustment::opened($element);
-
-        return Severity::shared(
-            [0.75, Severity::only($open, Adjustment::set('transformer.volts', 0.0))],
-            [0.25, Severity::only($open)],
-        );
     }
 
     /** @return list<FaultPair> */
@@ -115,7 +101,7 @@ final readonly class FaultList
                 'breaker-open',
                 'breaker',
                 0.03,
-                self::upstream('breaker'),
+                LineBreak::of('breaker'),
                 self::TESTER_STANDS,
                 element: 'breaker',
                 upstream: true,
@@ -125,7 +111,7 @@ final readonly class FaultList
                 'door-open',
                 'door-switch',
                 0.05,
-                self::upstream('door'),
+                LineBreak::of('door'),
                 self::TESTER_STANDS,
                 comesAndGoes: true,
                 element: 'door',

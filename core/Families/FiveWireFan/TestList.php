@@ -133,25 +133,7 @@ final readonly class TestList
             self::volts('ground-drop', 'ground-drop', 'high', 'gnd', '0', $at),
             self::volts('board-vm', 'board-vm', 'high', 'board-vm', '0', ['cover']),
             self::volts('board-vcc', 'board-vcc', 'high', 'board-vcc', '0', ['cover']),
-            new Test(
-                'fg-hertz',
-                'fg-hertz',
-                'high',
-                Probe::frequency(
-                    'motor',
-                    $this->wiring->fullHertz(),
-                    $this->wiring->fullSpeed(),
-                    'fg',
-                    'gnd',
-                    15.0,
-                    'motor.pace',
-                    'pull-up',
-                ),
-                1.0,
-                $at,
-                self::LIVE,
-                ['meter'],
-            ),
+            new Test('fg-hertz', 'fg-hertz', 'high', $this->pulses('pull-up'), 1.0, $at, self::LIVE, ['meter']),
         ];
         foreach (['low', 'high'] as $position) {
             $tests[] = self::volts("vsp-volts@$position", 'vsp-volts', $position, 'vsp', 'gnd', $at, [
@@ -212,26 +194,26 @@ final readonly class TestList
             new Test('speed@bench', 'bench-speed', 'bench', Probe::speed('motor'), 3.0, $at, $cautions, [
                 'bench-supply',
             ]),
-            new Test(
-                'bench-hertz',
-                'bench-hertz',
-                'bench',
-                Probe::frequency(
-                    'motor',
-                    $this->wiring->fullHertz(),
-                    $this->wiring->fullSpeed(),
-                    'fg',
-                    'gnd',
-                    15.0,
-                    'motor.pace',
-                    'bench-vcc',
-                ),
-                1.0,
-                $at,
-                $cautions,
-                ['bench-supply', 'meter'],
-            ),
+            new Test('bench-hertz', 'bench-hertz', 'bench', $this->pulses('bench-vcc'), 1.0, $at, $cautions, [
+                'bench-supply',
+                'meter',
+            ]),
         ];
+    }
+
+    /** @param string $pullUp node from which the feedback is pulled up */
+    private function pulses(string $pullUp): Probe
+    {
+        return Probe::frequency(
+            'motor',
+            $this->wiring->fullHertz(),
+            $this->wiring->fullSpeed(),
+            'fg',
+            'gnd',
+            15.0,
+            'motor.pace',
+            $pullUp,
+        );
     }
 
     /** @return list<CauseCheck> */

@@ -199,58 +199,64 @@ final readonly class Wiring
     public function conductors(): array
     {
         $v = $this->variant;
-        $of = static fn(
-            string $element,
-            ConductorKind $kind,
-            string $part,
-            float $resistive = 0.0,
-        ): Conductor => new Conductor($element, $kind, $part, $resistive, scale: $v->impedance());
         $selector = $v->selectorPart();
         $wiggled = Observation::changing('wiggle-selector', 0.4);
         $share = 1.0 / $v->top;
         $conductors = [
-            $of('feed', ConductorKind::HeavyWire, 'feed-wire'),
-            $of('fuse', ConductorKind::Fuse, 'fuse', 0.02),
-            $of('relay', ConductorKind::HeavyContact, 'relay', 0.035)->seen(Observation::changing('wiggle-relay', 0.4)),
-            $of('plug-plus', ConductorKind::Joint, 'motor-plug'),
-            $of('plug-minus', ConductorKind::Joint, 'motor-plug', 0.07)
+            Conductor::of('feed', ConductorKind::HeavyWire, 'feed-wire'),
+            Conductor::of('fuse', ConductorKind::Fuse, 'fuse', 0.02),
+            Conductor::of('relay', ConductorKind::HeavyContact, 'relay', 0.035)->seen(
+                Observation::changing('wiggle-relay', 0.4),
+            ),
+            Conductor::of('plug-plus', ConductorKind::Joint, 'motor-plug'),
+            Conductor::of('plug-minus', ConductorKind::Joint, 'motor-plug', 0.07)
                 ->opening(0.03)
                 ->seen(['look-motor-plug' => FaultList::BURNT, ...Observation::changing('wiggle-motor-plug', 0.7)]),
-            $of('plug-pack', ConductorKind::Joint, 'pack-plug'),
-            $of('ground', ConductorKind::HeavyWire, 'ground-wire'),
-            $of('selector', ConductorKind::HeavyContact, $selector, 0.02)->seen($v->electronic ? [] : $wiggled),
+            Conductor::of('plug-pack', ConductorKind::Joint, 'pack-plug'),
+            Conductor::of('ground', ConductorKind::HeavyWire, 'ground-wire'),
+            Conductor::of('selector', ConductorKind::HeavyContact, $selector, 0.02)->seen(
+                $v->electronic ? [] : $wiggled,
+            ),
         ];
         foreach (range(1, $v->top) as $position) {
             if (!$v->electronic) {
-                $conductors[] = $of("contact-$position", ConductorKind::HeavyContact, $selector, 0.04 * $share)
+                $conductors[] = Conductor::of(
+                    "contact-$position",
+                    ConductorKind::HeavyContact,
+                    $selector,
+                    0.04 * $share,
+                )
                     ->madeByPosition()
                     ->seen($wiggled);
             }
             if ($position < $v->top || !$v->highRelay()) {
-                $conductors[] = $of("tap-$position", ConductorKind::HeavyWire, 'tap-wire', 0.02 * $share)->seen(
-                    Observation::changing('wiggle-wires', 0.5),
-                );
+                $conductors[] = Conductor::of(
+                    "tap-$position",
+                    ConductorKind::HeavyWire,
+                    'tap-wire',
+                    0.02 * $share,
+                )->seen(Observation::changing('wiggle-wires', 0.5));
             }
         }
         if ($v->modeContact()) {
-            $conductors[] = $of('mode', ConductorKind::HeavyContact, 'mode-selector', 0.02)->seen(
+            $conductors[] = Conductor::of('mode', ConductorKind::HeavyContact, 'mode-selector', 0.02)->seen(
                 Observation::changing('wiggle-mode', 0.4),
             );
         }
         if ($v->highRelay()) {
-            $conductors[] = $of('high-feed', ConductorKind::HeavyWire, 'high-wire', 0.02);
-            $conductors[] = $of('high-joint', ConductorKind::HeavyContact, 'high-relay', 0.03)->seen(
+            $conductors[] = Conductor::of('high-feed', ConductorKind::HeavyWire, 'high-wire', 0.02);
+            $conductors[] = Conductor::of('high-joint', ConductorKind::HeavyContact, 'high-relay', 0.03)->seen(
                 Observation::changing('wiggle-high', 0.4),
             );
         }
         if ($v->highRelay() && $v->feedSide) {
-            $conductors[] = $of('high-fuse', ConductorKind::Fuse, 'high-fuse', 0.01);
+            $conductors[] = Conductor::of('high-fuse', ConductorKind::Fuse, 'high-fuse', 0.01);
         }
         if ($v->high === 'changeover') {
-            $conductors[] = $of('rest-joint', ConductorKind::HeavyContact, 'high-relay', 0.03);
+            $conductors[] = Conductor::of('rest-joint', ConductorKind::HeavyContact, 'high-relay', 0.03);
         }
 
-        return $conductors;
+        return array_map(static fn(Conductor $c): Conductor => $c->scaled($v->impedance()), $conductors);
     }
 
     /**

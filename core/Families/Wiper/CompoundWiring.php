@@ -209,30 +209,28 @@ final readonly class CompoundWiring
     /** @return list<Conductor> */
     public function conductors(): array
     {
-        $of = fn(
-            string $element,
-            ConductorKind $kind,
-            string $part,
-            float $resistive = 0.0,
-        ): Conductor => new Conductor($element, $kind, $part, $resistive, scale: $this->scale ** 2);
         $dash = Observation::changing('wiggle-dash', 0.6);
         $plug = Observation::changing('wiggle-plug', 0.6);
 
-        return [
-            $of('feed', ConductorKind::HeavyWire, 'feed-wire'),
-            $of('fuse', ConductorKind::Fuse, 'fuse', 0.01),
-            $of('plug-feed', ConductorKind::Joint, 'plug')
+        $conductors = [
+            Conductor::of('feed', ConductorKind::HeavyWire, 'feed-wire'),
+            Conductor::of('fuse', ConductorKind::Fuse, 'fuse', 0.01),
+            Conductor::of('plug-feed', ConductorKind::Joint, 'plug')
                 ->opening(0.03)
                 ->seen(['look-plug' => FaultList::BURNT]),
-            $of('run-wire', ConductorKind::HeavyWire, 'wire', 0.02)->seen($plug),
-            $of('field-wire', ConductorKind::HeavyWire, 'wire', 0.02)->seen($plug),
-            $of('dash-run', ConductorKind::HeavyContact, 'dash-switch', 0.02)->madeByPosition()->seen($dash),
-            $of('dash-field', ConductorKind::HeavyContact, 'dash-switch', 0.02)->madeByPosition()->seen($dash),
-            $of('dash-return', ConductorKind::HeavyWire, 'ground-wire'),
-            $of('strap', ConductorKind::HeavyWire, 'strap', 0.04)->seen([
+            Conductor::of('run-wire', ConductorKind::HeavyWire, 'wire', 0.02)->seen($plug),
+            Conductor::of('field-wire', ConductorKind::HeavyWire, 'wire', 0.02)->seen($plug),
+            Conductor::of('dash-run', ConductorKind::HeavyContact, 'dash-switch', 0.02)->madeByPosition()->seen($dash),
+            Conductor::of('dash-field', ConductorKind::HeavyContact, 'dash-switch', 0.02)
+                ->madeByPosition()
+                ->seen($dash),
+            Conductor::of('dash-return', ConductorKind::HeavyWire, 'ground-wire'),
+            Conductor::of('strap', ConductorKind::HeavyWire, 'strap', 0.04)->seen([
                 'look-strap' => ['fine' => 0.25, 'broken' => 0.75],
             ]),
         ];
+
+        return array_map(fn(Conductor $c): Conductor => $c->scaled($this->scale ** 2), $conductors);
     }
 
     /**

@@ -182,34 +182,28 @@ final readonly class ThreeBrushWiring
     /** @return list<Conductor> */
     public function conductors(): array
     {
-        $of = fn(
-            string $element,
-            ConductorKind $kind,
-            string $part,
-            float $resistive = 0.0,
-        ): Conductor => new Conductor($element, $kind, $part, $resistive, scale: $this->scale ** 2);
         $dash = Observation::changing('wiggle-dash', 0.6);
         $plug = ['look-plug' => FaultList::BURNT] + Observation::changing('wiggle-plug', 0.6);
         $conductors = [
-            $of('feed', ConductorKind::HeavyWire, 'feed-wire'),
-            $of('fuse', ConductorKind::Fuse, 'fuse', 0.01),
-            $of('dash-feed', ConductorKind::HeavyContact, 'dash-switch', 0.015)->seen($dash),
-            $of('park-feed', ConductorKind::HeavyWire, 'wire', 0.01),
-            $of('plug-low', ConductorKind::Joint, 'plug', 0.03)->opening(0.02)->seen($plug),
-            $of('plug-high', ConductorKind::Joint, 'plug', 0.03)->opening(0.02)->seen($plug),
-            $of('plug-common', ConductorKind::Joint, 'plug', 0.03)->opening(0.02)->seen($plug),
-            $of('ground', ConductorKind::HeavyWire, 'ground-wire'),
+            Conductor::of('feed', ConductorKind::HeavyWire, 'feed-wire'),
+            Conductor::of('fuse', ConductorKind::Fuse, 'fuse', 0.01),
+            Conductor::of('dash-feed', ConductorKind::HeavyContact, 'dash-switch', 0.015)->seen($dash),
+            Conductor::of('park-feed', ConductorKind::HeavyWire, 'wire', 0.01),
+            Conductor::of('plug-low', ConductorKind::Joint, 'plug', 0.03)->opening(0.02)->seen($plug),
+            Conductor::of('plug-high', ConductorKind::Joint, 'plug', 0.03)->opening(0.02)->seen($plug),
+            Conductor::of('plug-common', ConductorKind::Joint, 'plug', 0.03)->opening(0.02)->seen($plug),
+            Conductor::of('ground', ConductorKind::HeavyWire, 'ground-wire'),
         ];
         foreach (['low', 'high', 'park'] as $line) {
-            $conductors[] = $of("dash-$line", ConductorKind::HeavyContact, 'dash-switch', 0.015)
+            $conductors[] = Conductor::of("dash-$line", ConductorKind::HeavyContact, 'dash-switch', 0.015)
                 ->madeByPosition()
                 ->seen($dash);
-            $conductors[] = $of("$line-wire", ConductorKind::HeavyWire, 'wire', 0.015)->seen(
+            $conductors[] = Conductor::of("$line-wire", ConductorKind::HeavyWire, 'wire', 0.015)->seen(
                 Observation::changing('wiggle-plug', 0.3),
             );
         }
 
-        return $conductors;
+        return array_map(fn(Conductor $c): Conductor => $c->scaled($this->scale ** 2), $conductors);
     }
 
     /**

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Inference;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+
+/**
+ * One machine with values of its own: what its tests show in any state of its circuit.
+ */
+final readonly class OneMachine
+{
+    /** @param list<float> $values in the solver's order */
+    private function __construct(private CircuitModel $circuit, private Simulator $simulator, private array $values) {}
+
+    /** @param \Closure(): float $normal deviations of its unknown values, one after the other */
+    public static function drawn(CircuitModel $circuit, \Closure $normal): self
+    {
+        $simulator = new Simulator($circuit);
+
+        return new self($circuit, $simulator, DrawnValues::single($circuit, $simulator->solver, $normal)->vectors[0]);
+    }
+
+    /** With the netlist's own values. */
+    public static function asDeclared(CircuitModel $circuit): self
+    {
+        $simulator = new Simulator($circuit);
+
+        return new self($circuit, $simulator, $simulator->solver->nominalValues());
+    }
+
+    /** @param string $parameter as "element.parameter" */
+    public function value(string $parameter): float
+    {
+        return $this->values[$this->simulator->solver->slot($parameter)];
+    }
+
+    /** @return float as {@see Simulator::observe()} gives it */
+    public function shows(Test $test, Hypothesis $state): float
+    {
+        $applied = $this->simulator->valuesAt(
+            $test->probe,
+            $this->simulator->valuesFor($this->values, $this->circuit->setUps[$test->setUp], $state),
+        );
+
+        return $this->simulator->observe($test->probe, $this->simulator->solverFor($test->probe)->solve($applied));
+    }
+
+    /**
+     * The same; a speed as it is heard, over the one that is right.
+     *
+     * @param Hypothesis $sound nothing wrong
+     *
+     * @return float as {@see Judged} takes it
+     */
+    public function judged(Test $test, Hypothesis $state, Hypothesis $sound): float
+    {
+        if ($test->probe->quantity !== Quantity::Speed) {
+            return $this->shows($test, $state);
+        }
+        $setUp = $this->circuit->setUps[$test->setUp];
+        if ($setUp->atRest !== []) {
+            return $this->simulator->restless(
+                $this->circuit->kindIn($test),
+                $test->probe->at,
+                $this->values,
+                $setUp,
+                $state,
+                $this->simulator->soundWay($test->probe->at, $this->values, $setUp, $sound),
+            );
+        }
+        if ($state->decouples()) {
+            return 0.0;
+        }
+        $mover = $this->circuit->fullSpeedMover($test);
+        $full = $this->simulator->solver
+            ->solve($this->simulator->valuesFor($this->values, $this->circuit->fullSpeedSetUp($mover), $sound))
+            ->speed($mover);
+
+        return Simulator::heard($this->shows($test, $state), $this->shows($test, $sound), $full);
+    }
+}
