@@ -74,6 +74,18 @@ final readonly class Netlist
         return false;
     }
 
+    /** Whether something in it moves contacts by itself. */
+    public function switches(): bool
+    {
+        foreach ($this->elements as $element) {
+            if ($element->type === ElementType::Coil || $element->type === ElementType::Contactor) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     public function solver(): Solver
     {
         return $this->alternates() ? new PhasorSolver($this) : new CircuitSolver($this);

@@ -16,7 +16,7 @@ use Ispira\Core\Circuit\Netlist;
 final readonly class CircuitModel
 {
     /** Raise this when predictions of the same declaration change. */
-    private const VERSION = 8;
+    private const VERSION = 9;
 
     /** Identifies the circuit: equal hashes predict alike. */
     public string $hash;
@@ -38,6 +38,9 @@ final readonly class CircuitModel
 
     /** @var list<Unknown> what nobody knows exactly about this circuit */
     public array $unknowns;
+
+    /** @var list<Learnable> */
+    public array $learnables;
 
     public Texts $texts;
 
@@ -63,6 +66,8 @@ final readonly class CircuitModel
      * @param array<array-key, string> $places    where each node is found, in words
      * @param array<string, float> $accessMinutes minutes to reach each place named by a test
      * @param list<Conductor>      $conductors what carries current and may come to carry it badly
+     * @param list<Learnable>      $learnables values that are told once readings have taught them; those of elements
+     *     that this circuit does not have are left out
      */
     public function __construct(
         public array $identity,
@@ -83,7 +88,9 @@ final readonly class CircuitModel
         public Sheet $sheet,
         Texts $texts,
         array $conductors = [],
+        array $learnables = [],
     ) {
+        $this->learnables = self::present($learnables, $netlist);
         $this->conducting = new Conductors($conductors, $netlist, $places);
         $this->unknowns = $unknowns = [...$unknowns, ...$this->conducting->unknowns()];
         $this->texts = $texts->over(Conductors::texts());
@@ -154,6 +161,28 @@ final readonly class CircuitModel
             places: $this->places,
             sheet: $this->sheet,
             texts: $this->texts,
+            learnables: $this->learnables,
+        );
+    }
+
+    /**
+     * @param list<Learnable> $learnables
+     *
+     * @return list<Learnable>
+     */
+    private static function present(array $learnables, Netlist $netlist): array
+    {
+        $has = static function (string $parameter) use ($netlist): bool {
+            [$element, $name] = explode('.', $parameter, 2);
+
+            return isset($netlist->elements[$element]->parameters[$name]);
+        };
+
+        return array_values(
+            array_filter(
+                $learnables,
+                static fn(Learnable $l): bool => \count(array_filter($l->parameters, $has)) === \count($l->parameters),
+            ),
         );
     }
 

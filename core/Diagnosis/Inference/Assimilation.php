@@ -18,8 +18,8 @@ final readonly class Assimilation
     private const TAIL_SHARE = 0.12;
     private const TAIL_WIDTH = 2.5;
 
-    /** Passes after which the choice of what is left out stands. */
-    private const MOST_PASSES = 12;
+    /** Readings after which no more are left out. */
+    private const MOST_LEFT_OUT = 40;
 
     /**
      * @param float                                $logEvidence natural logarithm of the likelihood of all together
@@ -29,9 +29,8 @@ final readonly class Assimilation
      */
     private function __construct(
         public float $logEvidence,
-        public Posterior $posterior,
-        public array $taken,
-        public float $width,
+        private array $taken,
+        private float $width,
         public array $fits,
         public array $slips,
     ) {}
@@ -39,13 +38,14 @@ final readonly class Assimilation
     /**
      * @param array<int, array{0: Measurement, 1: Hypothesis}> $measured what was read, and what the circuit was then
      * @param float $scale supply of the circuit over that of a 12 V system
+     * @param bool  $few   over the few draws for judging, which know less of what moves together
      */
-    public static function of(array $measured, Predictions $predictions, float $scale): self
+    public static function of(array $measured, Predictions $predictions, float $scale, bool $few = false): self
     {
         $log = 0.0;
         $fits = $slips = $normal = [];
         foreach ($measured as $number => [$measurement, $state]) {
-            $expected = $predictions->expectedOf($state, $measurement);
+            $expected = $predictions->expectedOf($state, $measurement, $few);
             $quantity = $measurement->test->probe->quantity;
             if ($measurement->value === null || $expected->open) {
                 [$one, $fit] = Likelihood::ofOpen(
@@ -61,102 +61,113 @@ final readonly class Assimilation
                 continue;
             }
             $slope = ReadingScale::slope($quantity, $measurement->value);
-            $own = MeterAccuracy::spread($quantity, $measurement->value) * $measurement->widening * $slope;
-            $normal[$number] = [
-                'mean' => $expected->mean,
-                'deviations' => $expected->deviations,
-                'value' => ReadingScale::to($quantity, $measurement->value),
-                'variance' => $own * $own,
+            $own = self::onScale($measurement->value, $measurement, $expected);
+            // Few draws span few directions: what lies across them counts as the reading's own.
+            $own['variance'] += $few ? $expected->variance() : 0.0;
+            $normal[$number] = $own + [
                 'slip' => log(
                     ($measurement->slip * Likelihood::slipDensity($quantity, $measurement->value, $scale)) / $slope,
                 ),
                 'right' => log(1.0 - $measurement->slip),
             ];
         }
-        [$evidence, $posterior, $in, $ofFit, $ofSlip] = self::chosen($normal, 1.0);
+        $numbers = array_keys($normal);
+        $normal = array_values($normal);
+        $along = Agreement::along($normal);
+        [$evidence, $strain, $in, $ofFit, $ofSlip] = self::chosen($normal, $along, 1.0);
         $width = 1.0;
-        if (\count($in) < \count($normal) || $posterior->strain() > 1.0) {
-            $wide = self::chosen($normal, self::TAIL_WIDTH);
+        if (\count($in) < \count($normal) || $strain > 1.0) {
+            $wide = self::chosen($normal, $along, self::TAIL_WIDTH);
             [$usual, $tail] = [log(1.0 - self::TAIL_SHARE) + $evidence, log(self::TAIL_SHARE) + $wide[0]];
             if ($tail > $usual) {
-                [, $posterior, $in, $ofFit, $ofSlip] = $wide;
+                [, , $in, $ofFit, $ofSlip] = $wide;
                 $width = self::TAIL_WIDTH;
             }
             $evidence = max($usual, $tail) + log1p(exp(-abs($usual - $tail)));
         }
 
+        foreach ($ofFit as $place => $fit) {
+            $fits[$numbers[$place]] = $fit;
+            $slips[$numbers[$place]] = $ofSlip[$place];
+        }
+
         return new self(
             $log + $evidence,
-            $posterior,
-            array_values(array_intersect_key($measured, array_flip($in))),
+            array_map(static fn(int $place): array => $measured[$numbers[$place]], $in),
             $width,
-            $fits + $ofFit,
-            $slips + $ofSlip,
+            $fits,
+            $slips,
         );
     }
 
-    /** What was learned, told over the few draws for judging: enough to choose which tests are worth a closer look. */
-    public function roughly(Predictions $predictions): Posterior
+    /** What was learned, told over all draws, or over the few: enough to choose which tests are worth a closer look. */
+    public function over(bool $few, Predictions $predictions): Posterior
     {
         $readings = [];
         foreach ($this->taken as [$measurement, $state]) {
-            $expected = $predictions->expectedOf($state, $measurement, true);
-            if ($expected->open || $measurement->value === null) {
-                continue;
+            $expected = $predictions->expectedOf($state, $measurement, $few);
+            if (!$expected->open && $measurement->value !== null) {
+                $readings[] = self::onScale($measurement->value, $measurement, $expected);
             }
-            $quantity = $measurement->test->probe->quantity;
-            $own =
-                MeterAccuracy::spread($quantity, $measurement->value) *
-                ReadingScale::slope($quantity, $measurement->value) *
-                $measurement->widening;
-            $readings[] = [
-                'mean' => $expected->mean,
-                'deviations' => $expected->deviations,
-                'value' => ReadingScale::to($quantity, $measurement->value),
-                'variance' => $own * $own,
-            ];
         }
 
         return Posterior::of($readings, $this->width);
     }
 
-    /**
-     * @param array<int, array{mean: float, deviations: list<float>, value: float, variance: float, slip: float, right: float}> $readings
-     *
-     * @return array{0: float, 1: Posterior, 2: list<int>, 3: array<int, float>, 4: array<int, float>} evidence, what
-     *     was learned, what is taken in, and by reading its density and its share of a slip
-     */
-    private static function chosen(array $readings, float $width): array
+    /** @return array{mean: float, deviations: list<float>, value: float, variance: float} */
+    private static function onScale(float $value, Measurement $measurement, Expected $expected): array
     {
-        $in = array_keys($readings);
-        $posterior = Posterior::nothing();
-        $left = [];
-        for ($pass = 0; ; ++$pass) {
-            $posterior = Posterior::of(array_map(static fn(int $n): array => $readings[$n], $in), $width);
-            $left = $posterior->leftOut();
+        $quantity = $measurement->test->probe->quantity;
+        $own =
+            MeterAccuracy::spread($quantity, $value) * $measurement->widening * ReadingScale::slope($quantity, $value);
+
+        return [
+            'mean' => $expected->mean,
+            'deviations' => $expected->deviations,
+            'value' => ReadingScale::to($quantity, $value),
+            'variance' => $own * $own,
+        ];
+    }
+
+    /**
+     * @param list<array{mean: float, deviations: list<float>, value: float, variance: float, slip: float, right: float}> $readings
+     * @param list<list<float>> $along see {@see Agreement}
+     *
+     * @return array{0: float, 1: float, 2: list<int>, 3: array<int, float>, 4: array<int, float>} evidence, strain, what
+     *     is taken in, and by reading its density and its share of a slip
+     */
+    private static function chosen(array $readings, array $along, float $width): array
+    {
+        $agreement = new Agreement($along, $readings, $width);
+        for ($pass = 0; $pass < self::MOST_LEFT_OUT; ++$pass) {
             $worst = null;
             $by = 0.0;
-            foreach ($in as $place => $number) {
-                $odds = $readings[$number]['slip'] - $readings[$number]['right'] - self::logDensity(...$left[$place]);
+            foreach ($agreement->leftOut() as $number => [$off, $variance]) {
+                $odds = $readings[$number]['slip'] - $readings[$number]['right'] - self::logDensity($off, $variance);
                 if ($odds > $by) {
-                    [$worst, $by] = [$place, $odds];
+                    [$worst, $by] = [$number, $odds];
                 }
             }
-            if ($worst === null || $pass === self::MOST_PASSES) {
+            if ($worst === null) {
                 break;
             }
-            unset($in[$worst]);
-            $in = array_values($in);
+            $agreement->leaveOut($worst);
         }
-        $evidence = $posterior->logEvidence();
+        $evidence = $agreement->logEvidence();
         $fits = $slips = [];
-        foreach ($in as $place => $number) {
-            $density = self::logDensity(...$left[$place]) + $readings[$number]['right'];
+        foreach ($agreement->leftOut() as $number => [$off, $variance]) {
+            $density = self::logDensity($off, $variance) + $readings[$number]['right'];
             $evidence += $readings[$number]['right'];
             [$fits[$number], $slips[$number], $more] = self::shared($density, $readings[$number]['slip'], true);
             $evidence += $more;
         }
-        foreach (array_diff_key($readings, array_flip($in)) as $number => $reading) {
+        $in = $agreement->takenIn();
+        $out = array_diff_key($readings, array_flip($in));
+        $posterior = Posterior::of(
+            $out === [] ? [] : array_map(static fn(int $n): array => $readings[$n], $in),
+            $width,
+        );
+        foreach ($out as $number => $reading) {
             [$mean, $variance] = $posterior->expect($reading['mean'], $reading['deviations']);
             $density =
                 self::logDensity($reading['value'] - $mean, $variance + $reading['variance']) + $reading['right'];
@@ -165,7 +176,7 @@ final readonly class Assimilation
             $evidence += $more;
         }
 
-        return [$evidence, $posterior, $in, $fits, $slips];
+        return [$evidence, $agreement->strain(), $in, $fits, $slips];
     }
 
     /**

@@ -21,6 +21,9 @@ final class Belief
     /** Hypotheses that fall below this share of the best are not followed further within an episode. */
     private const NEGLIGIBLE = 1e-6;
 
+    /** Those whose numbers leave them less than this share of the best are weighed over the few draws alone. */
+    private const UNLIKELY = 1e-3;
+
     /** @var array<string, float> by hypothesis, adding up to 1 */
     public array $weights = [];
 
@@ -36,8 +39,8 @@ final class Belief
     /** @var array<string, array<string, float>> likelihood by reading id and hypothesis key */
     public array $fit = [];
 
-    /** @var array<string, Posterior> the same over few draws, by hypothesis */
-    private array $rough = [];
+    /** @var array<string, Posterior> the same over all draws or over the few, by hypothesis */
+    private array $posteriors = [];
 
     private readonly Judging $judging;
 
@@ -99,7 +102,7 @@ final class Belief
      */
     public function take(array $readings): void
     {
-        $this->learned = $this->rough = [];
+        $this->learned = $this->posteriors = [];
         $visits = Visit::all($this->predictions->circuit, $readings);
         $log = $slips = [];
         foreach ($this->weights as $key => $weight) {
@@ -116,10 +119,43 @@ final class Belief
             }
         }
         $log = self::followed($log);
-        foreach ($measured === [] ? [] : $log as $key => $_) {
-            $log[$key] += $this->weigh($this->hypotheses[$key], array_values($measured), $slips);
+        $this->settle($measured === [] ? $log : $this->measured($log, array_values($measured), $slips), $slips);
+    }
+
+    /**
+     * Weighs the numbers: over the few draws first, of more and more visits, and over all where that leaves a
+     * hypothesis in question.
+     *
+     * @param array<string, float>                $log
+     * @param list<Visit>                         $visits
+     * @param array<string, array<string, float>> $slips
+     *
+     * @return array<string, float>
+     */
+    private function measured(array $log, array $visits, array &$slips): array
+    {
+        // In an order of their own, so that what was read first does not decide what is followed.
+        usort($visits, static fn(Visit $a, Visit $b): int => $a->key <=> $b->key);
+        for ($first = 1; ; $first *= 2) {
+            $roughly = [];
+            foreach ($log as $key => $one) {
+                $roughly[$key] =
+                    $one + $this->weigh($this->hypotheses[$key], \array_slice($visits, 0, $first), $slips, true);
+            }
+            if ($first >= \count($visits)) {
+                break;
+            }
+            $log = array_intersect_key($log, self::followed($roughly));
         }
-        $this->settle($log, $slips);
+        $floor = log(self::UNLIKELY) + ($roughly === [] ? 0.0 : max($roughly));
+        foreach ($log as $key => $one) {
+            $log[$key] =
+                $roughly[$key] < $floor && $key !== HypothesisList::NOTHING_WRONG
+                    ? $roughly[$key]
+                    : $one + $this->weigh($this->hypotheses[$key], $visits, $slips);
+        }
+
+        return $log;
     }
 
     /**
@@ -189,8 +225,9 @@ final class Belief
      *
      * @param list<Visit>                         $visits
      * @param array<string, array<string, float>> $slips  filled by reading and hypothesis
+     * @param bool                                $few    over the few draws for judging
      */
-    private function weigh(Hypothesis $hypothesis, array $visits, array &$slips): float
+    private function weigh(Hypothesis $hypothesis, array $visits, array &$slips, bool $few = false): float
     {
         $sound = $this->hypotheses[HypothesisList::NOTHING_WRONG];
         $log = 0.0;
@@ -204,7 +241,7 @@ final class Belief
             $present = $this->judging->weigh($hypothesis, $state, $visit, $this->noticed($visit, $hypothesis));
             if ($hypothesis->comesAndGoes) {
                 $absent = $this->judging->weigh($hypothesis, $sound, $visit, false);
-                $numbers = [$this->alone($hypothesis, $visit), $this->alone($sound, $visit)];
+                $numbers = [$this->alone($hypothesis, $visit, $few), $this->alone($sound, $visit, $few)];
                 $shows = log(self::SHOWS) + $present->log + $numbers[0];
                 $away = log(1.0 - self::SHOWS) + $absent->log + $numbers[1];
                 [$state, $chosen, $other] =
@@ -220,7 +257,12 @@ final class Belief
         if ($measured === []) {
             return $log;
         }
-        $learned = $this->learned[$hypothesis->key] = Assimilation::of($measured, $this->predictions, $this->scale);
+        $learned = $this->learned[$hypothesis->key] = Assimilation::of(
+            $measured,
+            $this->predictions,
+            $this->scale,
+            $few,
+        );
         foreach ($measured as $number => [$measurement]) {
             foreach ($measurement->readings as $reading) {
                 $this->fit[$reading->id][$hypothesis->key] = $learned->fits[$number];
@@ -248,11 +290,11 @@ final class Belief
     }
 
     /** Natural logarithm of the likelihood of the numbers of one visit alone. */
-    private function alone(Hypothesis $state, Visit $visit): float
+    private function alone(Hypothesis $state, Visit $visit, bool $few): float
     {
         $measured = array_map(static fn(Measurement $m): array => [$m, $state], $visit->measurements);
 
-        return Assimilation::of($measured, $this->predictions, $this->scale)->logEvidence;
+        return Assimilation::of($measured, $this->predictions, $this->scale, $few)->logEvidence;
     }
 
     /** What the numbers taught under a hypothesis, over all draws or over the few for judging. */
@@ -263,7 +305,10 @@ final class Belief
             return Posterior::nothing();
         }
 
-        return $roughly ? ($this->rough[$hypothesis] ??= $learned->roughly($this->predictions)) : $learned->posterior;
+        return $this->posteriors[$hypothesis . ($roughly ? '|few' : '')] ??= $learned->over(
+            $roughly,
+            $this->predictions,
+        );
     }
 
     /**

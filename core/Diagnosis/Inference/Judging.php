@@ -72,8 +72,8 @@ final class Judging
     /** Whether the fault of a hypothesis changes what a test shows: only then can its bad joint be felt there. */
     private function runsThrough(Hypothesis $hypothesis, Test $test): bool
     {
-        $with = $this->predictions->of($hypothesis, $test)[0];
-        $without = $this->predictions->of($this->sound, $test)[0];
+        $with = $this->predictions->few($hypothesis, $test)[0];
+        $without = $this->predictions->few($this->sound, $test)[0];
 
         return MeterAccuracy::tellsApart($test->probe->quantity, $with, $without);
     }

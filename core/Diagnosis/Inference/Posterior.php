@@ -90,62 +90,6 @@ final readonly class Posterior
         return [$mean, max(0.0, $variance)];
     }
 
-    /** Natural logarithm of the density of all readings together. */
-    public function logEvidence(): float
-    {
-        $log = 0.0;
-        foreach ($this->whitened as $i => $z) {
-            $log -= 0.5 * $z * $z + log($this->root[$i][$i]) + 0.9189385332046727;
-        }
-
-        return $log;
-    }
-
-    /** How far the readings lie outside what was to be expected: above 1 where it is markedly more than chance. */
-    public function strain(): float
-    {
-        $square = 0.0;
-        foreach ($this->whitened as $z) {
-            $square += $z * $z;
-        }
-        $count = \count($this->whitened);
-
-        return $count === 0 ? 0.0 : ($square - $count) / (2.0 * sqrt(2.0 * $count));
-    }
-
-    /**
-     * Each reading against what all the others let expect of it: how far off, and with what variance.
-     *
-     * @return list<array{0: float, 1: float}>
-     */
-    public function leftOut(): array
-    {
-        $count = \count($this->root);
-        $inverse = [];
-        for ($column = 0; $column < $count; ++$column) {
-            $solved = array_fill(0, $count, 0.0);
-            for ($i = $column; $i < $count; ++$i) {
-                $part = $i === $column ? 1.0 : 0.0;
-                for ($k = $column; $k < $i; ++$k) {
-                    $part -= $this->root[$i][$k] * $solved[$k];
-                }
-                $solved[$i] = $part / $this->root[$i][$i];
-            }
-            $inverse[] = $solved;
-        }
-        $left = [];
-        foreach ($inverse as $column) {
-            $precision = $weighted = 0.0;
-            foreach ($column as $i => $part) {
-                $precision += $part * $part;
-                $weighted += $part * $this->whitened[$i];
-            }
-            $left[] = [$weighted / $precision, 1.0 / $precision];
-        }
-
-        return $left;
-    }
-
     /**
      * @param list<float> $one
      * @param list<float> $other

@@ -20,6 +20,9 @@ use Ispira\Core\Reading\Reading;
  */
 final class Predictions
 {
+    /** Difference of two heard speeds, as shares of full speed, that no ear tells apart. */
+    private const SOUNDS_ALIKE = 0.01;
+
     /** @var array<string, string> packed, by "hypothesis|test" */
     private array $cells;
 
@@ -27,9 +30,9 @@ final class Predictions
 
     private readonly Simulator $simulator;
 
-    private ?DrawnValues $draws = null;
+    private readonly DrawnMachines $machines;
 
-    private ?DrawnValues $forJudging = null;
+    private readonly bool $switches;
 
     /** @var array<string, list<SolvedState>> one a draw, by hypothesis and set-up */
     private array $points = [];
@@ -42,12 +45,6 @@ final class Predictions
 
     /** @var array<string, array<int, array{speed: float, braking: float}>> by set-up and mover, one a draw */
     private array $soundWays = [];
-
-    /** @var array<string, list<Hypothesis>> one a draw, by hypothesis */
-    private array $inDegree = [];
-
-    /** @var array<string, array<int, list<float>>> by set-up and position, one a draw */
-    private array $withSetUp = [];
 
     /** @var array<string, string> what decides its currents, by hypothesis and set-up */
     private array $signatures = [];
@@ -64,6 +61,8 @@ final class Predictions
         private readonly PredictionStore $store,
     ) {
         $this->simulator = new Simulator($circuit);
+        $this->machines = new DrawnMachines($circuit, $this->simulator);
+        $this->switches = $circuit->netlist->switches();
         $this->cells = $store->load($circuit->hash);
     }
 
@@ -144,7 +143,7 @@ final class Predictions
             return $numbers;
         }
         $slot = $this->simulator->solver->slot($this->circuit->supply);
-        foreach ($this->drawsFor($few)->vectors as $draw => $vector) {
+        foreach ($this->machines->vectors($few) as $draw => $vector) {
             $numbers[$draw] = ($numbers[$draw] * $volts) / $vector[$slot];
         }
 
@@ -156,7 +155,20 @@ final class Predictions
     {
         $slot = $this->simulator->solver->slot($this->circuit->supply);
 
-        return array_sum(array_column($this->draws()->vectors, $slot)) / \count($this->draws()->vectors);
+        return array_sum(array_column($this->machines->vectors(false), $slot)) /
+            \count($this->machines->vectors(false));
+    }
+
+    /**
+     * The sum of some parameters of the circuit, see {@see DrawnMachines::parameters()}.
+     *
+     * @param list<string> $parameters
+     *
+     * @return list<float> one a draw
+     */
+    public function parameters(Hypothesis $hypothesis, array $parameters, ?SetUp $setUp = null): array
+    {
+        return $this->machines->parameters($hypothesis, $parameters, $setUp);
     }
 
     /** Keeps what was computed for the next time. */
@@ -199,34 +211,30 @@ final class Predictions
     }
 
     /**
-     * Speeds as they are heard, over the few draws. What stands in a draw and in its mirror image, so that nothing
-     * near starts it, stands in the others too: they are not solved for it.
+     * Speeds as they are heard, over the few draws. What turns, and sounds the same in a draw and in its mirror image,
+     * does in the others too, and so does what surely stands: they are not solved for it, but take turns with these
+     * two. Not so where a coil decides, which may pull in one draw and not in another.
      *
      * @return list<float>
      */
     private function heard(Hypothesis $hypothesis, Test $test): array
     {
-        $draws = \count($this->drawsFor(true)->vectors);
+        $draws = \count($this->machines->vectors(true));
         if ($hypothesis->decouples()) {
             return array_fill(0, $draws, 0.0);
         }
-        if (!$hypothesis->hasDegree() && $this->standsSurely($hypothesis, $test)) {
-            return $this->asHeard($test, array_fill(0, $draws, 0.0));
+        $speeds = [];
+        $stands = !$hypothesis->hasDegree();
+        foreach ($this->points($hypothesis, $test->setUp, $test->probe, true, DrawnValues::A_PAIR) as $point) {
+            $speeds[] = $this->simulator->observe($test->probe, $point);
+            $stands = $stands && $point->standsSurely($test->probe->at);
+        }
+        $heard = $this->asHeard($test, $speeds);
+        if ($stands || (!$this->switches && self::soundsAlike($heard[0], $heard[1]))) {
+            return array_map(static fn(int $draw): float => $heard[$draw % DrawnValues::A_PAIR], range(0, $draws - 1));
         }
 
         return $this->asHeard($test, $this->observed($hypothesis, $test, true));
-    }
-
-    /** Whether what should turn stands in a draw and in its mirror image, so that it does in the others too. */
-    private function standsSurely(Hypothesis $hypothesis, Test $test): bool
-    {
-        foreach ($this->points($hypothesis, $test->setUp, $test->probe, true, DrawnValues::A_PAIR) as $point) {
-            if (!$point->standsSurely($test->probe->at)) {
-                return false;
-            }
-        }
-
-        return true;
     }
 
     /** @return list<float> */
@@ -234,8 +242,8 @@ final class Predictions
     {
         $setUp = $this->circuit->setUps[$test->setUp];
         $numbers = [];
-        foreach (array_keys($this->drawsFor($few)->vectors) as $draw) {
-            $values = $this->applied($draw, $setUp, $hypothesis, $test->probe, $few);
+        foreach (array_keys($this->machines->vectors($few)) as $draw) {
+            $values = $this->machines->applied($draw, $setUp, $hypothesis, $test->probe, $few);
             $numbers[] = $this->simulator->capacitance(
                 $test->probe,
                 fn(string $parameter): float => $values[$this->simulator->solver->slot($parameter)],
@@ -272,14 +280,22 @@ final class Predictions
         );
     }
 
-    /** @return list<float> */
+    /**
+     * What shafts with a place of rest do, over the few draws; as in {@see heard()}, the first two may stand for all.
+     *
+     * @return list<float>
+     */
     private function restless(Hypothesis $hypothesis, Test $test): array
     {
         $setUp = $this->circuit->setUps[$test->setUp];
         $mover = $test->probe->at;
         $numbers = [];
-        $inDegree = $this->inDegree($hypothesis, true);
-        foreach ($this->drawsFor(true)->vectors as $draw => $vector) {
+        $inDegree = $this->machines->inDegree($hypothesis, true);
+        foreach ($this->machines->vectors(true) as $draw => $vector) {
+            if (!$this->switches && isset($numbers[1]) && self::soundsAlike($numbers[0], $numbers[1])) {
+                $numbers[] = $numbers[$draw % 2];
+                continue;
+            }
             $sound = $this->soundWays["$test->setUp|$mover"][$draw] ??= $this->simulator->soundWay(
                 $mover,
                 $vector,
@@ -299,17 +315,10 @@ final class Predictions
         return $numbers;
     }
 
-    /** What is only heard or seen is judged in steps, for which a few draws are enough; numbers teach, and need all. */
-    private function drawsFor(bool $few): DrawnValues
+    /** Whether something turns in two draws, and as fast in one as in the other, as far as ears can tell. */
+    private static function soundsAlike(float $one, float $other): bool
     {
-        return $few
-            ? ($this->forJudging ??= DrawnValues::forJudging($this->circuit, $this->simulator->solver))
-            : $this->draws();
-    }
-
-    private function draws(): DrawnValues
-    {
-        return $this->draws ??= DrawnValues::of($this->circuit, $this->simulator->solver);
+        return abs($one - $other) < self::SOUNDS_ALIKE && ($one !== 0.0 || $other !== 0.0);
     }
 
     /**
@@ -327,20 +336,20 @@ final class Predictions
     ): array {
         $place = ($few ? 'few ' : '') . $setUpKey . ($probe->quantity === Quantity::Ohms ? '|' . $probe->key() : '');
         $key = "$hypothesis->key|$place" . ($probe->quantity->isOfPlace() ? '|volts' : '');
-        $draws = min($most, \count($this->drawsFor($few)->vectors));
+        $draws = min($most, \count($this->machines->vectors($few)));
         if (\count($this->points[$key] ?? []) >= $draws) {
             return $this->points[$key];
         }
         $setUp = $this->circuit->setUps[$setUpKey];
         $solver = $this->simulator->solverFor($probe);
-        $first = $this->applied(0, $setUp, $hypothesis, $probe, $few);
-        $this->usual[$place] ??= $this->applied(0, $setUp, $this->sound, $probe, $few);
+        $first = $this->machines->applied(0, $setUp, $hypothesis, $probe, $few);
+        $this->usual[$place] ??= $this->machines->applied(0, $setUp, $this->sound, $probe, $few);
         $signature = $this->signatures["$hypothesis->key|$place"] ??=
             "$place|" . $solver->signature($first, $this->usual[$place]);
         $shared = isset($this->shared[$signature]);
         $states = $this->shared[$signature] ?? [];
         for ($draw = \count($states); $draw < $draws; ++$draw) {
-            $states[] = $solver->solve($this->applied($draw, $setUp, $hypothesis, $probe, $few));
+            $states[] = $solver->solve($this->machines->applied($draw, $setUp, $hypothesis, $probe, $few));
         }
         $this->shared[$signature] = $states;
 
@@ -349,39 +358,5 @@ final class Predictions
             !$shared || !$probe->quantity->isOfPlace()
                 ? $states
                 : array_map(static fn(SolvedState $point): SolvedState => $solver->rehung($point, $first), $states);
-    }
-
-    /** @return list<float> */
-    private function applied(int $draw, SetUp $setUp, Hypothesis $hypothesis, Probe $probe, bool $few): array
-    {
-        $state = $this->inDegree($hypothesis, $few)[$draw];
-        $values = $this->simulator->canBePutOn($setUp, $hypothesis)
-            ? $this->simulator->putOn($this->withSetUp($draw, $setUp, $hypothesis, $few), $state)
-            : $this->simulator->valuesFor($this->drawsFor($few)->vectors[$draw], $setUp, $state);
-
-        return $this->simulator->valuesAt($probe, $values);
-    }
-
-    /** @return list<float> a draw with a set-up applied, and nothing wrong but where the control stands */
-    private function withSetUp(int $draw, SetUp $setUp, Hypothesis $hypothesis, bool $few): array
-    {
-        $position = $hypothesis->acts[$setUp->position] ?? $setUp->position;
-
-        return $this->withSetUp[($few ? 'few ' : '') . "$setUp->key|$position"][$draw] ??= $this->simulator->withSetUp(
-            $this->drawsFor($few)->vectors[$draw],
-            $setUp,
-            $hypothesis,
-        );
-    }
-
-    /** @return list<Hypothesis> a fault as bad as each draw has it */
-    private function inDegree(Hypothesis $hypothesis, bool $few): array
-    {
-        return $this->inDegree[($few ? 'few ' : '') . $hypothesis->key] ??= array_map(
-            static fn(array $degrees): Hypothesis => $hypothesis->hasDegree()
-                ? $hypothesis->inDegree(...$degrees)
-                : $hypothesis,
-            $this->drawsFor($few)->degrees,
-        );
     }
 }

@@ -16,11 +16,13 @@ use Ispira\Core\Reading\Reading;
 final readonly class Visit
 {
     /**
+     * @param string            $key          tells it from the others
      * @param bool|null         $misbehaved   whether the machine misbehaved meanwhile; null when nobody noted it
      * @param list<Reading>     $judged       what was seen or heard
      * @param list<Measurement> $measurements numbers
      */
     private function __construct(
+        public string $key,
         public string $setUp,
         public ?bool $misbehaved,
         public array $judged,
@@ -42,9 +44,10 @@ final readonly class Visit
             $groups["$test->setUp|{$reading->trust->value}|$noted"][$kind][] = $reading;
         }
         $visits = [];
-        foreach ($groups as $group) {
+        foreach ($groups as $key => $group) {
             $any = [...$group['numbers'] ?? [], ...$group['judged'] ?? []][0];
             $visits[] = new self(
+                $key,
                 $circuit->tests[$any->test]->setUp,
                 $any->misbehaved,
                 $group['judged'] ?? [],

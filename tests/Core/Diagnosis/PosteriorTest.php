@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
+use Ispira\Core\Diagnosis\Inference\Agreement;
 use Ispira\Core\Diagnosis\Inference\Posterior;
 use PHPUnit\Framework\TestCase;
 
@@ -22,19 +23,29 @@ final class PosteriorTest extends TestCase
         return ['mean' => $mean, 'deviations' => $deviations, 'value' => $value, 'variance' => $variance];
     }
 
+    /** @param list<array{mean: float, deviations: list<float>, value: float, variance: float}> $readings */
+    private static function agreement(array $readings, float $width = 1.0): Agreement
+    {
+        return new Agreement(Agreement::along($readings), $readings, $width);
+    }
+
     public function testOneReadingMovesTheMeanByItsShare(): void
     {
         // Prior variance 4, instrument variance 1: the mean moves four fifths of the way, the variance falls to 0.8.
         $posterior = Posterior::of([self::reading(10.0, [2.0, 0.0], 11.0, 1.0)]);
         self::assertEqualsWithDelta([10.8, 0.8], $posterior->expect(10.0, [2.0, 0.0]), 1e-12);
-        self::assertEqualsWithDelta(-0.5 * (1.0 / 5.0 + log(5.0) + log(2.0 * \M_PI)), $posterior->logEvidence(), 1e-12);
+        self::assertEqualsWithDelta(
+            -0.5 * (1.0 / 5.0 + log(5.0) + log(2.0 * \M_PI)),
+            self::agreement([self::reading(10.0, [2.0, 0.0], 11.0, 1.0)])->logEvidence(),
+            1e-12,
+        );
     }
 
     public function testWithoutReadingsThePriorStands(): void
     {
         self::assertSame([3.0, 5.0], Posterior::nothing()->expect(3.0, [1.0, 2.0]));
-        self::assertSame(0.0, Posterior::nothing()->logEvidence());
-        self::assertSame([], Posterior::nothing()->leftOut());
+        self::assertSame(0.0, self::agreement([])->logEvidence());
+        self::assertSame([], self::agreement([])->leftOut());
     }
 
     public function testWhatIsUncorrelatedIsNotTouched(): void
@@ -45,9 +56,14 @@ final class PosteriorTest extends TestCase
 
     public function testAWiderWorldIsTheSameAsWiderDeviations(): void
     {
-        $narrow = Posterior::of([self::reading(1.0, [3.0, 1.5], 2.0, 0.2)]);
-        $wide = Posterior::of([self::reading(1.0, [1.0, 0.5], 2.0, 0.2)], 3.0);
-        self::assertEqualsWithDelta($narrow->logEvidence(), $wide->logEvidence(), 1e-12);
+        $ofNarrow = [self::reading(1.0, [3.0, 1.5], 2.0, 0.2)];
+        $ofWide = [self::reading(1.0, [1.0, 0.5], 2.0, 0.2)];
+        [$narrow, $wide] = [Posterior::of($ofNarrow), Posterior::of($ofWide, 3.0)];
+        self::assertEqualsWithDelta(
+            self::agreement($ofNarrow)->logEvidence(),
+            self::agreement($ofWide, 3.0)->logEvidence(),
+            1e-12,
+        );
         self::assertEqualsWithDelta($narrow->expect(0.0, [3.0, 0.0]), $wide->expect(0.0, [1.0, 0.0]), 1e-12);
     }
 
@@ -66,8 +82,9 @@ final class PosteriorTest extends TestCase
             $turned = array_reverse($readings);
             $other = Posterior::of($turned);
             self::assertEqualsWithDelta($one->expect(0.3, $asked), $other->expect(0.3, $asked), 1e-9);
-            self::assertEqualsWithDelta($one->logEvidence(), $other->logEvidence(), 1e-9);
-            foreach ($one->leftOut() as $k => [$off, $variance]) {
+            $all = self::agreement($readings);
+            self::assertEqualsWithDelta($all->logEvidence(), self::agreement($turned)->logEvidence(), 1e-9);
+            foreach ($all->leftOut() as $k => [$off, $variance]) {
                 $left = $readings[$k];
                 $others = $readings;
                 array_splice($others, $k, 1);
@@ -75,6 +92,17 @@ final class PosteriorTest extends TestCase
                 self::assertEqualsWithDelta($left['value'] - $mean, $off, 1e-9);
                 self::assertEqualsWithDelta($spread + $left['variance'], $variance, 1e-9);
             }
+            $without = [$readings[0], $readings[2], $readings[4]];
+            $all->leaveOut(3);
+            $all->leaveOut(1);
+            self::assertSame([0, 2, 4], $all->takenIn());
+            self::assertEqualsWithDelta(self::agreement($without)->logEvidence(), $all->logEvidence(), 1e-9);
+            self::assertEqualsWithDelta(self::agreement($without)->strain(), $all->strain(), 1e-9);
+            self::assertEqualsWithDelta(
+                array_values(self::agreement($without)->leftOut()),
+                array_values($all->leftOut()),
+                1e-9,
+            );
         }
     }
 
