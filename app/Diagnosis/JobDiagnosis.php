@@ -12,6 +12,7 @@ use Ispira\Core\Diagnosis\Decision\TestChoice;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\PredictionStore;
 use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
+use Ispira\Core\Diagnosis\Presentation\Learned;
 use Ispira\Core\Diagnosis\Presentation\Series;
 use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
 use Ispira\Core\Kernel\DisplayUnits;
@@ -34,6 +35,18 @@ final readonly class JobDiagnosis
             $job->caseFile()->mapOnly($circuit),
             $job->workshop->decisionSettings(),
         )->guessing;
+    }
+
+    /** @return list<array{key: string, label: string, before: string, after: string|null}> what the readings taught about this machine */
+    public function learned(Job $job, CircuitModel $circuit): array
+    {
+        $case = $job->caseFile();
+        if ($circuit->learnables === []) {
+            return [];
+        }
+        $found = (new Engine($this->store))->diagnose($circuit, $case, $job->workshop->decisionSettings());
+
+        return (new Learned($circuit, $found->evidence, app(DisplayUnits::class)))->values();
     }
 
     /**

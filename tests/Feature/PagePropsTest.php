@@ -36,7 +36,10 @@ final class PagePropsTest extends TestCase
             'Mark',
             $this->props("/jobs/$job->id/bench?test=common-ohms")['diagnosis']['card']['marks'][0],
         );
-        $this->assertShape('FieldShown', $this->props("/jobs/$job->id/circuit")['fields'][0]);
+        $circuit = $this->props("/jobs/$job->id/circuit");
+        $this->assertShape('FieldShown', $circuit['fields'][0]);
+        $this->assertShape('LearnedValue', $circuit['learned'][0]);
+        self::assertSame($circuit['learned'], $bench['diagnosis']['learned']);
         $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => ['pack']]);
         $this->assertShape('ReplacementShown', $this->props("/jobs/$job->id/proof")['replacements'][0]);
     }

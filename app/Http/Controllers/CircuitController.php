@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Diagnosis\JobDiagnosis;
 use App\Diagnosis\JobView;
 use App\Models\Job;
 use Illuminate\Http\RedirectResponse;
@@ -25,7 +26,7 @@ final class CircuitController extends Controller
 {
     public function __construct(private readonly FamilyRegistry $families) {}
 
-    public function edit(Job $job): Response
+    public function edit(Job $job, JobDiagnosis $diagnosis): Response
     {
         $circuit = $job->circuit();
         $top = (string) array_key_last($circuit->positions);
@@ -37,6 +38,7 @@ final class CircuitController extends Controller
             'fields' => self::fields($this->families->get($job->family)),
             'values' => (object) $job->parameters,
             'sheet' => (new SoundCircuit($circuit))->sheet($circuit->setUps[$top]),
+            'learned' => $diagnosis->learned($job, $circuit),
             'open' => $job->stage !== JobStage::Closed,
         ]);
     }

@@ -11,6 +11,7 @@ use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Diagnosis\Decision\Suspect;
 use Ispira\Core\Diagnosis\Decision\TestChoice;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Reading\Reading;
 
@@ -23,9 +24,15 @@ final readonly class DiagnosisFormat
     /** Suspects below this probability are left out, except the first three. */
     private const SHOWN_FROM = 0.001;
 
+    /** Chance of a suspect, and share of it that a fault has, from which it is told how bad that fault is. */
+    private const DEGREE_FROM = 0.1;
+    private const DEGREE_SHARE = 0.3;
+
     private Words $words;
 
     private Reasons $reasons;
+
+    private Learned $learned;
 
     public function __construct(
         private CircuitModel $circuit,
@@ -35,6 +42,7 @@ final readonly class DiagnosisFormat
     ) {
         $this->words = new Words($circuit, $units);
         $this->reasons = new Reasons($circuit, $case, $diagnosis, $units);
+        $this->learned = new Learned($circuit, $diagnosis->evidence, $units);
     }
 
     /**
@@ -97,6 +105,11 @@ final readonly class DiagnosisFormat
                     ),
             'traps' => (new Traps($this->circuit, $this->case, $d))->all(),
             'guessing' => $d->guessing,
+            'learned' => $this->learned->values(),
+            'elsewhere' =>
+                $d->suspects[0]->remedy === HypothesisList::SOMETHING_ELSE
+                    ? (new Elsewhere($this->circuit, $this->case, $d, $this->words->units))->toArray()
+                    : null,
         ];
     }
 
@@ -105,10 +118,14 @@ final readonly class DiagnosisFormat
     {
         $faults = [];
         foreach (\array_slice($suspect->faults, 0, 4, true) as $key => $probability) {
+            $told =
+                $suspect->probability >= self::DEGREE_FROM &&
+                $probability >= self::DEGREE_SHARE * $suspect->probability;
             $faults[] = [
                 'key' => $key,
                 'label' => $this->words->hypothesis($suspect->examples[$key]),
                 'probability' => $probability,
+                'degree' => $told ? $this->learned->degree($key) : null,
                 'elements' => array_values(
                     array_filter(
                         array_map(static fn($fault): string => $fault->element, $suspect->examples[$key]->faults),

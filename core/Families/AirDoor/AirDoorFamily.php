@@ -6,6 +6,7 @@ namespace Ispira\Core\Families\AirDoor;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Repairable;
@@ -67,6 +68,11 @@ final class AirDoorFamily implements Family, Repairable
             sheet: $layout->sheet(),
             texts: $texts,
             conductors: $layout->conductors(),
+            learnables: [
+                Learnable::volts('supply', 'battery.volts'),
+                Learnable::ohms('motorOhms', 'motor.armatureOhms'),
+                Learnable::ohms('track', 'track-lower.ohms', 'track-upper.ohms'),
+            ],
         );
     }
 

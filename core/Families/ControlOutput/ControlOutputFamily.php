@@ -6,6 +6,7 @@ namespace Ispira\Core\Families\ControlOutput;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Repairable;
@@ -64,6 +65,11 @@ final class ControlOutputFamily implements Family, Repairable
             sheet: Drawing::sheet(),
             texts: $this->texts(),
             conductors: $wiring->conductors(),
+            learnables: [
+                Learnable::volts('supply', 'transformer.volts'),
+                Learnable::ohms('wire', 'wire.ohms'),
+                Learnable::ohms('coil', 'contactor.ohms'),
+            ],
         );
     }
 

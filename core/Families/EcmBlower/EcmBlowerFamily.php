@@ -6,6 +6,7 @@ namespace Ispira\Core\Families\EcmBlower;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Planned;
@@ -72,6 +73,11 @@ final class EcmBlowerFamily implements Family, Planned, Repairable
             sheet: (new Drawing($wiring))->sheet(),
             texts: $this->texts(),
             conductors: $wiring->conductors(),
+            learnables: [
+                Learnable::volts('supply', 'line.volts'),
+                Learnable::volts('secondary', 'transformer.volts'),
+                Learnable::ohms('phaseOhms', 'phase-a.ohms', 'phase-b.ohms'),
+            ],
         );
     }
 

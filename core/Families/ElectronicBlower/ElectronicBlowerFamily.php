@@ -6,6 +6,7 @@ namespace Ispira\Core\Families\ElectronicBlower;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Repairable;
@@ -75,6 +76,7 @@ final class ElectronicBlowerFamily implements Family, Repairable
             sheet: (new Drawing($variant))->sheet(),
             texts: $this->texts(),
             conductors: $wiring->conductors(),
+            learnables: [Learnable::volts('supply', 'battery.volts'), Learnable::volts('level', 'level.volts')],
         );
     }
 

@@ -6,6 +6,7 @@ namespace Ispira\Core\Families\FiveWireFan;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Planned;
@@ -91,6 +92,7 @@ final class FiveWireFanFamily implements Family, Planned, Repairable
             sheet: Drawing::sheet(),
             texts: $this->texts(),
             conductors: $wiring->conductors(),
+            learnables: [Learnable::volts('supply', 'bus.volts'), Learnable::volts('logic', 'logic.volts')],
         );
     }
 

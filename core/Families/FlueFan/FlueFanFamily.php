@@ -7,6 +7,7 @@ namespace Ispira\Core\Families\FlueFan;
 use Ispira\Core\Device\Bridged;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Repairable;
@@ -74,6 +75,7 @@ final class FlueFanFamily implements Family, Bridged, Repairable
             sheet: (new Drawing($wiring->twoSpeeds))->sheet(),
             texts: $this->texts(),
             conductors: $wiring->conductors(),
+            learnables: [Learnable::volts('supply', 'line.volts'), Learnable::ohms('fastOhms', 'fast.ohms')],
         );
     }
 

@@ -6,6 +6,7 @@ namespace Ispira\Core\Families\RadiatorFan;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Repairable;
@@ -70,6 +71,7 @@ final class RadiatorFanFamily implements Family, Repairable
             sheet: (new Drawing($layout))->sheet(),
             texts: $this->texts(),
             conductors: $wiring->conductors(),
+            learnables: [Learnable::volts('supply', 'battery.volts'), Learnable::ohms('resistor', 'resistor.ohms')],
         );
     }
 

@@ -76,6 +76,7 @@ final class SteppedBlowerFamily implements Family, Repairable
             sheet: (new Drawing($variant))->sheet(),
             texts: $this->texts(),
             conductors: $wiring->conductors(),
+            learnables: $wiring->learnables(),
         );
     }
 

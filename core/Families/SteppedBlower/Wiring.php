@@ -10,6 +10,7 @@ use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\Conductor;
 use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
@@ -161,6 +162,19 @@ final readonly class Wiring
         }
 
         return $setUps;
+    }
+
+    /** @return list<Learnable> */
+    public function learnables(): array
+    {
+        $resistors = array_map(static fn(int $k): string => "resistor-$k.ohms", $this->variant->lowPositions());
+
+        return [
+            Learnable::volts('supply', 'battery.volts'),
+            $this->variant->chain
+                ? Learnable::ohms('packOhms', ...$resistors)
+                : Learnable::ohms('lowest', 'resistor-1.ohms'),
+        ];
     }
 
     /** @return list<Unknown> */

@@ -6,9 +6,11 @@ namespace Ispira\Core\Families\TappedBlower;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Planned;
+use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Device\Texts;
@@ -72,6 +74,12 @@ final class TappedBlowerFamily implements Family, Planned, Repairable
             sheet: (new Drawing($motor, $wiring))->sheet(),
             texts: $this->texts(),
             conductors: $wiring->conductors(),
+            learnables: [
+                Learnable::volts('supply', 'line.volts'),
+                Learnable::volts('secondary', 'transformer.volts'),
+                Learnable::ohms('main', 'main.ohms'),
+                new Learnable('capacitor', Quantity::Capacitance, ['capacitor.microfarads']),
+            ],
         );
     }
 

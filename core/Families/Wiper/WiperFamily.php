@@ -6,6 +6,7 @@ namespace Ispira\Core\Families\Wiper;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Repairable;
@@ -64,6 +65,7 @@ final class WiperFamily implements Family, Repairable
             sheet: $wiring->sheet(),
             texts: $this->texts(),
             conductors: $wiring->conductors(),
+            learnables: [Learnable::volts('supply', 'battery.volts'), Learnable::ohms('winding', 'motor.armatureOhms')],
         );
     }
 

@@ -6,6 +6,7 @@ namespace Ispira\Core\Families\WiperInterval;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Repairable;
@@ -59,6 +60,11 @@ final class WiperIntervalFamily implements Family, Repairable
             sheet: Drawing::sheet(),
             texts: $this->texts(),
             conductors: $wiring->conductors(),
+            learnables: [
+                Learnable::volts('supply', 'battery.volts'),
+                Learnable::ohms('inputOhms', 'speed-input.ohms'),
+                Learnable::ohms('winding', 'motor.armatureOhms'),
+            ],
         );
     }
 

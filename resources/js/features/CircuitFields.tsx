@@ -1,4 +1,4 @@
-import type { FieldShown, Parameters } from '@/lib/types';
+import type { FieldShown, LearnedValue, Parameters } from '@/lib/types';
 import Choices from '@/ui/Choices';
 import { TextArea, TextField } from '@/ui/Field';
 
@@ -8,13 +8,19 @@ interface Props {
     errors: Record<string, string>;
     onChange: (values: Parameters) => void;
     disabled?: boolean;
+    learned?: LearnedValue[];
 }
 
 /** The values that describe a circuit, as its family declares them. What stays empty stays unknown. */
-export default function CircuitFields({ fields, values, errors, onChange, disabled = false }: Props) {
+export default function CircuitFields({ fields, values, errors, onChange, disabled = false, learned = [] }: Props) {
     const set = (key: string, value: Parameters[string]) => onChange({ ...values, [key]: value });
     const valueOf = (key: string) => String(values[key] ?? fields.find((field) => field.key === key)?.default ?? '');
     const asked = ({ onlyWith }: FieldShown) => onlyWith === null || onlyWith.values.includes(valueOf(onlyWith.key));
+    const taught = (key: string) => {
+        const after = learned.find((value) => value.key === key)?.after;
+        return after ? `Learned from the readings: ${after}.` : '';
+    };
+    const hint = (field: FieldShown) => [field.hint, taught(field.key)].filter(Boolean).join(' ') || undefined;
     return (
         <div className="grid grid-cols-1 gap-x-8 gap-y-4 md:grid-cols-2">
             {fields.filter(asked).map((field) => {
@@ -36,7 +42,7 @@ export default function CircuitFields({ fields, values, errors, onChange, disabl
                         <TextField
                             key={field.key}
                             label={field.unit === '' ? field.label : `${field.label}, ${field.unit}`}
-                            hint={field.hint}
+                            hint={hint(field)}
                             error={errors[field.key]}
                             inputMode="decimal"
                             disabled={disabled}
@@ -100,7 +106,7 @@ export default function CircuitFields({ fields, values, errors, onChange, disabl
                                 />
                             ))}
                         </div>
-                        {field.hint && <p className="mt-1 text-[0.9rem] text-soft">{field.hint}</p>}
+                        {hint(field) && <p className="mt-1 text-[0.9rem] text-soft">{hint(field)}</p>}
                         {errors[field.key] && (
                             <p role="alert" className="mt-1 font-medium text-bad">
                                 {errors[field.key]}

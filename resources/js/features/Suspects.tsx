@@ -38,6 +38,7 @@ export default function Suspects({ suspects, currency, most, all, onSuppose }: P
                         </span>
                         <p className="text-[0.9rem] leading-snug text-soft">
                             {suspect.faults[0]?.label}
+                            {suspect.faults[0]?.degree && ` (${suspect.faults[0].degree})`}
                             {namesParts(suspect.remedy) && `, ${money(suspect.cost, currency)}`}
                             {suspect.origins[0] &&
                                 suspect.origins[0].origin !== 'cured' &&

@@ -92,7 +92,7 @@ export interface Suspect {
     label: string;
     probability: number;
     cost: number;
-    faults: { key: string; label: string; probability: number; elements: string[] }[];
+    faults: { key: string; label: string; probability: number; degree: string | null; elements: string[] }[];
     reasons: Reason[];
     origins: { origin: string; label: string; share: number }[];
 }
@@ -200,6 +200,24 @@ export interface Diagnosis {
     beyond: { key: string; title: string; tools: string[] }[];
     traps: { trap: string; readings: string[]; sentence: string }[];
     guessing: number;
+    learned: LearnedValue[];
+    elsewhere: ElsewhereShown | null;
+}
+
+/** A value of this machine that readings teach. */
+export interface LearnedValue {
+    key: string;
+    label: string;
+    before: string;
+    after: string | null;
+}
+
+/** What can be said when no fault of the list explains the readings. */
+export interface ElsewhereShown {
+    sound: string[];
+    odd: string[];
+    cleared: string[];
+    narrows: { key: string; title: string }[];
 }
 
 export interface ReadingShown {

@@ -2,6 +2,7 @@ import { Link, router, usePage } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import CircuitSheet from '@/features/CircuitSheet';
 import Doubts from '@/features/Doubts';
+import Elsewhere from '@/features/Elsewhere';
 import NextTest from '@/features/NextTest';
 import ReadingDock, { spellsUnit } from '@/features/ReadingDock';
 import ReadingLog from '@/features/ReadingLog';
@@ -212,6 +213,7 @@ export default function Bench() {
                             ))}
                         </div>
                     )}
+                    {diagnosis.elsewhere && <Elsewhere jobId={job.id} found={diagnosis.elsewhere} />}
                     {verdict && (
                         <div className="mb-3 border-2 border-lake bg-sheet px-4 py-3">
                             <p className="text-soft">

@@ -2,8 +2,9 @@ import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import CircuitFields from '@/features/CircuitFields';
 import CircuitSheet from '@/features/CircuitSheet';
+import LearnedValues from '@/features/LearnedValues';
 import SpeedStrip from '@/features/SpeedStrip';
-import type { FieldShown, JobHead, Parameters, Shared, Sheet, Strip } from '@/lib/types';
+import type { FieldShown, JobHead, LearnedValue, Parameters, Shared, Sheet, Strip } from '@/lib/types';
 import Button from '@/ui/Button';
 import Frame from '@/ui/Frame';
 
@@ -14,11 +15,12 @@ interface Props extends Shared {
     fields: FieldShown[];
     values: Parameters;
     sheet: Sheet;
+    learned: LearnedValue[];
     open: boolean;
 }
 
 export default function Circuit() {
-    const { job, strip, family, fields, values, sheet, open, errors } = usePage<Props>().props;
+    const { job, strip, family, fields, values, sheet, learned, open, errors } = usePage<Props>().props;
     const [draft, setDraft] = useState<Parameters>(values);
     const [sending, setSending] = useState(false);
     const save = (event: React.FormEvent) => {
@@ -46,7 +48,9 @@ export default function Circuit() {
                         errors={errors}
                         onChange={setDraft}
                         disabled={!open}
+                        learned={learned}
                     />
+                    <LearnedValues values={learned} />
                     {errors.circuit && (
                         <p role="alert" className="mt-3 border-l-4 border-bad bg-caution px-3 py-2 font-medium">
                             {errors.circuit}

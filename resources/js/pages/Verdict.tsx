@@ -1,5 +1,6 @@
 import { Link, usePage } from '@inertiajs/react';
 import CircuitSheet from '@/features/CircuitSheet';
+import Elsewhere from '@/features/Elsewhere';
 import Outlook from '@/features/Outlook';
 import ReadingLog from '@/features/ReadingLog';
 import SpeedStrip from '@/features/SpeedStrip';
@@ -56,7 +57,11 @@ export default function Verdict() {
                             <h1 className="text-[1.9rem] leading-tight font-semibold">
                                 {leading.label} <span className="figure">{percent(leading.probability)}</span>
                             </h1>
-                            <p className="text-lg">{leading.faults[0]?.label}.</p>
+                            <p className="text-lg">
+                                {leading.faults[0]?.label}
+                                {leading.faults[0]?.degree && `, ${leading.faults[0].degree}`}.
+                            </p>
+                            {diagnosis.elsewhere && <Elsewhere jobId={job.id} found={diagnosis.elsewhere} />}
                             {misfit && (
                                 <div role="alert" className="mt-3 border-l-4 border-bad bg-caution px-3 py-2">
                                     {misfit.map((one) => (

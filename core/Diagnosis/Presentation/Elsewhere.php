@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Presentation;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Decision\Diagnosis;
+use Ispira\Core\Diagnosis\Decision\TestChoice;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\ReadingScale;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\Reading;
+
+/**
+ * What can be said when no fault of the list explains the readings: what looks sound, what does not, what is cleared,
+ * and which tests would narrow it.
+ */
+final readonly class Elsewhere
+{
+    /** Spreads from the middle of sound machines beyond which a number is odd, and chance under which a choice is. */
+    private const ODD_FROM = 2.5;
+    private const ODD_UNDER = 0.2;
+
+    /** Chance under which a part is cleared, and how many tests are named. */
+    private const CLEARED_UNDER = 0.01;
+    private const MOST_NAMED = 3;
+
+    private Words $words;
+
+    public function __construct(
+        private CircuitModel $circuit,
+        private CaseFile $case,
+        private Diagnosis $diagnosis,
+        DisplayUnits $units = new DisplayUnits(),
+    ) {
+        $this->words = new Words($circuit, $units);
+    }
+
+    /**
+     * @return array{sound: list<string>, odd: list<string>, cleared: list<string>, narrows: list<array{key: string, title: string}>}
+     */
+    public function toArray(): array
+    {
+        $sound = $odd = [];
+        foreach ($this->case->present() as $reading) {
+            $test = $this->circuit->tests[$reading->test];
+            if (!$test->offered) {
+                continue;
+            }
+            $words = ['test' => $this->words->test($test), 'reading' => $this->words->reading($reading)];
+            if (!$this->isOdd($reading, $test)) {
+                $sound[] = Words::general('elsewhere.sound', $words);
+            } elseif ($test->probe->quantity->isNumber()) {
+                [$low, $high] = $this->soundRange($test);
+                $odd[] = Words::general('elsewhere.odd', $words + ['low' => $low, 'high' => $high]);
+            } else {
+                $odd[] = Words::general('elsewhere.sound', $words);
+            }
+        }
+        $choices = $this->diagnosis->others;
+        usort($choices, static fn(TestChoice $a, TestChoice $b): int => $b->information <=> $a->information);
+
+        return [
+            'sound' => array_values(array_unique($sound)),
+            'odd' => array_values(array_unique($odd)),
+            'cleared' => $this->cleared(),
+            'narrows' => array_map(
+                fn(TestChoice $c): array => ['key' => $c->test->key, 'title' => $this->words->test($c->test)],
+                \array_slice($choices, 0, self::MOST_NAMED),
+            ),
+        ];
+    }
+
+    /** @return list<string> parts that hardly any of the odds are left on */
+    private function cleared(): array
+    {
+        $left = [];
+        foreach ($this->diagnosis->suspects as $suspect) {
+            foreach ($suspect->namesParts() ? explode('+', $suspect->remedy) : [] as $part) {
+                $left[$part] = ($left[$part] ?? 0.0) + $suspect->probability;
+            }
+        }
+
+        return array_map(
+            fn(string $part): string => $this->words->part($part),
+            array_keys(array_filter($left, static fn(float $chance): bool => $chance < self::CLEARED_UNDER)),
+        );
+    }
+
+    private function isOdd(Reading $reading, Test $test): bool
+    {
+        $evidence = $this->diagnosis->evidence;
+        $sound = $evidence->hypotheses[HypothesisList::NOTHING_WRONG];
+        $quantity = $test->probe->quantity;
+        if (!$quantity->isNumber()) {
+            return ($evidence->foreseen->chances($sound, $test)[(string) $reading->value] ?? 0.0) < self::ODD_UNDER;
+        }
+        $expected = $evidence->predictions->expected($sound, $test);
+        if (!\is_float($reading->value) || $expected->open) {
+            return \is_float($reading->value) === $expected->open;
+        }
+        $own = MeterAccuracy::spread($quantity, $reading->value) * ReadingScale::slope($quantity, $reading->value);
+        $off = abs(ReadingScale::to($quantity, $reading->value) - $expected->mean);
+
+        return $off > self::ODD_FROM * sqrt($expected->variance() + $own * $own);
+    }
+
+    /** @return array{0: string, 1: string} between which sound machines show a number */
+    private function soundRange(Test $test): array
+    {
+        $evidence = $this->diagnosis->evidence;
+        $quantity = $test->probe->quantity;
+        $expected = $evidence->predictions->expected($evidence->hypotheses[HypothesisList::NOTHING_WRONG], $test);
+        if ($expected->open) {
+            return array_fill(0, 2, $this->words->number(\INF, $quantity));
+        }
+        $within = 2.0 * sqrt($expected->variance());
+
+        return [
+            $this->words->number(ReadingScale::from($quantity, $expected->mean - $within), $quantity),
+            $this->words->number(ReadingScale::from($quantity, $expected->mean + $within), $quantity),
+        ];
+    }
+}
