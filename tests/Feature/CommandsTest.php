@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Diagnosis\DiagnosisStream;
 use App\Diagnosis\FilePredictionStore;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\File;
 use Tests\TestCase;
 
 final class CommandsTest extends TestCase
@@ -57,6 +58,23 @@ final class CommandsTest extends TestCase
             json_decode($lines[2], true, 32, \JSON_THROW_ON_ERROR)['error'],
         );
         self::assertSame($lines[0], $lines[3]);
+    }
+
+    public function testASkeletonOfAFamilyIsWrittenOnce(): void
+    {
+        $folder = 'storage/framework/testing/families';
+        File::deleteDirectory(base_path($folder));
+        $command = ['name' => 'Bilge pump', '--into' => "$folder/core", '--tests' => "$folder/tests"];
+        self::assertSame(0, Artisan::call('ispira:make-family', $command));
+        self::assertStringContainsString("wrote $folder/core/BilgePump/BilgePumpFamily.php", Artisan::output());
+        $written = (string) file_get_contents(base_path("$folder/core/BilgePump/BilgePumpFamily.php"));
+        self::assertStringContainsString('final class BilgePumpFamily implements Family', $written);
+        self::assertStringNotContainsString('{{', $written);
+        self::assertFileExists(base_path("$folder/tests/BilgePumpTest.php"));
+        self::assertSame(1, Artisan::call('ispira:make-family', $command));
+        self::assertSame(1, Artisan::call('ispira:make-family', ['name' => 'Stepped blower'] + $command));
+        self::assertSame(1, Artisan::call('ispira:make-family', ['name' => '../../x'] + $command));
+        File::deleteDirectory(base_path($folder));
     }
 
     public function testTheEngineIsComparedWithTheBestOfAllCourses(): void
