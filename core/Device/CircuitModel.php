@@ -186,6 +186,29 @@ final readonly class CircuitModel
         );
     }
 
+    /** Whether a test looks at a part, or measures it or at its ends. */
+    public function touches(Test $test, string $part): bool
+    {
+        foreach ($this->faults as $fault) {
+            if ($fault->part !== $part) {
+                continue;
+            }
+            if ($test->probe->quantity === Quantity::Observation) {
+                if (isset($fault->observed[$test->probe->at])) {
+                    return true;
+                }
+                continue;
+            }
+            $element = $this->netlist->elements[$fault->element] ?? null;
+            $ends = $element === null ? [] : array_diff([$element->id, $element->from, $element->to], ['0']);
+            if (array_intersect([$test->probe->at, $test->probe->against], $ends) !== []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** The speed-map test of a position. */
     public function speedTest(string $position): Test
     {

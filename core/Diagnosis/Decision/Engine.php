@@ -37,6 +37,9 @@ final readonly class Engine
     /** How much likelier a reading has to be with the fault than without for it to have touched it. */
     private const TOUCHES = 4.0;
 
+    /** How much likelier the readings beyond the map are with the fault than without for ears not to be asked again. */
+    private const EVIDENT = 100.0;
+
     private const MOST_REPEATS = 3;
 
     /** Share of slips in a reading from which it is worth taking once more. */
@@ -82,13 +85,8 @@ final readonly class Engine
         $guessing = $money->wasted(array_column($suspects, 'probability', 'remedy'));
         $open = TestValues::entropy(array_column($suspects, 'probability', 'remedy'));
         $next = $this->next($choices, $suspects[0]->probability, $open);
-        if ($next === null && !$this->isTouched($circuit, $case, $suspects[0], $belief)) {
-            $next = $values->separating(
-                $suspects[0]->remedy,
-                $this->opened($circuit, $case),
-                $this->exhausted($circuit, $case),
-                $this->calledWrongOnce($circuit, $case),
-            );
+        if ($next === null && $suspects[0]->namesParts()) {
+            $next = $this->beforeVerdict($circuit, $case, $suspects[0], $belief, $values);
         }
         $verdict =
             $next === null && $misfit === null && $case->standing() !== [] && $this->canBeStated($suspects[0])
@@ -214,19 +212,94 @@ final readonly class Engine
         return array_filter($wrong, static fn(string $test): bool => $times[$test] === 1, \ARRAY_FILTER_USE_KEY);
     }
 
-    /** Whether some test beyond the map has found what only the fault explains. */
-    private function isTouched(CircuitModel $circuit, CaseFile $case, Suspect $suspect, Belief $belief): bool
-    {
+    /**
+     * What has to be done before a part is named: something has touched it, and where only ears and weak evidence speak
+     * for a fault, they have spoken twice.
+     */
+    private function beforeVerdict(
+        CircuitModel $circuit,
+        CaseFile $case,
+        Suspect $suspect,
+        Belief $belief,
+        TestValues $values,
+    ): ?TestChoice {
+        // Who was heard twice, or plainly, need not be asked again.
+        $inDoubt = $this->isInDoubt($circuit, $case);
+        $listen = $inDoubt ? $this->calledWrongOnce($circuit, $case) : [];
+        $opened = $this->opened($circuit, $case);
+        [$touched, $strength, $strongest] = $this->found($circuit, $case, $suspect, $belief, $inDoubt);
+        if (!$touched) {
+            return $values->separating($suspect->remedy, $opened, $this->exhausted($circuit, $case), $listen);
+        }
+        if ($strength >= log(self::EVIDENT) || !$inDoubt) {
+            return null;
+        }
+
+        return $values->separating(
+            $suspect->remedy,
+            $opened,
+            array_fill_keys(array_keys($circuit->tests), true),
+            $listen,
+        );
+    }
+
+    /**
+     * What tests beyond the map found: whether one shows what only the fault explains, or was taken at the part of a
+     * machine that surely fails; how strongly they speak for the fault against nothing wrong, as a natural logarithm,
+     * without the strongest, which may be a slip; and which that is, where it was taken only once.
+     *
+     * @return array{0: bool, 1: float, 2: string|null}
+     */
+    private function found(
+        CircuitModel $circuit,
+        CaseFile $case,
+        Suspect $suspect,
+        Belief $belief,
+        bool $inDoubt,
+    ): array {
         $own = $suspect->leading()->key;
+        $touched = false;
+        $speaks = $times = [];
         foreach ($case->present() as $reading) {
+            $test = $circuit->tests[$reading->test];
+            if (!$test->offered) {
+                continue;
+            }
             $fit = $belief->fit[$reading->id] ?? [];
-            $sound = $fit[HypothesisList::NOTHING_WRONG] ?? 0.0;
-            if ($circuit->tests[$reading->test]->offered && ($fit[$own] ?? 0.0) > self::TOUCHES * $sound) {
-                return true;
+            $ratio = max($fit[$own] ?? 0.0, 1e-12) / max($fit[HypothesisList::NOTHING_WRONG] ?? 0.0, 1e-12);
+            $speaks[$test->key] = max($speaks[$test->key] ?? -\INF, log($ratio));
+            $times[$test->key] = ($times[$test->key] ?? 0) + 1;
+            $touched = $touched || $ratio > self::TOUCHES;
+            foreach ($inDoubt ? [] : explode('+', $suspect->remedy) as $part) {
+                $touched = $touched || $circuit->touches($test, $part);
             }
         }
 
-        return !$suspect->namesParts();
+        arsort($speaks);
+        $strongest = array_key_first($speaks);
+        $once = $strongest !== null && $times[$strongest] === 1 && $speaks[$strongest] > 0.0;
+
+        return [$touched, array_sum($speaks) - max(0.0, ...array_values($speaks)), $once ? $strongest : null];
+    }
+
+    /**
+     * Whether it may be that nothing is wrong: no position was called wrong twice, and not two were called dead, or
+     * running where they should stand, which nobody mishears.
+     */
+    private function isInDoubt(CircuitModel $circuit, CaseFile $case): bool
+    {
+        $times = [];
+        $plain = 0;
+        foreach ($case->present() as $reading) {
+            if ($circuit->tests[$reading->test]->probe->quantity === Quantity::Speed) {
+                $state = SpeedState::tryFrom((string) $reading->value);
+                $wrong = $state !== SpeedState::Right;
+                $times[$reading->test] = ($times[$reading->test] ?? 0) + ($wrong ? 1 : 0);
+                $plain += $wrong && $state !== SpeedState::Slow && $state !== SpeedState::Fast ? 1 : 0;
+            }
+        }
+
+        return $plain < 2 && ($times === [] || max($times) < 2);
     }
 
     private function misfit(CircuitModel $circuit, CaseFile $case, Belief $belief): ?Misfit

@@ -119,6 +119,16 @@ final class TestValues
         return $best;
     }
 
+    /**
+     * A test taken once more, whose single reading a verdict would rest on.
+     *
+     * @param list<string> $opened places already reached
+     */
+    public function again(Test $test, array $opened): TestChoice
+    {
+        return $this->choice($test, $opened, $this->chance, true);
+    }
+
     /** @return array<string, float> by hypothesis: half for those of a remedy, half for the others, each as they stand */
     private function evenOdds(string $leading): array
     {

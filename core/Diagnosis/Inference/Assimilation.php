@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Inference;
 
+use Ispira\Core\Device\Quantity;
 use Ispira\Core\Reading\MeterAccuracy;
 
 /**
@@ -17,6 +18,9 @@ final readonly class Assimilation
     /** A second world beside the usual one: its share, and how many times wider its unknown values are spread. */
     private const TAIL_SHARE = 0.12;
     private const TAIL_WIDTH = 2.5;
+
+    /** Share of slips that are a decimal point in the wrong place; the others may be anything that a meter shows. */
+    private const DECIMAL_POINT = 0.25;
 
     /** Readings after which no more are left out. */
     private const MOST_LEFT_OUT = 40;
@@ -66,7 +70,10 @@ final readonly class Assimilation
             $own['variance'] += $few ? $expected->variance() : 0.0;
             $normal[$number] = $own + [
                 'slip' => log(
-                    ($measurement->slip * Likelihood::slipDensity($quantity, $measurement->value, $scale)) / $slope,
+                    $measurement->slip *
+                        ((1.0 - self::DECIMAL_POINT) *
+                            (Likelihood::slipDensity($quantity, $measurement->value, $scale) / $slope) +
+                            self::DECIMAL_POINT * self::misplaced($quantity, $own, $expected->variance())),
                 ),
                 'right' => log(1.0 - $measurement->slip),
             ];
@@ -112,6 +119,26 @@ final readonly class Assimilation
         }
 
         return Posterior::of($readings, $this->width);
+    }
+
+    /**
+     * Density of a reading that is right but for its decimal point, one place to either side.
+     *
+     * @param array{mean: float, value: float, variance: float, ...} $reading on its scale
+     * @param float                                                  $variance of what was to be expected
+     */
+    private static function misplaced(Quantity $quantity, array $reading, float $variance): float
+    {
+        $right = ReadingScale::from($quantity, $reading['mean']);
+        $spread = sqrt($reading['variance'] + $variance);
+        $density = 0.0;
+        foreach ([10.0, 0.1] as $factor) {
+            $density +=
+                0.5 *
+                Likelihood::normalDensity($reading['value'], ReadingScale::to($quantity, $factor * $right), $spread);
+        }
+
+        return $density;
     }
 
     /** @return array{mean: float, deviations: list<float>, value: float, variance: float} */

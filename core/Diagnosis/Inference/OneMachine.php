@@ -6,15 +6,23 @@ namespace Ispira\Core\Diagnosis\Inference;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Test;
 
 /**
  * One machine with values of its own: what its tests show in any state of its circuit.
  */
-final readonly class OneMachine
+final class OneMachine
 {
+    /** @var array<string, float> rad/s with nothing wrong, by set-up and mover */
+    private array $soundSpeeds = [];
+
     /** @param list<float> $values in the solver's order */
-    private function __construct(private CircuitModel $circuit, private Simulator $simulator, private array $values) {}
+    private function __construct(
+        private readonly CircuitModel $circuit,
+        private readonly Simulator $simulator,
+        private readonly array $values,
+    ) {}
 
     /** @param \Closure(): float $normal deviations of its unknown values, one after the other */
     public static function drawn(CircuitModel $circuit, \Closure $normal): self
@@ -52,7 +60,7 @@ final readonly class OneMachine
     /**
      * The same; a speed as it is heard, over the one that is right.
      *
-     * @param Hypothesis $sound nothing wrong
+     * @param Hypothesis $sound nothing wrong, the same for this machine each time
      *
      * @return float as {@see Judged} takes it
      */
@@ -76,10 +84,18 @@ final readonly class OneMachine
             return 0.0;
         }
         $mover = $this->circuit->fullSpeedMover($test);
-        $full = $this->simulator->solver
-            ->solve($this->simulator->valuesFor($this->values, $this->circuit->fullSpeedSetUp($mover), $sound))
-            ->speed($mover);
 
-        return Simulator::heard($this->shows($test, $state), $this->shows($test, $sound), $full);
+        return Simulator::heard(
+            $this->shows($test, $state),
+            $this->soundSpeed($setUp, $test->probe->at, $sound),
+            $this->soundSpeed($this->circuit->fullSpeedSetUp($mover), $mover, $sound),
+        );
+    }
+
+    private function soundSpeed(SetUp $setUp, string $mover, Hypothesis $sound): float
+    {
+        return $this->soundSpeeds["$setUp->key|$mover"] ??= $this->simulator->solver
+            ->solve($this->simulator->valuesFor($this->values, $setUp, $sound))
+            ->speed($mover);
     }
 }

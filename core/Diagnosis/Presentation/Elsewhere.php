@@ -45,7 +45,7 @@ final readonly class Elsewhere
      */
     public function toArray(): array
     {
-        $sound = $odd = [];
+        $sound = $odd = $oddTests = [];
         foreach ($this->case->present() as $reading) {
             $test = $this->circuit->tests[$reading->test];
             if (!$test->offered) {
@@ -54,7 +54,10 @@ final readonly class Elsewhere
             $words = ['test' => $this->words->test($test), 'reading' => $this->words->reading($reading)];
             if (!$this->isOdd($reading, $test)) {
                 $sound[] = Words::general('elsewhere.sound', $words);
-            } elseif ($test->probe->quantity->isNumber()) {
+                continue;
+            }
+            $oddTests[] = $test;
+            if ($test->probe->quantity->isNumber()) {
                 [$low, $high] = $this->soundRange($test);
                 $odd[] = Words::general('elsewhere.odd', $words + ['low' => $low, 'high' => $high]);
             } else {
@@ -67,7 +70,7 @@ final readonly class Elsewhere
         return [
             'sound' => array_values(array_unique($sound)),
             'odd' => array_values(array_unique($odd)),
-            'cleared' => $this->cleared(),
+            'cleared' => $this->cleared($oddTests),
             'narrows' => array_map(
                 fn(TestChoice $c): array => ['key' => $c->test->key, 'title' => $this->words->test($c->test)],
                 \array_slice($choices, 0, self::MOST_NAMED),
@@ -75,8 +78,12 @@ final readonly class Elsewhere
         ];
     }
 
-    /** @return list<string> parts that hardly any of the odds are left on */
-    private function cleared(): array
+    /**
+     * @param list<Test> $odd tests that did not look sound
+     *
+     * @return list<string> parts that hardly any of the odds are left on, and that none of these touches
+     */
+    private function cleared(array $odd): array
     {
         $left = [];
         foreach ($this->diagnosis->suspects as $suspect) {
@@ -85,10 +92,15 @@ final readonly class Elsewhere
             }
         }
 
-        return array_map(
-            fn(string $part): string => $this->words->part($part),
-            array_keys(array_filter($left, static fn(float $chance): bool => $chance < self::CLEARED_UNDER)),
-        );
+        $cleared = [];
+        foreach ($left as $part => $chance) {
+            $touching = array_filter($odd, fn(Test $test): bool => $this->circuit->touches($test, $part));
+            if ($chance < self::CLEARED_UNDER && $touching === []) {
+                $cleared[] = $this->words->part($part);
+            }
+        }
+
+        return $cleared;
     }
 
     private function isOdd(Reading $reading, Test $test): bool

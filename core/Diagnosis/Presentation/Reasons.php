@@ -25,6 +25,9 @@ final readonly class Reasons
     /** A reading that changes the odds by less than this (natural logarithm) is no reason. */
     private const SPEAKS_FROM = 0.7;
 
+    /** Other suspects that a reading is held against. */
+    private const RIVALS = 3;
+
     private Words $words;
 
     public function __construct(
@@ -36,20 +39,12 @@ final readonly class Reasons
         $this->words = new Words($circuit, $units);
     }
 
-    /** @return list<Reason> strongest first */
+    /** @return list<Reason> strongest first; what no list holds foretells nothing, and has none */
     public function of(Suspect $suspect): array
     {
         $own = $suspect->leading();
-        $rival = null;
-        foreach ($this->diagnosis->suspects as $other) {
-            // One that shares a part foretells the same, and what no list holds foretells nothing.
-            $apart = array_intersect(explode('+', $other->remedy), explode('+', $suspect->remedy)) === [];
-            if ($apart && $other->remedy !== HypothesisList::SOMETHING_ELSE) {
-                $rival = $other->leading();
-                break;
-            }
-        }
-        if ($rival === null) {
+        $rivals = $suspect->remedy === HypothesisList::SOMETHING_ELSE ? [] : $this->rivals($suspect);
+        if ($rivals === []) {
             return [];
         }
         $reasons = [];
@@ -75,7 +70,7 @@ final readonly class Reasons
                 }
                 continue;
             }
-            $weight = $this->diagnosis->evidence->weighs($reading, $own, $rival);
+            [$rival, $weight] = $this->foremost($reading, $own, $rivals);
             if (abs($weight) > self::SPEAKS_FROM && (!$reading->steady || $this->tellsApart($test, $own, $rival))) {
                 $reasons[] = [
                     'readings' => [$reading->id],
@@ -107,6 +102,41 @@ final readonly class Reasons
         usort($reasons, static fn(array $a, array $b): int => abs($b['weight']) <=> abs($a['weight']));
 
         return $reasons;
+    }
+
+    /** @return list<Hypothesis> what the leading others would have wrong */
+    private function rivals(Suspect $suspect): array
+    {
+        $rivals = [];
+        foreach ($this->diagnosis->suspects as $other) {
+            // One that shares a part foretells the same, and what no list holds foretells nothing.
+            $apart = array_intersect(explode('+', $other->remedy), explode('+', $suspect->remedy)) === [];
+            if ($apart && $other->remedy !== HypothesisList::SOMETHING_ELSE) {
+                $rivals[] = $other->leading();
+            }
+        }
+
+        return \array_slice($rivals, 0, self::RIVALS);
+    }
+
+    /**
+     * The rival against which a reading speaks most, and how much, as a natural logarithm.
+     *
+     * @param non-empty-list<Hypothesis> $rivals
+     *
+     * @return array{0: Hypothesis, 1: float}
+     */
+    private function foremost(Reading $reading, Hypothesis $own, array $rivals): array
+    {
+        $foremost = [$rivals[0], 0.0];
+        foreach ($rivals as $rival) {
+            $weight = $this->diagnosis->evidence->weighs($reading, $own, $rival);
+            if (abs($weight) > abs($foremost[1])) {
+                $foremost = [$rival, $weight];
+            }
+        }
+
+        return $foremost;
     }
 
     /**

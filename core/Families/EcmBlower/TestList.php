@@ -128,6 +128,8 @@ final readonly class TestList
         return [
             self::volts('fed-volts', 'fed-volts', 'off', 'fed', '0', ['panel']),
             self::volts('live-volts', 'live-volts', 'off', 'live', '0', ['panel']),
+            self::volts('breaker-drop', 'breaker-drop', 'cool', 'L', 'fed', ['panel']),
+            self::volts('door-drop', 'door-drop', 'cool', 'fed', 'live', ['panel']),
             self::volts('plug-volts', 'plug-volts', 'cool', 'module-line', 'module-neutral', ['panel', 'motor-plugs']),
             self::volts(
                 'plug-volts-off',

@@ -137,6 +137,9 @@ final readonly class TestList
         $tests = [
             self::measure('fed-volts', 'fed-volts', 'off', 'fed', '0', ['cover']),
             self::measure('safe-volts', 'safe-volts', 'off', 'safe', '0', ['cover']),
+            self::measure('fuse-drop', 'fuse-drop', 'full', 'L', 'fed', ['cover']),
+            self::measure('limit-drop', 'limit-drop', 'full', 'fed', 'safe', ['cover']),
+            self::measure('output-drop', 'output-drop', 'full', 'safe', 'sent-fast', ['cover']),
             self::measure('neutral-drop', 'neutral-drop', 'full', 'plug-neutral', '0', ['cover', 'plug']),
         ];
         foreach ($this->wiring->speeds() as $speed) {

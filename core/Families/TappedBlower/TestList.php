@@ -121,6 +121,8 @@ final readonly class TestList
             self::volts('line-volts', 'line-volts', 'off', 'fed', '0', ['panel']),
             self::volts('door-volts', 'door-volts', 'off', 'live', '0', ['panel']),
             self::volts('secondary', 'secondary', 'off', 'R', '0', ['panel']),
+            self::volts('breaker-drop', 'breaker-drop', 'cool', 'L', 'fed', ['panel']),
+            self::volts('door-drop', 'door-drop', 'cool', 'fed', 'live', ['panel']),
             self::volts('common-drop', 'common-drop', 'cool', 'common', '0', ['panel', 'motor-leads']),
             self::volts('idle-volts', 'idle-volts', 'cool', 'heat', '0', ['panel'], trap: Trap::IdleTap),
             new Test(

@@ -38,10 +38,7 @@ final class LearnedTest extends TestCase
         $sound = $bench->hypotheses['none'];
         foreach ([3, 8] as $seed) {
             $random = new RandomSource($seed);
-            $machine = OneMachine::drawn(
-                $bench->circuit,
-                static fn(): float => max(-1.8, min(1.8, $random->normal(0.0, 1.0))),
-            );
+            $machine = OneMachine::drawn($bench->circuit, static fn(): float => max(-1.8, min(1.8, $random->normal())));
             $readings = [];
             foreach ($this->numeric($bench) as $test) {
                 $shown = $machine->shows($test, $sound);

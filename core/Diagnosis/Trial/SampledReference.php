@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Trial;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Diagnosis\Inference\Likelihood;
+use Ispira\Core\Diagnosis\Inference\OneMachine;
+use Ispira\Core\Diagnosis\Inference\ReadingScale;
+use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\Reading;
+
+/**
+ * Bayes' rule by plain sampling: thousands of machines, each solved for each reading, each weighed by how well it
+ * foretells all of them together. No straight lines, no designs, nothing shared: slow, and right within its noise.
+ */
+final class SampledReference
+{
+    /** Deviations of a degree that lies evenly in its slice. */
+    private const EVENLY = 1.7320508;
+
+    /** @var list<OneMachine> */
+    private array $machines = [];
+
+    /** @var list<array{0: float, 1: float}> of each machine: deviations of the degrees of a first and a second fault */
+    private array $degrees = [];
+
+    /** @param float $scale supply of the circuit over that of a 12 V system */
+    public function __construct(
+        private readonly CircuitModel $circuit,
+        RandomSource $chance,
+        int $draws,
+        private readonly float $scale,
+    ) {
+        for ($draw = 0; $draw < $draws; ++$draw) {
+            $this->machines[] = OneMachine::drawn($circuit, $chance->normal(...));
+            $this->degrees[] = [self::EVENLY * $chance->between(-1.0, 1.0), self::EVENLY * $chance->between(-1.0, 1.0)];
+        }
+    }
+
+    /**
+     * Likelihood of readings together under a hypothesis.
+     *
+     * @param list<Reading> $readings what was heard, seen, or measured in V or A
+     */
+    private function evidence(Hypothesis $hypothesis, Hypothesis $sound, array $readings): float
+    {
+        $sum = 0.0;
+        foreach ($this->machines as $draw => $machine) {
+            $state = $hypothesis->hasDegree() ? $hypothesis->inDegree(...$this->degrees[$draw]) : $hypothesis;
+            $weight = 1.0;
+            foreach ($readings as $reading) {
+                $test = $this->circuit->tests[$reading->test];
+                $weight *= $test->probe->quantity->isNumber()
+                    ? $this->number($reading, $machine->shows($test, $state), $test)
+                    : $this->choice($reading, $test, $hypothesis, $state, $machine, $sound);
+            }
+            $sum += $weight;
+        }
+
+        return $sum / \count($this->machines);
+    }
+
+    private function choice(
+        Reading $reading,
+        Test $test,
+        Hypothesis $hypothesis,
+        Hypothesis $state,
+        OneMachine $machine,
+        Hypothesis $sound,
+    ): float {
+        $chances =
+            $test->probe->quantity === Quantity::Observation
+                ? Likelihood::observed($hypothesis, $test, $this->circuit->observations[$test->probe->at]->usual)
+                : Judged::chances($this->circuit, $test, $machine->judged($test, $state, $sound));
+
+        return Likelihood::ofChoice($chances, (string) $reading->value, $reading->slip())[0];
+    }
+
+    /** Density on the scale of the quantity. */
+    private function number(Reading $reading, float $shown, Test $test): float
+    {
+        $quantity = $test->probe->quantity;
+        if (!\is_float($reading->value)) {
+            return is_infinite($shown) ? 1.0 : $reading->slip();
+        }
+        $slope = ReadingScale::slope($quantity, $reading->value);
+        $slip = ($reading->slip() * Likelihood::slipDensity($quantity, $reading->value, $this->scale)) / $slope;
+        if (is_infinite($shown)) {
+            return $slip;
+        }
+        $own = MeterAccuracy::spread($quantity, $reading->value) * $reading->widening() * $slope;
+        $fits = Likelihood::normalDensity(
+            ReadingScale::to($quantity, $reading->value),
+            ReadingScale::to($quantity, $shown),
+            $own,
+        );
+
+        return (1.0 - $reading->slip()) * $fits + $slip;
+    }
+
+    /**
+     * Odds by remedy for the hypotheses in question; the others keep the weight that they are given.
+     *
+     * @param array<string, Hypothesis> $hypotheses all of them
+     * @param array<string, float>      $stated     by hypothesis, as the engine has them
+     * @param float                     $from       weight from which a hypothesis is in question
+     * @param list<Reading>             $readings
+     *
+     * @return array<string, float> odds by remedy
+     */
+    public function odds(array $hypotheses, array $stated, float $from, array $readings): array
+    {
+        $sound = $hypotheses[HypothesisList::NOTHING_WRONG];
+        $weights = [];
+        $asked = 0.0;
+        foreach ($stated as $key => $weight) {
+            if ($weight >= $from && $key !== HypothesisList::SOMETHING_ELSE && !$hypotheses[$key]->comesAndGoes) {
+                $weights[$key] = $hypotheses[$key]->prior * $this->evidence($hypotheses[$key], $sound, $readings);
+                $asked += $weight;
+            }
+        }
+        $total = array_sum($weights);
+        $odds = [];
+        foreach ($stated as $key => $weight) {
+            $remedy = $hypotheses[$key]->remedy();
+            $share = isset($weights[$key]) && $total > 0.0 ? ($asked * $weights[$key]) / $total : $weight;
+            $odds[$remedy] = ($odds[$remedy] ?? 0.0) + $share;
+        }
+
+        return $odds;
+    }
+}
