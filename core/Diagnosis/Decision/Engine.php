@@ -279,7 +279,7 @@ final readonly class Engine
         $strongest = array_key_first($speaks);
         $once = $strongest !== null && $times[$strongest] === 1 && $speaks[$strongest] > 0.0;
 
-        return [$touched, array_sum($speaks) - max(0.0, ...array_values($speaks)), $once ? $strongest : null];
+        return [$touched, array_sum($speaks) - max([0.0, ...array_values($speaks)]), $once ? $strongest : null];
     }
 
     /**
