@@ -19,7 +19,7 @@ final class HypothesisList
     public const SOMETHING_ELSE = 'something-else';
 
     /** Relative frequency of a complaint with nothing wrong, beside those of the faults. */
-    public const NOTHING_WRONG_PRIOR = 0.04;
+    public const NOTHING_WRONG_PRIOR = 0.03;
 
     /** Share of complaints whose fault is in no list. */
     public const SOMETHING_ELSE_PRIOR = 0.03;

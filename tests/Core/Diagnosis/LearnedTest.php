@@ -125,11 +125,11 @@ final class LearnedTest extends TestCase
         self::assertNotSame([], $slices, $family);
         $fault = $slices[0]->faultKey();
         $told = [];
+        $evidence = $bench->diagnose(new CaseFile([]))->evidence;
         foreach ($slices as $slice) {
             if ($slice->faultKey() !== $fault) {
                 continue;
             }
-            $evidence = $bench->diagnose(new CaseFile([]))->evidence;
             $one = new Learned(
                 $bench->circuit,
                 new Evidence(

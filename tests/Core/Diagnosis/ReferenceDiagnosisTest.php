@@ -29,7 +29,7 @@ use Tests\Core\Families;
 final class ReferenceDiagnosisTest extends TestCase
 {
     /** What the engine may save itself the solving of. */
-    private const HALF_A_POINT = 0.005;
+    private const A_POINT = 0.01;
 
     #[DataProviderExternal(Families::class, 'all')]
     public function testTheEngineIsBayesRuleOverTheSimulatedCircuits(string $family): void
@@ -71,7 +71,7 @@ final class ReferenceDiagnosisTest extends TestCase
                 self::assertEqualsWithDelta(
                     $chance,
                     $stated[$remedy],
-                    self::HALF_A_POINT,
+                    self::A_POINT,
                     "{$faulty[$number]->key}: $remedy",
                 );
             }

@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Decision;
+
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Diagnosis\Inference\Belief;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
+use Ispira\Core\Reading\Reading;
+use Ispira\Core\Reading\Trust;
+
+/**
+ * How far the tests of a case have come: what is open, done, doubted, heard once, and found at a suspect.
+ */
+final readonly class Progress
+{
+    /** How much likelier a reading has to be with the fault than without for it to have touched it. */
+    private const TOUCHES = 4.0;
+
+    private const MOST_REPEATS = 3;
+
+    public function __construct(private CircuitModel $circuit, private CaseFile $case, private Belief $belief) {}
+
+    /** @return list<string> */
+    public function opened(): array
+    {
+        $places = [];
+        foreach ($this->case->readings as $reading) {
+            array_push($places, ...$this->circuit->tests[$reading->test]->access);
+        }
+
+        return array_values(array_unique($places));
+    }
+
+    /**
+     * Tests that would only repeat themselves. Moving a part by hand is worth a second try while the fault comes and
+     * goes.
+     *
+     * @return array<string, true>
+     */
+    public function exhausted(): array
+    {
+        $done = $this->done();
+        if (!$this->case->intermittent) {
+            return $done;
+        }
+        $times = array_count_values(array_map(static fn(Reading $r): string => $r->test, $this->case->standing()));
+
+        return array_filter(
+            $done,
+            fn(string $test): bool => !$this->circuit->tests[$test]->repeatable || $times[$test] >= self::MOST_REPEATS,
+            \ARRAY_FILTER_USE_KEY,
+        );
+    }
+
+    /** @return array<string, true> tests with a standing reading in the present episode */
+    public function done(): array
+    {
+        return array_fill_keys(array_map(static fn(Reading $r): string => $r->test, $this->case->present()), true);
+    }
+
+    /**
+     * Tests read once whose reading may well be a slip, as the other readings stand.
+     *
+     * @return array<string, true>
+     */
+    public function doubted(): array
+    {
+        $doubted = [];
+        $times = [];
+        foreach ($this->case->present() as $reading) {
+            if ($reading->trust === Trust::Measured) {
+                $times[$reading->test] = ($times[$reading->test] ?? 0) + 1;
+                if (($this->belief->slips[$reading->id] ?? 0.0) > Engine::DOUBTED) {
+                    $doubted[$reading->test] = true;
+                }
+            }
+        }
+
+        return array_filter($doubted, static fn(string $test): bool => $times[$test] === 1, \ARRAY_FILTER_USE_KEY);
+    }
+
+    /** @return array<string, true> speeds of the map that were called wrong, and heard no second time */
+    public function calledWrongOnce(): array
+    {
+        $wrong = $times = [];
+        foreach ($this->case->present() as $reading) {
+            $test = $this->circuit->tests[$reading->test];
+            if ($test->probe->quantity === Quantity::Speed) {
+                $times[$test->key] = ($times[$test->key] ?? 0) + 1;
+                if (!$test->offered && $reading->value !== SpeedState::Right->value) {
+                    $wrong[$test->key] = true;
+                }
+            }
+        }
+
+        return array_filter($wrong, static fn(string $test): bool => $times[$test] === 1, \ARRAY_FILTER_USE_KEY);
+    }
+
+    /**
+     * Whether it may be that nothing is wrong: no position was called wrong twice, and not two were called dead, or
+     * running where they should stand, which nobody mishears.
+     */
+    public function isInDoubt(): bool
+    {
+        $times = [];
+        $plain = 0;
+        foreach ($this->case->present() as $reading) {
+            if ($this->circuit->tests[$reading->test]->probe->quantity === Quantity::Speed) {
+                $state = SpeedState::tryFrom((string) $reading->value);
+                $wrong = $state !== SpeedState::Right;
+                $times[$reading->test] = ($times[$reading->test] ?? 0) + ($wrong ? 1 : 0);
+                $plain += $wrong && $state !== SpeedState::Slow && $state !== SpeedState::Fast ? 1 : 0;
+            }
+        }
+
+        return $plain < 2 && ($times === [] || max($times) < 2);
+    }
+
+    /**
+     * What tests beyond the map found: whether one shows what only the fault explains, or was taken at the part of a
+     * machine that surely fails; how strongly they speak for the fault against nothing wrong, as a natural logarithm,
+     * without the strongest, which may be a slip; and which that is, where it was taken only once.
+     *
+     * @return array{0: bool, 1: float, 2: string|null}
+     */
+    public function found(Suspect $suspect, bool $inDoubt): array
+    {
+        $own = $suspect->leading()->key;
+        $touched = false;
+        $speaks = $times = [];
+        foreach ($this->case->present() as $reading) {
+            $test = $this->circuit->tests[$reading->test];
+            if (!$test->offered) {
+                continue;
+            }
+            $fit = $this->belief->fit[$reading->id] ?? [];
+            $ratio = max($fit[$own] ?? 0.0, 1e-12) / max($fit[HypothesisList::NOTHING_WRONG] ?? 0.0, 1e-12);
+            $speaks[$test->key] = max($speaks[$test->key] ?? -\INF, log($ratio));
+            $times[$test->key] = ($times[$test->key] ?? 0) + 1;
+            $touched = $touched || $ratio > self::TOUCHES;
+            foreach ($inDoubt ? [] : explode('+', $suspect->remedy) as $part) {
+                $touched = $touched || $this->circuit->touches($test, $part);
+            }
+        }
+
+        arsort($speaks);
+        $strongest = array_key_first($speaks);
+        $once = $strongest !== null && $times[$strongest] === 1 && $speaks[$strongest] > 0.0;
+
+        return [$touched, array_sum($speaks) - max([0.0, ...array_values($speaks)]), $once ? $strongest : null];
+    }
+
+    /** @return array<string, true> tests that were taken twice or more in the present episode */
+    public function takenTwice(): array
+    {
+        $times = array_count_values(array_map(static fn(Reading $r): string => $r->test, $this->case->present()));
+
+        return array_map(static fn(): bool => true, array_filter($times, static fn(int $n): bool => $n > 1));
+    }
+}
