@@ -45,6 +45,24 @@ final class Bench
         return array_sum($numbers) / \count($numbers);
     }
 
+    /** What a test usually shows with nothing wrong: its number, or what most people choose. */
+    public function usual(string $test): float|string|null
+    {
+        $probe = $this->circuit->tests[$test]->probe;
+        if ($probe->quantity->isNumber()) {
+            $shown = $this->shows('none', $test);
+
+            return is_finite($shown) ? $shown : null;
+        }
+        $chances = $this->diagnose(new CaseFile([]))->evidence->foreseen->chances(
+            $this->hypotheses['none'],
+            $this->circuit->tests[$test],
+        );
+        arsort($chances);
+
+        return (string) array_key_first($chances);
+    }
+
     /**
      * Speed heard in each position under a hypothesis, as a part of what is right there (of full speed in off and
      * key-off).
