@@ -121,11 +121,13 @@ final readonly class DrawnValues
     }
 
     /**
+     * One machine.
+     *
      * @param array<string, float> $unknowns
      *
      * @return list<float>
      */
-    private static function vector(CircuitModel $circuit, Solver $solver, array $unknowns): array
+    public static function vector(CircuitModel $circuit, Solver $solver, array $unknowns): array
     {
         $vector = $solver->nominalValues();
         foreach ($circuit->assigned($unknowns) as $parameter => $value) {

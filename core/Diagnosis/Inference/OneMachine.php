@@ -32,6 +32,14 @@ final class OneMachine
         return new self($circuit, $simulator, DrawnValues::single($circuit, $simulator->solver, $normal)->vectors[0]);
     }
 
+    /** @param array<string, float> $unknowns values of all its unknowns */
+    public static function of(CircuitModel $circuit, array $unknowns): self
+    {
+        $simulator = new Simulator($circuit);
+
+        return new self($circuit, $simulator, DrawnValues::vector($circuit, $simulator->solver, $unknowns));
+    }
+
     /** With the netlist's own values. */
     public static function asDeclared(CircuitModel $circuit): self
     {

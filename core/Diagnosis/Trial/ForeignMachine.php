@@ -21,15 +21,11 @@ use Ispira\Core\Reading\Reading;
 /**
  * A machine of a world that is wider than the engine's, and the person who tests it.
  *
- * Its values are spread half again as wide, with tails; the person's ears call slow and fast what they please; the
+ * Its values come from a table of their own, {@see ForeignWorld}; the person's ears call slow and fast what they please; the
  * meter is off by its own share and its leads are not zeroed; one reading in a hundred or so is a slip.
  */
 final class ForeignMachine
 {
-    private const WIDER = 1.5;
-    private const TAILS = ['share' => 0.05, 'wider' => 2.5];
-    private const FARTHEST = 2.75;
-
     private const SLIPS = 0.015;
 
     /** Ω of leads that nobody zeroed, and share by which meters are off. */
@@ -60,7 +56,7 @@ final class ForeignMachine
         private readonly RandomSource $chance,
     ) {
         $this->circuit = $scenario->added === null ? $circuit : $circuit->withElement($scenario->added);
-        $this->machine = OneMachine::drawn($this->circuit, $this->deviate(...));
+        $this->machine = OneMachine::of($this->circuit, ForeignWorld::machine($this->circuit, $chance));
         // What was added to the netlist is the fault: without it, the machine is sound.
         $this->sound = new Hypothesis(
             HypothesisList::NOTHING_WRONG,
@@ -72,13 +68,6 @@ final class ForeignMachine
         $this->leads = $chance->between(...self::LEADS);
         $this->off = self::METER_OFF * $chance->normal();
         $this->slowUnder = $chance->between(0.82, 0.94);
-    }
-
-    private function deviate(): float
-    {
-        $wider = self::WIDER * ($this->chance->happens(self::TAILS['share']) ? self::TAILS['wider'] : 1.0);
-
-        return max(-self::FARTHEST, min(self::FARTHEST, $wider * $this->chance->normal()));
     }
 
     /**
