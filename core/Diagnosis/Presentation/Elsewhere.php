@@ -45,7 +45,7 @@ final readonly class Elsewhere
      */
     public function toArray(): array
     {
-        $sound = $odd = $oddTests = [];
+        $sound = $odd = $soundTests = $oddTests = [];
         foreach ($this->case->present() as $reading) {
             $test = $this->circuit->tests[$reading->test];
             if (!$test->offered) {
@@ -54,6 +54,7 @@ final readonly class Elsewhere
             $words = ['test' => $this->words->test($test), 'reading' => $this->words->reading($reading)];
             if (!$this->isOdd($reading, $test)) {
                 $sound[] = Words::general('elsewhere.sound', $words);
+                $soundTests[] = $test;
                 continue;
             }
             $oddTests[] = $test;
@@ -64,18 +65,57 @@ final readonly class Elsewhere
                 $odd[] = Words::general('elsewhere.sound', $words);
             }
         }
-        $choices = $this->diagnosis->others;
-        usort($choices, static fn(TestChoice $a, TestChoice $b): int => $b->information <=> $a->information);
-
         return [
             'sound' => array_values(array_unique($sound)),
             'odd' => array_values(array_unique($odd)),
             'cleared' => $this->cleared($oddTests),
             'narrows' => array_map(
                 fn(TestChoice $c): array => ['key' => $c->test->key, 'title' => $this->words->test($c->test)],
-                \array_slice($choices, 0, self::MOST_NAMED),
+                \array_slice($this->between($soundTests, $oddTests), 0, self::MOST_NAMED),
             ),
         ];
+    }
+
+    /**
+     * Measurements that are left, those first that lie between what looked sound and what did not: at the places of
+     * odd readings, in their set-ups, and then at the places of sound ones.
+     *
+     * @param list<Test> $sound
+     * @param list<Test> $odd
+     *
+     * @return list<TestChoice>
+     */
+    private function between(array $sound, array $odd): array
+    {
+        $near = fn(Test $test): int => 3 * self::shared($test, $odd) +
+            (\in_array($test->setUp, array_map(static fn(Test $t): string => $t->setUp, $odd), true) ? 2 : 0) +
+            self::shared($test, $sound);
+        $left = array_filter(
+            $this->diagnosis->others,
+            static fn(TestChoice $c): bool => $c->test->probe->quantity->isNumber() && $near($c->test) > 1,
+        );
+        usort(
+            $left,
+            static fn(TestChoice $a, TestChoice $b): int => [$near($b->test), $b->information] <=> [
+                $near($a->test),
+                $a->information,
+            ],
+        );
+
+        return $left;
+    }
+
+    /** @param list<Test> $tests */
+    private static function shared(Test $test, array $tests): int
+    {
+        foreach ($tests as $other) {
+            $places = array_diff([$other->probe->at, $other->probe->against], ['', '0']);
+            if (array_intersect([$test->probe->at, $test->probe->against], $places) !== []) {
+                return 1;
+            }
+        }
+
+        return 0;
     }
 
     /**

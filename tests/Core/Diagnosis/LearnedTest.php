@@ -211,5 +211,10 @@ final class LearnedTest extends TestCase
         self::assertNotSame([], $elsewhere['sound']);
         self::assertNotSame([], $elsewhere['cleared']);
         self::assertStringContainsString('where sound machines show', $elsewhere['odd'][0]);
+        self::assertNotSame([], $elsewhere['narrows']);
+        foreach ($elsewhere['narrows'] as $test) {
+            self::assertTrue($bench->circuit->tests[$test['key']]->probe->quantity->isNumber(), $test['key']);
+            self::assertNotContains($test['key'], array_map(static fn(Reading $r): string => $r->test, $readings));
+        }
     }
 }
