@@ -65,6 +65,7 @@ final readonly class Elsewhere
                 $odd[] = Words::general('elsewhere.sound', $words);
             }
         }
+
         return [
             'sound' => array_values(array_unique($sound)),
             'odd' => array_values(array_unique($odd)),

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Core\Family;
 
+use Ispira\Core\Circuit\Element;
+use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\AdjustmentKind;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Inference\NoStore;
+use Ispira\Core\Diagnosis\Inference\OneMachine;
 use Ispira\Core\Diagnosis\Inference\Predictions;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
@@ -191,6 +195,55 @@ abstract class FamilyContract extends TestCase
                 }
             }
             self::assertTrue($shows, "$fault->key changes no test at all");
+        }
+    }
+
+    /** @param array<string, string> $parameters */
+    #[DataProvider('variants')]
+    public function testTheWordsOfATestAreItsHookUp(string $family, array $parameters): void
+    {
+        $circuit = self::circuit($family, $parameters);
+        $words = new Words($circuit);
+        $machine = OneMachine::asDeclared($circuit);
+        $sound = HypothesisList::of($circuit, false)['none'];
+        $called = [];
+        foreach ($circuit->tests as $test) {
+            if (!\in_array($test->probe->quantity, [Quantity::Volts, Quantity::Ohms, Quantity::Vacuum], true)) {
+                continue;
+            }
+            $called[$test->probe->at] = $circuit->places[$test->probe->at];
+            $called[$test->probe->against] = $circuit->places[$test->probe->against];
+            if ($test->probe->quantity === Quantity::Volts && preg_match('/\blost\b/', $words->test($test)) === 1) {
+                self::assertLessThan(
+                    0.2 * abs($machine->value($circuit->supply)),
+                    abs($machine->shows($test, $sound)),
+                    "$test->key is said to be a loss",
+                );
+            }
+        }
+        self::assertSame($called, array_unique($called), 'no two places have the same words');
+    }
+
+    /** @param array<string, string> $parameters */
+    #[DataProvider('variants')]
+    public function testASetUpThatTakesSomethingOffSaysSo(string $family, array $parameters): void
+    {
+        $circuit = self::circuit($family, $parameters);
+        self::assertNotSame([], $circuit->setUps);
+        foreach ($circuit->setUps as $setUp) {
+            $opened = array_filter(
+                $setUp->adjustments,
+                static fn(Adjustment $a): bool => str_ends_with($a->parameter, '.ohms') &&
+                    $a->kind !== AdjustmentKind::AtMost &&
+                    $a->value >= Element::OPEN_OHMS,
+            );
+            if ($opened !== []) {
+                self::assertMatchesRegularExpression(
+                    '/\b(off|out|unplugged|lifted|alone|pulled|selected)\b/i',
+                    $setUp->text === null ? '' : $circuit->texts->get("setups.$setUp->text"),
+                    "$setUp->key opens {$opened[array_key_first($opened)]->parameter}",
+                );
+            }
         }
     }
 }
