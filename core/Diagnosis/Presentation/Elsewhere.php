@@ -41,7 +41,7 @@ final readonly class Elsewhere
     }
 
     /**
-     * @return array{sound: list<string>, odd: list<string>, cleared: list<string>, narrows: list<array{key: string, title: string}>}
+     * @return array{sound: list<string>, odd: list<string>, cleared: list<string>, together: list<string>, narrows: list<array{key: string, title: string}>}
      */
     public function toArray(): array
     {
@@ -70,6 +70,13 @@ final readonly class Elsewhere
             'sound' => array_values(array_unique($sound)),
             'odd' => array_values(array_unique($odd)),
             'cleared' => $this->cleared($oddTests),
+            'together' => array_map(
+                fn(FaultsTogether $two): string => Words::general('elsewhere.together', [
+                    'one' => $this->words->hypothesis($two->one),
+                    'other' => $this->words->hypothesis($two->other),
+                ]),
+                FaultsTogether::of($this->case, $this->diagnosis->evidence),
+            ),
             'narrows' => array_map(
                 fn(TestChoice $c): array => ['key' => $c->test->key, 'title' => $this->words->test($c->test)],
                 \array_slice($this->between($soundTests, $oddTests), 0, self::MOST_NAMED),

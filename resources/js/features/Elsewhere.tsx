@@ -13,6 +13,21 @@ export default function Elsewhere({ jobId, found }: { jobId: string; found: Else
             </p>
             <Readings title="Not as in a sound machine" lines={found.odd} none="Nothing yet, beyond what was heard." />
             <Readings title="As in a sound machine" lines={found.sound} none="Nothing yet." />
+            {found.together.length > 0 && (
+                <div className="mt-2">
+                    <p className="font-semibold">Two faults at once would explain it</p>
+                    <ul>
+                        {found.together.map((two) => (
+                            <li key={two} className="border-t border-rule py-1">
+                                {two}
+                            </li>
+                        ))}
+                    </ul>
+                    <p className="text-soft">
+                        Cure the one that is easier to see, prove it, and let the new map speak for the other.
+                    </p>
+                </div>
+            )}
             {found.cleared.length > 0 && (
                 <p className="mt-2">
                     <strong className="font-semibold">Cleared so far:</strong> {found.cleared.join(', ').toLowerCase()}.

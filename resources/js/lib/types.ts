@@ -217,6 +217,7 @@ export interface ElsewhereShown {
     sound: string[];
     odd: string[];
     cleared: string[];
+    together: string[];
     narrows: { key: string; title: string }[];
 }
 

@@ -16,6 +16,7 @@ use Ispira\Core\Diagnosis\Inference\Learning;
 use Ispira\Core\Diagnosis\Inference\OneMachine;
 use Ispira\Core\Diagnosis\Inference\ReadingScale;
 use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
+use Ispira\Core\Diagnosis\Presentation\FaultsTogether;
 use Ispira\Core\Diagnosis\Presentation\Learned;
 use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Reading\Reading;
@@ -216,5 +217,31 @@ final class LearnedTest extends TestCase
             self::assertTrue($bench->circuit->tests[$test['key']]->probe->quantity->isNumber(), $test['key']);
             self::assertNotContains($test['key'], array_map(static fn(Reading $r): string => $r->test, $readings));
         }
+    }
+
+    public function testTwoFaultsThatExplainItBetweenThemAreSaid(): void
+    {
+        $bench = new Bench();
+        $readings = [];
+        foreach (array_keys($bench->circuit->positions) as $position) {
+            $slow = !\in_array((string) $position, ['off', 'key-off'], true);
+            $readings[] = new Reading("m-$position", "speed@$position", $slow ? 'slow' : 'right');
+        }
+        foreach (['feed-drop@4' => 4.6, 'ground-drop@4' => 4.2] as $test => $volts) {
+            foreach (['a', 'b'] as $time) {
+                $readings[] = new Reading("$test-$time", $test, $volts);
+            }
+        }
+        $case = new CaseFile($readings);
+        $told = FaultsTogether::of($case, $bench->diagnose($case)->evidence);
+        self::assertNotSame([], $told);
+        foreach ($told as $two) {
+            self::assertContains('ground-wire', [...$two->one->parts, ...$two->other->parts]);
+            self::assertNotSame($two->one->parts, $two->other->parts);
+        }
+        $sound = Bench::case(array_fill_keys(array_keys($bench->circuit->positions), 'right'), [
+            'battery-volts@4' => 12.9,
+        ]);
+        self::assertSame([], FaultsTogether::of($sound, $bench->diagnose($sound)->evidence));
     }
 }

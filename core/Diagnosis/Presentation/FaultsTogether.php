@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Presentation;
+
+use Ispira\Core\Diagnosis\Decision\Evidence;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Reading\Reading;
+
+/**
+ * Two listed faults of different parts that explain between them what neither does alone: each reading is held against
+ * the one that foretells it better. A hint where to look, not odds: how two faults change each other is not simulated.
+ */
+final readonly class FaultsTogether
+{
+    /** Chance of a second, unrelated fault beside a first. */
+    private const SECOND = 0.06;
+
+    /** Natural logarithm by which readings must fit two faults better than the better of them alone. */
+    private const GAINS_FROM = 3.0;
+
+    /** Single faults that are combined, the best at something first, and how many pairs are told. */
+    private const COMBINED = 40;
+    private const TOLD = 2;
+
+    private function __construct(public Hypothesis $one, public Hypothesis $other, private float $fits) {}
+
+    /** @return list<self> best first, each pair of parts once */
+    public static function of(CaseFile $case, Evidence $evidence): array
+    {
+        $readings = array_map(static fn(Reading $r): string => $r->id, $case->present());
+        $single = self::singles($evidence, $readings);
+        $pairs = [];
+        foreach ($single as $first => [$one, $fitsOne]) {
+            foreach (\array_slice($single, $first + 1) as [$other, $fitsOther]) {
+                if ($one->parts === $other->parts) {
+                    continue;
+                }
+                $together = array_sum(
+                    array_map(static fn(float $a, float $b): float => max($a, $b), $fitsOne, $fitsOther),
+                );
+                if ($together - max(array_sum($fitsOne), array_sum($fitsOther)) >= self::GAINS_FROM) {
+                    $prior = log(self::SECOND * $one->prior * $other->prior);
+                    $pairs[] = new self($one, $other, $together + $prior);
+                }
+            }
+        }
+        usort($pairs, static fn(self $a, self $b): int => $b->fits <=> $a->fits);
+        $told = [];
+        foreach ($pairs as $pair) {
+            $parts = [...$pair->one->parts, ...$pair->other->parts];
+            sort($parts);
+            $told[implode('+', $parts)] ??= $pair;
+        }
+
+        return \array_slice(array_values($told), 0, self::TOLD);
+    }
+
+    /**
+     * @param list<string> $readings
+     *
+     * @return list<array{0: Hypothesis, 1: list<float>}> with the natural logarithm of how it fits each reading
+     */
+    private static function singles(Evidence $evidence, array $readings): array
+    {
+        $singles = $order = [];
+        foreach ($evidence->hypotheses as $key => $hypothesis) {
+            if (\count($hypothesis->parts) !== 1 || \count($hypothesis->faults) !== 1 || $hypothesis->comesAndGoes) {
+                continue;
+            }
+            $fits = [];
+            $gains = 0.0;
+            foreach ($readings as $reading) {
+                $fit = $evidence->belief->fit[$reading][$key] ?? null;
+                if ($fit === null) {
+                    continue 2;
+                }
+                $fits[] = log(max($fit, 1e-12));
+                $sound = $evidence->belief->fit[$reading][HypothesisList::NOTHING_WRONG] ?? 1e-12;
+                $gains += max(0.0, end($fits) - log(max($sound, 1e-12)));
+            }
+            $singles[] = [$hypothesis, $fits];
+            $order[] = -$gains - log(max($hypothesis->prior, 1e-12));
+        }
+        asort($order);
+
+        return array_map(static fn(int $n): array => $singles[$n], \array_slice(array_keys($order), 0, self::COMBINED));
+    }
+}
