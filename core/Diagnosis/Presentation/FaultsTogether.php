@@ -19,7 +19,7 @@ final readonly class FaultsTogether
     /** Chance of a second, unrelated fault beside a first. */
     private const SECOND = 0.06;
 
-    /** Natural logarithm by which readings must fit two faults better than the better of them alone. */
+    /** Natural logarithm by which readings must fit two faults better than any one, or none. */
     private const GAINS_FROM = 3.0;
 
     /** Single faults that are combined, the best at something first, and how many pairs are told. */
@@ -33,6 +33,14 @@ final readonly class FaultsTogether
     {
         $readings = array_map(static fn(Reading $r): string => $r->id, $case->present());
         $single = self::singles($evidence, $readings);
+        $sound = array_map(
+            static fn(string $id): float => log(
+                max($evidence->belief->fit[$id][HypothesisList::NOTHING_WRONG] ?? 0.0, 1e-12),
+            ),
+            $readings,
+        );
+        // What the best of them, or nothing at all, leaves to explain.
+        $alone = max([array_sum($sound), ...array_map(static fn(array $s): float => array_sum($s[1]), $single)]);
         $pairs = [];
         foreach ($single as $first => [$one, $fitsOne]) {
             foreach (\array_slice($single, $first + 1) as [$other, $fitsOther]) {
@@ -42,7 +50,7 @@ final readonly class FaultsTogether
                 $together = array_sum(
                     array_map(static fn(float $a, float $b): float => max($a, $b), $fitsOne, $fitsOther),
                 );
-                if ($together - max(array_sum($fitsOne), array_sum($fitsOther)) >= self::GAINS_FROM) {
+                if ($together - $alone >= self::GAINS_FROM) {
                     $prior = log(self::SECOND * $one->prior * $other->prior);
                     $pairs[] = new self($one, $other, $together + $prior);
                 }
