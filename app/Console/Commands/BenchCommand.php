@@ -11,6 +11,7 @@ use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
 use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Engine;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
@@ -28,9 +29,13 @@ final class BenchCommand extends Command
 
     protected $description = 'Time the diagnosis, the solver beside ngspice, and the recording of a reading over HTTP';
 
+    private const READINGS_OF_A_LONG_CASE = 1000;
+    private const TESTS_OF_A_LONG_CASE = 40;
+
     public function handle(FamilyRegistry $families): int
     {
         $this->diagnosis($families);
+        $this->longCases($families);
         $this->solver();
         if (is_string($this->option('url'))) {
             (new HttpBenchmark($this->output, $this->option('url')))->run();
@@ -70,6 +75,43 @@ final class BenchCommand extends Command
         }
     }
 
+    /** Times a case with far more readings than anybody takes: the log of a unit that was never closed. */
+    private function longCases(FamilyRegistry $families): void
+    {
+        $this->line('a case of 1,000 readings over up to 40 tests, answered cold');
+        $only = (array) $this->option('family');
+        foreach ($families->all() as $key => $family) {
+            if ($only !== [] && !in_array($key, $only, true)) {
+                continue;
+            }
+            $circuit = $family->circuit($family->parameters()->read([]));
+            $unit = $this->faulty($circuit, 3, 0.01);
+            $tests = array_slice(
+                array_values(array_filter($circuit->tests, static fn(Test $t): bool => $t->offered)),
+                0,
+                self::TESTS_OF_A_LONG_CASE,
+            );
+            $readings = $unit->map();
+            while (count($readings) < self::READINGS_OF_A_LONG_CASE) {
+                $number = count($readings);
+                $readings[] = $unit->read("r$number", $tests[$number % count($tests)], 0);
+            }
+            $start = hrtime(true);
+            (new Engine())->diagnose($circuit, new CaseFile($readings), new DecisionSettings());
+            $this->line(sprintf('  %-20s %7.0f ms', $key, (hrtime(true) - $start) / 1e6));
+        }
+        $this->line(sprintf('  most memory so far %.0f MB', memory_get_peak_usage() / 1048576));
+    }
+
+    private function faulty(CircuitModel $circuit, int $seed, float $slips): SimulatedUnit
+    {
+        $hidden = array_values(
+            array_filter(HypothesisList::of($circuit, false), static fn(Hypothesis $h): bool => $h->parts !== []),
+        )[0];
+
+        return new SimulatedUnit($circuit, $hidden, new RandomSource($seed), $slips);
+    }
+
     /**
      * The choices that give the most faults and tests to weigh, found one parameter after the other.
      *
@@ -97,10 +139,7 @@ final class BenchCommand extends Command
     /** Times the diagnosis of a simulated unit with its first fault: the map, and the test proposed on it. */
     private function time(string $family, CircuitModel $circuit, string $name): void
     {
-        $hidden = array_values(
-            array_filter(HypothesisList::of($circuit, false), static fn(Hypothesis $h): bool => $h->parts !== []),
-        )[0];
-        $unit = new SimulatedUnit($circuit, $hidden, new RandomSource(1), 0.0);
+        $unit = $this->faulty($circuit, 1, 0.0);
         $readings = $unit->map();
         $next = (new Engine())->diagnose($circuit, new CaseFile($readings), new DecisionSettings())->next;
         $case = new CaseFile($next === null ? $readings : [...$readings, $unit->read('next', $next->test, 0)]);
