@@ -66,16 +66,18 @@ final readonly class Elsewhere
             }
         }
 
+        $together = FaultsTogether::of($this->case, $this->diagnosis->evidence);
+
         return [
             'sound' => array_values(array_unique($sound)),
             'odd' => array_values(array_unique($odd)),
-            'cleared' => $this->cleared($oddTests),
+            'cleared' => $this->cleared($oddTests, $together),
             'together' => array_map(
                 fn(FaultsTogether $two): string => Words::general('elsewhere.together', [
                     'one' => $this->words->hypothesis($two->one),
                     'other' => $this->words->hypothesis($two->other),
                 ]),
-                FaultsTogether::of($this->case, $this->diagnosis->evidence),
+                $together,
             ),
             'narrows' => array_map(
                 fn(TestChoice $c): array => ['key' => $c->test->key, 'title' => $this->words->test($c->test)],
@@ -127,13 +129,17 @@ final readonly class Elsewhere
     }
 
     /**
-     * @param list<Test> $odd tests that did not look sound
+     * @param list<Test>           $odd      tests that did not look sound
+     * @param list<FaultsTogether> $together
      *
-     * @return list<string> parts that hardly any of the odds are left on, and that none of these touches
+     * @return list<string> parts that hardly any of the odds are left on, and that none of these touches or names
      */
-    private function cleared(array $odd): array
+    private function cleared(array $odd, array $together): array
     {
-        $left = [];
+        $left = $named = [];
+        foreach ($together as $two) {
+            array_push($named, ...$two->one->parts, ...$two->other->parts);
+        }
         foreach ($this->diagnosis->suspects as $suspect) {
             foreach ($suspect->namesParts() ? explode('+', $suspect->remedy) : [] as $part) {
                 $left[$part] = ($left[$part] ?? 0.0) + $suspect->probability;
@@ -143,7 +149,7 @@ final readonly class Elsewhere
         $cleared = [];
         foreach ($left as $part => $chance) {
             $touching = array_filter($odd, fn(Test $test): bool => $this->circuit->touches($test, $part));
-            if ($chance < self::CLEARED_UNDER && $touching === []) {
+            if ($chance < self::CLEARED_UNDER && $touching === [] && !\in_array($part, $named, true)) {
                 $cleared[] = $this->words->part($part);
             }
         }

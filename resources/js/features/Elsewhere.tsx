@@ -4,7 +4,7 @@ import type { ElsewhereShown } from '@/lib/types';
 /** Nothing of the list explains the readings: what looks sound, what does not, what is cleared, and what would narrow it. */
 export default function Elsewhere({ jobId, found }: { jobId: string; found: ElsewhereShown }) {
     return (
-        <section aria-label="Not in the list" className="mb-3 border-2 border-lake bg-sheet px-4 py-3">
+        <section aria-label="Not in the list" className="my-3 border-2 border-lake bg-sheet px-4 py-3">
             <p className="text-[1.15rem] leading-tight font-semibold">No fault of the list explains the readings</p>
             <p className="mt-1">
                 Nothing has to be replaced on that. The fault lies between what looks sound and what does not: follow
@@ -15,7 +15,7 @@ export default function Elsewhere({ jobId, found }: { jobId: string; found: Else
             <Readings title="As in a sound machine" lines={found.sound} none="Nothing yet." />
             {found.together.length > 0 && (
                 <div className="mt-2">
-                    <p className="font-semibold">Two faults at once would explain it</p>
+                    <p className="font-semibold">Two faults at once would explain it better</p>
                     <ul>
                         {found.together.map((two) => (
                             <li key={two} className="border-t border-rule py-1">

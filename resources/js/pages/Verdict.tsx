@@ -71,23 +71,31 @@ export default function Verdict() {
                                     ))}
                                 </div>
                             )}
-                            <h2 className="mt-4 font-semibold">For and against</h2>
-                            <ul>
-                                {leading.reasons.map((reason) => (
-                                    <li key={reason.sentence} className="border-t border-rule py-1.5">
-                                        <strong
-                                            className="font-semibold"
-                                            style={{ color: reason.speaks === 'for' ? 'var(--good)' : 'var(--bad)' }}
-                                        >
-                                            {reason.speaks === 'for' ? 'For.' : 'Against.'}
-                                        </strong>{' '}
-                                        {reason.sentence}
-                                    </li>
-                                ))}
-                                {leading.reasons.length === 0 && (
-                                    <li className="text-soft">Nothing speaks for it yet but its ordinary odds.</li>
-                                )}
-                            </ul>
+                            {!diagnosis.elsewhere && (
+                                <>
+                                    <h2 className="mt-4 font-semibold">For and against</h2>
+                                    <ul>
+                                        {leading.reasons.map((reason) => (
+                                            <li key={reason.sentence} className="border-t border-rule py-1.5">
+                                                <strong
+                                                    className="font-semibold"
+                                                    style={{
+                                                        color: reason.speaks === 'for' ? 'var(--good)' : 'var(--bad)',
+                                                    }}
+                                                >
+                                                    {reason.speaks === 'for' ? 'For.' : 'Against.'}
+                                                </strong>{' '}
+                                                {reason.sentence}
+                                            </li>
+                                        ))}
+                                        {leading.reasons.length === 0 && (
+                                            <li className="text-soft">
+                                                Nothing speaks for it yet but its ordinary odds.
+                                            </li>
+                                        )}
+                                    </ul>
+                                </>
+                            )}
                             {suspects.length > 1 && (
                                 <p className="mt-3">
                                     <strong className="font-semibold">Still in question:</strong>{' '}
