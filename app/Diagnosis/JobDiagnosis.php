@@ -40,13 +40,13 @@ final readonly class JobDiagnosis
     /** @return list<array{key: string, label: string, before: string, after: string|null}> what the readings taught about this machine */
     public function learned(Job $job, CircuitModel $circuit): array
     {
-        $case = $job->caseFile();
         if ($circuit->learnables === []) {
             return [];
         }
-        $found = (new Engine($this->store))->diagnose($circuit, $case, $job->workshop->decisionSettings());
+        $evidence = (new Engine($this->store))->weigh($circuit, $job->caseFile(), $job->workshop->decisionSettings());
+        $evidence->predictions->keep();
 
-        return (new Learned($circuit, $found->evidence, app(DisplayUnits::class)))->values();
+        return (new Learned($circuit, $evidence, app(DisplayUnits::class)))->values();
     }
 
     /**
@@ -97,7 +97,6 @@ final readonly class JobDiagnosis
     {
         $shown =
             $chosen !== null && isset($circuit->tests[$chosen]) ? $circuit->tests[$chosen] : $diagnosis->next?->test;
-        $top = (string) array_key_last($circuit->positions);
 
         return [
             'diagnosis' => (new DiagnosisFormat($circuit, $case, $diagnosis, app(DisplayUnits::class)))->toArray(
@@ -107,7 +106,9 @@ final readonly class JobDiagnosis
                 $shown === null
                     ? []
                     : (new Series($circuit, $case))->of($shown, $diagnosis->evidence, app(DisplayUnits::class)),
-            'sheet' => (new SoundCircuit($circuit))->sheet($circuit->setUps[$shown->setUp ?? $top]),
+            'sheet' => (new SoundCircuit($circuit))->sheet(
+                $shown === null ? $circuit->highest() : $circuit->setUps[$shown->setUp],
+            ),
         ];
     }
 }

@@ -209,6 +209,12 @@ final readonly class CircuitModel
         return false;
     }
 
+    /** The last position, the highest speed of a fan, with everything plugged in. */
+    public function highest(): SetUp
+    {
+        return $this->setUps[(string) array_key_last($this->positions)];
+    }
+
     /** The speed-map test of a position. */
     public function speedTest(string $position): Test
     {

@@ -37,6 +37,22 @@ final class FamilyRegistry
         return $this->families;
     }
 
+    /**
+     * @param array<array-key, mixed> $keys those that are wanted; all when there are none
+     *
+     * @return array<string, Family> by key
+     */
+    public function wanted(array $keys): array
+    {
+        return $keys === []
+            ? $this->families
+            : array_filter(
+                $this->families,
+                static fn(string $key): bool => \in_array($key, $keys, true),
+                \ARRAY_FILTER_USE_KEY,
+            );
+    }
+
     public function has(string $key): bool
     {
         return isset($this->families[$key]);

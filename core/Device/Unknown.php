@@ -9,6 +9,9 @@ namespace Ispira\Core\Device;
  */
 final readonly class Unknown
 {
+    /** Standard deviations on either side between which nineteen of twenty lie. */
+    public const NINETEEN_OF_TWENTY = 1.96;
+
     private function __construct(
         public string $name,
         private float $centre,
@@ -31,13 +34,13 @@ final readonly class Unknown
     /** Log-normal: the two values between which nineteen of twenty lie, both above zero. */
     public static function within(string $name, float $low, float $high): self
     {
-        return self::factor($name, sqrt($low * $high), log($high / $low) / (2.0 * 1.96));
+        return self::factor($name, sqrt($low * $high), log($high / $low) / (2.0 * self::NINETEEN_OF_TWENTY));
     }
 
     /** Normal: the two values between which nineteen of twenty lie. */
     public static function between(string $name, float $low, float $high): self
     {
-        return self::normal($name, 0.5 * ($low + $high), ($high - $low) / (2.0 * 1.96));
+        return self::normal($name, 0.5 * ($low + $high), ($high - $low) / (2.0 * self::NINETEEN_OF_TWENTY));
     }
 
     /** @param float $z standard normal deviate */

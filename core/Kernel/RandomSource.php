@@ -14,6 +14,9 @@ final class RandomSource
 {
     private const STEPS = 1 << 53;
 
+    /** √3: as far as what is even reaches on either side, in standard deviations. */
+    private const EVENLY = 1.7320508;
+
     private readonly Randomizer $randomizer;
 
     public function __construct(int $seed)
@@ -25,6 +28,12 @@ final class RandomSource
     public function between(float $least, float $most): float
     {
         return $least + (($most - $least) * ($this->randomizer->getInt(0, self::STEPS - 1) + 0.5)) / self::STEPS;
+    }
+
+    /** Evenly spread around nothing, with a standard deviation of one. */
+    public function even(): float
+    {
+        return self::EVENLY * $this->between(-1.0, 1.0);
     }
 
     public function happens(float $probability): bool

@@ -34,8 +34,9 @@ final class BenchCommand extends Command
 
     public function handle(FamilyRegistry $families): int
     {
-        $this->diagnosis($families);
-        $this->longCases($families);
+        $wanted = $families->wanted((array) $this->option('family'));
+        $this->diagnosis($wanted);
+        $this->longCases($wanted);
         $this->solver();
         if (is_string($this->option('url'))) {
             (new HttpBenchmark($this->output, $this->option('url')))->run();
@@ -44,17 +45,14 @@ final class BenchCommand extends Command
         return self::SUCCESS;
     }
 
-    private function diagnosis(FamilyRegistry $families): void
+    /** @param array<string, Family> $families by key */
+    private function diagnosis(array $families): void
     {
         $this->line('diagnosis after one more reading, in ms: best and median');
         $this->line(
             sprintf('  %-20s %-62s %11s %6s %13s %13s', 'family', 'circuit', 'hypotheses', 'tests', 'cold', 'warm'),
         );
-        $only = (array) $this->option('family');
-        foreach ($families->all() as $key => $family) {
-            if ($only !== [] && !in_array($key, $only, true)) {
-                continue;
-            }
+        foreach ($families as $key => $family) {
             $largest = self::largest($family);
             foreach ($largest === [] ? [[]] : [[], $largest] as $parameters) {
                 $this->time(
@@ -75,15 +73,15 @@ final class BenchCommand extends Command
         }
     }
 
-    /** Times a case with far more readings than anybody takes: the log of a unit that was never closed. */
-    private function longCases(FamilyRegistry $families): void
+    /**
+     * Times a case with far more readings than anybody takes: the log of a unit that was never closed.
+     *
+     * @param array<string, Family> $families by key
+     */
+    private function longCases(array $families): void
     {
         $this->line('a case of 1,000 readings over up to 40 tests, answered cold');
-        $only = (array) $this->option('family');
-        foreach ($families->all() as $key => $family) {
-            if ($only !== [] && !in_array($key, $only, true)) {
-                continue;
-            }
+        foreach ($families as $key => $family) {
             $circuit = $family->circuit($family->parameters()->read([]));
             $unit = $this->faulty($circuit, 3, 0.01);
             $tests = array_slice(

@@ -37,6 +37,12 @@ final class MakeFamilyCommand extends Command
 
             return self::FAILURE;
         }
+        $words = [
+            '{{ namespace }}' => (string) $this->option('namespace'),
+            '{{ class }}' => $class,
+            '{{ key }}' => $key,
+            '{{ name }}' => $name,
+        ];
         $test = base_path((string) $this->option('tests')) . "/{$class}Test.php";
         foreach (
             [
@@ -44,18 +50,12 @@ final class MakeFamilyCommand extends Command
                 'texts.en.json' => "$folder/texts.en.json",
                 'Test.php' => $test,
             ]
-            as $stub => $file
+            as $template => $file
         ) {
             if (!is_dir(dirname($file))) {
                 mkdir(dirname($file), 0o777, true);
             }
-            $words = [
-                '{{ namespace }}' => (string) $this->option('namespace'),
-                '{{ class }}' => $class,
-                '{{ key }}' => $key,
-                '{{ name }}' => $name,
-            ];
-            $skeleton = (string) file_get_contents(resource_path("skeletons/family/$stub.stub"));
+            $skeleton = (string) file_get_contents(resource_path("skeletons/family/$template.stub"));
             file_put_contents($file, strtr($skeleton, $words));
             $this->line('wrote ' . Str::after($file, base_path() . '/'));
         }

@@ -38,14 +38,11 @@ final class ReferenceCommand extends Command
             'family              cases  within 2 points  mean of the largest difference  95th of 100  its noise',
         );
         $all = $noises = [];
-        foreach ($families->all() as $key => $family) {
-            $wanted = (array) $this->option('family');
-            if ($wanted === [] || in_array($key, $wanted, true)) {
-                [$differences, $noise] = $this->family($family);
-                $this->row($key, $differences, $noise);
-                array_push($all, ...$differences);
-                array_push($noises, ...$noise);
-            }
+        foreach ($families->wanted((array) $this->option('family')) as $key => $family) {
+            [$differences, $noise] = $this->family($family);
+            $this->row($key, $differences, $noise);
+            array_push($all, ...$differences);
+            array_push($noises, ...$noise);
         }
         $this->row('all', $all, $noises);
 
@@ -81,7 +78,7 @@ final class ReferenceCommand extends Command
                 $readings[] = $unit->read('number', $tests[(int) $chance->between(0.0, count($tests))], 0);
             }
             $found = $engine->diagnose($circuit, new CaseFile($readings), new DecisionSettings());
-            $scale = $found->evidence->predictions->usualSupply() / 13.0;
+            $scale = $found->evidence->predictions->scale();
             $stated = $found->evidence->belief->byHypothesis();
             $halves = [];
             foreach ([0, 1] as $half) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
+use Ispira\Core\Device\Family;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Diagnosis\Trial\ForeignSummary;
 use Ispira\Core\Diagnosis\Trial\ForeignTrial;
@@ -34,9 +35,9 @@ final class TrialCommand extends Command
 
     public function handle(FamilyRegistry $families): int
     {
-        $wanted = (array) $this->option('family');
+        $wanted = $families->wanted((array) $this->option('family'));
         if ($this->option('world') === 'foreign') {
-            return $this->foreign($families, $wanted);
+            return $this->foreign($wanted);
         }
         $policies = array_map(
             static fn($name): Policy => Policy::from((string) $name),
@@ -59,12 +60,10 @@ final class TrialCommand extends Command
                 ),
             );
             $all = new TrialSummary();
-            foreach ($families->all() as $key => $family) {
-                if ($wanted === [] || in_array($key, $wanted, true)) {
-                    $summary = $this->family(new Trial($family, (int) $this->option('seed')), $key, $policy);
-                    $all->takeFrom($summary);
-                    $avoidable[$key][$policy->value] = $summary->avoidable();
-                }
+            foreach ($wanted as $key => $family) {
+                $summary = $this->family(new Trial($family, (int) $this->option('seed')), $key, $policy);
+                $all->takeFrom($summary);
+                $avoidable[$key][$policy->value] = $summary->avoidable();
             }
             $this->rows('all', '', $all);
             $avoidable['all'][$policy->value] = $all->avoidable();
@@ -79,17 +78,14 @@ final class TrialCommand extends Command
         return self::SUCCESS;
     }
 
-    /** @param array<mixed> $wanted keys of families */
-    private function foreign(FamilyRegistry $families, array $wanted): int
+    /** @param array<string, Family> $wanted by key */
+    private function foreign(array $wanted): int
     {
         $all = new ForeignSummary();
         $this->line(
             'family              jobs  right  verdicts stated  sure+wrong  no verdict  tests  refused  unlisted wrong  nothing wrong',
         );
-        foreach ($families->all() as $key => $family) {
-            if ($wanted !== [] && !in_array($key, $wanted, true)) {
-                continue;
-            }
+        foreach ($wanted as $key => $family) {
             $summary = new ForeignSummary();
             $trial = new ForeignTrial($family, (int) $this->option('seed'));
             foreach ($trial->run((int) $this->option('jobs')) as $outcome) {

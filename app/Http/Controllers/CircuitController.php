@@ -29,7 +29,6 @@ final class CircuitController extends Controller
     public function edit(Job $job, JobDiagnosis $diagnosis): Response
     {
         $circuit = $job->circuit();
-        $top = (string) array_key_last($circuit->positions);
 
         return Inertia::render('Circuit', [
             'job' => JobView::head($job),
@@ -37,7 +36,7 @@ final class CircuitController extends Controller
             'family' => $circuit->texts->get('name'),
             'fields' => self::fields($this->families->get($job->family)),
             'values' => (object) $job->parameters,
-            'sheet' => (new SoundCircuit($circuit))->sheet($circuit->setUps[$top]),
+            'sheet' => (new SoundCircuit($circuit))->sheet($circuit->highest()),
             'learned' => $diagnosis->learned($job, $circuit),
             'open' => $job->stage !== JobStage::Closed,
         ]);

@@ -51,23 +51,10 @@ final readonly class Engine
      */
     public function diagnose(CircuitModel $circuit, CaseFile $case, DecisionSettings $settings): Diagnosis
     {
-        $this->check($circuit, $case);
-        $hypotheses = HypothesisList::of($circuit, $case->intermittent, $case->replacedBefore);
-        $predictions = new Predictions($circuit, $hypotheses[HypothesisList::NOTHING_WRONG], $this->store);
-        $scale = $predictions->usualSupply() / 13.0;
-        $misbehaviour = new Misbehaviour($predictions, $hypotheses[HypothesisList::NOTHING_WRONG]);
-        $belief = Belief::of($case, $hypotheses, $predictions, $misbehaviour, $scale);
-        $byHypothesis = $belief->byHypothesis();
+        $evidence = $this->weigh($circuit, $case, $settings);
+        [$belief, $values] = [$evidence->belief, $evidence->values];
         $money = new Money($circuit, $settings);
-        $suspects = $this->suspects($hypotheses, $byHypothesis, $belief, $money);
-        $foreseen = new ForeseenOutcomes(
-            $hypotheses,
-            $belief,
-            $predictions,
-            $case->intermittent ? $misbehaviour : null,
-            $scale,
-        );
-        $values = new TestValues($hypotheses, $byHypothesis, $circuit, $foreseen, $money, $settings);
+        $suspects = $this->suspects($evidence->hypotheses, $belief->byHypothesis(), $belief, $money);
         $progress = new Progress($circuit, $case, $belief);
         $doubted = $progress->doubted();
         $choices = $values->all($progress->opened(), array_diff_key($progress->exhausted(), $doubted), $doubted);
@@ -85,7 +72,7 @@ final readonly class Engine
             $next === null && $misfit === null && $case->standing() !== [] && $this->canBeStated($suspects[0])
                 ? $this->verdict($circuit, $progress, $suspects[0])
                 : null;
-        $predictions->keep();
+        $evidence->predictions->keep();
 
         return new Diagnosis(
             $suspects,
@@ -94,7 +81,7 @@ final readonly class Engine
             $verdict,
             $misfit,
             $guessing,
-            new Evidence($hypotheses, $belief, $values, $foreseen, $predictions),
+            $evidence,
             array_values(
                 array_filter(
                     $circuit->tests,
@@ -103,6 +90,32 @@ final readonly class Engine
                 ),
             ),
         );
+    }
+
+    /**
+     * What the readings say, without a look at what to do next.
+     *
+     * @throws UnknownTest when a reading is of a test that the circuit does not have
+     */
+    public function weigh(CircuitModel $circuit, CaseFile $case, DecisionSettings $settings): Evidence
+    {
+        $this->check($circuit, $case);
+        $hypotheses = HypothesisList::of($circuit, $case->intermittent, $case->replacedBefore);
+        $predictions = new Predictions($circuit, $hypotheses[HypothesisList::NOTHING_WRONG], $this->store);
+        $scale = $predictions->scale();
+        $misbehaviour = new Misbehaviour($predictions, $hypotheses[HypothesisList::NOTHING_WRONG]);
+        $belief = Belief::of($case, $hypotheses, $predictions, $misbehaviour, $scale);
+        $foreseen = new ForeseenOutcomes(
+            $hypotheses,
+            $belief,
+            $predictions,
+            $case->intermittent ? $misbehaviour : null,
+            $scale,
+        );
+        $money = new Money($circuit, $settings);
+        $values = new TestValues($hypotheses, $belief->byHypothesis(), $circuit, $foreseen, $money, $settings);
+
+        return new Evidence($hypotheses, $belief, $values, $foreseen, $predictions);
     }
 
     private function check(CircuitModel $circuit, CaseFile $case): void

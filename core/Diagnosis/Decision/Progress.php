@@ -23,7 +23,27 @@ final readonly class Progress
 
     private const MOST_REPEATS = 3;
 
-    public function __construct(private CircuitModel $circuit, private CaseFile $case, private Belief $belief) {}
+    /** @var list<Reading> the standing readings since the last replacement */
+    private array $present;
+
+    /** @var array<string, int> how many of them are of each test */
+    private array $times;
+
+    public function __construct(private CircuitModel $circuit, private CaseFile $case, private Belief $belief)
+    {
+        $this->present = $case->present();
+        $this->times = self::times($this->present);
+    }
+
+    /**
+     * @param array<array-key, Reading> $readings
+     *
+     * @return array<string, int> how many are of each test
+     */
+    private static function times(array $readings): array
+    {
+        return array_count_values(array_map(static fn(Reading $r): string => $r->test, $readings));
+    }
 
     /** @return list<string> */
     public function opened(): array
@@ -48,7 +68,7 @@ final readonly class Progress
         if (!$this->case->intermittent) {
             return $done;
         }
-        $times = array_count_values(array_map(static fn(Reading $r): string => $r->test, $this->case->standing()));
+        $times = self::times($this->case->standing());
 
         return array_filter(
             $done,
@@ -60,7 +80,7 @@ final readonly class Progress
     /** @return array<string, true> tests with a standing reading in the present episode */
     public function done(): array
     {
-        return array_fill_keys(array_map(static fn(Reading $r): string => $r->test, $this->case->present()), true);
+        return array_fill_keys(array_keys($this->times), true);
     }
 
     /**
@@ -70,35 +90,41 @@ final readonly class Progress
      */
     public function doubted(): array
     {
+        $measured = array_filter($this->present, static fn(Reading $r): bool => $r->trust === Trust::Measured);
+        $times = self::times($measured);
         $doubted = [];
-        $times = [];
-        foreach ($this->case->present() as $reading) {
-            if ($reading->trust === Trust::Measured) {
-                $times[$reading->test] = ($times[$reading->test] ?? 0) + 1;
-                if (($this->belief->slips[$reading->id] ?? 0.0) > Engine::DOUBTED) {
-                    $doubted[$reading->test] = true;
-                }
+        foreach ($measured as $reading) {
+            if ($times[$reading->test] === 1 && ($this->belief->slips[$reading->id] ?? 0.0) > Engine::DOUBTED) {
+                $doubted[$reading->test] = true;
             }
         }
 
-        return array_filter($doubted, static fn(string $test): bool => $times[$test] === 1, \ARRAY_FILTER_USE_KEY);
+        return $doubted;
     }
 
     /** @return array<string, true> speeds of the map that were called wrong, and heard no second time */
     public function calledWrongOnce(): array
     {
-        $wrong = $times = [];
-        foreach ($this->case->present() as $reading) {
-            $test = $this->circuit->tests[$reading->test];
-            if ($test->probe->quantity === Quantity::Speed) {
-                $times[$test->key] = ($times[$test->key] ?? 0) + 1;
-                if (!$test->offered && $reading->value !== SpeedState::Right->value) {
-                    $wrong[$test->key] = true;
-                }
+        $once = [];
+        foreach ($this->calledWrong() as $reading) {
+            if (!$this->circuit->tests[$reading->test]->offered && $this->times[$reading->test] === 1) {
+                $once[$reading->test] = true;
             }
         }
 
-        return array_filter($wrong, static fn(string $test): bool => $times[$test] === 1, \ARRAY_FILTER_USE_KEY);
+        return $once;
+    }
+
+    /** @return list<Reading> speeds that were not called right */
+    private function calledWrong(): array
+    {
+        return array_values(
+            array_filter(
+                $this->present,
+                fn(Reading $r): bool => $this->circuit->tests[$r->test]->probe->quantity === Quantity::Speed &&
+                    $r->value !== SpeedState::Right->value,
+            ),
+        );
     }
 
     /**
@@ -107,18 +133,17 @@ final readonly class Progress
      */
     public function isInDoubt(): bool
     {
-        $times = [];
-        $plain = 0;
-        foreach ($this->case->present() as $reading) {
-            if ($this->circuit->tests[$reading->test]->probe->quantity === Quantity::Speed) {
-                $state = SpeedState::tryFrom((string) $reading->value);
-                $wrong = $state !== SpeedState::Right;
-                $times[$reading->test] = ($times[$reading->test] ?? 0) + ($wrong ? 1 : 0);
-                $plain += $wrong && $state !== SpeedState::Slow && $state !== SpeedState::Fast ? 1 : 0;
-            }
-        }
+        $wrong = $this->calledWrong();
+        $plain = array_filter(
+            $wrong,
+            static fn(Reading $r): bool => !\in_array(
+                $r->value,
+                [SpeedState::Slow->value, SpeedState::Fast->value],
+                true,
+            ),
+        );
 
-        return $plain < 2 && ($times === [] || max($times) < 2);
+        return \count($plain) < 2 && max([0, ...array_values(self::times($wrong))]) < 2;
     }
 
     /**
@@ -132,25 +157,24 @@ final readonly class Progress
     {
         $own = $suspect->leading()->key;
         $touched = false;
-        $speaks = $times = [];
-        foreach ($this->case->present() as $reading) {
-            $test = $this->circuit->tests[$reading->test];
-            if (!$test->offered) {
+        $speaks = [];
+        foreach ($this->present as $reading) {
+            if (!$this->circuit->tests[$reading->test]->offered) {
                 continue;
             }
             $fit = $this->belief->fit[$reading->id] ?? [];
             $ratio = max($fit[$own] ?? 0.0, 1e-12) / max($fit[HypothesisList::NOTHING_WRONG] ?? 0.0, 1e-12);
-            $speaks[$test->key] = max($speaks[$test->key] ?? -\INF, log($ratio));
-            $times[$test->key] = ($times[$test->key] ?? 0) + 1;
+            $speaks[$reading->test] = max($speaks[$reading->test] ?? -\INF, log($ratio));
             $touched = $touched || $ratio > self::TOUCHES;
-            foreach ($inDoubt ? [] : explode('+', $suspect->remedy) as $part) {
-                $touched = $touched || $this->circuit->touches($test, $part);
+        }
+        foreach ($inDoubt ? [] : array_keys($speaks) as $test) {
+            foreach (explode('+', $suspect->remedy) as $part) {
+                $touched = $touched || $this->circuit->touches($this->circuit->tests[$test], $part);
             }
         }
-
         arsort($speaks);
         $strongest = array_key_first($speaks);
-        $once = $strongest !== null && $times[$strongest] === 1 && $speaks[$strongest] > 0.0;
+        $once = $strongest !== null && $this->times[$strongest] === 1 && $speaks[$strongest] > 0.0;
 
         return [$touched, array_sum($speaks) - max([0.0, ...array_values($speaks)]), $once ? $strongest : null];
     }
@@ -158,8 +182,6 @@ final readonly class Progress
     /** @return array<string, true> tests that were taken twice or more in the present episode */
     public function takenTwice(): array
     {
-        $times = array_count_values(array_map(static fn(Reading $r): string => $r->test, $this->case->present()));
-
-        return array_map(static fn(): bool => true, array_filter($times, static fn(int $n): bool => $n > 1));
+        return array_map(static fn(): bool => true, array_filter($this->times, static fn(int $n): bool => $n > 1));
     }
 }

@@ -13,7 +13,7 @@ namespace Ispira\Core\Diagnosis\Inference;
 final class Agreement
 {
     /** Half the logarithm of 2π. */
-    private const HALF_LOG_TAU = 0.9189385332046727;
+    public const HALF_LOG_TAU = 0.9189385332046727;
 
     /** @var array<int, array<int, float>> P, by the numbers of the readings taken in */
     private array $inverse = [];
@@ -28,34 +28,19 @@ final class Agreement
     private float $logDeterminant = 0.0;
 
     /**
-     * @param list<list<float>>                            $along    sums of the products of the readings' deviations
+     * @param list<list<float>>                            $along    see {@see Covariance::along()}
      * @param list<array{mean: float, value: float, variance: float, ...}> $readings on their scales
      * @param float                                        $width    by which all spreads of the unknowns are widened
      */
     public function __construct(array $along, array $readings, float $width)
     {
-        $square = $width * $width;
-        $root = $whitened = $columns = [];
-        foreach ($readings as $i => $reading) {
-            $row = [];
-            $left = $reading['value'] - $reading['mean'];
-            $own = $square * $along[$i][$i] + $reading['variance'];
-            for ($j = 0; $j < $i; ++$j) {
-                $sum = $square * $along[$i][$j];
-                $earlier = $root[$j];
-                for ($k = 0; $k < $j; ++$k) {
-                    $sum -= $row[$k] * $earlier[$k];
-                }
-                $row[] = $sum /= $earlier[$j];
-                $own -= $sum * $sum;
-                $left -= $sum * $whitened[$j];
-            }
-            $row[] = $own = sqrt(max($own, 1e-12));
-            $root[] = $row;
-            $whitened[] = $left /= $own;
+        $covariance = Covariance::of($along, $readings, $width);
+        [$root, $whitened] = [$covariance->root, $covariance->whitened];
+        foreach ($whitened as $i => $left) {
             $this->square += $left * $left;
-            $this->logDeterminant += 2.0 * log($own);
+            $this->logDeterminant += 2.0 * log($root[$i][$i]);
         }
+        $columns = [];
         $count = \count($readings);
         for ($column = 0; $column < $count; ++$column) {
             // Of L⁻¹, from the diagonal down.
@@ -83,30 +68,6 @@ final class Agreement
                 $this->inverse[$i][$j] = $this->inverse[$j][$i] = $sum;
             }
         }
-    }
-
-    /**
-     * @param list<array{deviations: list<float>, ...}> $readings
-     *
-     * @return list<list<float>> sum of the products of the deviations of each reading and of each one before it
-     */
-    public static function along(array $readings): array
-    {
-        $along = [];
-        foreach ($readings as $i => $reading) {
-            $row = [];
-            for ($j = 0; $j <= $i; ++$j) {
-                $sum = 0.0;
-                $other = $readings[$j]['deviations'];
-                foreach ($reading['deviations'] as $draw => $deviation) {
-                    $sum += $deviation * $other[$draw];
-                }
-                $row[] = $sum;
-            }
-            $along[] = $row;
-        }
-
-        return $along;
     }
 
     /**

@@ -80,7 +80,7 @@ final readonly class Assimilation
         }
         $numbers = array_keys($normal);
         $normal = array_values($normal);
-        $along = Agreement::along($normal);
+        $along = Covariance::along($normal);
         [$evidence, $strain, $in, $ofFit, $ofSlip] = self::chosen($normal, $along, 1.0);
         $width = 1.0;
         if (\count($in) < \count($normal) || $strain > 1.0) {
@@ -158,7 +158,7 @@ final readonly class Assimilation
 
     /**
      * @param list<array{mean: float, deviations: list<float>, value: float, variance: float, slip: float, right: float}> $readings
-     * @param list<list<float>> $along see {@see Agreement}
+     * @param list<list<float>> $along see {@see Covariance::along()}
      *
      * @return array{0: float, 1: float, 2: list<int>, 3: array<int, float>, 4: array<int, float>} evidence, strain, what
      *     is taken in, and by reading its density and its share of a slip
@@ -220,6 +220,6 @@ final readonly class Assimilation
 
     private static function logDensity(float $off, float $variance): float
     {
-        return -0.5 * (($off * $off) / $variance + log($variance)) - 0.9189385332046727;
+        return -0.5 * (($off * $off) / $variance + log($variance)) - Agreement::HALF_LOG_TAU;
     }
 }

@@ -5,15 +5,13 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis\Inference;
 
 use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Unknown;
 
 /**
  * A value of one machine as far as it is known.
  */
 final readonly class LearnedValue
 {
-    /** Spreads on either side between which nineteen of twenty lie. */
-    private const NINETEEN_OF_TWENTY = 1.96;
-
     /**
      * @param float $mean     on the scale of the quantity
      */
@@ -27,11 +25,11 @@ final readonly class LearnedValue
 
     public function low(): float
     {
-        return ReadingScale::from($this->quantity, $this->mean - self::NINETEEN_OF_TWENTY * sqrt($this->variance));
+        return ReadingScale::from($this->quantity, $this->mean - Unknown::NINETEEN_OF_TWENTY * sqrt($this->variance));
     }
 
     public function high(): float
     {
-        return ReadingScale::from($this->quantity, $this->mean + self::NINETEEN_OF_TWENTY * sqrt($this->variance));
+        return ReadingScale::from($this->quantity, $this->mean + Unknown::NINETEEN_OF_TWENTY * sqrt($this->variance));
     }
 }

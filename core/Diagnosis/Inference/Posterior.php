@@ -16,20 +16,14 @@ final readonly class Posterior
 {
     /**
      * @param list<list<float>> $deviations of each reading taken in, over the draws
-     * @param list<list<float>> $root       lower triangle L with L·Lᵀ the covariance of the readings
-     * @param list<float>       $whitened   L⁻¹ · (reading − mean)
+     * @param Covariance        $covariance of these readings
      * @param float             $width      by which all spreads of the unknowns are widened
      */
-    private function __construct(
-        private array $deviations,
-        private array $root,
-        private array $whitened,
-        private float $width,
-    ) {}
+    private function __construct(private array $deviations, private Covariance $covariance, private float $width) {}
 
     public static function nothing(): self
     {
-        return new self([], [], [], 1.0);
+        return self::of([]);
     }
 
     /**
@@ -37,32 +31,11 @@ final readonly class Posterior
      */
     public static function of(array $readings, float $width = 1.0): self
     {
-        $root = $whitened = $deviations = [];
-        $square = $width * $width;
-        foreach ($readings as $i => $reading) {
-            $row = [];
-            for ($j = 0; $j < $i; ++$j) {
-                $sum = $square * self::along($reading['deviations'], $deviations[$j]);
-                for ($k = 0; $k < $j; ++$k) {
-                    $sum -= $row[$k] * $root[$j][$k];
-                }
-                $row[] = $sum / $root[$j][$j];
-            }
-            $own = $square * self::along($reading['deviations'], $reading['deviations']) + $reading['variance'];
-            foreach ($row as $part) {
-                $own -= $part * $part;
-            }
-            $own = sqrt(max($own, 1e-12));
-            $left = $reading['value'] - $reading['mean'];
-            for ($k = 0; $k < $i; ++$k) {
-                $left -= $row[$k] * $whitened[$k];
-            }
-            $root[] = [...$row, $own];
-            $whitened[] = $left / $own;
-            $deviations[] = $reading['deviations'];
-        }
-
-        return new self($deviations, $root, $whitened, $width);
+        return new self(
+            array_map(static fn(array $reading): array => $reading['deviations'], $readings),
+            Covariance::of(Covariance::along($readings), $readings, $width),
+            $width,
+        );
     }
 
     /**
@@ -74,33 +47,19 @@ final readonly class Posterior
      */
     public function expect(float $mean, array $deviations): array
     {
-        $variance = self::along($deviations, $deviations) * $this->width * $this->width;
+        $variance = Covariance::product($deviations, $deviations) * $this->width * $this->width;
         $solved = [];
         foreach ($this->deviations as $i => $own) {
-            $part = $this->width * $this->width * self::along($own, $deviations);
+            $part = $this->width * $this->width * Covariance::product($own, $deviations);
             foreach ($solved as $k => $earlier) {
-                $part -= $this->root[$i][$k] * $earlier;
+                $part -= $this->covariance->root[$i][$k] * $earlier;
             }
-            $part /= $this->root[$i][$i];
-            $mean += $part * $this->whitened[$i];
+            $part /= $this->covariance->root[$i][$i];
+            $mean += $part * $this->covariance->whitened[$i];
             $variance -= $part * $part;
             $solved[] = $part;
         }
 
         return [$mean, max(0.0, $variance)];
-    }
-
-    /**
-     * @param list<float> $one
-     * @param list<float> $other
-     */
-    private static function along(array $one, array $other): float
-    {
-        $sum = 0.0;
-        foreach ($one as $draw => $part) {
-            $sum += $part * $other[$draw];
-        }
-
-        return $sum;
     }
 }

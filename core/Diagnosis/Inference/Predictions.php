@@ -171,6 +171,12 @@ final class Predictions
         return $this->machines->parameters($hypothesis, $parameters, $setUp);
     }
 
+    /** The usual supply over that of a 12 V system while it works. */
+    public function scale(): float
+    {
+        return $this->usualSupply() / 13.0;
+    }
+
     /** Keeps what was computed for the next time. */
     public function keep(): void
     {

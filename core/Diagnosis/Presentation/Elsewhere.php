@@ -65,7 +65,6 @@ final readonly class Elsewhere
                 $odd[] = Words::general('elsewhere.sound', $words);
             }
         }
-
         $together = FaultsTogether::of($this->case, $this->diagnosis->evidence);
 
         return [
@@ -97,22 +96,27 @@ final readonly class Elsewhere
      */
     private function between(array $sound, array $odd): array
     {
-        $near = fn(Test $test): int => 3 * self::shared($test, $odd) +
-            (\in_array($test->setUp, array_map(static fn(Test $t): string => $t->setUp, $odd), true) ? 2 : 0) +
-            self::shared($test, $sound);
-        $left = array_filter(
-            $this->diagnosis->others,
-            static fn(TestChoice $c): bool => $c->test->probe->quantity->isNumber() && $near($c->test) > 1,
-        );
+        $setUps = array_map(static fn(Test $test): string => $test->setUp, $odd);
+        $left = [];
+        foreach ($this->diagnosis->others as $choice) {
+            $test = $choice->test;
+            $near =
+                3 * self::shared($test, $odd) +
+                (\in_array($test->setUp, $setUps, true) ? 2 : 0) +
+                self::shared($test, $sound);
+            if ($test->probe->quantity->isNumber() && $near > 1) {
+                $left[] = ['near' => $near, 'choice' => $choice];
+            }
+        }
         usort(
             $left,
-            static fn(TestChoice $a, TestChoice $b): int => [$near($b->test), $b->information] <=> [
-                $near($a->test),
-                $a->information,
+            static fn(array $a, array $b): int => [$b['near'], $b['choice']->information] <=> [
+                $a['near'],
+                $a['choice']->information,
             ],
         );
 
-        return $left;
+        return array_column($left, 'choice');
     }
 
     /** @param list<Test> $tests */
@@ -145,7 +149,6 @@ final readonly class Elsewhere
                 $left[$part] = ($left[$part] ?? 0.0) + $suspect->probability;
             }
         }
-
         $cleared = [];
         foreach ($left as $part => $chance) {
             $touching = array_filter($odd, fn(Test $test): bool => $this->circuit->touches($test, $part));

@@ -32,13 +32,13 @@ final readonly class FaultsTogether
     public static function of(CaseFile $case, Evidence $evidence): array
     {
         $readings = array_map(static fn(Reading $r): string => $r->id, $case->present());
-        $single = self::singles($evidence, $readings);
         $sound = array_map(
             static fn(string $id): float => log(
                 max($evidence->belief->fit[$id][HypothesisList::NOTHING_WRONG] ?? 0.0, 1e-12),
             ),
             $readings,
         );
+        $single = self::singles($evidence, $readings, $sound);
         // What the best of them, or nothing at all, leaves to explain.
         $alone = max([array_sum($sound), ...array_map(static fn(array $s): float => array_sum($s[1]), $single)]);
         $pairs = [];
@@ -69,10 +69,11 @@ final readonly class FaultsTogether
 
     /**
      * @param list<string> $readings
+     * @param list<float>  $sound    natural logarithm of how nothing wrong fits each of them
      *
      * @return list<array{0: Hypothesis, 1: list<float>}> with the natural logarithm of how it fits each reading
      */
-    private static function singles(Evidence $evidence, array $readings): array
+    private static function singles(Evidence $evidence, array $readings, array $sound): array
     {
         $singles = $order = [];
         foreach ($evidence->hypotheses as $key => $hypothesis) {
@@ -81,14 +82,13 @@ final readonly class FaultsTogether
             }
             $fits = [];
             $gains = 0.0;
-            foreach ($readings as $reading) {
+            foreach ($readings as $number => $reading) {
                 $fit = $evidence->belief->fit[$reading][$key] ?? null;
                 if ($fit === null) {
                     continue 2;
                 }
-                $fits[] = log(max($fit, 1e-12));
-                $sound = $evidence->belief->fit[$reading][HypothesisList::NOTHING_WRONG] ?? 1e-12;
-                $gains += max(0.0, end($fits) - log(max($sound, 1e-12)));
+                $fits[] = $own = log(max($fit, 1e-12));
+                $gains += max(0.0, $own - $sound[$number]);
             }
             $singles[] = [$hypothesis, $fits];
             $order[] = -$gains - log(max($hypothesis->prior, 1e-12));

@@ -11,7 +11,6 @@ use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Quantity;
-use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\Evidence;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
@@ -74,8 +73,9 @@ final readonly class Learned
             $this->evidence->hypotheses,
             static fn(Hypothesis $h): bool => $h->faultKey() === $faultKey,
         );
-        $fault = (array_values($slices)[0] ?? null)?->faults[0] ?? null;
-        $graded = $fault === null ? null : self::graded(array_values($slices)[0]);
+        $first = array_values($slices)[0] ?? null;
+        $fault = $first->faults[0] ?? null;
+        $graded = $first === null ? null : self::graded($first);
         if ($fault === null || $graded === null) {
             return null;
         }
@@ -88,7 +88,7 @@ final readonly class Learned
         if ($quantity === null) {
             return $this->drawn($fault, $slices);
         }
-        $value = $this->learning->degree($quantity, $graded->parameter, $this->top(), $slices);
+        $value = $this->learning->degree($quantity, $graded->parameter, $this->circuit->highest(), $slices);
         if ($value === null) {
             return null;
         }
@@ -157,16 +157,10 @@ final readonly class Learned
     /** @param array<string, Hypothesis> $hypotheses */
     private function atFullSpeed(Probe $probe, array $hypotheses): ?float
     {
-        $setUp = $this->top();
+        $setUp = $this->circuit->highest();
         $test = new Test("told {$probe->key()}@$setUp->key", '', $setUp->key, $probe, 0.0);
 
         return $this->learning->shown($test, $hypotheses)?->middle();
-    }
-
-    /** The highest speed, with everything plugged in. */
-    private function top(): SetUp
-    {
-        return $this->circuit->setUps[(string) array_key_last($this->circuit->positions)];
     }
 
     private function about(LearnedValue $value): string

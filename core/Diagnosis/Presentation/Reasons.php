@@ -114,9 +114,12 @@ final readonly class Reasons
             if ($apart && $other->remedy !== HypothesisList::SOMETHING_ELSE) {
                 $rivals[] = $other->leading();
             }
+            if (\count($rivals) === self::RIVALS) {
+                break;
+            }
         }
 
-        return \array_slice($rivals, 0, self::RIVALS);
+        return $rivals;
     }
 
     /**

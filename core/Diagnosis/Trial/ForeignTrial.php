@@ -32,9 +32,6 @@ final readonly class ForeignTrial
 
     private const MOST_TESTS = 12;
 
-    /** Deviations of a degree that lies evenly in its slice. */
-    private const EVENLY = 1.7320508;
-
     public function __construct(private Family $family, private int $seed) {}
 
     /** @return iterable<ForeignOutcome> */
@@ -191,10 +188,7 @@ final readonly class ForeignTrial
 
     private function inDegree(Hypothesis $hypothesis, RandomSource $chance): Hypothesis
     {
-        return $hypothesis->inDegree(
-            self::EVENLY * $chance->between(-1.0, 1.0),
-            self::EVENLY * $chance->between(-1.0, 1.0),
-        );
+        return $hypothesis->inDegree($chance->even(), $chance->even());
     }
 
     /** @param array<string, Hypothesis> $hypotheses */

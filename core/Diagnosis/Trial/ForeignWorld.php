@@ -18,9 +18,6 @@ final class ForeignWorld
     private const TAILS = ['share' => 0.05, 'wider' => 2.5];
     private const FARTHEST = 2.75;
 
-    /** Standard deviations on either side between which nineteen of twenty lie. */
-    private const NINETEEN_OF_TWENTY = 1.96;
-
     /** Times that the table may be wider than the family has a value: beyond, that was typed. */
     private const TYPED_FROM = 3.0;
 
@@ -52,7 +49,8 @@ final class ForeignWorld
     private static function isTyped(Unknown $unknown, array $ranges): bool
     {
         $own = log(
-            max($unknown->at(self::NINETEEN_OF_TWENTY), 1e-9) / max($unknown->at(-self::NINETEEN_OF_TWENTY), 1e-9),
+            max($unknown->at(Unknown::NINETEEN_OF_TWENTY), 1e-9) /
+                max($unknown->at(-Unknown::NINETEEN_OF_TWENTY), 1e-9),
         );
 
         return log(max(array_column($ranges, 2)) / min(array_column($ranges, 1))) > self::TYPED_FROM * abs($own);

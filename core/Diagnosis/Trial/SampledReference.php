@@ -23,9 +23,6 @@ use Ispira\Core\Reading\Reading;
  */
 final class SampledReference
 {
-    /** Deviations of a degree that lies evenly in its slice. */
-    private const EVENLY = 1.7320508;
-
     /** @var list<OneMachine> */
     private array $machines = [];
 
@@ -41,7 +38,7 @@ final class SampledReference
     ) {
         for ($draw = 0; $draw < $draws; ++$draw) {
             $this->machines[] = OneMachine::drawn($circuit, $chance->normal(...));
-            $this->degrees[] = [self::EVENLY * $chance->between(-1.0, 1.0), self::EVENLY * $chance->between(-1.0, 1.0)];
+            $this->degrees[] = [$chance->even(), $chance->even()];
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Diagnosis;
 
 use Ispira\Core\Diagnosis\Inference\Agreement;
+use Ispira\Core\Diagnosis\Inference\Covariance;
 use Ispira\Core\Diagnosis\Inference\Posterior;
 use PHPUnit\Framework\TestCase;
 
@@ -26,7 +27,7 @@ final class PosteriorTest extends TestCase
     /** @param list<array{mean: float, deviations: list<float>, value: float, variance: float}> $readings */
     private static function agreement(array $readings, float $width = 1.0): Agreement
     {
-        return new Agreement(Agreement::along($readings), $readings, $width);
+        return new Agreement(Covariance::along($readings), $readings, $width);
     }
 
     public function testOneReadingMovesTheMeanByItsShare(): void
