@@ -59,7 +59,7 @@ final class RadiatorFanFamily implements Family, Repairable
             unknowns: $wiring->unknowns(),
             assign: $wiring->assign(...),
             positions: $wiring->positions(),
-            setUps: $wiring->setUps(),
+            setUps: (new SetUps($layout, $wiring->positions()))->all(),
             tests: [...$tests->all(), ...$mechanical->tests()],
             observations: [...$faults->observations(), ...$mechanical->observations()],
             faults: [...$faults->all(), ...$mechanical->faults()],
@@ -70,7 +70,7 @@ final class RadiatorFanFamily implements Family, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: (new Drawing($layout))->sheet(),
             texts: $this->texts(),
-            conductors: $wiring->conductors(),
+            conductors: (new Conducting($layout))->all(),
             learnables: [Learnable::volts('supply', 'battery.volts'), Learnable::ohms('resistor', 'resistor.ohms')],
         );
     }

@@ -24,20 +24,22 @@ final readonly class TestList
     ];
 
     private const STARTS = ['fan-starts'];
-    private const RUNS = ['hands-clear'];
+    public const RUNS = ['hands-clear'];
 
     public function __construct(private Layout $layout) {}
 
     /** @return list<Test> */
     public function all(): array
     {
+        $control = new ControlTests($this->layout);
+
         return [
             ...$this->speeds(),
             ...$this->looks(),
             ...$this->volts(),
-            ...$this->jumps(),
-            ...$this->alone(),
-            ...$this->layout->relays ? $this->relays() : $this->thermalSwitch(),
+            ...$control->jumps(),
+            ...(new AloneTests($this->layout))->all(),
+            ...$control->all(),
         ];
     }
 
@@ -147,7 +149,7 @@ final readonly class TestList
     }
 
     /** @param list<string> $access */
-    private function measure(
+    public static function measure(
         string $key,
         string $text,
         string $setUp,
@@ -175,13 +177,13 @@ final readonly class TestList
         $l = $this->layout;
         $high = $l->cell('high', 'a');
         $tests = [
-            $this->measure('battery-volts', 'battery-volts', $high, 'battery', '0', ['battery'], 'high'),
-            $this->measure('fuse-in', 'fuse-in', $high, 'fuse-in', '0', ['fuse-box'], 'high'),
-            $this->measure('fuse-out', 'fuse-out', $high, 'fed', '0', ['fuse-box'], 'high'),
+            self::measure('battery-volts', 'battery-volts', $high, 'battery', '0', ['battery'], 'high'),
+            self::measure('fuse-in', 'fuse-in', $high, 'fuse-in', '0', ['fuse-box'], 'high'),
+            self::measure('fuse-out', 'fuse-out', $high, 'fed', '0', ['fuse-box'], 'high'),
         ];
         foreach (['low', 'high'] as $request) {
             if ($l->arrangement === 'two-input') {
-                $tests[] = $this->measure(
+                $tests[] = self::measure(
                     "low-pin@$request",
                     'low-pin',
                     $request,
@@ -190,7 +192,7 @@ final readonly class TestList
                     ['fan-plug-a'],
                     $request,
                 );
-                $tests[] = $this->measure(
+                $tests[] = self::measure(
                     "high-pin@$request",
                     'high-pin',
                     $request,
@@ -201,7 +203,7 @@ final readonly class TestList
                 );
             } elseif ($l->pair()) {
                 foreach ($l->fans() as $fan) {
-                    $tests[] = $this->measure(
+                    $tests[] = self::measure(
                         "feed-$fan@$request",
                         "feed-$fan",
                         $l->cell($request, $fan),
@@ -211,7 +213,7 @@ final readonly class TestList
                         $request,
                     );
                 }
-                $tests[] = $this->measure(
+                $tests[] = self::measure(
                     "a-return@$request",
                     'a-return',
                     $l->cell($request, 'a'),
@@ -221,7 +223,7 @@ final readonly class TestList
                     $request,
                 );
             } else {
-                $tests[] = $this->measure(
+                $tests[] = self::measure(
                     "fan-volts@$request",
                     'fan-volts',
                     $l->cell($request, 'a'),
@@ -233,7 +235,7 @@ final readonly class TestList
             }
         }
         if ($l->dropsInResistor()) {
-            $tests[] = $this->measure(
+            $tests[] = self::measure(
                 'resistor-in@low',
                 'resistor-in',
                 $l->cell('low', 'a'),
@@ -245,7 +247,7 @@ final readonly class TestList
         }
         foreach ($l->fans() as $fan) {
             if (!($l->pair() && $fan === 'a')) {
-                $tests[] = $this->measure(
+                $tests[] = self::measure(
                     "ground-drop-$fan",
                     'ground-drop',
                     $l->cell('high', $fan),
@@ -256,7 +258,7 @@ final readonly class TestList
                 );
             }
             $return = $l->pair() && $fan === 'a' ? 'a-return' : "$fan-ground";
-            $tests[] = $this->measure(
+            $tests[] = self::measure(
                 "plug-drop-$fan",
                 'plug-drop',
                 $l->cell('high', $fan),
@@ -303,198 +305,6 @@ final readonly class TestList
                 self::STARTS,
                 ['lamp', 'meter'],
                 ['position' => $request],
-            );
-        }
-
-        return $tests;
-    }
-
-    /** @return list<Test> */
-    private function jumps(): array
-    {
-        $text = $this->layout->relays ? 'ground-request' : 'jump';
-        $tests = [];
-        foreach (['low', 'high'] as $line) {
-            foreach ($this->layout->fans() as $fan) {
-                $tests[] = new Test(
-                    "jump-$line-$fan",
-                    $text,
-                    "jump-$line",
-                    Probe::speed("fan-$fan"),
-                    1.5,
-                    ['control'],
-                    $this->layout->relays ? ['hands-clear', 'never-supply'] : ['hands-clear', 'jumper', 'never-sensor'],
-                    ['jumper'],
-                    ['line' => $line, 'fan' => Layout::WORDS[$fan]],
-                );
-            }
-        }
-
-        return $tests;
-    }
-
-    /** @return list<Test> fans tested by themselves */
-    private function alone(): array
-    {
-        $l = $this->layout;
-        $tests = [];
-        foreach ($l->fans() as $fan) {
-            $words = ['fan' => Layout::WORDS[$fan]];
-            $access = ["fan-plug-$fan", 'battery'];
-            $tests[] = new Test(
-                "direct-$fan",
-                $l->arrangement === 'two-input' ? 'direct-high' : 'direct',
-                "direct-$fan",
-                Probe::speed("fan-$fan"),
-                2.0,
-                $access,
-                ['jumper', 'hands-clear'],
-                ['jumper'],
-                $words,
-            );
-            $tests[] = new Test(
-                "direct-amps-$fan",
-                'direct-amps',
-                "direct-$fan",
-                Probe::amps("fan-$fan"),
-                2.5,
-                $access,
-                ['jumper', 'hands-clear'],
-                ['jumper', 'clamp'],
-                $words,
-            );
-            $tests[] = new Test(
-                "fan-ohms-$fan",
-                $l->arrangement === 'two-input' ? 'fan-ohms-high' : 'fan-ohms',
-                "out-$fan",
-                Probe::ohms($l->arrangement === 'two-input' ? 'inner' : "$fan-plus", "$fan-minus"),
-                1.0,
-                ["fan-plug-$fan"],
-                ['fan-starts', 'ohms-dead'],
-                ['meter'],
-                $words,
-            );
-        }
-        if ($l->arrangement === 'two-input') {
-            $tests[] = new Test(
-                'direct-low',
-                'direct-low',
-                'direct-low',
-                Probe::speed('fan-a'),
-                2.0,
-                ['fan-plug-a', 'battery'],
-                ['jumper', 'hands-clear'],
-                ['jumper'],
-            );
-            $tests[] = new Test(
-                'fan-ohms-low',
-                'fan-ohms-low',
-                'out-a',
-                Probe::ohms('low-in', 'a-minus'),
-                1.0,
-                ['fan-plug-a'],
-                ['fan-starts', 'ohms-dead'],
-                ['meter'],
-            );
-        }
-        if ($l->dropsInResistor()) {
-            $tests[] = new Test(
-                'resistor-ohms',
-                'resistor-ohms',
-                'out-a',
-                Probe::ohms('resistor-in', 'fan-feed'),
-                1.5,
-                ['fans'],
-                ['fan-starts', 'ohms-dead'],
-                ['meter'],
-            );
-        }
-
-        return $tests;
-    }
-
-    /** @return list<Test> */
-    private function thermalSwitch(): array
-    {
-        $high = $this->layout->cell('high', 'a');
-        $tests = [
-            $this->measure('switch-supply', 'switch-supply', $high, 'switch-in', '0', ['control'], 'high'),
-            $this->measure(
-                'switch-out-low',
-                'switch-out',
-                $this->layout->cell('low', 'a'),
-                'low-line',
-                '0',
-                ['control'],
-                'low',
-            ),
-            $this->measure('switch-out-high', 'switch-out', $high, 'high-line', '0', ['control'], 'high'),
-        ];
-        foreach (['low' => 'stage-1', 'high' => 'stage-2'] as $line => $stage) {
-            $tests[] = new Test(
-                "$stage-ohms",
-                'stage-ohms',
-                'switch-hot',
-                Probe::ohms('switch-in', "$line-line"),
-                5.0,
-                ['control'],
-                ['hot-water', 'ohms-dead'],
-                ['meter', 'hot-water'],
-                ['line' => $line],
-            );
-        }
-
-        return $tests;
-    }
-
-    /** @return list<Test> */
-    private function relays(): array
-    {
-        $l = $this->layout;
-        $tests = [];
-        foreach ($l->relaysByRequest() as $relay => $request) {
-            $name =
-                $relay === 'k-low' ? 'low relay' : ($relay === 'k-high' ? 'high relay' : 'relay ' . strtoupper($relay));
-            $setUp = $l->cell($request, 'a');
-            $out = [
-                'k-low' => 'low-line',
-                'k-high' => 'high-line',
-                'k1' => 'a-feed',
-                'k2' => 'a-return',
-                'k3' => 'b-feed',
-            ];
-            $tests[] = new Test(
-                "$relay-coil-volts",
-                'coil-volts',
-                $setUp,
-                Probe::volts('fed', "ask-$request"),
-                0.8,
-                ['fuse-box'],
-                self::RUNS,
-                ['meter'],
-                ['relay' => $name],
-            );
-            $tests[] = new Test(
-                "$relay-out",
-                'relay-out',
-                $setUp,
-                Probe::volts($out[$relay], '0'),
-                0.8,
-                ['fuse-box'],
-                self::RUNS,
-                ['meter'],
-                ['relay' => $name],
-            );
-            $tests[] = new Test(
-                "$relay-coil-ohms",
-                'coil-ohms',
-                $l->cell('off', 'a'),
-                Probe::ohms('fed', "ask-$request"),
-                1.0,
-                ['fuse-box'],
-                ['fan-starts', 'ohms-dead'],
-                ['meter'],
-                ['relay' => $name],
             );
         }
 

@@ -8,13 +8,9 @@ use Ispira\Core\Circuit\BrushedMotor;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
-use Ispira\Core\Device\Conductor;
-use Ispira\Core\Device\ConductorKind;
-use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
-use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Unknown;
 
 /**
@@ -210,80 +206,6 @@ final readonly class Wiring
         return $positions;
     }
 
-    /** @return list<SetUp> */
-    public function setUps(): array
-    {
-        $l = $this->layout;
-        $off = $l->cell('off', 'a');
-        $setUps = array_map(static fn(Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions());
-        foreach (['low', 'high'] as $line) {
-            $joined = [Adjustment::set("jump-$line.ohms", 0.02)];
-            if ($line === 'high' && $l->relays) {
-                $joined[] = Adjustment::set('jump-low.ohms', 0.02);
-            }
-            $unplugged = $l->relays
-                ? [Adjustment::opened('request-low'), Adjustment::opened('request-high')]
-                : [Adjustment::opened('stage-1'), Adjustment::opened('stage-2')];
-            $setUps[] = new SetUp(
-                "jump-$line",
-                $off,
-                [...$unplugged, ...$joined],
-                $l->relays ? 'ground-request' : 'jumper',
-                PositionKind::Runs,
-            );
-            $lamp = [Adjustment::set('lamp.ohms', 3.0)];
-            foreach (
-                $l->arrangement === 'two-input' ? ['plug-low', 'plug-high', 'plug-minus-a'] : ['plug-a', 'plug-minus-a']
-                as $plug
-            ) {
-                $lamp[] = Adjustment::opened($plug);
-            }
-            if ($line === 'low' || $l->arrangement !== 'two-input') {
-                $setUps[] = new SetUp("lamp-$line", $l->cell($line, 'a'), $lamp, 'lamp');
-            }
-        }
-        foreach ($l->fans() as $fan) {
-            $out =
-                $l->arrangement === 'two-input'
-                    ? [Adjustment::opened('plug-low'), Adjustment::opened('plug-high')]
-                    : [Adjustment::opened("plug-$fan")];
-            $out[] = Adjustment::opened("plug-minus-$fan");
-            $setUps[] = new SetUp(
-                "direct-$fan",
-                $off,
-                [...$out, Adjustment::set("direct-$fan.ohms", 0.02), Adjustment::set("direct-minus-$fan.ohms", 0.01)],
-                'direct',
-                PositionKind::Runs,
-                "fan-$fan",
-            );
-            $setUps[] = new SetUp("out-$fan", $off, $out, 'unplugged');
-            if ($l->arrangement === 'two-input') {
-                $setUps[] = new SetUp(
-                    'direct-low',
-                    $off,
-                    [...$out, Adjustment::set('direct-low.ohms', 0.02), Adjustment::set('direct-minus-a.ohms', 0.01)],
-                    'direct',
-                    PositionKind::Runs,
-                    'fan-a',
-                );
-            }
-        }
-        if (!$l->relays) {
-            $setUps[] = new SetUp(
-                'switch-hot',
-                $l->cell('high', 'a'),
-                [
-                    Adjustment::opened('switch-plug'),
-                    Adjustment::opened('fuse'),
-                    ...array_map(Adjustment::opened(...), ['low-wire', 'high-wire']),
-                ],
-                'switch-hot',
-            );
-        }
-
-        return $setUps;
-    }
-
     /** @return list<Unknown> */
     public function unknowns(): array
     {
@@ -307,82 +229,6 @@ final readonly class Wiring
         }
 
         return $unknowns;
-    }
-
-    /** @return list<Conductor> */
-    public function conductors(): array
-    {
-        $l = $this->layout;
-        $moved = Observation::changing('wiggle-control', 0.4);
-        $conductors = [
-            Conductor::of('feed', ConductorKind::HeavyWire, 'feed-wire'),
-            Conductor::of('fuse', ConductorKind::Fuse, 'fuse', 0.02),
-            ...$l->pair() ? $this->pairContacts($moved) : $this->lineConductors($moved),
-        ];
-        foreach ($l->fans() as $fan) {
-            $plug = ["look-plug-$fan" => FaultList::BURNT] + Observation::changing("wiggle-plug-$fan", 0.65);
-            $share = 1.0 / \count($l->fans());
-            if ($l->arrangement !== 'two-input') {
-                $conductors[] = Conductor::of("plug-$fan", ConductorKind::Joint, "plug-$fan", 0.05 * $share)
-                    ->opening(0.02 * $share)
-                    ->seen($plug);
-            }
-            $conductors[] = Conductor::of("plug-minus-$fan", ConductorKind::Joint, "plug-$fan");
-            if (!($l->pair() && $fan === 'a')) {
-                $conductors[] = Conductor::of("ground-$fan", ConductorKind::HeavyWire, 'ground-wire');
-            }
-        }
-
-        return $conductors;
-    }
-
-    /**
-     * @param array<string, array<string, float>> $moved what is seen when they are moved
-     *
-     * @return list<Conductor>
-     */
-    private function pairContacts(array $moved): array
-    {
-        $conductors = [];
-        foreach (['k1' => 'k1-joint', 'k2' => 'k2-joint', 'k3' => 'k3-joint'] as $relay => $joint) {
-            $conductors[] = Conductor::of($joint, ConductorKind::HeavyContact, $relay, 0.03)->seen($moved);
-        }
-        $conductors[] = Conductor::of('k2-rest-joint', ConductorKind::HeavyContact, 'k2', 0.04)->seen($moved);
-
-        return $conductors;
-    }
-
-    /**
-     * @param array<string, array<string, float>> $moved what is seen when they are moved
-     *
-     * @return list<Conductor>
-     */
-    private function lineConductors(array $moved): array
-    {
-        $l = $this->layout;
-        $conductors = [
-            Conductor::of('low-wire', ConductorKind::HeavyWire, 'line-wire', 0.02),
-            Conductor::of('high-wire', ConductorKind::HeavyWire, 'line-wire', 0.02),
-        ];
-        if ($l->relays) {
-            foreach (['k-low', 'k-high'] as $relay) {
-                $conductors[] = Conductor::of("$relay-joint", ConductorKind::HeavyContact, $relay, 0.03)->seen($moved);
-            }
-        } else {
-            $conductors[] = Conductor::of('switch-plug', ConductorKind::Joint, 'switch-plug');
-            foreach (['stage-1', 'stage-2'] as $stage) {
-                $conductors[] = Conductor::of($stage, ConductorKind::HeavyContact, 'thermal-switch', 0.03)
-                    ->madeByPosition()
-                    ->seen($moved);
-            }
-        }
-        foreach ($l->arrangement === 'two-input' ? ['plug-low', 'plug-high'] : [] as $pin) {
-            $conductors[] = Conductor::of($pin, ConductorKind::Joint, 'plug-a', 0.04)->seen(
-                ['look-plug-a' => FaultList::BURNT] + Observation::changing('wiggle-plug-a', 0.65),
-            );
-        }
-
-        return $conductors;
     }
 
     /**
