@@ -24,7 +24,7 @@ final readonly class AloneTests
             $access = ["fan-plug-$fan", 'battery'];
             $tests[] = new Test(
                 "direct-$fan",
-                $l->arrangement === 'two-input' ? 'direct-high' : 'direct',
+                $l->twoInputs($fan) ? 'direct-high' : 'direct',
                 "direct-$fan",
                 Probe::speed("fan-$fan"),
                 2.0,
@@ -46,9 +46,9 @@ final readonly class AloneTests
             );
             $tests[] = new Test(
                 "fan-ohms-$fan",
-                $l->arrangement === 'two-input' ? 'fan-ohms-high' : 'fan-ohms',
+                $l->twoInputs($fan) ? 'fan-ohms-high' : 'fan-ohms',
                 "out-$fan",
-                Probe::ohms($l->arrangement === 'two-input' ? 'inner' : "$fan-plus", "$fan-minus"),
+                Probe::ohms($l->plus($fan), "$fan-minus"),
                 1.0,
                 ["fan-plug-$fan"],
                 ['fan-starts', 'ohms-dead'],
@@ -56,26 +56,29 @@ final readonly class AloneTests
                 $words,
             );
         }
-        if ($l->arrangement === 'two-input') {
+        foreach (array_filter($l->fans(), $l->twoInputs(...)) as $fan) {
+            $words = ['fan' => Layout::WORDS[$fan]];
             $tests[] = new Test(
+                Layout::own('direct-low', $fan),
                 'direct-low',
-                'direct-low',
-                'direct-low',
-                Probe::speed('fan-a'),
+                Layout::own('direct-low', $fan),
+                Probe::speed("fan-$fan"),
                 2.0,
-                ['fan-plug-a', 'battery'],
+                ["fan-plug-$fan", 'battery'],
                 ['jumper', 'hands-clear'],
                 ['jumper'],
+                $words,
             );
             $tests[] = new Test(
+                Layout::own('fan-ohms-low', $fan),
                 'fan-ohms-low',
-                'fan-ohms-low',
-                'out-a',
-                Probe::ohms('low-in', 'a-minus'),
+                "out-$fan",
+                Probe::ohms(Layout::own('low-in', $fan), "$fan-minus"),
                 1.0,
-                ['fan-plug-a'],
+                ["fan-plug-$fan"],
                 ['fan-starts', 'ohms-dead'],
                 ['meter'],
+                $words,
             );
         }
         if ($l->dropsInResistor()) {

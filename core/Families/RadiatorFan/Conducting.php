@@ -28,13 +28,13 @@ final readonly class Conducting
         foreach ($l->fans() as $fan) {
             $plug = ["look-plug-$fan" => FaultList::BURNT] + Observation::changing("wiggle-plug-$fan", 0.65);
             $share = 1.0 / \count($l->fans());
-            if ($l->arrangement !== 'two-input') {
+            if (!$l->twoInputs($fan)) {
                 $conductors[] = Conductor::of("plug-$fan", ConductorKind::Joint, "plug-$fan", 0.05 * $share)
                     ->opening(0.02 * $share)
                     ->seen($plug);
             }
             $conductors[] = Conductor::of("plug-minus-$fan", ConductorKind::Joint, "plug-$fan");
-            if (!($l->pair() && $fan === 'a')) {
+            if ($l->hasGround($fan)) {
                 $conductors[] = Conductor::of("ground-$fan", ConductorKind::HeavyWire, 'ground-wire');
             }
         }
@@ -66,10 +66,10 @@ final readonly class Conducting
     private function lineConductors(array $moved): array
     {
         $l = $this->layout;
-        $conductors = [
-            Conductor::of('low-wire', ConductorKind::HeavyWire, 'line-wire', 0.02),
-            Conductor::of('high-wire', ConductorKind::HeavyWire, 'line-wire', 0.02),
-        ];
+        $conductors = [];
+        foreach ($l->lineWires() as $wire) {
+            $conductors[] = Conductor::of($wire, ConductorKind::HeavyWire, 'line-wire', 0.02);
+        }
         if ($l->relays) {
             foreach (['k-low', 'k-high'] as $relay) {
                 $conductors[] = Conductor::of("$relay-joint", ConductorKind::HeavyContact, $relay, 0.03)->seen($moved);
@@ -82,10 +82,12 @@ final readonly class Conducting
                     ->seen($moved);
             }
         }
-        foreach ($l->arrangement === 'two-input' ? ['plug-low', 'plug-high'] : [] as $pin) {
-            $conductors[] = Conductor::of($pin, ConductorKind::Joint, 'plug-a', 0.04)->seen(
-                ['look-plug-a' => FaultList::BURNT] + Observation::changing('wiggle-plug-a', 0.65),
-            );
+        foreach (array_filter($l->fans(), $l->twoInputs(...)) as $fan) {
+            foreach (array_keys($l->feedPins($fan)) as $pin) {
+                $conductors[] = Conductor::of($pin, ConductorKind::Joint, "plug-$fan", 0.04)->seen(
+                    ["look-plug-$fan" => FaultList::BURNT] + Observation::changing("wiggle-plug-$fan", 0.65),
+                );
+            }
         }
 
         return $conductors;

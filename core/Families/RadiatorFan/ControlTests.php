@@ -25,8 +25,8 @@ final readonly class ControlTests
     {
         $high = $this->layout->cell('high', 'a');
         $tests = [
-            TestList::measure('switch-supply', 'switch-supply', $high, 'switch-in', '0', ['control'], 'high'),
-            TestList::measure(
+            VoltTests::measure('switch-supply', 'switch-supply', $high, 'switch-in', '0', ['control'], 'high'),
+            VoltTests::measure(
                 'switch-out-low',
                 'switch-out',
                 $this->layout->cell('low', 'a'),
@@ -35,7 +35,7 @@ final readonly class ControlTests
                 ['control'],
                 'low',
             ),
-            TestList::measure('switch-out-high', 'switch-out', $high, 'high-line', '0', ['control'], 'high'),
+            VoltTests::measure('switch-out-high', 'switch-out', $high, 'high-line', '0', ['control'], 'high'),
         ];
         foreach (['low' => 'stage-1', 'high' => 'stage-2'] as $line => $stage) {
             $tests[] = new Test(
@@ -115,6 +115,9 @@ final readonly class ControlTests
         $tests = [];
         foreach (['low', 'high'] as $line) {
             foreach ($this->layout->fans() as $fan) {
+                if (!$this->layout->runs($line, $fan)) {
+                    continue;
+                }
                 $tests[] = new Test(
                     "jump-$line-$fan",
                     $text,

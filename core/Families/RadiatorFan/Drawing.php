@@ -14,6 +14,9 @@ final readonly class Drawing
 {
     private const BOTTOM = 440.0;
 
+    /** Where a second fan with two inputs stands. */
+    private const FAR = 570.0;
+
     public function __construct(private Layout $layout) {}
 
     public function sheet(): Sheet
@@ -32,7 +35,13 @@ final readonly class Drawing
         [$controlNodes, $control] = $this->layout->relays ? $this->relays() : $this->thermalSwitch();
         [$fanNodes, $fans] = $this->layout->pair() ? $this->pair() : $this->fans();
 
-        return new Sheet(530.0, 470.0, $nodes + $controlNodes + $fanNodes, $elements + $control + $fans);
+        $width = match ($this->layout->arrangement) {
+            'two-inputs-each' => 620.0,
+            'second-with-high' => 570.0,
+            default => 530.0,
+        };
+
+        return new Sheet($width, 470.0, $nodes + $controlNodes + $fanNodes, $elements + $control + $fans);
     }
 
     /** @return array{0: array<string, array{0: float, 1: float}>, 1: array<string, SheetElement>} */
@@ -121,47 +130,98 @@ final readonly class Drawing
     /** @return array{0: array<string, array{0: float, 1: float}>, 1: array<string, SheetElement>} */
     private function fans(): array
     {
-        $two = $this->layout->arrangement === 'two-input';
-        $x = ['a' => 380.0, 'b' => 480.0];
-        $nodes = $two
-            ? [
-                'low-pin' => [250.0, 200.0],
-                'low-in' => [290.0, 200.0],
-                'high-pin' => [380.0, 130.0],
-                'inner' => [380.0, 200.0],
-            ]
-            : ['resistor-in' => [250.0, 200.0], 'fan-feed' => [380.0, 200.0]];
-        $elements = $two
-            ? [
-                'low-wire' => new SheetElement('wire'),
-                'high-wire' => new SheetElement('wire'),
-                'plug-low' => new SheetElement('plug', 'plug, low', side: 'below'),
-                'plug-high' => new SheetElement('plug', 'plug, high', side: 'right'),
-                'low-brush' => new SheetElement('resistor', 'low input', side: 'below'),
-            ]
-            : [
-                'low-wire' => new SheetElement('wire'),
-                'high-wire' => new SheetElement('wire', '', [[380.0, $this->layout->relays ? 60.0 : 130.0]]),
-                'resistor' => new SheetElement('resistor', 'resistor', side: 'below'),
-            ];
+        if ($this->layout->twoInputs('a')) {
+            return $this->withTwoInputs();
+        }
+        $nodes = ['resistor-in' => [250.0, 200.0], 'fan-feed' => [380.0, 200.0]];
+        $elements = [
+            'low-wire' => new SheetElement('wire'),
+            'high-wire' => new SheetElement('wire', '', [[380.0, $this->layout->relays ? 60.0 : 130.0]]),
+            'resistor' => new SheetElement('resistor', 'resistor', side: 'below'),
+        ];
         foreach ($this->layout->fans() as $fan) {
-            if (!$two) {
-                $nodes["$fan-plus"] = [$x[$fan], 260.0];
-                $elements["plug-$fan"] = new SheetElement(
-                    'plug',
-                    'plug',
-                    $fan === 'b' ? [[$x[$fan], 200.0]] : [],
-                    $fan === 'b' ? 1 : 0,
-                    side: 'right',
-                );
-            }
-            $nodes["$fan-minus"] = [$x[$fan], 340.0];
-            $nodes["$fan-ground"] = [$x[$fan], 395.0];
-            $elements["fan-$fan"] = new SheetElement('motor', $fan === 'a' ? 'main fan' : 'second', side: 'left');
-            $elements["plug-minus-$fan"] = new SheetElement('plug', side: 'left');
-            $elements["ground-$fan"] = new SheetElement('wire', groundAt: [$x[$fan], self::BOTTOM]);
+            $x = $fan === 'a' ? 380.0 : 480.0;
+            $nodes["$fan-plus"] = [$x, 260.0];
+            $bends = $fan === 'b' ? [[$x, 200.0]] : [];
+            $elements["plug-$fan"] = new SheetElement('plug', 'plug', $bends, \count($bends), side: 'right');
+            [$below, $drawn] = $this->fan($fan, $x);
+            [$nodes, $elements] = [$nodes + $below, $elements + $drawn];
         }
 
         return [$nodes, $elements];
+    }
+
+    /** @return array{0: array<string, array{0: float, 1: float}>, 1: array<string, SheetElement>} */
+    private function withTwoInputs(): array
+    {
+        $each = $this->layout->arrangement === 'two-inputs-each';
+        [$nodes, $elements] = $this->inputs('a', 250.0, 380.0, 200.0);
+        $high = $this->layout->relays ? 60.0 : 130.0;
+        $elements['high-wire'] = new SheetElement('wire', '', $this->layout->relays ? [[380.0, $high]] : []);
+        $over = $this->layout->relays ? [350.0, 30.0] : [330.0, 95.0];
+        switch ($this->layout->arrangement) {
+            case 'two-inputs-each':
+                [$nodesOfB, $drawn] = $this->inputs('b', 440.0, self::FAR, 240.0);
+                $drawn['low-wire-b'] = new SheetElement('wire', '', [[190.0, 240.0]]);
+                $drawn['high-wire-b'] = new SheetElement('wire', '', [$over, [self::FAR, $over[1]]]);
+                break;
+            case 'second-with-high':
+                $nodesOfB = ['b-feed' => [480.0, 200.0], 'b-plus' => [480.0, 260.0]];
+                $drawn = ['second-wire' => new SheetElement('wire', '', [$over, [480.0, $over[1]]])];
+                break;
+            case 'second-with-low':
+                $nodesOfB = ['b-feed' => [240.0, 245.0], 'b-plus' => [240.0, 275.0]];
+                $drawn = ['second-wire' => new SheetElement('wire', '', [[190.0, 225.0], [240.0, 225.0]])];
+                break;
+            case 'second-before-low':
+                $nodesOfB = ['b-feed' => [190.0, 230.0], 'b-plus' => [190.0, 260.0], 'b-return' => [190.0, 375.0]];
+                $drawn = ['second-wire' => new SheetElement('wire')];
+                $elements['low-wire'] = new SheetElement('wire', '', [[250.0, 375.0]]);
+                break;
+            default:
+                return [$nodes, $elements];
+        }
+        $drawn += $each ? [] : ['plug-b' => new SheetElement('plug', side: 'left')];
+        $nodes += $nodesOfB;
+        [$below, $fan] = $this->fan('b', $nodes[$this->layout->plus('b')][0]);
+
+        return [$nodes + $below, $elements + $drawn + $fan];
+    }
+
+    /** @return array{0: array<string, array{0: float, 1: float}>, 1: array<string, SheetElement>} */
+    private function inputs(string $fan, float $from, float $x, float $y): array
+    {
+        $own = static fn(string $name): string => Layout::own($name, $fan);
+        [$nodes, $elements] = $fan === 'a' ? $this->fan('a', $x) : [[], []];
+        $nodes += [
+            $own('low-pin') => [$from, $y],
+            $own('low-in') => [$from + 40.0, $y],
+            $own('high-pin') => [$x, 130.0],
+            $own('inner') => [$x, $y],
+        ];
+        $elements += [
+            $own('low-wire') => new SheetElement('wire'),
+            $own('plug-low') => new SheetElement('plug', 'plug, low', side: 'above'),
+            $own('plug-high') => new SheetElement('plug', 'plug, high', side: $fan === 'a' ? 'right' : 'left'),
+            $own('low-brush') => new SheetElement('resistor', 'low input', side: 'below'),
+        ];
+
+        return [$nodes, $elements];
+    }
+
+    /** @return array{0: array<string, array{0: float, 1: float}>, 1: array<string, SheetElement>} from plus down */
+    private function fan(string $fan, float $x): array
+    {
+        $side = $fan === 'b' && $this->layout->arrangement === 'second-with-high' ? 'right' : 'left';
+        $elements = [
+            "fan-$fan" => new SheetElement('motor', $fan === 'a' ? 'main fan' : 'second', side: $side),
+            "plug-minus-$fan" => new SheetElement('plug', side: 'left'),
+        ];
+        if (!$this->layout->hasGround($fan)) {
+            return [["$fan-minus" => [$x, 340.0]], $elements];
+        }
+        $elements["ground-$fan"] = new SheetElement('wire', groundAt: [$x, self::BOTTOM]);
+
+        return [["$fan-minus" => [$x, 340.0], "$fan-ground" => [$x, 395.0]], $elements];
     }
 }

@@ -21,12 +21,9 @@ final readonly class FanFaults
     public function of(string $fan): array
     {
         $l = $this->layout;
-        $two = $l->arrangement === 'two-input';
         $words = ['fan' => Layout::WORDS[$fan]];
         $spin = $fan === 'a' ? 'spin' : 'spin-b';
-        $plug = $two ? 'plug-high' : "plug-$fan";
         $look = ["look-plug-$fan" => FaultList::BURNT];
-        $hasGround = !($l->pair() && $fan === 'a');
         $share = 1.0 / \count($l->fans());
         $faults = [
             new Fault(
@@ -102,35 +99,38 @@ final readonly class FanFaults
                 element: "plug-minus-$fan",
             ),
         ];
-        if ($two) {
+        if ($l->twoInputs($fan)) {
             $faults[] = new Fault(
+                Layout::own('low-brush-open', $fan),
                 'low-brush-open',
-                'low-brush-open',
-                'fan-a',
-                0.12,
-                Severity::only(Adjustment::opened('low-brush')),
-                element: 'low-brush',
+                "fan-$fan",
+                0.12 * $share,
+                Severity::only(Adjustment::opened(Layout::own('low-brush', $fan))),
+                words: $words,
+                element: Layout::own('low-brush', $fan),
             );
             $faults[] = new Fault(
+                Layout::own('high-pin-open', $fan),
                 'high-pin-open',
-                'high-pin-open',
-                'plug-a',
-                0.05,
-                Severity::only(Adjustment::opened($plug)),
+                "plug-$fan",
+                0.05 * $share,
+                Severity::only(Adjustment::opened(Layout::own('plug-high', $fan))),
                 $look,
-                element: 'plug-high',
+                words: $words,
+                element: Layout::own('plug-high', $fan),
             );
             $faults[] = new Fault(
+                Layout::own('low-pin-open', $fan),
                 'low-pin-open',
-                'low-pin-open',
-                'plug-a',
-                0.05,
-                Severity::only(Adjustment::opened('plug-low')),
+                "plug-$fan",
+                0.05 * $share,
+                Severity::only(Adjustment::opened(Layout::own('plug-low', $fan))),
                 $look,
-                element: 'plug-low',
+                words: $words,
+                element: Layout::own('plug-low', $fan),
             );
         }
-        if ($hasGround) {
+        if ($l->hasGround($fan)) {
             $faults[] = new Fault(
                 "ground-open-$fan",
                 'ground-open',

@@ -150,26 +150,24 @@ final readonly class FaultList
         if ($l->pair()) {
             return [];
         }
-        $faults = [
-            new Fault(
-                'low-wire-open',
+        $faults = [];
+        foreach ($l->lineWires() as $wire) {
+            $fan = str_ends_with($wire, '-b') || $wire === 'second-wire' ? 'b' : 'a';
+            $line = match (true) {
+                str_starts_with($wire, 'low') => 'low ',
+                str_starts_with($wire, 'high') => 'high ',
+                default => '',
+            };
+            $faults[] = new Fault(
+                $fan === 'b' && $wire !== 'second-wire' ? substr($wire, 0, -2) . '-open-b' : "$wire-open",
                 'line-open',
                 'line-wire',
                 0.03,
-                Severity::only(Adjustment::opened('low-wire')),
-                words: ['line' => 'low'],
-                element: 'low-wire',
-            ),
-            new Fault(
-                'high-wire-open',
-                'line-open',
-                'line-wire',
-                0.03,
-                Severity::only(Adjustment::opened('high-wire')),
-                words: ['line' => 'high'],
-                element: 'high-wire',
-            ),
-        ];
+                Severity::only(Adjustment::opened($wire)),
+                words: ['line' => $line, 'fan' => Layout::WORDS[$fan]],
+                element: $wire,
+            );
+        }
         if ($l->dropsInResistor()) {
             $burnt = ['look-resistor' => ['fine' => 0.3, 'burnt' => 0.7]];
             $faults[] = new Fault(

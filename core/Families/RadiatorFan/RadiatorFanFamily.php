@@ -29,7 +29,7 @@ final class RadiatorFanFamily implements Family, Repairable
     public function parameters(): ParameterList
     {
         return new ParameterList([
-            Parameter::choice('arrangement', ['resistor', 'two-input', 'pair', 'master'], 'resistor', shapesMap: true),
+            Parameter::choice('arrangement', Layout::ARRANGEMENTS, 'resistor', shapesMap: true),
             Parameter::choice('control', ['switch', 'relays'], 'switch'),
             Parameter::number('motorAmps', 'A', 2.0, 80.0),
         ]);

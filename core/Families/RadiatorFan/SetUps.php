@@ -39,22 +39,13 @@ final readonly class SetUps
                 PositionKind::Runs,
             );
             $lamp = [Adjustment::set('lamp.ohms', 3.0)];
-            foreach (
-                $l->arrangement === 'two-input' ? ['plug-low', 'plug-high', 'plug-minus-a'] : ['plug-a', 'plug-minus-a']
-                as $plug
-            ) {
-                $lamp[] = Adjustment::opened($plug);
-            }
-            if ($line === 'low' || $l->arrangement !== 'two-input') {
+            array_push($lamp, ...$this->unplugged('a'));
+            if ($line === 'low' || !$l->twoInputs('a')) {
                 $setUps[] = new SetUp("lamp-$line", $l->cell($line, 'a'), $lamp, 'lamp');
             }
         }
         foreach ($l->fans() as $fan) {
-            $out =
-                $l->arrangement === 'two-input'
-                    ? [Adjustment::opened('plug-low'), Adjustment::opened('plug-high')]
-                    : [Adjustment::opened("plug-$fan")];
-            $out[] = Adjustment::opened("plug-minus-$fan");
+            $out = $this->unplugged($fan);
             $setUps[] = new SetUp(
                 "direct-$fan",
                 $off,
@@ -64,14 +55,15 @@ final readonly class SetUps
                 "fan-$fan",
             );
             $setUps[] = new SetUp("out-$fan", $off, $out, 'unplugged');
-            if ($l->arrangement === 'two-input') {
+            if ($l->twoInputs($fan)) {
+                $low = Layout::own('direct-low', $fan);
                 $setUps[] = new SetUp(
-                    'direct-low',
+                    $low,
                     $off,
-                    [...$out, Adjustment::set('direct-low.ohms', 0.02), Adjustment::set('direct-minus-a.ohms', 0.01)],
+                    [...$out, Adjustment::set("$low.ohms", 0.02), Adjustment::set("direct-minus-$fan.ohms", 0.01)],
                     'direct',
                     PositionKind::Runs,
-                    'fan-a',
+                    "fan-$fan",
                 );
             }
         }
@@ -82,12 +74,18 @@ final readonly class SetUps
                 [
                     Adjustment::opened('switch-plug'),
                     Adjustment::opened('fuse'),
-                    ...array_map(Adjustment::opened(...), ['low-wire', 'high-wire']),
+                    ...array_map(Adjustment::opened(...), $this->layout->lineWires()),
                 ],
                 'switch-hot',
             );
         }
 
         return $setUps;
+    }
+
+    /** @return list<Adjustment> a fan's plug pulled */
+    private function unplugged(string $fan): array
+    {
+        return array_map(Adjustment::opened(...), [...array_keys($this->layout->feedPins($fan)), "plug-minus-$fan"]);
     }
 }

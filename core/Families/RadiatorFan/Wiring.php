@@ -44,6 +44,7 @@ final readonly class Wiring
             Element::resistor('fuse', 'fuse-in', 'fed', self::JOINT),
             ...$this->control(),
             ...$this->layout->pair() ? $this->pair() : $this->lines(),
+            ...$this->lineToSecond(),
             ...$this->fans(),
         ]);
     }
@@ -89,14 +90,8 @@ final readonly class Wiring
     /** @return list<Element> from the low and high lines to the fans */
     private function lines(): array
     {
-        if ($this->layout->arrangement === 'two-input') {
-            return [
-                Element::resistor('low-wire', 'low-line', 'low-pin', self::WIRE),
-                Element::resistor('high-wire', 'high-line', 'high-pin', self::WIRE),
-                Element::resistor('plug-low', 'low-pin', 'low-in', self::JOINT),
-                Element::resistor('plug-high', 'high-pin', 'inner', self::JOINT),
-                Element::resistor('low-brush', 'low-in', 'inner', self::RESISTOR_OHMS),
-            ];
+        if ($this->layout->twoInputs('a')) {
+            return $this->inputs('a', $this->layout->arrangement === 'second-before-low' ? 'b-return' : 'low-line');
         }
 
         return [
@@ -104,6 +99,33 @@ final readonly class Wiring
             Element::resistor('resistor', 'resistor-in', 'fan-feed', self::RESISTOR_OHMS),
             Element::resistor('high-wire', 'high-line', 'fan-feed', self::WIRE),
         ];
+    }
+
+    /** @return list<Element> a fan's two inputs, from the lines to its armature */
+    private function inputs(string $fan, string $lowFrom): array
+    {
+        $own = static fn(string $name): string => Layout::own($name, $fan);
+
+        return [
+            Element::resistor($own('low-wire'), $lowFrom, $own('low-pin'), self::WIRE),
+            Element::resistor($own('high-wire'), 'high-line', $own('high-pin'), self::WIRE),
+            Element::resistor($own('plug-low'), $own('low-pin'), $own('low-in'), self::JOINT),
+            Element::resistor($own('plug-high'), $own('high-pin'), $own('inner'), self::JOINT),
+            Element::resistor($own('low-brush'), $own('low-in'), $own('inner'), self::RESISTOR_OHMS),
+        ];
+    }
+
+    /** @return list<Element> what feeds a second fan beside a main one with two inputs */
+    private function lineToSecond(): array
+    {
+        return match ($this->layout->arrangement) {
+            'two-inputs-each' => $this->inputs('b', 'low-line'),
+            'second-with-low', 'second-before-low' => [
+                Element::resistor('second-wire', 'low-line', 'b-feed', self::WIRE),
+            ],
+            'second-with-high' => [Element::resistor('second-wire', 'high-line', 'b-feed', self::WIRE)],
+            default => [],
+        };
     }
 
     /** @return list<Element> */
@@ -130,26 +152,23 @@ final readonly class Wiring
         $l = $this->layout;
         $elements = [];
         foreach ($l->fans() as $fan) {
-            $feed = match (true) {
-                $l->pair() => "$fan-feed",
-                $l->arrangement === 'two-input' => 'inner',
-                default => 'fan-feed',
-            };
-            $inner = $l->arrangement === 'two-input' ? 'inner' : "$fan-plus";
-            if ($l->arrangement !== 'two-input') {
-                $elements[] = Element::resistor("plug-$fan", $feed, "$fan-plus", self::JOINT);
+            $plus = $l->plus($fan);
+            if (!$l->twoInputs($fan)) {
+                $elements[] = Element::resistor("plug-$fan", $l->feedPins($fan)["plug-$fan"], $plus, self::JOINT);
             }
-            $elements[] = Element::motor("fan-$fan", $inner, "$fan-minus", $this->motor(1.0));
-            $return = $l->pair() && $fan === 'a' ? 'a-return' : "$fan-ground";
-            $elements[] = Element::resistor("plug-minus-$fan", "$fan-minus", $return, self::JOINT);
-            if ($return !== 'a-return') {
-                $elements[] = Element::resistor("ground-$fan", $return, '0', self::WIRE);
+            $elements[] = Element::motor("fan-$fan", $plus, "$fan-minus", $this->motor(1.0));
+            $elements[] = Element::resistor("plug-minus-$fan", "$fan-minus", $l->return($fan), self::JOINT);
+            if ($l->hasGround($fan)) {
+                $elements[] = Element::resistor("ground-$fan", "$fan-ground", '0', self::WIRE);
             }
-            $elements[] = Element::resistor("direct-$fan", 'battery', $inner, self::OPEN);
+            $elements[] = Element::resistor("direct-$fan", 'battery', $plus, self::OPEN);
             $elements[] = Element::resistor("direct-minus-$fan", "$fan-minus", '0', self::OPEN);
+            if ($l->twoInputs($fan)) {
+                $low = Layout::own('low-in', $fan);
+                $elements[] = Element::resistor(Layout::own('direct-low', $fan), 'battery', $low, self::OPEN);
+            }
         }
-        if ($l->arrangement === 'two-input') {
-            $elements[] = Element::resistor('direct-low', 'battery', 'low-in', self::OPEN);
+        if ($l->twoInputs('a')) {
             $elements[] = Element::resistor('lamp', 'low-pin', 'a-ground', self::OPEN);
         } else {
             $elements[] = Element::resistor(
@@ -196,7 +215,7 @@ final readonly class Wiring
                 $positions[] = new Position(
                     $this->layout->cell($request, $fan),
                     $this->layout->label($request, $fan),
-                    $request === 'off' ? PositionKind::Stands : PositionKind::Runs,
+                    $this->layout->runs($request, $fan) ? PositionKind::Runs : PositionKind::Stands,
                     $this->request($request),
                     "fan-$fan",
                 );
@@ -246,10 +265,12 @@ final readonly class Wiring
             $values["fan-$fan.frictionTorque"] = $motor->frictionTorque * $u["friction-$fan"];
             $values["fan-$fan.fanConstant"] = $motor->fanConstant * $u["load-$fan"];
         }
-        if (!$this->layout->pair()) {
-            // Resistors are made for their motors: the larger these, the fewer ohms.
-            $values[($this->layout->arrangement === 'two-input' ? 'low-brush' : 'resistor') . '.ohms'] =
-                $u['drop'] / ($u['size'] * \count($this->layout->fans())) ** 0.7;
+        // Resistors are made for their motors: the larger these, the fewer ohms.
+        if ($this->layout->dropsInResistor()) {
+            $values['resistor.ohms'] = $u['drop'] / ($u['size'] * \count($this->layout->fans())) ** 0.7;
+        }
+        foreach (array_filter($this->layout->fans(), $this->layout->twoInputs(...)) as $fan) {
+            $values[Layout::own('low-brush', $fan) . '.ohms'] = $u['drop'] / $u['size'] ** 0.7;
         }
 
         return $values;

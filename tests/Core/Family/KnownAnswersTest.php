@@ -88,6 +88,101 @@ final class KnownAnswersTest extends TestCase
         );
     }
 
+    /**
+     * What two fans do whose main one has a low and a high input, worked out on paper: a fan whose low input is open
+     * still gets what the other fan's windings let through between the two lines.
+     *
+     * @return iterable<string, array{0: string, 1: string, 2: array<string, string>}> arrangement, fault, what is not
+     *     right
+     */
+    public static function fansWithTwoInputs(): iterable
+    {
+        yield 'second beside the low input, low input open' => [
+            'second-with-low',
+            'low-brush-open#0',
+            ['low-a' => 'dead'],
+        ];
+        yield 'second beside the low input, second open' => [
+            'second-with-low',
+            'fan-open-b#0',
+            ['low-b' => 'dead', 'high-b' => 'dead'],
+        ];
+        yield 'second beside the low input, main motor open' => [
+            'second-with-low',
+            'fan-open-a#0',
+            ['low-a' => 'dead', 'high-a' => 'dead'],
+        ];
+        yield 'second before the low input, second open: the main fan loses its low' => [
+            'second-before-low',
+            'fan-open-b#0',
+            ['low-a' => 'dead', 'low-b' => 'dead'],
+        ];
+        yield 'second before the low input, low input of the main fan open' => [
+            'second-before-low',
+            'low-brush-open#0',
+            ['low-a' => 'dead', 'low-b' => 'dead'],
+        ];
+        yield 'second before the low input, high pin of the main fan open: its low stays, both share it' => [
+            'second-before-low',
+            'high-pin-open#0',
+            ['high-a' => 'slow', 'high-b' => 'runs'],
+        ];
+        yield 'second beside the high input, second open' => [
+            'second-with-high',
+            'fan-open-b#0',
+            ['low-a' => 'fast', 'low-b' => 'dead', 'high-b' => 'dead'],
+        ];
+        yield 'second beside the high input, low input of the main fan open: nothing feeds it backwards' => [
+            'second-with-high',
+            'low-brush-open#0',
+            ['low-a' => 'dead', 'low-b' => 'dead'],
+        ];
+        yield 'each with two inputs, low input of the second open: the high line carries it on low' => [
+            'two-inputs-each',
+            'low-brush-open-b#0',
+            ['low-a' => 'slow', 'low-b' => 'slow'],
+        ];
+        yield 'each with two inputs, high pin of the second open: it is slow on high' => [
+            'two-inputs-each',
+            'high-pin-open-b#0',
+            ['high-b' => 'slow'],
+        ];
+        yield 'each with two inputs, low wire broken before the splice' => [
+            'two-inputs-each',
+            'stage-1-open#0',
+            ['low-a' => 'dead', 'low-b' => 'dead'],
+        ];
+    }
+
+    /** @param array<string, string> $wrong by cell */
+    #[DataProvider('fansWithTwoInputs')]
+    public function testASecondFanBesideAMainOneWithTwoInputs(string $arrangement, string $fault, array $wrong): void
+    {
+        foreach (['off-a', 'off-b', 'low-a', 'low-b', 'high-a', 'high-b'] as $cell) {
+            self::assertSame(
+                $wrong[$cell] ?? 'right',
+                self::called('radiator-fan', ['arrangement' => $arrangement], $fault, $cell),
+                $cell,
+            );
+        }
+    }
+
+    public function testEachFanIsTestedByItselfOnEachOfItsInputs(): void
+    {
+        $each = ['arrangement' => 'two-inputs-each'];
+        foreach (['a' => '', 'b' => '-b'] as $fan => $own) {
+            $open = "low-brush-open$own#0";
+            self::assertEqualsWithDelta(1.0, self::shows('radiator-fan', $each, $open, "direct-$fan"), 0.02);
+            self::assertSame(0.0, self::shows('radiator-fan', $each, $open, "direct-low$own"));
+            self::assertSame(\INF, self::shows('radiator-fan', $each, $open, "fan-ohms-low$own"));
+        }
+        $series = ['arrangement' => 'second-before-low'];
+        self::assertEqualsWithDelta(1.0, self::shows('radiator-fan', $series, 'fan-open-a#0', 'direct-b'), 0.02);
+        self::assertEqualsWithDelta(1.0, self::shows('radiator-fan', $series, 'fan-open-b#0', 'direct-low'), 0.02);
+        self::assertGreaterThan(12.0, self::shows('radiator-fan', $series, 'fan-open-a#0', 'feed-b@low'));
+        self::assertEqualsWithDelta(0.0, self::shows('radiator-fan', $series, 'fan-open-b#0', 'low-pin@low'), 0.1);
+    }
+
     /** @return iterable<string, array{0: string, 1: string, 2: string, 3: string, 4: string}> kind of motor, fault, off, low, high */
     public static function wipers(): iterable
     {
