@@ -57,11 +57,7 @@ final readonly class ProofView
                     ],
                     Judged::answers($circuit, $one->test),
                 ),
-                'cautions' => array_map(
-                    static fn(string $key): string => $circuit->texts->find("cautions.$key") ??
-                        Words::general("cautions.$key"),
-                    $one->test->cautions,
-                ),
+                'cautions' => $words->cautions($one->test),
                 'expected' => $one->expected,
                 'read' => $one->read,
                 'right' => $one->right,

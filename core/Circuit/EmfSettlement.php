@@ -261,8 +261,9 @@ final class EmfSettlement
         $duty = max(min($values[$dutySlot], $values[$most]), $values[$least]);
         $out = $coupling[$output];
         $fed = isset($stalled[$input]);
-        if (!$fed || $duty < SpeedModule::OFF_UNDER) {
-            // Off, or cut off from its supply: neither side lets a current through.
+        $dead = $fed && abs(self::noCurrent($input, $stalled, $coupling)[0]) < SpeedModule::DEAD_UNDER;
+        if (!$fed || $dead || $duty < SpeedModule::OFF_UNDER) {
+            // Off, or without a supply: neither side lets a current through, and its diode is no source.
             $own = [$output => self::noCurrent($output, $stalled, $coupling)];
             $this->follow($own, $stalled, $coupling);
 

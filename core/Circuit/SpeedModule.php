@@ -15,6 +15,9 @@ final readonly class SpeedModule
     /** Duty under which the stage is off and lets nothing through. */
     public const OFF_UNDER = 1e-3;
 
+    /** V at its input, with no current, under which it has no supply. */
+    public const DEAD_UNDER = 0.05;
+
     /**
      * @param float $ohms       of the stage while it is on, in Ω, above zero
      * @param float $duty       D, from 0 to 1

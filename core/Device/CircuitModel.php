@@ -66,6 +66,7 @@ final readonly class CircuitModel
      * @param array<array-key, string> $places    where each node is found, in words
      * @param array<string, float> $accessMinutes minutes to reach each place named by a test
      * @param list<Conductor>      $conductors what carries current and may come to carry it badly
+     * @param Safety               $safety     what is dangerous about it
      * @param list<Learnable>      $learnables values that are told once readings have taught them; those of elements
      *     that this circuit does not have are left out
      */
@@ -87,6 +88,7 @@ final readonly class CircuitModel
         public array $places,
         public Sheet $sheet,
         Texts $texts,
+        public Safety $safety,
         array $conductors = [],
         array $learnables = [],
     ) {
@@ -95,6 +97,7 @@ final readonly class CircuitModel
         $this->unknowns = $unknowns = [...$unknowns, ...$this->conducting->unknowns()];
         $this->texts = $texts->over(Conductors::texts());
         $faults = $this->conducting->faults($faults);
+        $setUps = array_map(static fn(SetUp $s): SetUp => $s->isolated ? $s->withoutSources($netlist) : $s, $setUps);
         $this->hash = hash(
             'sha256',
             serialize([$identity, self::VERSION, $netlist, $positions, $setUps, $tests, $faults, $unknowns]),
@@ -102,6 +105,9 @@ final readonly class CircuitModel
         $this->positions = array_column($positions, null, 'key');
         $this->setUps = array_column($setUps, null, 'key');
         $this->tests = array_column($tests, null, 'key');
+        foreach ($tests as $test) {
+            $safety->check($test, $this->setUps[$test->setUp]);
+        }
         $this->observations = array_column($observations, null, 'key');
         $this->faults = array_column($faults, null, 'key');
         $this->parts = array_column($parts, null, 'key');
@@ -161,6 +167,7 @@ final readonly class CircuitModel
             places: $this->places,
             sheet: $this->sheet,
             texts: $this->texts,
+            safety: $this->safety,
             learnables: $this->learnables,
         );
     }
@@ -248,6 +255,14 @@ final readonly class CircuitModel
         }
 
         return $minutes;
+    }
+
+    /** @return list<string> keys of the cautions before a test */
+    public function cautions(Test $test): array
+    {
+        $setUp = $this->setUps[$test->setUp] ?? null;
+
+        return $setUp === null ? $test->cautions : $this->safety->cautions($test, $setUp, $this->kindIn($test));
     }
 
     /** What is right during a test. */

@@ -9,18 +9,23 @@ namespace Ispira\Core\Device;
  */
 final readonly class Test
 {
+    /** What a person does in it. */
+    public Contact $contact;
+
     /**
      * @param string       $key      probe name and set-up, as "motor-volts@3"
      * @param string       $text     key of its words
      * @param list<string> $access   what must be reached first; its minutes count once a job
      * @param float        $minutes  of work once everything is reached
-     * @param list<string> $cautions keys of cautions, shown before the step
+     * @param list<string> $cautions keys of cautions of its own, besides those that follow from its set-up
      * @param list<string> $tools    keys of the tools needed
      * @param array<string, string> $words values for the placeholders of its words
      * @param bool         $repeatable whether doing it again can show what it did not the first time
      * @param bool         $offered  false for what only the speed map asks
      * @param bool         $asked    whether it is asked with the complaint, before any work
      * @param Trap|null    $trap     how a good reading of it misleads
+     * @param Contact|null $contact  what a person does in it; null for what is usual with its quantity
+     * @param bool         $possible false where this circuit does not allow it: only readings that were taken stand
      */
     public function __construct(
         public string $key,
@@ -36,5 +41,9 @@ final readonly class Test
         public bool $repeatable = false,
         public bool $asked = false,
         public ?Trap $trap = null,
-    ) {}
+        ?Contact $contact = null,
+        public bool $possible = true,
+    ) {
+        $this->contact = $contact ?? Contact::usual($probe->quantity);
+    }
 }

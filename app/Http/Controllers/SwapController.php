@@ -79,11 +79,7 @@ final class SwapController extends Controller
                         ],
                         Judged::answers($circuit, $test),
                     ),
-                    'cautions' => array_map(
-                        static fn(string $key): string => $circuit->texts->find("cautions.$key") ??
-                            Words::general("cautions.$key"),
-                        $test->cautions,
-                    ),
+                    'cautions' => $words->cautions($test),
                 ],
                 $this->partTests($job, $circuit, $diagnosis),
             ),

@@ -86,6 +86,7 @@ final readonly class Engine
                 array_filter(
                     $circuit->tests,
                     static fn(Test $t): bool => $t->offered &&
+                        $t->possible &&
                         array_intersect($t->tools, $settings->missingTools) !== [],
                 ),
             ),

@@ -21,7 +21,7 @@ use Ispira\Core\Kernel\DisplayUnits;
  * A test as it is shown to a person: what to do, what each outcome means, what each suspect predicts.
  *
  * @phpstan-type Outcome array{value: string|null, from: float|null, to: float|null, label: string, probability: float, remedies: list<array{remedy: string, label: string, fault: string, probability: float}>}
- * @phpstan-type Card array{key: string, title: string, quantity: string, unit: string, bench: bool, units: list<string>, setUp: string, position: string, red: string|null, black: string|null, at: string, against: string, meter: string, cautions: list<string>, tools: list<string>, access: list<string>, watch: bool, choices: list<array{value: string, label: string}>, again: string|null, outcomes: list<Outcome>, marks: list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>}
+ * @phpstan-type Card array{key: string, title: string, quantity: string, unit: string, bench: bool, units: list<string>, setUp: string, position: string, red: string|null, black: string|null, at: string, against: string, meter: string, danger: string, cautions: list<string>, tools: list<string>, access: list<string>, watch: bool, choices: list<array{value: string, label: string}>, again: string|null, outcomes: list<Outcome>, marks: list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>}
  */
 final readonly class TestCard
 {
@@ -76,7 +76,8 @@ final readonly class TestCard
                         : ''),
                 ['range' => $this->meterRange($test, $supply)],
             ),
-            'cautions' => array_map(static fn(string $key): string => $texts->get("cautions.$key"), $test->cautions),
+            'danger' => $this->words->danger($test),
+            'cautions' => $this->words->cautions($test),
             'tools' => array_map(static fn(string $key): string => $texts->get("tools.$key"), $test->tools),
             'access' => array_map(static fn(string $key): string => $texts->get("access.$key"), $test->access),
             'watch' => $this->watch($test),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis\Presentation;
 
 use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
@@ -90,11 +91,40 @@ final class Words
         $setUp = $this->circuit->setUps[$test->setUp];
         $position = $this->circuit->positions[$setUp->position];
         $state = $setUp->text === null ? self::general('plugged') : $this->circuit->texts->get("setups.$setUp->text");
+        if ($setUp->isolated) {
+            return $state;
+        }
 
         return $state .
             ', ' .
             ($this->circuit->texts->find('position', ['position' => $position->label]) ??
                 self::general('position', ['position' => $position->label]));
+    }
+
+    /** What is dangerous while a test is done, and how near a person may come. */
+    public function danger(Test $test): string
+    {
+        $setUp = $this->circuit->setUps[$test->setUp] ?? null;
+        if ($setUp === null) {
+            return '';
+        }
+        $hazards = array_map(
+            static fn(Hazard $hazard): string => self::general("hazards.$hazard->value"),
+            $this->circuit->safety->hazards($setUp),
+        );
+
+        return self::general($setUp->isolated ? 'contact.dead' : "contact.{$test->contact->value}", [
+            'hazards' => ucfirst(implode(', ', $hazards)),
+        ]);
+    }
+
+    /** @return list<string> the cautions before a test */
+    public function cautions(Test $test): array
+    {
+        return array_map(
+            fn(string $key): string => $this->circuit->texts->find("cautions.$key") ?? self::general("cautions.$key"),
+            $this->circuit->cautions($test),
+        );
     }
 
     public function choice(Test $test, string $value): string

@@ -67,6 +67,7 @@ final class AirDoorFamily implements Family, Repairable
             places: $texts->places($netlist->nodes),
             sheet: $layout->sheet(),
             texts: $texts,
+            safety: $layout->safety(),
             conductors: $layout->conductors(),
             learnables: [
                 Learnable::volts('supply', 'battery.volts'),

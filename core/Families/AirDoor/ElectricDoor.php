@@ -13,11 +13,13 @@ use Ispira\Core\Device\CauseCheck;
 use Ispira\Core\Device\Conductor;
 use Ispira\Core\Device\ConductorKind;
 use Ispira\Core\Device\Fault;
+use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Part;
 use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
+use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Sheet;
 
@@ -277,6 +279,7 @@ final readonly class ElectricDoor implements Layout
     public function setUps(): array
     {
         $setUps = [new SetUp('rest', 'rest'), new SetUp('cold', 'cold'), new SetUp('warm', 'warm')];
+        $setUps[] = SetUp::isolated('dead', 'rest', 'dead');
         $unplugged = [Adjustment::opened('warm-plug'), Adjustment::opened('cold-plug')];
         foreach (['cold', 'warm'] as $way) {
             $setUps[] = new SetUp(
@@ -298,16 +301,22 @@ final readonly class ElectricDoor implements Layout
                 PositionKind::Runs,
             );
         }
-        $setUps[] = new SetUp('apart', 'rest', $unplugged, 'apart');
+        $setUps[] = new SetUp('apart', 'rest', $unplugged, 'apart', still: true);
         if ($this->feedback) {
             $out = [Adjustment::opened('ref-wire'), Adjustment::opened('low-wire'), Adjustment::opened('told-wire')];
-            $setUps[] = new SetUp('told-out', 'rest', [...$unplugged, ...$out], 'apart');
+            $setUps[] = new SetUp('told-out', 'rest', [...$unplugged, ...$out], 'apart', still: true);
+            $setUps[] = SetUp::isolated('turned', 'rest', 'turned', [...$unplugged, ...$out]);
             foreach (array_keys(self::SHARES) as $place) {
                 $setUps[] = new SetUp("at-$place", 'rest', $this->at($place), "at-$place");
             }
         }
 
         return $setUps;
+    }
+
+    public function safety(): Safety
+    {
+        return new Safety([Hazard::ExtraLow, Hazard::Moving], ['fuse-out'], runs: ['pinch'], mayStart: ['pinch']);
     }
 
     public function tests(): array

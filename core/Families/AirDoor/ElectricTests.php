@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Families\AirDoor;
 
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
 
@@ -39,11 +40,11 @@ final readonly class ElectricTests
         return [
             ...$tests,
             self::look('lever', 'warm', 1.0, ['actuator']),
-            self::look('door-by-hand', 'rest', 1.0, ['actuator', 'actuator-off']),
-            self::look('look-harness', 'rest', 3.0, ['actuator']),
-            self::look('wiggle-plug', 'warm', 1.0, ['actuator'], again: true),
-            self::look('wiggle-head', 'warm', 1.0, ['head'], again: true),
-            self::look('knock', 'warm', 0.7, ['actuator'], again: true),
+            self::look('door-by-hand', 'dead', 1.0, ['actuator', 'actuator-off'], Contact::Hands),
+            self::look('look-harness', 'dead', 3.0, ['actuator'], Contact::Hands),
+            self::look('wiggle-plug', 'warm', 1.0, ['actuator'], Contact::Wires, again: true),
+            self::look('wiggle-head', 'warm', 1.0, ['head'], Contact::Wires, again: true),
+            self::look('knock', 'warm', 0.7, ['actuator'], Contact::Wires, again: true),
             ...$this->supply(),
             ...$this->motor(),
             ...$this->feedback ? $this->report() : [],
@@ -56,6 +57,7 @@ final readonly class ElectricTests
         string $setUp,
         float $minutes,
         array $access,
+        Contact $contact = Contact::Eyes,
         bool $again = false,
         bool $asked = false,
     ): Test {
@@ -66,9 +68,10 @@ final readonly class ElectricTests
             Probe::observation($key),
             $minutes,
             $access,
-            $access === [] ? [] : ['airbag', 'pinch'],
+            $access === [] ? [] : ['airbag'],
             repeatable: $again,
             asked: $asked,
+            contact: $contact,
         );
     }
 
@@ -149,7 +152,7 @@ final readonly class ElectricTests
                 Probe::speed('motor'),
                 1.5,
                 ['actuator'],
-                ['airbag', 'pinch'],
+                ['airbag'],
                 ['fused-lead'],
                 ['way' => $label],
             );
@@ -160,7 +163,7 @@ final readonly class ElectricTests
                 Probe::speed('motor'),
                 0.7,
                 ['actuator', 'actuator-off'],
-                ['airbag', 'pinch'],
+                ['airbag'],
                 words: ['way' => $label],
             );
         }
@@ -171,7 +174,7 @@ final readonly class ElectricTests
             Probe::ohms('A', 'B'),
             1.0,
             ['actuator'],
-            ['airbag', 'ohms-dead'],
+            ['airbag'],
             ['meter'],
         );
 
@@ -182,7 +185,7 @@ final readonly class ElectricTests
     private function report(): array
     {
         $tests = [
-            self::look('sweep', 'rest', 2.0, ['actuator', 'actuator-off'], again: true),
+            self::look('sweep', 'turned', 2.0, ['actuator', 'actuator-off'], Contact::Hands, again: true),
             self::volts('reference', 'reference', 'rest', 'ref-pin', 'low-pin', ['actuator']),
             self::volts('reference-head', 'reference-head', 'rest', 'ref', 'head-ground', ['head']),
             self::volts('low-drop', 'low-drop', 'rest', 'low-pin', '0', ['actuator']),
@@ -193,7 +196,7 @@ final readonly class ElectricTests
                 Probe::ohms('ref-pin', 'low-pin'),
                 1.0,
                 ['actuator'],
-                ['airbag', 'ohms-dead'],
+                ['airbag'],
                 ['meter'],
             ),
             new Test(
@@ -203,7 +206,7 @@ final readonly class ElectricTests
                 Probe::ohms('told-pin', 'low-pin'),
                 1.0,
                 ['actuator'],
-                ['airbag', 'ohms-dead'],
+                ['airbag'],
                 ['meter'],
             ),
             new Test(
@@ -224,7 +227,7 @@ final readonly class ElectricTests
                 Probe::duty('told', 'head-ground', 5.0, 'ref'),
                 1.0,
                 ['actuator', 'actuator-off'],
-                ['airbag', 'pinch'],
+                ['airbag'],
                 ['scan-tool'],
                 ['place' => 'at cold'],
             ),

@@ -11,6 +11,7 @@ use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Part;
 use Ispira\Core\Device\Position;
+use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Sheet;
 use Ispira\Core\Device\Test;
@@ -64,4 +65,6 @@ interface Layout
     public function accessMinutes(): array;
 
     public function sheet(): Sheet;
+
+    public function safety(): Safety;
 }

@@ -8,9 +8,11 @@ use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
+use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Sheet;
 
@@ -159,6 +161,7 @@ final readonly class VacuumDoors implements Layout
     public function setUps(): array
     {
         $setUps = array_map(static fn(string $key): SetUp => new SetUp($key, $key), array_keys(self::LABELS));
+        $setUps[] = SetUp::isolated('dead', 'windscreen', 'dead');
         $setUps[] = new SetUp('clamp-head', 'windscreen', [Adjustment::opened('tank-hose')], 'clamp-head');
         foreach (self::DOORS as $door) {
             $setUps[] = new SetUp("clamp-$door", $door, [Adjustment::opened("hose-$door")], "clamp-$door");
@@ -169,6 +172,8 @@ final readonly class VacuumDoors implements Layout
                 "pump-$door",
                 PositionKind::Holds,
                 "door-$door",
+                isolated: true,
+                fedFrom: ['hand-pump'],
             );
         }
 
@@ -182,6 +187,12 @@ final readonly class VacuumDoors implements Layout
             Adjustment::set("$what.pullInVolts", self::NEVER_KPA[0]),
             Adjustment::set("$what.dropOutVolts", self::NEVER_KPA[1]),
         ];
+    }
+
+    /** The engine runs beside the hands: belts and fan turn. */
+    public function safety(): Safety
+    {
+        return new Safety([Hazard::Moving], ['engine-off'], ['engine-runs'], runs: [], mayStart: []);
     }
 
     public function tests(): array

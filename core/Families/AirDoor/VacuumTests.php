@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Families\AirDoor;
 
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
@@ -39,20 +40,20 @@ final class VacuumTests
         $tests[] = new Test(
             'look-hoses',
             'look-hoses',
-            'windscreen',
+            'dead',
             Probe::observation('look-hoses'),
             2.0,
             ['engine'],
-            ['engine-off'],
+            contact: Contact::Hands,
         );
         $tests[] = new Test(
             'blow-check',
             'blow-check',
-            'windscreen',
+            'dead',
             Probe::observation('blow-check'),
             1.5,
             ['engine'],
-            ['engine-off'],
+            contact: Contact::Hands,
         );
         $tests[] = self::gauge('manifold', 'manifold', 'face', 'manifold', ['engine']);
         $tests[] = self::gauge('tank', 'tank', 'face', 'tank', ['engine']);
@@ -77,7 +78,7 @@ final class VacuumTests
         array $access,
         array $words = [],
     ): Test {
-        return new Test($key, $text, $setUp, Probe::vacuum($at, '0'), 1.0, $access, ['engine-runs'], ['gauge'], $words);
+        return new Test($key, $text, $setUp, Probe::vacuum($at, '0'), 1.0, $access, [], ['gauge'], $words);
     }
 
     /** @return list<Test> */
@@ -98,7 +99,7 @@ final class VacuumTests
                 Probe::vacuum($door, '0'),
                 1.5,
                 ['glovebox'],
-                ['engine-off'],
+                [],
                 ['hand-pump'],
                 $words,
             ),
@@ -109,7 +110,7 @@ final class VacuumTests
                 Probe::speed("door-$door"),
                 1.0,
                 ['glovebox'],
-                ['engine-off', 'pinch'],
+                ['pinch'],
                 ['hand-pump'],
                 $words,
             ),
@@ -136,12 +137,13 @@ final class VacuumTests
             new Test(
                 "by-hand-$door",
                 'by-hand',
-                'windscreen',
+                'dead',
                 Probe::observation("by-hand-$door"),
                 1.0,
                 ['glovebox'],
-                ['engine-off', 'pinch'],
+                ['pinch'],
                 words: $words,
+                contact: Contact::Hands,
             ),
         ];
     }

@@ -6,11 +6,13 @@ namespace Ispira\Core\Families\ControlOutput;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\Texts;
 
 /**
@@ -64,6 +66,7 @@ final class ControlOutputFamily implements Family, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: Drawing::sheet(),
             texts: $this->texts(),
+            safety: new Safety([Hazard::Mains], ['licensed', 'power-off'], ['line-near', 'licensed']),
             conductors: $wiring->conductors(),
             learnables: [
                 Learnable::volts('supply', 'transformer.volts'),

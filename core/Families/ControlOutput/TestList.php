@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\ControlOutput;
 
 use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Device\Trap;
@@ -15,8 +16,6 @@ use Ispira\Core\Device\Trap;
 final class TestList
 {
     public const ACCESS_MINUTES = ['cabinet' => 3.0, 'outdoor' => 6.0, 'thermostat' => 2.0, 'wire-off' => 1.0];
-
-    private const LIVE = ['line-near', 'licensed'];
 
     private const LABELS = ['off' => 'no call', 'call' => 'call', 'all' => 'call, all on'];
 
@@ -50,8 +49,8 @@ final class TestList
             self::look('settings', 2.0, ['cabinet']),
             self::look('look-contactor', 1.5, ['outdoor'], ['outdoor-off']),
             self::look('push-armature', 1.0, ['outdoor'], ['outdoor-off']),
-            self::look('wiggle-wire', 2.0, ['outdoor'], self::LIVE, 'call', true),
-            self::look('tap-board', 1.0, ['cabinet'], self::LIVE, 'call', true),
+            self::look('wiggle-wire', 2.0, ['outdoor'], [], Contact::Stick, 'call', true),
+            self::look('tap-board', 1.0, ['cabinet'], [], Contact::Stick, 'call', true),
         ];
     }
 
@@ -63,11 +62,22 @@ final class TestList
         string $key,
         float $minutes,
         array $access,
-        array $cautions = ['power-off'],
-        string $setUp = 'off',
+        array $cautions = [],
+        Contact $contact = Contact::Hands,
+        string $setUp = 'isolated',
         bool $again = false,
     ): Test {
-        return new Test($key, $key, $setUp, Probe::observation($key), $minutes, $access, $cautions, repeatable: $again);
+        return new Test(
+            $key,
+            $key,
+            $setUp,
+            Probe::observation($key),
+            $minutes,
+            $access,
+            $cautions,
+            repeatable: $again,
+            contact: $contact,
+        );
     }
 
     /** @return list<Test> */
@@ -111,7 +121,7 @@ final class TestList
             Probe::volts($plus, $minus),
             $minutes,
             $access,
-            self::LIVE,
+            [],
             $tools,
             ['position' => self::LABELS[$setUp] ?? $setUp],
             trap: $trap,
@@ -122,9 +132,7 @@ final class TestList
     private static function others(): array
     {
         return [
-            new Test('coil-amps@call', 'coil-amps', 'call', Probe::amps('contactor'), 1.5, ['cabinet'], self::LIVE, [
-                'clamp',
-            ]),
+            new Test('coil-amps@call', 'coil-amps', 'call', Probe::amps('contactor'), 1.5, ['cabinet'], [], ['clamp']),
             new Test(
                 'coil-ohms',
                 'coil-ohms',
@@ -132,7 +140,7 @@ final class TestList
                 Probe::ohms('coil-in', 'coil-out'),
                 1.5,
                 ['outdoor'],
-                ['outdoor-off', 'ohms-dead'],
+                ['outdoor-off'],
                 ['meter'],
             ),
             new Test(
@@ -142,7 +150,7 @@ final class TestList
                 Probe::ohms('lead', '0'),
                 2.0,
                 ['outdoor', 'wire-off'],
-                ['outdoor-off', 'ohms-dead'],
+                ['outdoor-off'],
                 ['meter'],
             ),
             new Test(
@@ -152,8 +160,9 @@ final class TestList
                 Probe::speed('known-coil'),
                 4.0,
                 ['cabinet', 'wire-off'],
-                self::LIVE,
+                [],
                 ['known-relay'],
+                contact: Contact::Probes,
             ),
         ];
     }

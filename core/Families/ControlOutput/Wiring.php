@@ -131,8 +131,9 @@ final readonly class Wiring
                 'known',
                 mover: 'known-coil',
             ),
-            new SetUp('dead', 'off', [$lifted], 'dead'),
-            new SetUp('coil-off', 'off', [Adjustment::opened('wire'), Adjustment::opened('common')], 'coil-off'),
+            SetUp::isolated('isolated', 'off', 'isolated'),
+            SetUp::isolated('dead', 'off', 'dead', [$lifted]),
+            SetUp::isolated('coil-off', 'off', 'coil-off', [Adjustment::opened('wire'), Adjustment::opened('common')]),
         ];
     }
 

@@ -6,12 +6,14 @@ namespace Ispira\Core\Families\EcmBlower;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Planned;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\Texts;
 use Ispira\Core\Families\Mechanical\Mechanical;
 
@@ -50,7 +52,7 @@ final class EcmBlowerFamily implements Family, Planned, Repairable
         );
         $tests = new TestList($wiring);
         $faults = new FaultList($wiring);
-        $mechanical = new Mechanical('motor', 'cool', 'wheel', 0.2, outlets: false);
+        $mechanical = new Mechanical('motor', 'cool', 'isolated', 'wheel', 0.2, outlets: false);
         $netlist = $wiring->netlist();
         ksort($values);
 
@@ -72,6 +74,11 @@ final class EcmBlowerFamily implements Family, Planned, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: (new Drawing($wiring))->sheet(),
             texts: $this->texts(),
+            safety: new Safety(
+                [Hazard::Mains, Hazard::StoredCharge, Hazard::Moving],
+                ['licensed', 'lock-off', 'bus-charge'],
+                ['licensed', 'line-voltage'],
+            ),
             conductors: $wiring->conductors(),
             learnables: [
                 Learnable::volts('supply', 'line.volts'),

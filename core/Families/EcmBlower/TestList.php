@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\EcmBlower;
 
 use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Device\Trap;
@@ -22,10 +23,6 @@ final readonly class TestList
         'module-off' => 18.0,
         'filter' => 1.0,
     ];
-
-    private const LIVE = ['licensed', 'line-voltage'];
-    private const CALLED = ['licensed', 'line-voltage', 'board-waits'];
-    private const DEAD = ['licensed', 'lock-off', 'bus-charge'];
 
     public function __construct(private Wiring $wiring) {}
 
@@ -50,15 +47,14 @@ final readonly class TestList
 
     /**
      * @param list<string> $access
-     * @param list<string> $cautions
      * @param list<string> $tools
      */
     private static function look(
         string $key,
         float $minutes,
         array $access,
-        array $cautions = self::DEAD,
-        string $setUp = 'off',
+        Contact $contact = Contact::Hands,
+        string $setUp = 'isolated',
         bool $again = false,
         array $tools = [],
     ): Test {
@@ -69,9 +65,9 @@ final readonly class TestList
             Probe::observation($key),
             $minutes,
             $access,
-            $cautions,
-            $tools,
+            tools: $tools,
             repeatable: $again,
+            contact: $contact,
         );
     }
 
@@ -79,18 +75,18 @@ final readonly class TestList
     private function looks(): array
     {
         return [
-            self::look('look-filter', 0.5, ['filter'], ['fan-starts']),
+            self::look('look-filter', 0.5, ['filter']),
             self::look('look-plugs', 0.7, ['panel', 'motor-plugs']),
-            self::look('spin', 0.7, ['panel', 'wheel'], [...self::DEAD, 'fan-starts']),
-            self::look('look-wheel', 0.7, ['panel', 'wheel'], [...self::DEAD, 'fan-starts']),
-            self::look('start', 0.7, ['panel'], [...self::LIVE, 'hands-clear'], 'cool'),
-            self::look('rotation', 1.0, ['panel'], [...self::LIVE, 'hands-clear'], 'cool'),
+            self::look('spin', 0.7, ['panel', 'wheel']),
+            self::look('look-wheel', 0.7, ['panel', 'wheel']),
+            self::look('start', 0.7, ['panel'], Contact::Eyes, 'cool'),
+            self::look('rotation', 1.0, ['panel'], Contact::Eyes, 'cool'),
             ...$this->wiring->doubles() ? [self::look('jumper', 1.5, ['panel', 'motor-plugs'])] : [],
-            self::look('wiggle-plugs', 1.5, ['panel', 'motor-plugs'], [...self::LIVE, 'insulated-stick'], 'cool', true),
-            self::look('wiggle-call', 1.5, ['panel'], self::LIVE, 'cool', true),
-            self::look('tap-board', 1.0, ['panel'], [...self::LIVE, 'insulated-stick'], 'cool', true),
-            self::look('warm', 15.0, [], ['hands-clear'], 'cool', true),
-            self::look('tester', 5.0, ['panel', 'motor-plugs'], self::DEAD, 'dead', tools: ['tester']),
+            self::look('wiggle-plugs', 1.5, ['panel', 'motor-plugs'], Contact::Stick, 'cool', true),
+            self::look('wiggle-call', 1.5, ['panel'], Contact::SignalWires, 'cool', true),
+            self::look('tap-board', 1.0, ['panel'], Contact::Stick, 'cool', true),
+            self::look('warm', 15.0, [], Contact::Eyes, 'cool', true),
+            self::look('tester', 5.0, ['panel', 'motor-plugs'], Contact::Probes, 'tester', tools: ['tester']),
         ];
     }
 
@@ -115,7 +111,7 @@ final readonly class TestList
             Probe::volts($plus, $minus),
             1.0,
             $access,
-            $setUp === 'off' ? self::LIVE : self::CALLED,
+            $setUp === 'off' ? [] : ['board-waits'],
             ['meter'],
             $words,
             trap: $trap,
@@ -141,7 +137,7 @@ final readonly class TestList
                 trap: Trap::NoLoad,
             ),
             self::volts('secondary', 'secondary', 'off', 'R', '0', ['panel']),
-            new Test('amps', 'amps', 'cool', Probe::amps('line-plug'), 1.0, ['panel'], self::LIVE, ['clamp']),
+            new Test('amps', 'amps', 'cool', Probe::amps('line-plug'), 1.0, ['panel'], [], ['clamp']),
         ];
     }
 
@@ -215,20 +211,14 @@ final readonly class TestList
             Probe::ohms($a, $b),
             $minutes,
             ['panel', 'motor-plugs', 'module-off'],
-            self::DEAD,
+            [],
             ['meter'],
         );
 
         return [
             self::look('look-module', 1.0, ['panel', 'motor-plugs', 'module-off']),
-            self::look(
-                'spin-unplugged',
-                0.5,
-                ['panel', 'motor-plugs', 'module-off'],
-                [...self::DEAD, 'fan-starts'],
-                'dead',
-            ),
-            self::look('bare-spin', 1.0, ['panel', 'wheel', 'wheel-off'], [...self::DEAD, 'fan-starts']),
+            self::look('spin-unplugged', 0.5, ['panel', 'motor-plugs', 'module-off'], setUp: 'dead'),
+            self::look('bare-spin', 1.0, ['panel', 'wheel', 'wheel-off']),
             $ohms('inrush-ohms', 'module-line', 'bus', 1.0),
             $ohms('phase-ab', 'pin-a', 'pin-b', 0.7),
             $ohms('phase-bc', 'pin-b', 'pin-c', 0.7),

@@ -169,8 +169,10 @@ final readonly class Wiring
         $apart = [Adjustment::opened('line-plug'), Adjustment::opened('neutral-plug')];
         $setUps = [
             new SetUp('off', 'off'),
-            new SetUp('dead', 'off', $apart, 'dead'),
-            new SetUp('line-unplugged', 'off', $apart, 'line-unplugged'),
+            SetUp::isolated('isolated', 'off', 'isolated'),
+            SetUp::isolated('dead', 'off', 'dead', $apart),
+            new SetUp('tester', 'off', [], 'tester', PositionKind::Runs),
+            new SetUp('line-unplugged', 'off', $apart, 'line-unplugged', still: true),
         ];
         foreach ($this->calls() as $call) {
             $setUps[] = new SetUp($call, $call);

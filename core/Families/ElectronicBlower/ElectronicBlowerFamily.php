@@ -6,11 +6,13 @@ namespace Ispira\Core\Families\ElectronicBlower;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\Texts;
 use Ispira\Core\Families\Mechanical\Mechanical;
 
@@ -49,6 +51,7 @@ final class ElectronicBlowerFamily implements Family, Repairable
         $mechanical = new Mechanical(
             'motor',
             (string) $variant->steps,
+            'dead',
             'wheel',
             0.04,
             outlets: true,
@@ -75,6 +78,7 @@ final class ElectronicBlowerFamily implements Family, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: (new Drawing($variant))->sheet(),
             texts: $this->texts(),
+            safety: new Safety([Hazard::ExtraLow, Hazard::Moving], ['fan-starts']),
             conductors: $wiring->conductors(),
             learnables: [Learnable::volts('supply', 'battery.volts'), Learnable::volts('level', 'level.volts')],
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\ElectronicBlower;
 
 use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Device\Trap;
@@ -24,8 +25,7 @@ final readonly class TestList
         'diagnostic-plug' => 0.5,
     ];
 
-    private const RUNS = ['hands-clear'];
-    private const PLUG = ['run-on', 'hands-clear'];
+    private const PLUG = ['run-on'];
 
     public function __construct(private Variant $variant) {}
 
@@ -100,6 +100,7 @@ final readonly class TestList
         array $cautions,
         string $setUp = 'off',
         array $tools = [],
+        Contact $contact = Contact::Eyes,
     ): Test {
         return new Test(
             $key,
@@ -111,7 +112,25 @@ final readonly class TestList
             $cautions,
             $tools,
             repeatable: str_starts_with($key, 'wiggle') || $key === 'warm',
+            contact: $contact,
         );
+    }
+
+    /**
+     * @param list<string> $access
+     * @param list<string> $cautions
+     */
+    private function handsOn(string $key, float $minutes, array $access, array $cautions = []): Test
+    {
+        return $this->look($key, $minutes, $access, $cautions, 'dead', contact: Contact::Hands);
+    }
+
+    /** @param list<string> $access */
+    private function moved(string $key, float $minutes, array $access): Test
+    {
+        $top = (string) $this->variant->steps;
+
+        return $this->look($key, $minutes, $access, [], $top, contact: Contact::Wires);
     }
 
     /** @return list<Test> */
@@ -120,20 +139,20 @@ final readonly class TestList
         $v = $this->variant;
         $top = (string) $v->steps;
         $tests = [
-            $this->look('look-module-plug', 0.7, ['module-plug'], ['run-on', 'terminals']),
-            $this->look('look-module', 1.0, ['module-plug'], ['run-on']),
-            $this->look('spin', 0.7, ['wheel'], ['run-on', 'fan-starts']),
-            $this->look('look-wheel', 0.7, ['wheel'], ['run-on', 'fan-starts']),
+            $this->handsOn('look-module-plug', 0.7, ['module-plug'], ['terminals']),
+            $this->handsOn('look-module', 1.0, ['module-plug']),
+            $this->handsOn('spin', 0.7, ['wheel']),
+            $this->handsOn('look-wheel', 0.7, ['wheel']),
             $this->look('air', 0.5, [], [], $top),
             $this->look('reader', 2.0, ['diagnostic-plug'], [], 'off', ['reader']),
-            $this->look('wiggle-module-plug', 1.0, ['module-plug'], self::RUNS, $top),
-            $this->look('wiggle-feed', 1.5, ['fuse-box'], self::RUNS, $top),
-            $this->look('wiggle-ground', 1.5, ['module-plug'], self::RUNS, $top),
-            $this->look('wiggle-command', 1.5, ['module-plug'], self::RUNS, $top),
-            $this->look('warm', 12.0, [], self::RUNS, $top),
+            $this->moved('wiggle-module-plug', 1.0, ['module-plug']),
+            $this->moved('wiggle-feed', 1.5, ['fuse-box']),
+            $this->moved('wiggle-ground', 1.5, ['module-plug']),
+            $this->moved('wiggle-command', 1.5, ['module-plug']),
+            $this->look('warm', 12.0, [], [], $top),
         ];
         if ($v->external) {
-            $tests[] = $this->look('look-motor-plug', 0.7, ['motor-plug'], ['run-on']);
+            $tests[] = $this->handsOn('look-motor-plug', 0.7, ['motor-plug']);
         }
 
         return $tests;
@@ -166,7 +185,7 @@ final readonly class TestList
             Probe::ohms('supply', 'module-ground'),
             1.0,
             ['module-plug'],
-            ['run-on', 'ohms-dead'],
+            self::PLUG,
             ['meter'],
         );
         foreach (['lamp', 'two-lamps'] as $load) {
@@ -240,11 +259,11 @@ final readonly class TestList
             $tests[] = new Test(
                 'motor-ohms',
                 'motor-ohms',
-                'direct',
+                'motor-out',
                 Probe::ohms('motor-plus', 'motor-minus'),
                 1.0,
                 ['motor-plug'],
-                ['run-on', 'ohms-dead'],
+                self::PLUG,
                 ['meter'],
             );
             $tests[] = new Test(
@@ -254,7 +273,7 @@ final readonly class TestList
                 Probe::speed('motor'),
                 3.0,
                 ['motor-plug', 'battery'],
-                ['jumper', 'hands-clear'],
+                ['jumper'],
                 ['jumper'],
             );
             $tests[] = new Test(
@@ -264,7 +283,7 @@ final readonly class TestList
                 Probe::amps('motor'),
                 3.0,
                 ['motor-plug', 'battery'],
-                ['jumper', 'hands-clear'],
+                ['jumper'],
                 ['jumper', 'clamp'],
             );
         }
@@ -367,7 +386,7 @@ final readonly class TestList
                 Probe::amps('feed'),
                 1.0,
                 ['fuse-box'],
-                self::RUNS,
+                [],
                 ['clamp'],
                 ['position' => $position],
             );

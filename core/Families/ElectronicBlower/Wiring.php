@@ -156,6 +156,7 @@ final readonly class Wiring
         $top = (string) $v->steps;
         $out = [Adjustment::opened('plug-feed'), Adjustment::opened('plug-ground')];
         $setUps = array_map(static fn(Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions());
+        $setUps[] = SetUp::isolated('dead', 'key-off', 'dead');
         foreach (
             [
                 'lamp' => ['lamp', self::LAMP],
@@ -166,9 +167,9 @@ final readonly class Wiring
             ]
             as $key => [$element, $ohms]
         ) {
-            $setUps[] = new SetUp($key, $top, [...$out, Adjustment::set("$element.ohms", $ohms)], $key);
+            $setUps[] = new SetUp($key, $top, [...$out, Adjustment::set("$element.ohms", $ohms)], $key, still: true);
         }
-        $setUps[] = new SetUp('unplugged', $top, $out, 'unplugged');
+        $setUps[] = new SetUp('unplugged', $top, $out, 'unplugged', still: true);
         $setUps[] = new SetUp(
             'command-off',
             $top,
@@ -209,6 +210,8 @@ final readonly class Wiring
                 'direct',
                 PositionKind::Runs,
             );
+            $alone = [Adjustment::opened('plug-motor'), Adjustment::opened('motor-return')];
+            $setUps[] = new SetUp('motor-out', 'off', $alone, 'motor-out', still: true);
         }
 
         return $setUps;

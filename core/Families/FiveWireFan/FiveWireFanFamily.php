@@ -6,12 +6,14 @@ namespace Ispira\Core\Families\FiveWireFan;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Planned;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\Texts;
 use Ispira\Core\Families\Mechanical\Mechanical;
 
@@ -42,6 +44,7 @@ final class FiveWireFanFamily implements Family, Planned, Repairable
         return new ParameterList([
             Parameter::choice('supply', ['320', '155', '375'], '320'),
             Parameter::choice('pullUp', ['unknown', '15', '5'], 'unknown'),
+            Parameter::choice('supplies', ['together', 'apart'], 'together'),
             Parameter::number('pulses', '', 1.0, 24.0),
             Parameter::number('fullRpm', 'rpm', 200.0, 4000.0),
             Parameter::choice('map', ['usual', 'own'], 'usual')->naming(),
@@ -62,9 +65,10 @@ final class FiveWireFanFamily implements Family, Planned, Repairable
             },
             $number('pulses'),
             $number('fullRpm'),
+            ($values['supplies'] ?? 'together') === 'apart',
         );
         $tests = new TestList($wiring);
-        $mechanical = new Mechanical('motor', 'high', 'wheel', 0.1, outlets: false);
+        $mechanical = new Mechanical('motor', 'high', 'isolated', 'wheel', 0.1, outlets: false);
         $netlist = $wiring->netlist();
         $electric = array_filter(
             $values,
@@ -91,6 +95,11 @@ final class FiveWireFanFamily implements Family, Planned, Repairable
             places: PinMap::of($values)->named($this->texts()->places($netlist->nodes), $this->texts()),
             sheet: Drawing::sheet(),
             texts: $this->texts(),
+            safety: new Safety(
+                [Hazard::Mains, Hazard::StoredCharge, Hazard::Moving],
+                ['licensed', 'bus-charge'],
+                ['licensed', 'mains-live', 'never-unplug'],
+            ),
             conductors: $wiring->conductors(),
             learnables: [Learnable::volts('supply', 'bus.volts'), Learnable::volts('logic', 'logic.volts')],
         );

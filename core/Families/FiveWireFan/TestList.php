@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\FiveWireFan;
 
 use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Device\Trap;
@@ -16,9 +17,6 @@ use Ispira\Core\Device\Trap;
 final readonly class TestList
 {
     public const ACCESS_MINUTES = ['cover' => 4.0, 'wheel' => 3.0, 'plug' => 3.0, 'motor-out' => 20.0];
-
-    private const LIVE = ['licensed', 'mains-live', 'never-unplug'];
-    private const DEAD = ['licensed', 'bus-charge'];
 
     public function __construct(private Wiring $wiring) {}
 
@@ -43,15 +41,14 @@ final readonly class TestList
 
     /**
      * @param list<string> $access
-     * @param list<string> $cautions
      * @param list<string> $tools
      */
     private static function look(
         string $key,
         float $minutes,
         array $access,
-        array $cautions = self::DEAD,
-        string $setUp = 'off',
+        Contact $contact = Contact::Hands,
+        string $setUp = 'isolated',
         bool $again = false,
         array $tools = [],
     ): Test {
@@ -62,9 +59,9 @@ final readonly class TestList
             Probe::observation($key),
             $minutes,
             $access,
-            $cautions,
-            $tools,
+            tools: $tools,
             repeatable: $again,
+            contact: $contact,
         );
     }
 
@@ -72,16 +69,16 @@ final readonly class TestList
     private static function looks(): array
     {
         return [
-            self::look('start', 0.5, [], ['hands-clear'], 'high'),
+            self::look('start', 0.5, [], Contact::Eyes, 'high'),
             self::look('look-board', 1.0, ['cover']),
-            self::look('look-plug', 0.7, ['cover', 'plug']),
-            self::look('spin', 0.7, ['wheel'], [...self::DEAD, 'fan-starts']),
-            self::look('bare-spin', 1.0, ['wheel', 'wheel-off'], [...self::DEAD, 'fan-starts']),
-            self::look('look-wheel', 0.7, ['wheel'], [...self::DEAD, 'fan-starts']),
-            self::look('wiggle-plug', 1.0, ['cover', 'plug'], [...self::LIVE, 'insulated-stick'], 'high', true),
-            self::look('tap-board', 1.0, ['cover'], [...self::LIVE, 'insulated-stick'], 'high', true),
-            self::look('warm', 15.0, [], ['hands-clear'], 'high', true),
-            self::look('diode-test', 3.0, ['cover', 'plug'], self::DEAD, 'dead', tools: ['meter', 'twin']),
+            self::look('look-plug', 0.7, ['cover', 'plug'], setUp: 'dead'),
+            self::look('spin', 0.7, ['wheel']),
+            self::look('bare-spin', 1.0, ['wheel', 'wheel-off']),
+            self::look('look-wheel', 0.7, ['wheel']),
+            self::look('wiggle-plug', 1.0, ['cover', 'plug'], Contact::Stick, 'high', true),
+            self::look('tap-board', 1.0, ['cover'], Contact::Stick, 'high', true),
+            self::look('warm', 15.0, [], Contact::Eyes, 'high', true),
+            self::look('diode-test', 3.0, ['cover', 'plug'], Contact::Probes, 'dead', tools: ['meter', 'twin']),
         ];
     }
 
@@ -98,6 +95,8 @@ final readonly class TestList
         array $access,
         array $words = [],
         ?Trap $trap = null,
+        Contact $contact = Contact::Probes,
+        bool $possible = true,
     ): Test {
         return new Test(
             $key,
@@ -106,10 +105,12 @@ final readonly class TestList
             Probe::volts($plus, $minus),
             1.0,
             $access,
-            self::LIVE,
+            [],
             ['meter'],
             $words,
             trap: $trap,
+            contact: $contact,
+            possible: $possible,
         );
     }
 
@@ -120,20 +121,11 @@ final readonly class TestList
         $tests = [
             self::volts('vm-volts', 'vm-volts', 'high', 'vm', 'gnd', $at),
             self::volts('vcc-volts', 'vcc-volts', 'high', 'vcc', 'gnd', $at),
-            self::volts('fg-hand', 'fg-hand', 'by-hand', 'board-fg', '0', [...$at, 'wheel'], trap: Trap::Averaged),
-            self::volts(
-                'fg-hand-motor',
-                'fg-hand-motor',
-                'by-hand',
-                'fg',
-                'gnd',
-                [...$at, 'wheel'],
-                trap: Trap::Averaged,
-            ),
+            ...$this->turnedSlowly([...$at, 'wheel']),
             self::volts('ground-drop', 'ground-drop', 'high', 'gnd', '0', $at),
             self::volts('board-vm', 'board-vm', 'high', 'board-vm', '0', ['cover']),
             self::volts('board-vcc', 'board-vcc', 'high', 'board-vcc', '0', ['cover']),
-            new Test('fg-hertz', 'fg-hertz', 'high', $this->pulses('pull-up'), 1.0, $at, self::LIVE, ['meter']),
+            new Test('fg-hertz', 'fg-hertz', 'high', $this->pulses('pull-up'), 1.0, $at, [], ['meter']),
         ];
         foreach (['low', 'high'] as $position) {
             $tests[] = self::volts("vsp-volts@$position", 'vsp-volts', $position, 'vsp', 'gnd', $at, [
@@ -143,6 +135,31 @@ final readonly class TestList
         $tests[] = self::volts('board-vsp', 'board-vsp', 'high', 'board-vsp', '0', ['cover']);
 
         return $tests;
+    }
+
+    /**
+     * Possible only where the logic supply can be had without the bus.
+     *
+     * @param list<string> $at
+     *
+     * @return list<Test>
+     */
+    private function turnedSlowly(array $at): array
+    {
+        $possible = $this->wiring->suppliesApart;
+        $test = static fn(string $key, string $plus, string $minus): Test => self::volts(
+            $key,
+            $key,
+            'by-hand',
+            $plus,
+            $minus,
+            $at,
+            trap: Trap::Averaged,
+            contact: Contact::Stick,
+            possible: $possible,
+        );
+
+        return [$test('fg-hand', 'board-fg', '0'), $test('fg-hand-motor', 'fg', 'gnd')];
     }
 
     /** @return list<Test> */
@@ -155,7 +172,7 @@ final readonly class TestList
             Probe::ohms($pin, 'gnd'),
             0.8,
             ['cover', 'plug'],
-            self::DEAD,
+            [],
             ['meter'],
         );
 
@@ -188,7 +205,7 @@ final readonly class TestList
     private function alone(): array
     {
         $at = ['cover', 'plug', 'motor-out'];
-        $cautions = ['licensed', 'bench-live', 'bench-order', 'hands-clear'];
+        $cautions = ['licensed', 'bench-live', 'bench-order'];
 
         return [
             new Test('speed@bench', 'bench-speed', 'bench', Probe::speed('motor'), 3.0, $at, $cautions, [

@@ -55,6 +55,7 @@ final readonly class Wiring
         private ?float $pullUp,
         private ?float $pulses,
         private ?float $fullRpm,
+        public bool $suppliesApart,
     ) {}
 
     public function fullSpeed(): float
@@ -218,8 +219,9 @@ final readonly class Wiring
 
         return [
             ...array_map(static fn(string $key): SetUp => new SetUp($key, $key), array_keys(self::COMMANDS)),
-            new SetUp('unplugged', 'high', $apart, 'unplugged'),
-            new SetUp('dead', 'off', $apart, 'dead'),
+            SetUp::isolated('isolated', 'off', 'isolated'),
+            new SetUp('unplugged', 'high', $apart, 'unplugged', still: true),
+            SetUp::isolated('dead', 'off', 'dead', $apart),
             // The bus is off and proven; the logic supply alone lets the Hall sensors speak.
             new SetUp(
                 'by-hand',
@@ -230,6 +232,7 @@ final readonly class Wiring
                     Adjustment::opened('fg-rest'),
                 ],
                 'by-hand',
+                still: true,
             ),
             new SetUp('bench', 'off', $bench, 'bench', PositionKind::Runs),
         ];

@@ -7,11 +7,13 @@ namespace Ispira\Core\Families\FlueFan;
 use Ispira\Core\Device\Bridged;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\TemporaryRepair;
 use Ispira\Core\Device\Texts;
 use Ispira\Core\Families\Mechanical\Mechanical;
@@ -52,7 +54,7 @@ final class FlueFanFamily implements Family, Bridged, Repairable
         );
         $tests = new TestList($wiring, $number('pressure'), $number('switchPressure'));
         $faults = new FaultList($wiring->twoSpeeds);
-        $mechanical = new Mechanical('fast', 'full', 'fan', 0.2, outlets: false, motorPart: 'fan');
+        $mechanical = new Mechanical('fast', 'full', 'isolated', 'fan', 0.2, outlets: false, motorPart: 'fan');
         $netlist = $wiring->netlist();
         ksort($values);
 
@@ -74,6 +76,12 @@ final class FlueFanFamily implements Family, Bridged, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: (new Drawing($wiring->twoSpeeds))->sheet(),
             texts: $this->texts(),
+            safety: new Safety(
+                [Hazard::Mains, Hazard::Moving, Hazard::Gas, Hazard::Hot],
+                ['lock-off'],
+                ['line-voltage', 'gas-shut'],
+                watched: ['gas-licence'],
+            ),
             conductors: $wiring->conductors(),
             learnables: [Learnable::volts('supply', 'line.volts'), Learnable::ohms('fastOhms', 'fast.ohms')],
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\FlueFan;
 
 use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
 
@@ -15,9 +16,6 @@ use Ispira\Core\Device\Test;
 final readonly class TestList
 {
     public const ACCESS_MINUTES = ['cover' => 3.0, 'fan' => 12.0, 'plug' => 2.0, 'tee' => 3.0, 'terminal' => 8.0];
-
-    private const DEAD = ['gas-licence', 'lock-off'];
-    private const LIVE = ['gas-licence', 'line-voltage'];
 
     /** Draught in Pa at full speed where no plate says it. */
     private const PRESSURE = 160.0;
@@ -52,8 +50,9 @@ final readonly class TestList
         string $key,
         float $minutes,
         array $access,
-        array $cautions = self::DEAD,
-        string $setUp = 'off',
+        array $cautions = [],
+        Contact $contact = Contact::Hands,
+        string $setUp = 'isolated',
         bool $again = false,
         bool $asked = false,
         array $words = [],
@@ -70,6 +69,7 @@ final readonly class TestList
             words: $words,
             repeatable: $again,
             asked: $asked,
+            contact: $contact,
         );
     }
 
@@ -77,31 +77,31 @@ final readonly class TestList
     private function looks(): array
     {
         return [
-            self::look('proves', 0.5, [], [], 'full', asked: true),
-            self::look('spin', 1.0, ['cover', 'fan'], [...self::DEAD, 'wheel']),
-            self::look('axial-play', 0.7, ['cover', 'fan'], [...self::DEAD, 'wheel']),
-            self::look('look-wheel', 1.0, ['cover', 'fan'], [...self::DEAD, 'wheel']),
+            self::look('proves', 0.5, [], [], Contact::Eyes, 'full', asked: true),
+            self::look('spin', 1.0, ['cover', 'fan'], ['wheel']),
+            self::look('axial-play', 0.7, ['cover', 'fan'], ['wheel']),
+            self::look('look-wheel', 1.0, ['cover', 'fan'], ['wheel']),
             self::look('look-seal', 1.0, ['cover', 'fan']),
             self::look('look-tube', 1.0, ['cover']),
             self::look(
                 'blow-switch',
                 1.5,
                 ['cover'],
-                [...self::DEAD, 'no-bridge'],
+                ['no-bridge'],
                 words: ['pressure' => number_format($this->switchPressure ?? 0.0)],
                 text: $this->switchPressure === null ? 'blow-switch-unknown' : 'blow-switch',
             ),
-            self::look('look-flue', 2.0, ['terminal'], ['gas-licence', 'hot-flue']),
+            self::look('look-flue', 2.0, ['terminal'], ['hot-flue']),
             self::look('reset', 0.5, ['cover']),
-            self::look('bare-spin', 1.0, ['cover', 'fan', 'wheel-off'], [...self::DEAD, 'wheel']),
-            self::look('brush-blade', 1.5, ['cover', 'fan'], [...self::DEAD, 'wheel']),
-            self::look('tube-end', 2.0, ['cover', 'tee'], ['gas-licence', 'gas-shut'], 'gas-shut'),
-            self::look('switch-contact', 1.5, ['cover'], [...self::DEAD, 'no-bridge']),
-            self::look('outlet-loose', 5.0, ['cover', 'tee'], ['gas-licence', 'gas-shut', 'hot-flue'], 'gas-shut'),
-            self::look('smoke-seal', 2.0, ['cover'], ['gas-licence', 'gas-shut'], 'gas-shut'),
-            self::look('wiggle-plug', 1.0, ['cover'], [...self::LIVE, 'gas-shut'], 'full', true),
-            self::look('tap-control', 1.0, ['cover'], [...self::LIVE, 'gas-shut'], 'full', true),
-            self::look('warm', 15.0, [], ['gas-licence'], 'full', true),
+            self::look('bare-spin', 1.0, ['cover', 'fan', 'wheel-off'], ['wheel']),
+            self::look('brush-blade', 1.5, ['cover', 'fan'], ['wheel']),
+            self::look('tube-end', 2.0, ['cover', 'tee'], [], Contact::Probes, 'gas-shut'),
+            self::look('switch-contact', 1.5, ['cover'], ['no-bridge']),
+            self::look('outlet-loose', 5.0, ['cover', 'tee'], ['hot-flue'], Contact::Probes, 'gas-shut'),
+            self::look('smoke-seal', 2.0, ['cover'], [], Contact::Probes, 'gas-shut'),
+            self::look('wiggle-plug', 1.0, ['cover'], [], Contact::Stick, 'full', true),
+            self::look('tap-control', 1.0, ['cover'], [], Contact::Stick, 'full', true),
+            self::look('warm', 15.0, [], [], Contact::Eyes, 'full', true),
         ];
     }
 
@@ -118,17 +118,7 @@ final readonly class TestList
         array $access,
         array $words = [],
     ): Test {
-        return new Test(
-            $key,
-            $text,
-            $setUp,
-            Probe::volts($plus, $minus),
-            1.0,
-            $access,
-            [...self::LIVE, 'gas-shut'],
-            ['meter'],
-            $words,
-        );
+        return new Test($key, $text, $setUp, Probe::volts($plus, $minus), 1.0, $access, [], ['meter'], $words);
     }
 
     /** @return list<Test> */
@@ -180,11 +170,11 @@ final readonly class TestList
                 Probe::pressure('fast', $full, 0.97 * $this->wiring->motor()->ratedSpeed, 'fast.draught'),
                 4.0,
                 ['tee'],
-                ['gas-licence', 'gas-shut'],
+                [],
                 ['manometer'],
                 ['full' => number_format($full)],
             ),
-            new Test('amps', 'amps', 'full', Probe::amps('neutral'), 1.0, ['cover'], self::LIVE, ['clamp']),
+            new Test('amps', 'amps', 'full', Probe::amps('neutral'), 1.0, ['cover'], [], ['clamp']),
             new Test(
                 'case-ohms',
                 'case-ohms',
@@ -192,7 +182,7 @@ final readonly class TestList
                 Probe::ohms('plug-neutral', 'case'),
                 1.0,
                 ['cover', 'plug'],
-                self::DEAD,
+                [],
                 ['meter'],
             ),
         ];
@@ -204,7 +194,7 @@ final readonly class TestList
                 Probe::ohms("plug-$speed", 'plug-neutral'),
                 1.0,
                 ['cover', 'plug'],
-                self::DEAD,
+                [],
                 ['meter'],
                 ['speed' => $this->wiring->twoSpeeds ? "$speed " : ''],
             );

@@ -146,9 +146,10 @@ final readonly class Wiring
         $setUps = [
             new SetUp('off', 'off'),
             new SetUp('full', 'full'),
-            new SetUp('dead', 'off', $off, 'dead'),
+            SetUp::isolated('isolated', 'off', 'isolated'),
+            SetUp::isolated('dead', 'off', 'dead', $off),
             new SetUp('gas-shut', 'full', [], 'gas-shut'),
-            new SetUp('unplugged', 'full', $off, 'unplugged'),
+            new SetUp('unplugged', 'full', $off, 'unplugged', still: true),
         ];
         if ($this->twoSpeeds) {
             $setUps[] = new SetUp('slow', 'slow');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\Mechanical;
 
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Part;
@@ -37,6 +38,7 @@ final readonly class Mechanical
     /**
      * @param string $motor   element whose shaft the wheel sits on
      * @param string $setUp   in which it runs fast enough to be heard
+     * @param string $dead    an isolated one, in which hands may go to the wheel
      * @param string $access  place from which the wheel is seen and turned
      * @param float  $torque  drag in N·m of a wheel that rubs
      * @param bool   $outlets whether doors behind it lead the air
@@ -44,6 +46,7 @@ final readonly class Mechanical
     public function __construct(
         private string $motor,
         private string $setUp,
+        private string $dead,
         private string $access,
         private float $torque,
         private bool $outlets,
@@ -163,67 +166,23 @@ final readonly class Mechanical
     public function tests(): array
     {
         $tests = [
-            new Test(
-                'noise',
-                'noise',
-                $this->setUp,
-                Probe::observation('noise'),
-                0.3,
-                [],
-                ['hands-clear'],
-                asked: true,
-            ),
-            new Test(
-                'wobble',
-                'wobble',
-                $this->setUp,
-                Probe::observation('wobble'),
-                1.0,
-                [$this->access],
-                ['fan-starts'],
-            ),
-            new Test('gaps', 'gaps', $this->setUp, Probe::observation('gaps'), 0.7, [$this->access], ['fan-starts']),
-            new Test(
-                'set-screw',
-                'set-screw',
-                $this->setUp,
-                Probe::observation('set-screw'),
-                0.7,
-                [$this->access],
-                ['fan-starts'],
-            ),
-            new Test(
-                'bare-shaft',
-                'bare-shaft',
-                $this->setUp,
-                Probe::observation('bare-shaft'),
-                1.0,
-                [$this->access, 'wheel-off'],
-                ['fan-starts'],
-            ),
+            new Test('noise', 'noise', $this->setUp, Probe::observation('noise'), 0.3, asked: true),
+            new Test('wobble', 'wobble', $this->setUp, Probe::observation('wobble'), 1.0, [$this->access]),
+            $this->handsOn('gaps', 0.7, [$this->access]),
+            $this->handsOn('set-screw', 0.7, [$this->access]),
+            $this->handsOn('bare-shaft', 1.0, [$this->access, 'wheel-off']),
         ];
         if ($this->outlets) {
-            $tests[] = new Test(
-                'outlets',
-                'outlets',
-                $this->setUp,
-                Probe::observation('outlets'),
-                0.3,
-                [],
-                [],
-                asked: true,
-            );
-            $tests[] = new Test(
-                'door-moves',
-                'door-moves',
-                $this->setUp,
-                Probe::observation('door-moves'),
-                2.0,
-                [],
-                ['hands-clear'],
-            );
+            $tests[] = new Test('outlets', 'outlets', $this->setUp, Probe::observation('outlets'), 0.3, asked: true);
+            $tests[] = new Test('door-moves', 'door-moves', $this->setUp, Probe::observation('door-moves'), 2.0);
         }
 
         return $tests;
+    }
+
+    /** @param list<string> $access */
+    private function handsOn(string $key, float $minutes, array $access): Test
+    {
+        return new Test($key, $key, $this->dead, Probe::observation($key), $minutes, $access, contact: Contact::Hands);
     }
 }

@@ -29,7 +29,7 @@ final readonly class AloneTests
                 Probe::speed("fan-$fan"),
                 2.0,
                 $access,
-                ['jumper', 'hands-clear'],
+                ['jumper'],
                 ['jumper'],
                 $words,
             );
@@ -40,7 +40,7 @@ final readonly class AloneTests
                 Probe::amps("fan-$fan"),
                 2.5,
                 $access,
-                ['jumper', 'hands-clear'],
+                ['jumper'],
                 ['jumper', 'clamp'],
                 $words,
             );
@@ -51,7 +51,7 @@ final readonly class AloneTests
                 Probe::ohms($l->plus($fan), "$fan-minus"),
                 1.0,
                 ["fan-plug-$fan"],
-                ['fan-starts', 'ohms-dead'],
+                [],
                 ['meter'],
                 $words,
             );
@@ -65,7 +65,7 @@ final readonly class AloneTests
                 Probe::speed("fan-$fan"),
                 2.0,
                 ["fan-plug-$fan", 'battery'],
-                ['jumper', 'hands-clear'],
+                ['jumper'],
                 ['jumper'],
                 $words,
             );
@@ -76,7 +76,7 @@ final readonly class AloneTests
                 Probe::ohms(Layout::own('low-in', $fan), "$fan-minus"),
                 1.0,
                 ["fan-plug-$fan"],
-                ['fan-starts', 'ohms-dead'],
+                [],
                 ['meter'],
                 $words,
             );
@@ -89,7 +89,7 @@ final readonly class AloneTests
                 Probe::ohms('resistor-in', 'fan-feed'),
                 1.5,
                 ['fans'],
-                ['fan-starts', 'ohms-dead'],
+                [],
                 ['meter'],
             );
         }

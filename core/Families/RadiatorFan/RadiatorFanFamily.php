@@ -6,11 +6,13 @@ namespace Ispira\Core\Families\RadiatorFan;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\Texts;
 use Ispira\Core\Families\Mechanical\Mechanical;
 
@@ -44,6 +46,7 @@ final class RadiatorFanFamily implements Family, Repairable
         $mechanical = new Mechanical(
             'fan-a',
             $layout->cell('high', 'a'),
+            'dead',
             'fans',
             0.06,
             outlets: false,
@@ -70,6 +73,7 @@ final class RadiatorFanFamily implements Family, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: (new Drawing($layout))->sheet(),
             texts: $this->texts(),
+            safety: new Safety([Hazard::ExtraLow, Hazard::Moving], ['fan-starts']),
             conductors: (new Conducting($layout))->all(),
             learnables: [Learnable::volts('supply', 'battery.volts'), Learnable::ohms('resistor', 'resistor.ohms')],
         );

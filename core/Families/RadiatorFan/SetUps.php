@@ -23,6 +23,7 @@ final readonly class SetUps
         $l = $this->layout;
         $off = $l->cell('off', 'a');
         $setUps = array_map(static fn(Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions);
+        $setUps[] = SetUp::isolated('dead', $off, 'dead');
         foreach (['low', 'high'] as $line) {
             $joined = [Adjustment::set("jump-$line.ohms", 0.02)];
             if ($line === 'high' && $l->relays) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\RadiatorFan;
 
 use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
 
@@ -21,9 +22,6 @@ final readonly class TestList
         'control' => 4.0,
         'fans' => 2.0,
     ];
-
-    public const STARTS = ['fan-starts'];
-    public const RUNS = ['hands-clear'];
 
     public function __construct(private Layout $layout) {}
 
@@ -80,48 +78,47 @@ final readonly class TestList
     private function looks(): array
     {
         $l = $this->layout;
-        $off = $l->cell('off', 'a');
         $high = $l->cell('high', 'a');
         $tests = [
-            $this->look('look-wheel', 'look-wheel', 0.7, ['fans'], self::STARTS, $off),
-            $this->look('wiggle-control', 'wiggle-control', 1.0, ['control'], self::RUNS, $high),
-            $this->look('wiggle-feed', 'wiggle-feed', 1.0, ['fuse-box'], self::RUNS, $high),
+            $this->handsOn('look-wheel', 'look-wheel', 0.7, ['fans']),
+            $this->look('wiggle-control', 'wiggle-control', 1.0, ['control'], $high, contact: Contact::Wires),
+            $this->look('wiggle-feed', 'wiggle-feed', 1.0, ['fuse-box'], $high, contact: Contact::Wires),
         ];
         if ($l->dropsInResistor()) {
-            $tests[] = $this->look('look-resistor', 'look-resistor', 0.7, ['fans'], self::STARTS, $off);
+            $tests[] = $this->handsOn('look-resistor', 'look-resistor', 0.7, ['fans']);
             $tests[] = $this->look(
                 'wiggle-resistor',
                 'wiggle-resistor',
                 1.0,
                 ['fans'],
-                self::RUNS,
                 $l->cell('low', 'a'),
+                contact: Contact::Wires,
             );
         }
         if ($l->relays) {
-            $tests[] = $this->look('compressor', 'compressor', 0.5, [], [], $l->cell('low', 'a'));
+            $tests[] = $this->look('compressor', 'compressor', 0.5, [], $l->cell('low', 'a'));
         }
         foreach ($l->fans() as $fan) {
             $words = ['fan' => Layout::WORDS[$fan]];
-            $tests[] = $this->look($fan === 'a' ? 'spin' : 'spin-b', 'spin', 0.7, ['fans'], self::STARTS, $off, $words);
-            $tests[] = $this->look("look-plug-$fan", 'look-plug', 0.7, ["fan-plug-$fan"], self::STARTS, $off, $words);
+            $tests[] = $this->handsOn($fan === 'a' ? 'spin' : 'spin-b', 'spin', 0.7, ['fans'], $words);
+            $tests[] = $this->handsOn("look-plug-$fan", 'look-plug', 0.7, ["fan-plug-$fan"], $words);
             $tests[] = $this->look(
                 "wiggle-plug-$fan",
                 'wiggle-plug',
                 1.0,
                 ["fan-plug-$fan"],
-                self::RUNS,
                 $l->cell($l->running($fan), $fan),
                 $words,
+                Contact::Wires,
             );
             $tests[] = $this->look(
                 "knock-$fan",
                 'knock',
                 0.7,
                 ['fans'],
-                self::RUNS,
                 $l->cell($l->running($fan), $fan),
                 $words,
+                Contact::Wires,
             );
         }
 
@@ -130,7 +127,6 @@ final readonly class TestList
 
     /**
      * @param list<string>          $access
-     * @param list<string>          $cautions
      * @param array<string, string> $words
      */
     private function look(
@@ -138,9 +134,9 @@ final readonly class TestList
         string $text,
         float $minutes,
         array $access,
-        array $cautions,
         string $setUp,
         array $words = [],
+        Contact $contact = Contact::Eyes,
     ): Test {
         return new Test(
             $key,
@@ -149,9 +145,18 @@ final readonly class TestList
             Probe::observation($key),
             $minutes,
             $access,
-            $cautions,
             words: $words,
             repeatable: str_starts_with($key, 'wiggle'),
+            contact: $contact,
         );
+    }
+
+    /**
+     * @param list<string>          $access
+     * @param array<string, string> $words
+     */
+    private function handsOn(string $key, string $text, float $minutes, array $access, array $words = []): Test
+    {
+        return $this->look($key, $text, $minutes, $access, 'dead', $words, Contact::Hands);
     }
 }

@@ -99,7 +99,7 @@ final readonly class VoltTests
             Probe::amps("fan-$fan"),
             1.0,
             $at,
-            TestList::RUNS,
+            [],
             ['clamp'],
             ['fan' => Layout::WORDS[$fan], 'position' => $request],
         );
@@ -125,7 +125,7 @@ final readonly class VoltTests
                 Probe::lamp('lamp', 12.6),
                 1.5,
                 ['fan-plug-a'],
-                TestList::STARTS,
+                [],
                 ['lamp'],
                 ['position' => $request],
                 trap: Trap::Lamp,
@@ -137,7 +137,7 @@ final readonly class VoltTests
                 Probe::volts($plus, $minus),
                 2.0,
                 ['fan-plug-a'],
-                TestList::STARTS,
+                [],
                 ['lamp', 'meter'],
                 ['position' => $request],
             );
@@ -164,7 +164,7 @@ final readonly class VoltTests
             Probe::volts($plus, $minus),
             0.8,
             $access,
-            TestList::RUNS,
+            [],
             ['meter'],
             ['position' => $word, 'fan' => Layout::WORDS[$fan]],
         );

@@ -6,10 +6,12 @@ namespace Ispira\Core\Families\SteppedBlower;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\Texts;
 use Ispira\Core\Families\Mechanical\Mechanical;
 
@@ -51,7 +53,7 @@ final class SteppedBlowerFamily implements Family, Repairable
         $netlist = $wiring->netlist();
         $positions = $wiring->positions();
         $setUps = $wiring->setUps();
-        $mechanical = new Mechanical('motor', (string) $variant->top, 'wheel', 0.04, outlets: true);
+        $mechanical = new Mechanical('motor', (string) $variant->top, 'dead', 'wheel', 0.04, outlets: true);
         $testList = [...$tests->all($positions), ...$mechanical->tests()];
         $faultList = [...$faults->all(), ...$mechanical->faults()];
         $unknowns = $wiring->unknowns();
@@ -75,6 +77,7 @@ final class SteppedBlowerFamily implements Family, Repairable
             places: $this->places($variant, $netlist->nodes),
             sheet: (new Drawing($variant))->sheet(),
             texts: $this->texts(),
+            safety: new Safety([Hazard::ExtraLow, Hazard::Moving], ['fan-starts']),
             conductors: $wiring->conductors(),
             learnables: $wiring->learnables(),
         );

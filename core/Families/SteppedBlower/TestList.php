@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\SteppedBlower;
 
 use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
@@ -90,23 +91,23 @@ final readonly class TestList
         $v = $this->variant;
         $top = (string) $v->top;
         $tests = [
-            $this->look('look-pack', 1.0, ['pack'], ['pack-hot', 'sheet-metal']),
-            $this->look('look-pack-plug', 0.7, ['pack-plug'], ['pack-hot']),
-            $this->look('look-motor-plug', 0.7, ['motor-plug'], ['fan-starts']),
-            $this->look('spin', 0.7, ['wheel'], ['fan-starts']),
-            $this->look('spin-bare', 0.7, ['wheel', 'wheel-off'], ['fan-starts', 'sheet-metal']),
-            $this->look('look-wheel', 0.7, ['wheel'], ['fan-starts']),
-            $this->look('air', 0.5, [], [], $top),
-            $this->look('motor-warmth', 6.0, ['wheel'], ['hands-clear'], $top),
-            $this->look('neighbours', 1.0, [], []),
-            $this->look('wiggle-pack-plug', 1.0, ['pack-plug'], ['pack-hot'], (string) ($v->top - 1)),
-            $this->look('wiggle-motor-plug', 1.0, ['motor-plug'], ['hands-clear'], $top),
-            $this->look('wiggle-pack', 1.0, ['pack'], ['pack-hot'], (string) ($v->top - 1)),
-            $this->look('wiggle-wires', 1.5, ['pack-plug'], ['pack-hot'], (string) ($v->top - 1)),
-            $this->look('wiggle-relay', 0.7, ['fuse-box'], ['hands-clear'], $top),
-            $this->look('wiggle-feed', 1.5, ['fuse-box'], ['hands-clear'], $top),
-            $this->look('wiggle-ground', 1.5, [$v->feedSide ? 'motor-plug' : 'selector'], ['hands-clear'], $top),
-            $this->look('knock', 0.7, ['wheel'], ['hands-clear'], $top),
+            $this->handsOn('look-pack', 1.0, ['pack'], ['pack-hot', 'sheet-metal']),
+            $this->handsOn('look-pack-plug', 0.7, ['pack-plug'], ['pack-hot']),
+            $this->handsOn('look-motor-plug', 0.7, ['motor-plug']),
+            $this->handsOn('spin', 0.7, ['wheel']),
+            $this->handsOn('spin-bare', 0.7, ['wheel', 'wheel-off'], ['sheet-metal']),
+            $this->handsOn('look-wheel', 0.7, ['wheel']),
+            $this->look('air', $top, 0.5, []),
+            $this->handsOn('motor-warmth', 7.0, ['wheel'], ['motor-hot']),
+            $this->look('neighbours', 'off', 1.0, []),
+            $this->moved('wiggle-pack-plug', (string) ($v->top - 1), 1.0, ['pack-plug'], ['pack-hot']),
+            $this->moved('wiggle-motor-plug', $top, 1.0, ['motor-plug']),
+            $this->moved('wiggle-pack', (string) ($v->top - 1), 1.0, ['pack'], ['pack-hot']),
+            $this->moved('wiggle-wires', (string) ($v->top - 1), 1.5, ['pack-plug'], ['pack-hot']),
+            $this->moved('wiggle-relay', $top, 0.7, ['fuse-box']),
+            $this->moved('wiggle-feed', $top, 1.5, ['fuse-box']),
+            $this->moved('wiggle-ground', $top, 1.5, [$v->feedSide ? 'motor-plug' : 'selector']),
+            $this->moved('knock', $top, 0.7, ['wheel']),
         ];
         $tests[] = $v->electronic
             ? new Test(
@@ -119,13 +120,13 @@ final readonly class TestList
                 [],
                 ['reader'],
             )
-            : $this->look('wiggle-selector', 0.8, [], [], $top);
+            : $this->moved('wiggle-selector', $top, 0.8, []);
         if ($v->modeContact()) {
-            $tests[] = $this->look('wiggle-mode', 0.8, [], [], $top);
+            $tests[] = $this->moved('wiggle-mode', $top, 0.8, []);
         }
         if ($v->highRelay()) {
-            $tests[] = $this->look('wiggle-high', 0.8, ['high-relay'], ['hands-clear'], $top);
-            $tests[] = $this->look('wiggle-high-wire', 1.0, ['high-relay'], ['hands-clear'], $top);
+            $tests[] = $this->moved('wiggle-high', $top, 0.8, ['high-relay']);
+            $tests[] = $this->moved('wiggle-high-wire', $top, 1.0, ['high-relay']);
         }
 
         return $tests;
@@ -135,9 +136,15 @@ final readonly class TestList
      * @param list<string> $access
      * @param list<string> $cautions
      */
-    private function look(string $key, float $minutes, array $access, array $cautions, string $setUp = 'off'): Test
-    {
-        $position = $setUp === 'off' ? (string) $this->variant->top : $setUp;
+    private function look(
+        string $key,
+        string $setUp,
+        float $minutes,
+        array $access,
+        array $cautions = [],
+        Contact $contact = Contact::Eyes,
+    ): Test {
+        $position = is_numeric($setUp) ? $setUp : (string) $this->variant->top;
 
         return new Test(
             $key,
@@ -149,7 +156,26 @@ final readonly class TestList
             $cautions,
             words: ['position' => $position],
             repeatable: \in_array($key, FaultList::WIGGLES, true),
+            contact: $contact,
         );
+    }
+
+    /**
+     * @param list<string> $access
+     * @param list<string> $cautions
+     */
+    private function handsOn(string $key, float $minutes, array $access, array $cautions = []): Test
+    {
+        return $this->look($key, 'dead', $minutes, $access, $cautions, Contact::Hands);
+    }
+
+    /**
+     * @param list<string> $access
+     * @param list<string> $cautions
+     */
+    private function moved(string $key, string $position, float $minutes, array $access, array $cautions = []): Test
+    {
+        return $this->look($key, $position, $minutes, $access, $cautions, Contact::Wires);
     }
 
     /** @return list<Test> */
@@ -229,7 +255,7 @@ final readonly class TestList
                 Probe::amps('motor'),
                 1.0,
                 ['motor-plug'],
-                ['hands-clear'],
+                [],
                 ['clamp'],
                 ['position' => (string) $position],
             );
@@ -241,7 +267,7 @@ final readonly class TestList
             Probe::amps('motor'),
             3.0,
             ['motor-plug', 'battery'],
-            ['jumper', 'hands-clear'],
+            ['jumper'],
             ['clamp', 'jumper'],
         );
         $tests[] = new Test(
@@ -251,7 +277,7 @@ final readonly class TestList
             Probe::speed('motor'),
             3.0,
             ['motor-plug', 'battery'],
-            ['jumper', 'hands-clear'],
+            ['jumper'],
             ['jumper'],
             ['position' => (string) $this->variant->top],
         );
@@ -272,7 +298,7 @@ final readonly class TestList
                 Probe::volts($v->plusNode(), $v->minusNode()),
                 2.0,
                 ['motor-plug'],
-                ['fan-starts'],
+                [],
                 ['meter', 'lamp'],
                 ['position' => (string) $position],
             ),
@@ -292,18 +318,18 @@ final readonly class TestList
                 Probe::ohms('pack-end', 'pack-common'),
                 1.0,
                 ['pack'],
-                ['pack-hot', 'ohms-dead'],
+                ['pack-hot'],
                 self::METER,
             ),
         ];
         $tests[] = new Test(
             'pack-plug-ohms',
             'pack-plug-ohms',
-            'key-off',
+            'dead',
             Probe::ohms($this->packSide(), 'drive'),
             1.0,
             ['pack-plug'],
-            ['pack-hot', 'ohms-dead'],
+            ['pack-hot'],
             self::METER,
         );
         $tests[] = new Test(
@@ -313,7 +339,7 @@ final readonly class TestList
             Probe::ohms('tap-1', '0'),
             1.5,
             ['pack-plug'],
-            ['ohms-dead'],
+            [],
             self::METER,
         );
         foreach ($v->lowPositions() as $k) {
@@ -324,7 +350,7 @@ final readonly class TestList
                 Probe::ohms("pack-$k", 'pack-common'),
                 1.0,
                 ['pack'],
-                ['pack-hot', 'ohms-dead'],
+                ['pack-hot'],
                 self::METER,
                 ['k' => (string) $k],
             );
@@ -336,7 +362,7 @@ final readonly class TestList
                     Probe::ohms("pack-$k", 'pack-' . ($k + 1)),
                     1.0,
                     ['pack'],
-                    ['pack-hot', 'ohms-dead'],
+                    ['pack-hot'],
                     self::METER,
                     ['k' => (string) $k, 'next' => (string) ($k + 1)],
                 );
@@ -351,7 +377,7 @@ final readonly class TestList
                     Probe::ohms('wiper', "tap-$position"),
                     1.0,
                     ['selector', 'selector-unplugged'],
-                    ['ohms-dead'],
+                    [],
                     self::METER,
                     ['position' => (string) $position],
                 );
@@ -402,7 +428,7 @@ final readonly class TestList
                 default => $position,
             },
         ];
-        $cautions = \in_array('pack-plug', $access, true) ? ['pack-hot', 'hands-clear'] : ['hands-clear'];
+        $cautions = \in_array('pack-plug', $access, true) ? ['pack-hot'] : [];
 
         return new Test(
             "$name@$position",

@@ -103,6 +103,7 @@ final readonly class Wiring
             array_values($elements),
         );
         $setUps = array_map(static fn(Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions());
+        $setUps[] = SetUp::isolated('dead', 'key-off', 'dead');
         $lampOhms = 3.0 * $v->impedance();
         foreach ([$v->top - 1, $v->top] as $position) {
             $setUps[] = new SetUp(
@@ -110,6 +111,7 @@ final readonly class Wiring
                 (string) $position,
                 [...$open('plug-plus', 'plug-minus'), Adjustment::set('lamp.ohms', $lampOhms)],
                 'lamp',
+                still: true,
             );
         }
         $setUps[] = new SetUp(

@@ -6,6 +6,7 @@ namespace Ispira\Core\Families\TappedBlower;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
@@ -13,6 +14,7 @@ use Ispira\Core\Device\Planned;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\Texts;
 use Ispira\Core\Families\Mechanical\Mechanical;
 
@@ -51,7 +53,7 @@ final class TappedBlowerFamily implements Family, Planned, Repairable
         );
         $tests = new TestList($motor, $wiring, ParameterList::numberIn($values, 'rise'));
         $faults = new FaultList($motor, $wiring);
-        $mechanical = new Mechanical('main', 'cool', 'wheel', 0.15, outlets: false);
+        $mechanical = new Mechanical('main', 'cool', 'isolated', 'wheel', 0.15, outlets: false);
         $netlist = $wiring->netlist();
         ksort($values);
 
@@ -73,6 +75,11 @@ final class TappedBlowerFamily implements Family, Planned, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: (new Drawing($motor, $wiring))->sheet(),
             texts: $this->texts(),
+            safety: new Safety(
+                [Hazard::Mains, Hazard::Moving],
+                ['licensed', 'lock-off', 'discharge'],
+                ['licensed', 'line-voltage', 'one-tap'],
+            ),
             conductors: $wiring->conductors(),
             learnables: [
                 Learnable::volts('supply', 'line.volts'),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\TappedBlower;
 
 use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Device\Trap;
@@ -23,10 +24,6 @@ final readonly class TestList
         'filter' => 1.0,
         'ducts' => 4.0,
     ];
-
-    private const LIVE = ['licensed', 'line-voltage', 'one-tap'];
-    private const CALLED = ['licensed', 'line-voltage', 'one-tap', 'board-waits'];
-    private const DEAD = ['licensed', 'lock-off', 'discharge'];
 
     /** Rise in K where the plate says nothing, and the share of the rated flux that an ordinary circuit leaves. */
     private const RISE = 32.0;
@@ -53,36 +50,42 @@ final readonly class TestList
         return [...$tests, ...self::looks(), ...$this->live(), ...$this->windings(), ...$this->running()];
     }
 
-    /**
-     * @param list<string> $access
-     * @param list<string> $cautions
-     */
-    private static function look(
-        string $key,
-        float $minutes,
-        array $access,
-        array $cautions = self::DEAD,
-        string $setUp = 'off',
-        bool $again = false,
-    ): Test {
-        return new Test($key, $key, $setUp, Probe::observation($key), $minutes, $access, $cautions, repeatable: $again);
+    /** @param list<string> $access */
+    private static function look(string $key, float $minutes, array $access): Test
+    {
+        return new Test($key, $key, 'isolated', Probe::observation($key), $minutes, $access, contact: Contact::Hands);
+    }
+
+    /** @param list<string> $access */
+    private static function provoked(string $key, float $minutes, array $access, Contact $contact): Test
+    {
+        return new Test(
+            $key,
+            $key,
+            'cool',
+            Probe::observation($key),
+            $minutes,
+            $access,
+            repeatable: true,
+            contact: $contact,
+        );
     }
 
     /** @return list<Test> */
     private static function looks(): array
     {
         return [
-            self::look('look-filter', 0.5, ['filter'], ['fan-starts']),
+            self::look('look-filter', 0.5, ['filter']),
             self::look('look-board', 1.0, ['panel']),
             self::look('look-capacitor', 0.7, ['panel']),
             self::look('taps-diagram', 1.5, ['panel']),
-            self::look('spin', 0.7, ['panel', 'wheel'], ['licensed', 'lock-off', 'fan-starts']),
-            self::look('bare-spin', 1.0, ['panel', 'wheel', 'wheel-off'], ['licensed', 'lock-off', 'fan-starts']),
-            self::look('look-wheel', 0.7, ['panel', 'wheel'], ['licensed', 'lock-off', 'fan-starts']),
-            self::look('stops-hot', 12.0, [], ['hands-clear'], 'cool', true),
-            self::look('wiggle-wires', 1.5, ['panel'], ['licensed', 'line-voltage', 'insulated-stick'], 'cool', true),
-            self::look('wiggle-call', 1.5, ['panel'], ['licensed', 'line-voltage'], 'cool', true),
-            self::look('tap-board', 1.0, ['panel'], ['licensed', 'line-voltage', 'insulated-stick'], 'cool', true),
+            self::look('spin', 0.7, ['panel', 'wheel']),
+            self::look('bare-spin', 1.0, ['panel', 'wheel', 'wheel-off']),
+            self::look('look-wheel', 0.7, ['panel', 'wheel']),
+            self::provoked('stops-hot', 12.0, [], Contact::Eyes),
+            self::provoked('wiggle-wires', 1.5, ['panel'], Contact::Stick),
+            self::provoked('wiggle-call', 1.5, ['panel'], Contact::SignalWires),
+            self::provoked('tap-board', 1.0, ['panel'], Contact::Stick),
         ];
     }
 
@@ -107,7 +110,7 @@ final readonly class TestList
             Probe::volts($plus, $minus),
             1.0,
             $access,
-            $setUp === 'off' ? self::LIVE : self::CALLED,
+            $setUp === 'off' ? [] : ['board-waits'],
             ['meter'],
             $words,
             trap: $trap,
@@ -132,7 +135,7 @@ final readonly class TestList
                 Probe::ohms('limit-a', 'limit-b'),
                 1.5,
                 ['panel'],
-                self::DEAD,
+                [],
                 ['meter'],
             ),
         ];
@@ -181,7 +184,7 @@ final readonly class TestList
             Probe::ohms($a, $b),
             1.0,
             ['panel', 'motor-leads', 'capacitor-off'],
-            self::DEAD,
+            [],
             ['meter'],
             $words,
         );
@@ -208,7 +211,7 @@ final readonly class TestList
                 Probe::capacitance('capacitor'),
                 1.0,
                 ['panel', 'capacitor-off'],
-                self::DEAD,
+                [],
                 ['capacitance'],
                 ['rated' => number_format($this->motor->microfarads(), 1)],
             ),
@@ -219,9 +222,16 @@ final readonly class TestList
     private function running(): array
     {
         $tests = [
-            new Test('capacitor-amps', 'capacitor-amps', 'cool', Probe::amps('capacitor'), 1.0, ['panel'], self::LIVE, [
-                'clamp',
-            ]),
+            new Test(
+                'capacitor-amps',
+                'capacitor-amps',
+                'cool',
+                Probe::amps('capacitor'),
+                1.0,
+                ['panel'],
+                [],
+                ['clamp'],
+            ),
             new Test(
                 'capacitor-volts',
                 'capacitor-volts',
@@ -229,7 +239,7 @@ final readonly class TestList
                 Probe::volts('capacitor-in', 'auxiliary-end'),
                 1.5,
                 ['panel'],
-                [...self::LIVE, 'discharge'],
+                [],
                 ['meter'],
             ),
             new Test(
@@ -239,7 +249,7 @@ final readonly class TestList
                 Probe::speed('main'),
                 1.5,
                 ['panel', 'wheel'],
-                ['licensed', 'line-voltage', 'insulated-stick', 'hands-clear'],
+                contact: Contact::Stick,
             ),
             new Test(
                 'rise',
@@ -250,6 +260,7 @@ final readonly class TestList
                 ['ducts'],
                 ['licensed', 'hot-air'],
                 ['thermometers'],
+                contact: Contact::Eyes,
             ),
         ];
         foreach (array_keys($this->wiring->assignment()) as $call) {
@@ -260,7 +271,7 @@ final readonly class TestList
                 Probe::amps('common-wire'),
                 1.0,
                 ['panel'],
-                self::LIVE,
+                [],
                 ['clamp'],
                 ['call' => $call],
             );

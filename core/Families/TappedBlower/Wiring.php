@@ -155,7 +155,11 @@ final readonly class Wiring
             Adjustment::opened('common-wire'),
             Adjustment::opened('capacitor-lead'),
         ];
-        $setUps = [new SetUp('off', 'off'), new SetUp('dead', 'off', $apart, 'dead')];
+        $setUps = [
+            new SetUp('off', 'off'),
+            SetUp::isolated('isolated', 'off', 'isolated'),
+            SetUp::isolated('dead', 'off', 'dead', $apart),
+        ];
         foreach (array_keys($this->assignment()) as $call) {
             $setUps[] = new SetUp($call, $call);
             $setUps[] = new SetUp(
@@ -165,7 +169,7 @@ final readonly class Wiring
                 'lifted',
             );
         }
-        // A push by hand does for the start what the auxiliary winding does.
+        // A push does for the start what the auxiliary winding does.
         $setUps[] = new SetUp('pushed', 'cool', [Adjustment::set('main.pushed', 1.0)], 'pushed');
 
         return $setUps;

@@ -10,6 +10,7 @@ use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\Conductor;
 use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Populations;
@@ -140,6 +141,7 @@ final readonly class CompoundWiring
         return [
             ...$setUps,
             new SetUp('parked', 'off', $rest, 'parked'),
+            SetUp::isolated('dead', 'off', 'dead'),
             new SetUp(
                 'bench-high',
                 'high',
@@ -448,7 +450,7 @@ final readonly class CompoundWiring
                 Probe::speed('motor'),
                 3.0,
                 ['motor-plug', 'battery'],
-                ['crush', 'jumper'],
+                ['jumper'],
                 ['jumper'],
                 ['clips' => $clips],
             );
@@ -464,7 +466,7 @@ final readonly class CompoundWiring
                 Probe::speed('motor'),
                 3.0,
                 ['motor-plug', 'battery'],
-                ['crush', 'jumper'],
+                ['jumper'],
                 ['jumper'],
                 ['clips' => $clips],
             );
@@ -476,7 +478,7 @@ final readonly class CompoundWiring
             Probe::amps('series'),
             3.0,
             ['motor-plug', 'battery'],
-            ['crush', 'jumper'],
+            ['jumper'],
             ['jumper', 'clamp'],
             ['speed' => 'low'],
         );
@@ -487,7 +489,7 @@ final readonly class CompoundWiring
             Probe::amps('series'),
             3.0,
             ['motor-plug', 'battery'],
-            ['crush', 'jumper'],
+            ['jumper'],
             ['jumper', 'clamp'],
             ['speed' => 'high'],
         );
@@ -498,7 +500,7 @@ final readonly class CompoundWiring
             Probe::ohms('feed-pin', 'run-in'),
             1.0,
             ['motor-plug'],
-            ['crush', 'ohms-dead'],
+            [],
             ['meter'],
             ['from' => 'feed', 'to' => 'RUN'],
         );
@@ -509,7 +511,7 @@ final readonly class CompoundWiring
             Probe::ohms('feed-pin', 'field-in'),
             1.0,
             ['motor-plug'],
-            ['crush', 'ohms-dead'],
+            [],
             ['meter'],
             ['from' => 'feed', 'to' => 'FIELD'],
         );
@@ -520,7 +522,7 @@ final readonly class CompoundWiring
             Probe::ohms('run-in', '0'),
             1.0,
             ['motor-plug'],
-            ['crush', 'ohms-dead'],
+            [],
             ['meter'],
             ['from' => 'RUN', 'to' => 'body, at rest'],
         );
@@ -528,13 +530,13 @@ final readonly class CompoundWiring
         $tests[] = new Test(
             'look-strap',
             'look-strap',
-            'off',
+            'dead',
             Probe::observation('look-strap'),
             0.7,
             ['motor-plug'],
-            ['crush'],
+            contact: Contact::Hands,
         );
-        $tests[] = new Test('warm', 'warm', 'low', Probe::observation('warm'), 10.0, [], ['crush'], repeatable: true);
+        $tests[] = new Test('warm', 'warm', 'low', Probe::observation('warm'), 10.0, repeatable: true);
         $tests[] = TestList::volts('dash-ground-drop', 'dash-ground-drop', 'low', 'dash-ground', '0', ['dash'], []);
         $tests[] = new Test(
             'lamp-feed',
@@ -543,7 +545,7 @@ final readonly class CompoundWiring
             Probe::lamp('lamp', 12.6 * $this->scale),
             1.5,
             ['motor-plug'],
-            ['crush'],
+            [],
             ['lamp'],
             trap: Trap::Lamp,
         );

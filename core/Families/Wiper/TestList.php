@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\Wiper;
 
 use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
 
@@ -41,26 +42,26 @@ final readonly class TestList
         }
         foreach (
             [
-                'motor-sound' => [0.5, []],
-                'arms' => [1.0, []],
-                'linkage' => [1.0, ['linkage-off']],
-                'look-plug' => [0.7, ['motor-plug']],
-                'wiggle-plug' => [1.0, ['motor-plug']],
-                'wiggle-dash' => [0.7, []],
-                'wiggle-feed' => [1.0, ['fuse-box']],
-                'knock' => [0.7, ['motor-plug']],
+                'motor-sound' => [0.5, [], Contact::Eyes],
+                'arms' => [1.0, [], Contact::Hands],
+                'linkage' => [1.0, ['linkage-off'], Contact::Hands],
+                'look-plug' => [0.7, ['motor-plug'], Contact::Hands],
+                'wiggle-plug' => [1.0, ['motor-plug'], Contact::Wires],
+                'wiggle-dash' => [0.7, [], Contact::Wires],
+                'wiggle-feed' => [1.0, ['fuse-box'], Contact::Wires],
+                'knock' => [0.7, ['motor-plug'], Contact::Wires],
             ]
-            as $key => [$minutes, $access]
+            as $key => [$minutes, $access, $contact]
         ) {
             $tests[] = new Test(
                 $key,
                 $key,
-                'low',
+                $contact === Contact::Hands ? 'dead' : 'low',
                 Probe::observation($key),
                 $minutes,
                 $access,
-                ['crush'],
                 repeatable: str_starts_with($key, 'wiggle'),
+                contact: $contact,
             );
         }
 
@@ -76,10 +77,9 @@ final readonly class TestList
                 Probe::speed('motor'),
                 1.5,
                 ['linkage-off'],
-                ['crush'],
                 words: ['speed' => 'low'],
             ),
-            new Test('free-off', 'free-park', 'free-off', Probe::speed('motor'), 1.5, ['linkage-off'], ['crush']),
+            new Test('free-off', 'free-park', 'free-off', Probe::speed('motor'), 1.5, ['linkage-off']),
             new Test(
                 'current-low',
                 'current',
@@ -87,7 +87,7 @@ final readonly class TestList
                 Probe::amps('feed'),
                 1.0,
                 ['fuse-box'],
-                ['crush'],
+                [],
                 ['clamp'],
                 ['speed' => 'low'],
             ),
@@ -98,7 +98,7 @@ final readonly class TestList
                 Probe::amps('feed'),
                 1.5,
                 ['linkage-off', 'fuse-box'],
-                ['crush'],
+                [],
                 ['clamp'],
             ),
             ...$this->own,
@@ -118,7 +118,7 @@ final readonly class TestList
         array $access,
         array $words,
     ): Test {
-        return new Test($key, $text, $setUp, Probe::volts($plus, $minus), 0.8, $access, ['crush'], ['meter'], $words);
+        return new Test($key, $text, $setUp, Probe::volts($plus, $minus), 0.8, $access, [], ['meter'], $words);
     }
 
     /** @return list<CauseCheck> */

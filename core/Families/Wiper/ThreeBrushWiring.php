@@ -126,6 +126,7 @@ final readonly class ThreeBrushWiring
         return [
             ...$setUps,
             new SetUp('parked', 'off', $rest, 'parked'),
+            SetUp::isolated('dead', 'off', 'dead'),
             new SetUp(
                 'bench-low',
                 'low',
@@ -458,7 +459,7 @@ final readonly class ThreeBrushWiring
                 Probe::speed('motor'),
                 3.0,
                 ['motor-plug', 'battery'],
-                ['crush', 'jumper'],
+                ['jumper'],
                 ['jumper'],
                 ['speed' => $speed],
             );
@@ -469,7 +470,7 @@ final readonly class ThreeBrushWiring
                 Probe::amps('brush-common'),
                 3.0,
                 ['motor-plug', 'battery'],
-                ['crush', 'jumper'],
+                ['jumper'],
                 ['jumper', 'clamp'],
                 ['speed' => $speed],
             );
@@ -480,7 +481,7 @@ final readonly class ThreeBrushWiring
                 Probe::ohms($brush, 'C'),
                 1.0,
                 ['motor-plug'],
-                ['crush', 'ohms-dead'],
+                [],
                 ['meter'],
                 ['from' => $speed, 'to' => 'common'],
             );
@@ -503,7 +504,7 @@ final readonly class ThreeBrushWiring
             Probe::speed('motor'),
             4.0,
             ['motor-plug', 'battery'],
-            ['crush', 'jumper'],
+            ['jumper'],
             ['jumper'],
         );
         $tests[] = new Test(
@@ -513,7 +514,7 @@ final readonly class ThreeBrushWiring
             Probe::lamp('lamp', 12.6 * $this->scale),
             1.5,
             ['motor-plug'],
-            ['crush'],
+            [],
             ['lamp'],
             trap: Trap::Lamp,
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\WiperInterval;
 
 use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Device\Trap;
@@ -42,8 +43,8 @@ final readonly class TestList
         }
         foreach (
             [
-                'look-module' => [2.0, ['module-off'], 'off'],
-                'arms' => [1.0, [], 'off'],
+                'look-module' => [2.0, ['module-off'], 'dead'],
+                'arms' => [1.0, [], 'dead'],
                 'knock' => [0.7, ['module-plug'], 'low'],
                 'wiggle-stalk' => [0.7, [], 'int-1'],
                 'wiggle-plug' => [1.0, ['module-plug'], 'low'],
@@ -57,8 +58,8 @@ final readonly class TestList
                 Probe::observation($key),
                 $minutes,
                 $access,
-                ['crush'],
                 repeatable: str_starts_with($key, 'wiggle'),
+                contact: $setUp === 'dead' ? Contact::Hands : Contact::Wires,
             );
         }
 
@@ -78,17 +79,7 @@ final readonly class TestList
         array $access,
         array $words = [],
     ): Test {
-        return new Test(
-            $key,
-            $text,
-            $setUp,
-            Probe::volts($plus, $minus),
-            0.8,
-            $access,
-            ['crush', 'no-lamp'],
-            ['meter'],
-            $words,
-        );
+        return new Test($key, $text, $setUp, Probe::volts($plus, $minus), 0.8, $access, ['no-lamp'], ['meter'], $words);
     }
 
     /** @return array<string, string> label by position that sends on the speed wire */
@@ -116,7 +107,7 @@ final readonly class TestList
                 Probe::volts('speed-pin', '0'),
                 0.8,
                 ['module-plug'],
-                ['crush', 'no-lamp'],
+                ['no-lamp'],
                 ['meter'],
                 ['position' => $label],
                 trap: $key === 'low' ? null : Trap::Together,
@@ -150,7 +141,7 @@ final readonly class TestList
                 Probe::volts('speed-pin', '0'),
                 0.8,
                 ['module-plug'],
-                ['crush', 'no-lamp'],
+                ['no-lamp'],
                 ['meter'],
                 $words,
                 trap: Trap::NoLoad,
@@ -162,7 +153,7 @@ final readonly class TestList
                 Probe::volts('speed-pin', '0'),
                 1.2,
                 ['module-plug'],
-                ['crush', 'no-lamp'],
+                ['no-lamp'],
                 ['meter', 'known-resistor'],
                 $words,
             );
@@ -173,7 +164,7 @@ final readonly class TestList
                 Probe::ohms('stalk-in', 'speed-out'),
                 1.0,
                 ['stalk'],
-                ['column', 'ohms-dead'],
+                ['column'],
                 ['meter'],
                 $words,
             );
@@ -186,7 +177,7 @@ final readonly class TestList
                 Probe::speed('motor'),
                 3.0,
                 ['module-plug'],
-                ['crush'],
+                [],
                 ['supply'],
                 ['volts' => $volts],
             );
@@ -198,7 +189,7 @@ final readonly class TestList
             Probe::speed('motor'),
             3.0,
             ['module-plug'],
-            ['crush'],
+            [],
             ['supply'],
         );
         $tests[] = new Test(
@@ -208,7 +199,7 @@ final readonly class TestList
             Probe::ohms('speed-pin', '0'),
             1.5,
             ['module-plug'],
-            ['crush', 'ohms-dead'],
+            [],
             ['meter'],
         );
         $tests[] = new Test(
@@ -218,7 +209,7 @@ final readonly class TestList
             Probe::ohms('speed-in', 'module-ground'),
             1.0,
             ['module-plug'],
-            ['crush', 'ohms-dead'],
+            [],
             ['meter'],
         );
 
@@ -238,16 +229,7 @@ final readonly class TestList
             $this->volts('high-out', 'high-out', 'high', 'high-out', '0', ['stalk']),
             $this->volts('low-brush', 'brush-volts', 'low', 'L', 'C', ['module-off'], ['speed' => 'low']),
             $this->volts('high-brush', 'brush-volts', 'high', 'H', 'C', ['module-off'], ['speed' => 'high']),
-            new Test(
-                'current-low',
-                'current',
-                'low',
-                Probe::amps('module-feed'),
-                1.0,
-                ['module-plug'],
-                ['crush'],
-                ['clamp'],
-            ),
+            new Test('current-low', 'current', 'low', Probe::amps('module-feed'), 1.0, ['module-plug'], [], ['clamp']),
         ];
         foreach (['low', 'high'] as $speed) {
             $tests[] = new Test(
@@ -257,7 +239,7 @@ final readonly class TestList
                 Probe::speed('motor'),
                 3.0,
                 ['module-off', 'battery'],
-                ['crush', 'jumper'],
+                ['jumper'],
                 ['jumper'],
                 ['speed' => $speed],
             );

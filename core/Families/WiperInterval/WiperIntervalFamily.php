@@ -6,11 +6,13 @@ namespace Ispira\Core\Families\WiperInterval;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
+use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\Texts;
 
 /**
@@ -59,6 +61,13 @@ final class WiperIntervalFamily implements Family, Repairable
             places: $this->texts()->places($netlist->nodes),
             sheet: Drawing::sheet(),
             texts: $this->texts(),
+            safety: new Safety(
+                [Hazard::ExtraLow, Hazard::Moving],
+                ['fuse-out'],
+                runs: [],
+                mayStart: [],
+                watched: ['crush'],
+            ),
             conductors: $wiring->conductors(),
             learnables: [
                 Learnable::volts('supply', 'battery.volts'),

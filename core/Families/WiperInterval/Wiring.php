@@ -163,7 +163,7 @@ final readonly class Wiring
     public function setUps(): array
     {
         $unplugged = [Adjustment::opened('speed-plug'), Adjustment::opened('high-plug')];
-        $setUps = [];
+        $setUps = [SetUp::isolated('dead', 'off', 'dead')];
         foreach ($this->positions() as $p) {
             $setUps[] = new SetUp($p->key, $p->key);
             if ($p->key === 'low' || str_starts_with($p->key, 'int-')) {

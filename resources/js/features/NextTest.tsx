@@ -36,6 +36,9 @@ export default function NextTest({ card, choice, proposed, typed }: Props) {
                 {proposed ? 'Do this next' : 'Chosen by you'}
                 {choice ? `, ${minutes(choice.minutes)}` : ''}
             </p>
+            <p className="font-medium" data-danger>
+                {card.danger}.
+            </p>
             {card.cautions.map((caution) => (
                 <p key={caution} className="border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">
                     {caution}

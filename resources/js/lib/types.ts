@@ -149,6 +149,7 @@ export interface Card {
     at: string;
     against: string;
     meter: string;
+    danger: string;
     cautions: string[];
     tools: string[];
     access: string[];

@@ -12,6 +12,7 @@ use Ispira\Core\Device\CauseCheck;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
 use Ispira\Core\Device\Fault;
+use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
@@ -19,6 +20,7 @@ use Ispira\Core\Device\Part;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Probe;
+use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Severity;
 use Ispira\Core\Device\Sheet;
@@ -114,6 +116,7 @@ final class BellFamily implements Family
                 ],
             ),
             texts: $this->texts(),
+            safety: new Safety([Hazard::ExtraLow], []),
         );
     }
 
