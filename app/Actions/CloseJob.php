@@ -24,7 +24,8 @@ final readonly class CloseJob
     public function __construct(private RecordEntry $record) {}
 
     /**
-     * @param list<string> $unread checks of the repair that were not read: their being left out needs a reason
+     * @param list<array{title: string, always: bool}> $unread checks of the repair that were not read: their being left
+     *     out needs a reason, or is no way out where they are always due
      *
      * @throws EntryRefused
      */
@@ -37,8 +38,14 @@ final readonly class CloseJob
             }
             $outcome = JobOutcome::from($closing->text('outcome'));
             $ledger = $locked->ledger();
-            if (!in_array($outcome, $locked->kind->outcomes(), true)) {
-                throw new EntryRefused('outcome', 'A job of this kind does not end like that.');
+            $never = $locked->repairSheet()->never;
+            if (!in_array($outcome, $locked->kind->outcomes($never->outOfService), true)) {
+                throw new EntryRefused(
+                    'outcome',
+                    $outcome === JobOutcome::NotRepaired && $never->outOfService
+                        ? "$never->because End it as not in service, or as handed to a licensed person."
+                        : 'A job of this kind does not end like that.',
+                );
             }
             if ($locked->kind->provesBeforeIt($outcome)) {
                 self::isProved($locked) ||
@@ -46,11 +53,25 @@ final readonly class CloseJob
                         'outcome',
                         'First run every position again and record what it does: only then can it close like that.',
                     );
+                $always = array_column(array_filter($unread, static fn(array $one): bool => $one['always']), 'title');
+                $always === [] ||
+                    throw new EntryRefused(
+                        'outcome',
+                        'Not measured and right: ' .
+                            implode('; ', $always) .
+                            '. No note replaces that. ' .
+                            ($never->outOfService
+                                ? "$never->because Measure it, or end the job as not in service, or as handed to a " .
+                                    'licensed person.'
+                                : 'Measure it, or put it back as it was.'),
+                    );
                 $unread === [] ||
                     $closing->text('reason') !== '' ||
                     throw new EntryRefused(
                         'reason',
-                        'Not measured: ' . implode('; ', $unread) . '. Measure it, or say why it is left out.',
+                        'Not measured: ' .
+                            implode('; ', array_column($unread, 'title')) .
+                            '. Measure it, or say why it is left out.',
                     );
             }
             $last = $locked->replacements()->reorder('sequence', 'desc')->first();

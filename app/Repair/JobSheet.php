@@ -257,6 +257,7 @@ final readonly class JobSheet
     private static function ending(Job $job, Ledger $ledger): string
     {
         $reason = $ledger->latest(EntryKind::Closed)?->text('reason') ?? '';
+        $who = $ledger->latest(EntryKind::Closed)?->text('who') ?? '';
         $day = $job->due_on?->format('j F Y');
 
         return match ($job->outcome) {
@@ -269,6 +270,9 @@ final readonly class JobSheet
                 ' ' .
                 $reason,
             JobOutcome::Advised => "Advised: $reason",
+            JobOutcome::NotInService => "NOT IN SERVICE. It must not be switched on. $who was told. $reason",
+            JobOutcome::HandedOver
+                => "NOT IN SERVICE until a licensed person has proved it safe: handed to $who, $day. " . $reason,
             null => 'Work is still going on.',
         };
     }

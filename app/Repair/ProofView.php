@@ -9,6 +9,8 @@ use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Proof\ProofCheck;
 use Ispira\Core\Repair\Proof\ProofChecks;
 
@@ -22,10 +24,19 @@ final readonly class ProofView
     /** @return list<ProofCheck> */
     public function checks(Job $job, CircuitModel $circuit): array
     {
-        return $this->of($job, $circuit)->of($job->caseFile());
+        $changed = array_map(
+            static fn(Entry $one): string => $one->text('of'),
+            $job->ledger()->all(EntryKind::Adjusted),
+        );
+
+        return $this->of($job, $circuit)->of($job->caseFile(), $changed);
     }
 
-    /** @return list<string> titles of the checks that were not read since the last replacement */
+    /**
+     * Checks that were not read since the last replacement, and those that are always due and are not right.
+     *
+     * @return list<array{title: string, always: bool}>
+     */
     public function unread(Job $job): array
     {
         $circuit = $job->circuit();
@@ -33,8 +44,8 @@ final readonly class ProofView
 
         return array_values(
             array_map(
-                static fn(ProofCheck $one): string => $words->test($one->test),
-                array_filter($this->checks($job, $circuit), static fn(ProofCheck $one): bool => $one->right === null),
+                static fn(ProofCheck $one): array => ['title' => $words->test($one->test), 'always' => $one->always],
+                array_filter($this->checks($job, $circuit), static fn(ProofCheck $one): bool => $one->isOpen()),
             ),
         );
     }
@@ -61,6 +72,7 @@ final readonly class ProofView
                 'expected' => $one->expected,
                 'read' => $one->read,
                 'right' => $one->right,
+                'always' => $one->always,
             ],
             $this->checks($job, $circuit),
         );

@@ -17,6 +17,7 @@ final readonly class Parameter
      * @param bool            $shapesMap whether the cells of the speed map depend on it: it is asked first
      * @param string|null     $countOf  for numbers: the parameter whose value minus one is how many there must be
      * @param bool            $naming   whether it only names things, and leaves the circuit as it is
+     * @param string|null     $above    key of a number that it has to exceed
      * @param array{key: string, values: list<string>}|null $onlyWith another choice, and its values with which this one means anything
      */
     private function __construct(
@@ -33,6 +34,7 @@ final readonly class Parameter
         public ?array $onlyWith = null,
         public bool $naming = false,
         public bool $orOpen = false,
+        public ?string $above = null,
     ) {}
 
     /** @param list<string> $choices */
@@ -73,25 +75,23 @@ final readonly class Parameter
     /** The same, asked for only while another choice has one of some values. */
     public function onlyWith(string $key, string ...$values): self
     {
-        return new self(
-            $this->key,
-            $this->kind,
-            $this->default,
-            $this->choices,
-            $this->unit,
-            $this->least,
-            $this->most,
-            $this->optional,
-            $this->countOf,
-            $this->shapesMap,
-            ['key' => $key, 'values' => array_values($values)],
-            $this->naming,
-            $this->orOpen,
-        );
+        return $this->but(onlyWith: ['key' => $key, 'values' => array_values($values)]);
     }
 
     /** The same, which only names things. */
     public function naming(): self
+    {
+        return $this->but(naming: true);
+    }
+
+    /** The same number, which is more than another one where both are known. */
+    public function above(string $key): self
+    {
+        return $this->but(above: $key);
+    }
+
+    /** @param array{key: string, values: list<string>}|null $onlyWith */
+    private function but(?array $onlyWith = null, ?bool $naming = null, ?string $above = null): self
     {
         return new self(
             $this->key,
@@ -104,9 +104,10 @@ final readonly class Parameter
             $this->optional,
             $this->countOf,
             $this->shapesMap,
-            $this->onlyWith,
-            true,
+            $onlyWith ?? $this->onlyWith,
+            $naming ?? $this->naming,
             $this->orOpen,
+            $above ?? $this->above,
         );
     }
 }

@@ -62,6 +62,13 @@ final readonly class ParameterList
                 $messages[$key] = $error->getMessage();
             }
         }
+        foreach ($this->parameters as $key => $parameter) {
+            $least = $parameter->above === null ? null : self::numberIn($values, $parameter->above);
+            $most = self::numberIn($values, $key);
+            if ($least !== null && $most !== null && $most <= $least) {
+                $messages[$key] = "Give more than the least, $least $parameter->unit.";
+            }
+        }
         if ($messages !== []) {
             throw new ParameterError($messages);
         }

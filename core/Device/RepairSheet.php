@@ -18,8 +18,36 @@ final readonly class RepairSheet
      * @param array<string, string> $types   kind of part for the fit check, by the parts that are bought as goods
      * @param list<OfferedRemedy>   $options beside a new part
      * @param list<string>          $proof   names of tests that prove the repair beside the speed map
+     * @param NeverLeftOut          $never   those of them that no note replaces
+     * @param list<Adjustable>      $adjusts what can be adjusted
      */
-    public function __construct(public array $types = [], public array $options = [], public array $proof = []) {}
+    public function __construct(
+        public array $types = [],
+        public array $options = [],
+        public array $proof = [],
+        public NeverLeftOut $never = new NeverLeftOut(),
+        public array $adjusts = [],
+    ) {}
+
+    /**
+     * Checks without which changes of what can be adjusted do not close.
+     *
+     * @param list<string> $changed keys of {@see Adjustable}; an unknown one counts as any of them
+     *
+     * @return list<string> names of tests
+     */
+    public function provedBy(array $changed): array
+    {
+        $tests = [];
+        $known = array_column($this->adjusts, null, 'key');
+        foreach ($changed as $key) {
+            foreach (isset($known[$key]) ? [$known[$key]] : $this->adjusts as $one) {
+                array_push($tests, ...$one->proves);
+            }
+        }
+
+        return array_values(array_unique($tests));
+    }
 
     /** @throws FileError */
     public static function fromFile(string $path): self
@@ -28,6 +56,8 @@ final readonly class RepairSheet
             'types',
             'options',
             'proof',
+            'never',
+            'adjusts',
         ]);
         $types = [];
         foreach (\is_array($file->get('types')) ? $file->get('types') : [] as $part => $type) {
@@ -69,7 +99,31 @@ final readonly class RepairSheet
             );
         }
 
-        return new self($types, $options, self::texts($file, 'proof'));
+        return new self($types, $options, self::texts($file, 'proof'), self::never($file), self::adjusts($file));
+    }
+
+    private static function never(Record $file): NeverLeftOut
+    {
+        if ($file->get('never') === null) {
+            return new NeverLeftOut();
+        }
+        $never = new Record($file->get('never'), 'never', ['tests', 'because', 'outOfService']);
+
+        return new NeverLeftOut(
+            self::texts($never, 'tests'),
+            $never->text('because'),
+            $never->get('outOfService') === true,
+        );
+    }
+
+    /** @return list<Adjustable> */
+    private static function adjusts(Record $file): array
+    {
+        return array_map(static function (mixed $item): Adjustable {
+            $one = new Record($item, 'adjusts', ['key', 'name', 'proves']);
+
+            return new Adjustable($one->text('key'), $one->text('name'), self::texts($one, 'proves'));
+        }, $file->items('adjusts', self::MOST));
     }
 
     /** @return list<string> */

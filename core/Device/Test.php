@@ -26,6 +26,7 @@ final readonly class Test
      * @param Trap|null    $trap     how a good reading of it misleads
      * @param Contact|null $contact  what a person does in it; null for what is usual with its quantity
      * @param bool         $possible false where this circuit does not allow it: only readings that were taken stand
+     * @param PlateRange|null $plate what the machine's plate calls right, where a plate decides
      */
     public function __construct(
         public string $key,
@@ -43,6 +44,7 @@ final readonly class Test
         public ?Trap $trap = null,
         ?Contact $contact = null,
         public bool $possible = true,
+        public ?PlateRange $plate = null,
     ) {
         $this->contact = $contact ?? Contact::usual($probe->quantity);
     }

@@ -47,8 +47,27 @@ enum JobKind: string
         return $this->flow()[1];
     }
 
-    /** @return list<JobOutcome> in which it can end */
-    public function outcomes(): array
+    /**
+     * @param bool $guarded whether the machine goes back into service only when it was proved safe
+     *
+     * @return list<JobOutcome> in which it can end
+     */
+    public function outcomes(bool $guarded = false): array
+    {
+        $outcomes = $this->usualOutcomes();
+        if (!$guarded || !\in_array(JobStage::Proof, $this->flow(), true)) {
+            return $outcomes;
+        }
+
+        return [
+            ...array_values(array_filter($outcomes, static fn(JobOutcome $o): bool => $o !== JobOutcome::NotRepaired)),
+            JobOutcome::NotInService,
+            JobOutcome::HandedOver,
+        ];
+    }
+
+    /** @return list<JobOutcome> */
+    private function usualOutcomes(): array
     {
         return match ($this) {
             self::Fault => [

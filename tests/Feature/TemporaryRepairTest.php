@@ -89,6 +89,13 @@ final class TemporaryRepairTest extends TestCase
             'id' => $this->ulid(),
             'states' => ['off' => 'right', 'full' => 'right'],
         ])->assertSessionHasNoErrors();
+        foreach (['pressure' => '160', 'outlet-loose' => 'same', 'smoke-seal' => 'still'] as $test => $value) {
+            $this->post("/jobs/$job->id/checks", [
+                'id' => $this->ulid(),
+                'test' => $test,
+                'value' => $value,
+            ])->assertSessionHasNoErrors();
+        }
         $this->post("/jobs/$job->id/close", [
             'id' => $this->ulid(),
             'outcome' => 'repaired',

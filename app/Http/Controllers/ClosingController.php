@@ -29,7 +29,7 @@ final class ClosingController extends Controller
         $closing = Entry::read(
             strtolower($data['id']),
             EntryKind::Closed,
-            $request->only(['outcome', 'reason', 'dueOn']),
+            $request->only(['outcome', 'reason', 'dueOn', 'who']),
         );
         if ($closing->text('dueOn') !== '' && $closing->text('dueOn') <= now()->toDateString()) {
             throw new EntryRefused('dueOn', 'Give a day after today.');

@@ -22,6 +22,7 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
+use Ispira\Core\Device\Adjustable;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
@@ -29,6 +30,7 @@ use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Proof\ProofChecks;
 use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
@@ -66,8 +68,14 @@ final class ProofController extends Controller
                     'value' => $one->value,
                     'needsReason' => $one->needsReason(),
                     'needsDay' => $one->needsDay(),
+                    'needsName' => $one->needsName(),
                 ],
-                $job->kind->outcomes(),
+                $job->kind->outcomes($job->repairSheet()->never->outOfService),
+            ),
+            'never' => $job->repairSheet()->never->because,
+            'adjusts' => array_map(
+                static fn(Adjustable $one): array => ['value' => $one->key, 'label' => $one->name],
+                $job->repairSheet()->adjusts,
             ),
             'adjusted' => RepairView::entries($ledger, EntryKind::Adjusted),
             'loans' => RepairView::entries($ledger, EntryKind::Loan),
@@ -122,13 +130,18 @@ final class ProofController extends Controller
             throw ValidationException::withMessages([
                 $data['test'] => 'This circuit has no such test. Reload the page.',
             ]);
+        $missing = ProofChecks::missing($test);
+        if ($missing !== null) {
+            throw ValidationException::withMessages([$test->key => $missing]);
+        }
         $value = TestValue::read((string) ($data['value'] ?? ''), $test, $circuit, $units, $test->key);
         $reading = new Reading(strtolower($data['id']), $test->key, $value);
         $right = $this->proof->of($job, $circuit)->isRight($test, $reading);
+        $hasBench = in_array(JobStage::Bench, $job->kind->flow(), true);
         try {
-            DB::transaction(function () use ($request, $job, $record, $reading, $right): void {
+            DB::transaction(function () use ($request, $job, $record, $reading, $right, $hasBench): void {
                 $record($this->user($request), $job, $reading);
-                if (!$right) {
+                if (!$right && $hasBench) {
                     $this->reopen($request, $job->refresh(), 'A check after it was not right.');
                 }
             });
@@ -138,9 +151,12 @@ final class ProofController extends Controller
 
         return $this->whereItStands(
             $job->refresh(),
-            $right
-                ? null
-                : 'That is not what the sound circuit shows. The job is back on the bench with this reading, and the verdict is marked as not having held.',
+            match (true) {
+                $right => null,
+                $hasBench
+                    => 'That is not what the sound circuit shows. The job is back on the bench with this reading, and the verdict is marked as not having held.',
+                default => 'That is not right. Adjust it again, or put it back as it was, and measure once more.',
+            },
         );
     }
 

@@ -6,6 +6,7 @@ namespace Ispira\Core\Families\TappedBlower;
 
 use Ispira\Core\Device\CauseCheck;
 use Ispira\Core\Device\Contact;
+use Ispira\Core\Device\PlateRange;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Device\Trap;
@@ -29,7 +30,12 @@ final readonly class TestList
     private const RISE = 32.0;
     private const FLUX = 0.94;
 
-    public function __construct(private TappedMotor $motor, private Wiring $wiring, private ?float $rise) {}
+    public function __construct(
+        private TappedMotor $motor,
+        private Wiring $wiring,
+        private PlateRange $plate,
+        private ?float $rise,
+    ) {}
 
     /** @return list<Test> */
     public function all(): array
@@ -255,12 +261,13 @@ final readonly class TestList
                 'rise',
                 'rise',
                 'heat',
-                Probe::rise('main', $this->rise ?? self::RISE, $this->heatSpeed(), 'main.heat'),
+                Probe::rise('main', $this->plate->middle($this->rise) ?? self::RISE, $this->heatSpeed(), 'main.heat'),
                 14.0,
                 ['ducts'],
                 ['licensed', 'hot-air'],
                 ['thermometers'],
                 contact: Contact::Eyes,
+                plate: $this->plate,
             ),
         ];
         foreach (array_keys($this->wiring->assignment()) as $call) {

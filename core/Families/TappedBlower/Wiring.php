@@ -10,6 +10,7 @@ use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\Conductor;
 use Ispira\Core\Device\ConductorKind;
 use Ispira\Core\Device\Observation;
+use Ispira\Core\Device\PlateRange;
 use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
@@ -25,7 +26,12 @@ final readonly class Wiring
     /** Call, and what it says on the thermostat's terminal. */
     private const TERMINALS = ['heat' => 'W', 'cool' => 'Y', 'fan' => 'G'];
 
-    public function __construct(private TappedMotor $motor, private bool $fanTerminal, private bool $riseKnown) {}
+    public function __construct(
+        private TappedMotor $motor,
+        private bool $fanTerminal,
+        private PlateRange $plate,
+        private bool $riseKnown,
+    ) {}
 
     /** @return array<string, int> the tap that each call should run on */
     public function assignment(): array
@@ -175,6 +181,17 @@ final readonly class Wiring
         return $setUps;
     }
 
+    /** @return list<Unknown> how much warmer than the middle of its plate a sound furnace makes the air */
+    private function heat(): array
+    {
+        $middle = $this->plate->middle();
+        if ($middle !== null && $this->plate->least !== null && $this->plate->most !== null) {
+            return [Unknown::within('heat', $this->plate->least / $middle, $this->plate->most / $middle)];
+        }
+
+        return $this->riseKnown ? [] : [Populations::unknown('heat', 'heat of a furnace')];
+    }
+
     /** @return list<Unknown> */
     public function unknowns(): array
     {
@@ -192,7 +209,7 @@ final readonly class Wiring
             Populations::unknown('taps', 'steps between taps'),
             Populations::level('secondary', 'secondary unloaded'),
             Populations::unknown('inputs', 'input of a board'),
-            ...$this->riseKnown ? [] : [Populations::unknown('heat', 'heat of a furnace')],
+            ...$this->heat(),
         ];
     }
 

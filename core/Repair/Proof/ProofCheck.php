@@ -15,11 +15,19 @@ final readonly class ProofCheck
      * @param string    $expected in words: the band in which a sound circuit reads, or the right answer
      * @param string|null $read   what was read since the repair, in words
      * @param bool|null $right    null when it was not read yet
+     * @param bool      $always   whether no note replaces it
      */
     public function __construct(
         public Test $test,
         public string $expected,
         public ?string $read,
         public ?bool $right,
+        public bool $always,
     ) {}
+
+    /** Whether it still stands in the way of a closed job. */
+    public function isOpen(): bool
+    {
+        return $this->right === null || ($this->always && !$this->right);
+    }
 }

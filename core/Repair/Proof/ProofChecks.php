@@ -56,9 +56,14 @@ final readonly class ProofChecks
         return array_values($chosen);
     }
 
-    /** @return list<ProofCheck> with the newest reading of each since the last replacement */
-    public function of(CaseFile $case): array
+    /**
+     * @param list<string> $changed keys of what was adjusted
+     *
+     * @return list<ProofCheck> with the newest reading of each since the last replacement
+     */
+    public function of(CaseFile $case, array $changed = []): array
     {
+        $always = [...$this->sheet->never->tests, ...$this->sheet->provedBy($changed)];
         $episode = \count($case->replacements);
         $checks = [];
         foreach ($this->tests() as $test) {
@@ -73,10 +78,20 @@ final readonly class ProofChecks
                 $this->expected($test),
                 $newest === null ? null : $this->words->reading($newest),
                 $newest === null ? null : $this->isRight($test, $newest),
+                \in_array(explode('@', $test->key)[0], $always, true),
             );
         }
 
         return $checks;
+    }
+
+    /** What has to be known before anybody can say whether a reading of it is right; null when all is. */
+    public static function missing(Test $test): ?string
+    {
+        return $test->plate === null || $test->plate->isKnown()
+            ? null
+            : 'Type the least and the most from the plate of the unit on the Circuit page first: without them nobody ' .
+                    'can say whether this is right.';
     }
 
     public function isRight(Test $test, Reading $reading): bool
@@ -95,6 +110,9 @@ final readonly class ProofChecks
     /** What a sound circuit shows, in words. */
     public function expected(Test $test): string
     {
+        if (self::missing($test) !== null) {
+            return 'between the least and the most on the plate';
+        }
         if (!$test->probe->quantity->isNumber()) {
             return implode(
                 ' or ',
@@ -118,6 +136,10 @@ final readonly class ProofChecks
     /** @return array{0: float, 1: float} */
     private function band(Test $test): array
     {
+        if ($test->plate?->least !== null && $test->plate->most !== null) {
+            return [$test->plate->least, $test->plate->most];
+        }
+
         return $this->evidence->range($this->evidence->hypotheses[HypothesisList::NOTHING_WRONG], $test, self::WITHIN);
     }
 

@@ -77,11 +77,28 @@ final readonly class Acceptance
         if ($outcome->needsReason() && $closing->text('reason') === '') {
             throw new EntryRefused(
                 'reason',
-                $outcome === JobOutcome::Advised ? 'Say what was advised.' : 'Say why it was not repaired.',
+                match ($outcome) {
+                    JobOutcome::Advised => 'Say what was advised.',
+                    JobOutcome::NotInService => 'Say how it is switched off and secured, and what is missing.',
+                    default => 'Say why it was not repaired.',
+                },
+            );
+        }
+        if ($outcome->needsName() && $closing->text('who') === '') {
+            throw new EntryRefused(
+                'who',
+                $outcome === JobOutcome::HandedOver
+                    ? 'Name the licensed person who takes it over.'
+                    : 'Name the person who was told that it must not be switched on.',
             );
         }
         if ($outcome->needsDay() && $closing->text('dueOn') === '') {
-            throw new EntryRefused('dueOn', 'A temporary repair needs the day on which it is due.');
+            throw new EntryRefused(
+                'dueOn',
+                $outcome === JobOutcome::Temporary
+                    ? 'A temporary repair needs the day on which it is due.'
+                    : 'Give the day on which it is looked at next.',
+            );
         }
         $open = (new StripDown($this->ledger))->open();
         if ($open !== []) {

@@ -16,15 +16,27 @@ enum JobOutcome: string
     case Adjusted = 'adjusted';
     case Advised = 'advised';
 
+    /** Switched off and secured, until somebody proves it safe. */
+    case NotInService = 'not-in-service';
+
+    /** To a person licensed for it. */
+    case HandedOver = 'handed-over';
+
     /** Whether it has to say why, or what. */
     public function needsReason(): bool
     {
-        return $this === self::NotRepaired || $this === self::Advised;
+        return \in_array($this, [self::NotRepaired, self::Advised, self::NotInService], true);
+    }
+
+    /** Whether somebody who was told, or who takes it over, is named. */
+    public function needsName(): bool
+    {
+        return $this === self::NotInService || $this === self::HandedOver;
     }
 
     /** Whether a day on which it is looked at again has to be given. */
     public function needsDay(): bool
     {
-        return $this === self::Temporary;
+        return $this === self::Temporary || $this->needsName();
     }
 }

@@ -2,7 +2,15 @@
 
 export type State = 'right' | 'slow' | 'fast' | 'dead' | 'cuts-out' | 'runs' | 'stays' | 'overruns';
 
-export type Ending = 'repaired' | 'temporary' | 'not-repaired' | 'proven-good' | 'adjusted' | 'advised';
+export type Ending =
+    | 'repaired'
+    | 'temporary'
+    | 'not-repaired'
+    | 'proven-good'
+    | 'adjusted'
+    | 'advised'
+    | 'not-in-service'
+    | 'handed-over';
 
 export interface JobHead {
     id: string;
@@ -399,6 +407,8 @@ export interface CheckShown {
     expected: string;
     read: string | null;
     right: boolean | null;
+    /** Whether no note replaces it. */
+    always: boolean;
 }
 
 export interface OutlookShown {

@@ -41,6 +41,10 @@ function ended(job: JobHead): string {
             return 'proven good, ';
         case 'advised':
             return 'advised, ';
+        case 'not-in-service':
+            return 'not in service, ';
+        case 'handed-over':
+            return 'handed over, ';
         default:
             return '';
     }

@@ -33,7 +33,9 @@ interface Props extends Shared {
     machine: boolean;
     proved: boolean;
     checks: CheckShown[];
-    outcomes: { value: Ending; needsReason: boolean; needsDay: boolean }[];
+    outcomes: { value: Ending; needsReason: boolean; needsDay: boolean; needsName: boolean }[];
+    never: string;
+    adjusts: { value: string; label: string }[];
     adjusted: EntryShown[];
     loans: EntryShown[];
     closing: EntryShown[];
@@ -46,6 +48,11 @@ const endings: Record<Ending, { choice: string; heading: string }> = {
     'proven-good': { choice: 'Proven good, back in service', heading: 'Proven good, and back in service.' },
     adjusted: { choice: 'Adjusted', heading: 'Adjusted. Every position is right.' },
     advised: { choice: 'Advised', heading: 'Advised.' },
+    'not-in-service': { choice: 'Not in service', heading: 'Not in service. It must not be switched on.' },
+    'handed-over': {
+        choice: 'Handed to a licensed person',
+        heading: 'Not in service until a licensed person has proved it safe.',
+    },
 };
 
 function Map() {
@@ -98,7 +105,7 @@ function Map() {
 
 function Check({ check, open }: { check: CheckShown; open: boolean }) {
     const { job, errors } = usePage<Props>().props;
-    const [id] = useState(ulid);
+    const [id, setId] = useState(ulid);
     const [value, setValue] = useState('');
     const [sending, setSending] = useState(false);
     const submit = (event: React.FormEvent) => {
@@ -107,14 +114,23 @@ function Check({ check, open }: { check: CheckShown; open: boolean }) {
         router.post(
             `/jobs/${job.id}/checks`,
             { id, test: check.test, value },
-            { preserveState: true, preserveScroll: true, onFinish: () => setSending(false) },
+            {
+                preserveState: true,
+                preserveScroll: true,
+                onSuccess: () => {
+                    setId(ulid());
+                    setValue('');
+                },
+                onFinish: () => setSending(false),
+            },
         );
     };
     return (
-        <li className="border-t border-rule py-2.5">
+        <li className="border-t border-rule py-2.5" data-check={check.test} data-always={check.always}>
             <p>
                 <strong className="font-semibold">{check.title}</strong>{' '}
                 <span className="text-soft">{check.setUp}</span>
+                {check.always && <span className="ml-2 font-medium text-bad">never left out</span>}
             </p>
             {check.right === null &&
                 open &&
@@ -127,7 +143,7 @@ function Check({ check, open }: { check: CheckShown; open: boolean }) {
                 <p className="min-h-11 content-center">
                     <span className="text-soft">right is</span> <span className="figure">{check.expected}</span>
                 </p>
-                {check.right !== null ? (
+                {check.right !== null && (
                     <p className="min-h-11 content-center">
                         <span className="text-soft">read</span>{' '}
                         <strong
@@ -138,42 +154,41 @@ function Check({ check, open }: { check: CheckShown; open: boolean }) {
                             {check.right ? ', right' : ', not right'}
                         </strong>
                     </p>
-                ) : (
-                    open && (
-                        <form onSubmit={submit} className="flex flex-wrap items-start gap-2">
-                            {check.choices.length > 0 ? (
-                                <Select
-                                    bare
-                                    label={`${check.title}: it shows`}
-                                    choices={check.choices}
-                                    empty="it shows"
+                )}
+                {open && check.right !== true && (
+                    <form onSubmit={submit} className="flex flex-wrap items-start gap-2">
+                        {check.choices.length > 0 ? (
+                            <Select
+                                bare
+                                label={`${check.title}: it shows`}
+                                choices={check.choices}
+                                empty="it shows"
+                                value={value}
+                                onChange={(event) => setValue(event.target.value)}
+                                error={errors[check.test]}
+                                className="w-56"
+                            />
+                        ) : (
+                            <div>
+                                <input
+                                    aria-label={`${check.title}, in ${check.unit}`}
+                                    placeholder={check.unit}
+                                    inputMode="text"
                                     value={value}
                                     onChange={(event) => setValue(event.target.value)}
-                                    error={errors[check.test]}
-                                    className="w-56"
+                                    className="min-h-11 w-36 rounded-[4px] border border-soft/60 bg-sheet px-3"
                                 />
-                            ) : (
-                                <div>
-                                    <input
-                                        aria-label={`${check.title}, in ${check.unit}`}
-                                        placeholder={check.unit}
-                                        inputMode="text"
-                                        value={value}
-                                        onChange={(event) => setValue(event.target.value)}
-                                        className="min-h-11 w-36 rounded-[4px] border border-soft/60 bg-sheet px-3"
-                                    />
-                                    {errors[check.test] && (
-                                        <p role="alert" className="mt-1 font-medium text-bad">
-                                            {errors[check.test]}
-                                        </p>
-                                    )}
-                                </div>
-                            )}
-                            <Button type="submit" disabled={sending || value === ''}>
-                                Check
-                            </Button>
-                        </form>
-                    )
+                                {errors[check.test] && (
+                                    <p role="alert" className="mt-1 font-medium text-bad">
+                                        {errors[check.test]}
+                                    </p>
+                                )}
+                            </div>
+                        )}
+                        <Button type="submit" disabled={sending || value === ''}>
+                            Check
+                        </Button>
+                    </form>
                 )}
             </div>
         </li>
@@ -181,9 +196,9 @@ function Check({ check, open }: { check: CheckShown; open: boolean }) {
 }
 
 function Adjustment() {
-    const { job, adjusted, open, errors } = usePage<Props>().props;
+    const { job, adjusted, adjusts, open, errors } = usePage<Props>().props;
     const { note, sending } = useEntry(job.id);
-    const none = { what: '', before: '', after: '', undoOn: '' };
+    const none = { of: '', what: '', before: '', after: '', undoOn: '' };
     const [draft, setDraft] = useState(none);
     const [here, setHere] = useState(false);
     return (
@@ -213,12 +228,29 @@ function Adjustment() {
                         }}
                         className="grid items-start gap-3 sm:grid-cols-[1.4fr_1fr_1fr_11rem_auto]"
                     >
-                        <TextField
-                            label="What"
-                            value={draft.what}
-                            onChange={(event) => setDraft({ ...draft, what: event.target.value })}
-                            error={here ? errors.what : undefined}
-                        />
+                        {adjusts.length > 0 ? (
+                            <Select
+                                label="What"
+                                empty="choose"
+                                choices={adjusts}
+                                value={draft.of}
+                                onChange={(event) =>
+                                    setDraft({
+                                        ...draft,
+                                        of: event.target.value,
+                                        what: adjusts.find((one) => one.value === event.target.value)?.label ?? '',
+                                    })
+                                }
+                                error={here ? errors.what : undefined}
+                            />
+                        ) : (
+                            <TextField
+                                label="What"
+                                value={draft.what}
+                                onChange={(event) => setDraft({ ...draft, what: event.target.value })}
+                                error={here ? errors.what : undefined}
+                            />
+                        )}
                         <TextField
                             label="From"
                             value={draft.before}
@@ -302,31 +334,39 @@ function Lent() {
 }
 
 function Closing() {
-    const { job, outcomes, proved, machine, checks, errors } = usePage<Props>().props;
+    const { job, outcomes, never, proved, machine, checks, errors } = usePage<Props>().props;
     const [id] = useState(ulid);
     const usual = proved
         ? job.temporaryUntil
             ? 'temporary'
             : outcomes[0]?.value
-        : (outcomes.find((one) => one.value === 'not-repaired')?.value ?? outcomes[0]?.value);
+        : (outcomes.find((one) => one.value === 'not-repaired' || one.value === 'not-in-service')?.value ??
+          outcomes[0]?.value);
     const [outcome, setOutcome] = useState<string>(machine ? (usual ?? '') : (outcomes[0]?.value ?? ''));
     const [reason, setReason] = useState('');
     const [dueOn, setDueOn] = useState(job.temporaryUntil ?? '');
+    const [who, setWho] = useState('');
     const [sending, setSending] = useState(false);
     const chosen = outcomes.find((one) => one.value === outcome);
     const unread = proved && checks.some((check) => check.right === null);
+    const always = checks.filter((check) => check.always && check.right === null);
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);
         router.post(
             `/jobs/${job.id}/close`,
-            { id, outcome, reason, dueOn: chosen?.needsDay ? dueOn : null },
+            { id, outcome, reason, dueOn: chosen?.needsDay ? dueOn : null, who: chosen?.needsName ? who : null },
             { preserveState: 'errors', onFinish: () => setSending(false) },
         );
     };
     return (
         <form onSubmit={submit} className="mt-8 max-w-[52em] border-t-2 border-ink pt-3">
             <h2 className="mb-2 text-lg font-semibold">How it ends</h2>
+            {machine && always.length > 0 && (
+                <p className="mb-3 border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">
+                    {never} No note replaces {always.map((check) => check.title.toLowerCase()).join('; ')}.
+                </p>
+            )}
             <Choices
                 label="Outcome"
                 value={outcome}
@@ -345,9 +385,11 @@ function Closing() {
                             ? 'What was advised'
                             : outcome === 'not-repaired'
                               ? 'Why not'
-                              : unread
-                                ? 'Why checks were left out, or a note'
-                                : 'Note'
+                              : outcome === 'not-in-service'
+                                ? 'How it is switched off and secured, and what is missing'
+                                : unread
+                                  ? 'Why checks were left out, or a note'
+                                  : 'Note'
                     }
                     rows={2}
                     value={reason}
@@ -356,7 +398,7 @@ function Closing() {
                 />
                 {chosen?.needsDay && (
                     <TextField
-                        label="Due on"
+                        label={chosen.needsName ? 'Looked at next on' : 'Due on'}
                         type="date"
                         value={dueOn}
                         onChange={(event) => setDueOn(event.target.value)}
@@ -364,6 +406,16 @@ function Closing() {
                     />
                 )}
             </div>
+            {chosen?.needsName && (
+                <div className="mt-3 max-w-[26em]">
+                    <TextField
+                        label={outcome === 'handed-over' ? 'Handed to' : 'Told to'}
+                        value={who}
+                        onChange={(event) => setWho(event.target.value)}
+                        error={errors.who}
+                    />
+                </div>
+            )}
             {errors.reassembly && (
                 <p role="alert" className="mt-2 border-l-4 border-bad bg-caution px-3 py-2 font-medium">
                     {errors.reassembly}{' '}
