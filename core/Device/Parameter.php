@@ -9,6 +9,9 @@ namespace Ispira\Core\Device;
  */
 final readonly class Parameter
 {
+    /** The choice that says that nobody knows. */
+    public const UNKNOWN = 'unknown';
+
     /**
      * @param 'choice'|'number'|'numbers'|'text' $kind
      * @param list<string>    $choices  for a choice
@@ -18,6 +21,7 @@ final readonly class Parameter
      * @param string|null     $countOf  for numbers: the parameter whose value minus one is how many there must be
      * @param bool            $naming   whether it only names things, and leaves the circuit as it is
      * @param string|null     $above    key of a number that it has to exceed
+     * @param string|null     $distinct group in which no two have the same value
      * @param array{key: string, values: list<string>}|null $onlyWith another choice, and its values with which this one means anything
      */
     private function __construct(
@@ -35,6 +39,7 @@ final readonly class Parameter
         public bool $naming = false,
         public bool $orOpen = false,
         public ?string $above = null,
+        public ?string $distinct = null,
     ) {}
 
     /** @param list<string> $choices */
@@ -90,9 +95,19 @@ final readonly class Parameter
         return $this->but(above: $key);
     }
 
-    /** @param array{key: string, values: list<string>}|null $onlyWith */
-    private function but(?array $onlyWith = null, ?bool $naming = null, ?string $above = null): self
+    /** The same, whose value no other one of a group has too. */
+    public function distinct(string $group): self
     {
+        return $this->but(distinct: $group);
+    }
+
+    /** @param array{key: string, values: list<string>}|null $onlyWith */
+    private function but(
+        ?array $onlyWith = null,
+        ?bool $naming = null,
+        ?string $above = null,
+        ?string $distinct = null,
+    ): self {
         return new self(
             $this->key,
             $this->kind,
@@ -108,6 +123,7 @@ final readonly class Parameter
             $naming ?? $this->naming,
             $this->orOpen,
             $above ?? $this->above,
+            $distinct ?? $this->distinct,
         );
     }
 }

@@ -62,12 +62,43 @@ final readonly class ParameterList
                 $messages[$key] = $error->getMessage();
             }
         }
+        if ($messages !== []) {
+            throw new ParameterError($messages);
+        }
+
+        return $values;
+    }
+
+    /**
+     * The same for what a person just typed: values that contradict each other are refused too. What was stored before
+     * stays readable.
+     *
+     * @param array<array-key, mixed> $raw
+     *
+     * @return array<string, string|float|list<float>|null>
+     *
+     * @throws ParameterError
+     */
+    public function typed(array $raw): array
+    {
+        $values = $this->read($raw);
+        $messages = [];
+        $taken = [];
         foreach ($this->parameters as $key => $parameter) {
             $least = $parameter->above === null ? null : self::numberIn($values, $parameter->above);
             $most = self::numberIn($values, $key);
             if ($least !== null && $most !== null && $most <= $least) {
                 $messages[$key] = "Give more than the least, $least $parameter->unit.";
             }
+            $value = $values[$key] ?? null;
+            if ($parameter->distinct === null || $value === null || $value === Parameter::UNKNOWN) {
+                continue;
+            }
+            $said = \is_float($value) ? (string) $value : (\is_string($value) ? $value : '');
+            if (isset($taken[$parameter->distinct][$said])) {
+                $messages[$key] = "\"$said\" is taken already: give each its own, or leave it open.";
+            }
+            $taken[$parameter->distinct][$said] = true;
         }
         if ($messages !== []) {
             throw new ParameterError($messages);

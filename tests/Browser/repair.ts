@@ -102,7 +102,7 @@ export async function measureWhatIsNeverLeftOut(page: Page): Promise<void> {
         const right = await check.locator('.figure').first().innerText();
         const choice = check.getByRole('combobox');
         if (await choice.isVisible()) {
-            await choice.selectOption({ label: right.split(' or ')[0] });
+            await choice.selectOption({ label: right.replace(/ or .*/, '') });
         } else {
             const numbers = right.match(/[\d.]+/g) ?? [];
             await check.getByRole('textbox').fill(numbers[numbers.length - 1] ?? '');

@@ -49,7 +49,7 @@ final class CircuitController extends Controller
         }
         $family = $this->families->get($job->family);
         try {
-            $values = $family->parameters()->read($request->array('values'));
+            $values = $family->parameters()->typed($request->array('values'));
         } catch (ParameterError $error) {
             throw ValidationException::withMessages($error->messages);
         }

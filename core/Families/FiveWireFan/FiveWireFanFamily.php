@@ -32,14 +32,23 @@ final class FiveWireFanFamily implements Family, Planned, Repairable
     public function parameters(): ParameterList
     {
         $names = [];
-        foreach (PinMap::USUAL as $function => $colour) {
-            $names[] = Parameter::choice("colour-$function", PinMap::COLOURS, $colour)
+        foreach (PinMap::FUNCTIONS as $function) {
+            $names[] = Parameter::choice(
+                "colour-$function",
+                [Parameter::UNKNOWN, ...PinMap::COLOURS],
+                Parameter::UNKNOWN,
+            )
                 ->onlyWith('map', 'own')
-                ->naming();
+                ->naming()
+                ->distinct('colours');
             $names[] = Parameter::number("pin-$function", '', 1.0, 16.0)
                 ->onlyWith('map', 'own')
-                ->naming();
+                ->naming()
+                ->distinct('pins');
         }
+        $names[] = Parameter::choice('confirmed', ['no', 'yes'], 'no')
+            ->onlyWith('map', 'own')
+            ->naming();
 
         return new ParameterList([
             Parameter::choice('supply', ['320', '155', '375'], '320'),
@@ -67,6 +76,7 @@ final class FiveWireFanFamily implements Family, Planned, Repairable
             $number('fullRpm'),
             ($values['supplies'] ?? 'together') === 'apart',
         );
+        $pins = PinMap::of($values);
         $tests = new TestList($wiring);
         $mechanical = new Mechanical('motor', 'high', 'isolated', 'wheel', 0.1, outlets: false);
         $netlist = $wiring->netlist();
@@ -92,13 +102,13 @@ final class FiveWireFanFamily implements Family, Planned, Repairable
             parts: [...FaultList::parts(), ...$mechanical->parts()],
             causeChecks: TestList::causeChecks(),
             accessMinutes: TestList::ACCESS_MINUTES + Mechanical::ACCESS_MINUTES,
-            places: PinMap::of($values)->named($this->texts()->places($netlist->nodes), $this->texts()),
+            places: $pins->named($this->texts()->places($netlist->nodes), $this->texts()),
             sheet: Drawing::sheet(),
             texts: $this->texts(),
             safety: new Safety(
                 [Hazard::Mains, Hazard::StoredCharge, Hazard::Moving],
                 ['licensed', 'bus-charge'],
-                ['licensed', 'mains-live', 'never-unplug'],
+                ['licensed', ...$pins->confirmed ? [] : ['unconfirmed'], 'mains-live', 'never-unplug'],
             ),
             conductors: $wiring->conductors(),
             learnables: [Learnable::volts('supply', 'bus.volts'), Learnable::volts('logic', 'logic.volts')],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Families\FiveWireFan;
 
+use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\Texts;
 
 /**
@@ -11,7 +12,9 @@ use Ispira\Core\Device\Texts;
  */
 final readonly class PinMap
 {
-    public const USUAL = ['vm' => 'red', 'gnd' => 'black', 'vcc' => 'white', 'vsp' => 'yellow', 'fg' => 'blue'];
+    private const USUAL = ['vm' => 'red', 'gnd' => 'black', 'vcc' => 'white', 'vsp' => 'yellow', 'fg' => 'blue'];
+
+    public const FUNCTIONS = ['vm', 'gnd', 'vcc', 'vsp', 'fg'];
 
     public const COLOURS = [
         'red',
@@ -28,10 +31,16 @@ final readonly class PinMap
     ];
 
     /**
+     * @param bool                    $confirmed whether somebody followed each wire or measured it
      * @param array<string, string>   $colours by function
      * @param array<string, int|null> $pins    by function
      */
-    private function __construct(private bool $mapped, private array $colours, private array $pins) {}
+    private function __construct(
+        private bool $mapped,
+        public bool $confirmed,
+        private array $colours,
+        private array $pins,
+    ) {}
 
     /** @param array<string, mixed> $values of the parameters */
     public static function of(array $values): self
@@ -39,13 +48,15 @@ final readonly class PinMap
         $mapped = ($values['map'] ?? 'usual') === 'own';
         $colours = $pins = [];
         foreach (self::USUAL as $function => $usual) {
-            $colour = $values["colour-$function"] ?? $usual;
+            $colour = $values["colour-$function"] ?? Parameter::UNKNOWN;
             $pin = $values["pin-$function"] ?? null;
             $colours[$function] = $mapped && \is_string($colour) ? $colour : $usual;
             $pins[$function] = $mapped && \is_float($pin) ? (int) $pin : null;
         }
 
-        return new self($mapped, $colours, $pins);
+        $whole = !\in_array(Parameter::UNKNOWN, $colours, true);
+
+        return new self($mapped, $mapped && $whole && ($values['confirmed'] ?? 'no') === 'yes', $colours, $pins);
     }
 
     /**
@@ -61,9 +72,17 @@ final readonly class PinMap
             $pin = $this->pins[$function];
             $places[$function] .=
                 ' (' .
-                $texts->get($this->mapped ? 'wire.mapped' : 'wire.usual', [
-                    'colour' => $texts->get("colours.$colour"),
-                ]) .
+                $texts->get(
+                    match (true) {
+                        $colour === Parameter::UNKNOWN => 'wire.open',
+                        !$this->mapped => 'wire.usual',
+                        $this->confirmed => 'wire.mapped',
+                        default => 'wire.guessed',
+                    },
+                    [
+                        'colour' => $colour === Parameter::UNKNOWN ? '' : $texts->get("colours.$colour"),
+                    ],
+                ) .
                 ($pin === null ? '' : ', ' . $texts->get('wire.pin', ['pin' => (string) $pin])) .
                 ')';
         }

@@ -205,12 +205,20 @@ final readonly class TestList
     private function alone(): array
     {
         $at = ['cover', 'plug', 'motor-out'];
-        $cautions = ['licensed', 'bench-live', 'bench-order'];
+        $cautions = ['bench-live', 'bench-order'];
 
         return [
-            new Test('speed@bench', 'bench-speed', 'bench', Probe::speed('motor'), 3.0, $at, $cautions, [
-                'bench-supply',
-            ]),
+            new Test(
+                'speed@bench',
+                'bench-speed',
+                'bench',
+                Probe::speed('motor'),
+                3.0,
+                $at,
+                $cautions,
+                ['bench-supply'],
+                contact: Contact::Probes,
+            ),
             new Test('bench-hertz', 'bench-hertz', 'bench', $this->pulses('bench-vcc'), 1.0, $at, $cautions, [
                 'bench-supply',
                 'meter',
