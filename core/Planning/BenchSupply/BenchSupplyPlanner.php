@@ -32,7 +32,7 @@ final class BenchSupplyPlanner implements Planner
             Parameter::figure('tolerance', '%', 0.0, 20.0, 10.0),
             Parameter::figure('power', 'W', 1.0, 400.0, 45.0),
             Parameter::figure('efficiency', '%', 20.0, 100.0, 75.0),
-            Parameter::figure('busMost', 'V', 100.0, 450.0, 340.0),
+            Parameter::figure('busMost', 'V', 100.0, 500.0, 400.0),
             Parameter::figure('busMicrofarads', 'µF', 1.0, 1000.0, 100.0),
             Parameter::figure('busRating', 'V', 100.0, 700.0, 450.0),
             Parameter::figure('bleeder', 'kΩ', 0.0, 2000.0, 100.0),
@@ -48,7 +48,9 @@ final class BenchSupplyPlanner implements Planner
             Parameter::figure('dropOut', 'V', 0.2, 4.0, 2.0),
             Parameter::figure('regulatorMost', 'V', 18.0, 60.0, 35.0),
             Parameter::figure('fixed', 'kΩ', 0.0, 1000.0, 18.0),
+            Parameter::choice('above', ['resistor', 'trimmer'], 'resistor'),
             Parameter::figure('pot', 'kΩ', 0.1, 1000.0, 10.0),
+            Parameter::figure('series', 'kΩ', 0.0, 100.0, 1.0),
             Parameter::figure('input', 'kΩ', 1.0, 10000.0, 150.0),
             Parameter::figure('commandMost', 'V', 1.0, 15.0, 6.5),
             Parameter::figure('lampOhms', 'kΩ', 0.05, 100.0, 3.9),
@@ -64,7 +66,10 @@ final class BenchSupplyPlanner implements Planner
 
     public function plan(array $values): Plan
     {
-        $design = new SupplyDesign(static fn(string $key): float => ParameterList::numberIn($values, $key) ?? 0.0);
+        $design = new SupplyDesign(
+            static fn(string $key): float => ParameterList::numberIn($values, $key) ?? 0.0,
+            ($values['above'] ?? 'resistor') === 'trimmer',
+        );
         $checks = (new SupplyChecks($design, $this->texts()))->all();
         $refusals = [];
         foreach ($checks as [$figure, $refusal]) {
@@ -87,7 +92,7 @@ final class BenchSupplyPlanner implements Planner
             figures: array_column($checks, 0),
             tables: [(new SupplyParts($design, $this->texts()))->table()],
             charts: [$this->chart($design)],
-            sheet: SupplyDrawing::sheet(),
+            sheet: SupplyDrawing::sheet($design),
             netlist: SupplyDrawing::netlist($design),
         );
     }

@@ -45,12 +45,12 @@ final readonly class SupplyChecks
     {
         $d = $this->design;
         $high = $d->highBus()->peak();
-        $ripple = $d->nominalBus()->ripple($d->busAmps());
+        $ripple = $d->lowBus()->ripple($d->busAmps());
 
         return [
-            $this->check('vm', self::volts($d->nominalBus()->peak()), $d->nominalBus()->peak() <= $d->of('busMost'), [
+            $this->check('vm', self::volts($high), $high <= $d->of('busMost'), [
+                'usual' => self::volts($d->nominalBus()->peak()),
                 'least' => self::volts($d->lowBus()->peak()),
-                'most' => self::volts($high),
                 'limit' => self::volts($d->of('busMost')),
             ]),
             $this->check(
@@ -62,10 +62,10 @@ final readonly class SupplyChecks
             $this->check(
                 'ripple',
                 number_format($ripple, 1) . ' V',
-                $ripple <= self::MOST_RIPPLE * $d->nominalBus()->peak(),
+                $ripple <= self::MOST_RIPPLE * $d->lowBus()->peak(),
                 [
                     'amps' => number_format($d->busAmps(), 2),
-                    'rule' => number_format($d->nominalBus()->ripplePerHalfWave($d->busAmps()), 1),
+                    'rule' => number_format($d->lowBus()->ripplePerHalfWave($d->busAmps()), 1),
                 ],
             ),
             $this->check(
@@ -138,10 +138,9 @@ final readonly class SupplyChecks
     private function signals(): array
     {
         $d = $this->design;
-        $worst = $d
-            ->divider()
-            ->worst(SupplyDesign::LOGIC_HIGH, SupplyDesign::POT_TOLERANCE, SupplyDesign::RESISTOR_TOLERANCE);
-        $lamp = $d->lampAmps();
+        $worst = $d->commandHigh();
+        $lamp = $d->lampAmps(SupplyDesign::LOGIC_HIGH);
+        $dim = $d->lampAmps(SupplyDesign::LOGIC_LOW);
 
         return [
             $this->check('command', number_format($d->divider()->at(1.0), 2) . ' V', $worst <= $d->of('commandMost'), [
@@ -152,12 +151,12 @@ final readonly class SupplyChecks
                 'commandLeast',
                 number_format($d->divider()->at(1.0), 2) . ' V',
                 $d->divider()->at(1.0) >= self::FULL_COMMAND,
-                ['full' => number_format(self::FULL_COMMAND, 1)],
+                ['full' => number_format(self::FULL_COMMAND, 1), 'least' => number_format($d->commandLow(), 2)],
             ),
             $this->check(
                 'lamp',
-                number_format(1e3 * $lamp, 1) . ' mA',
-                $lamp >= self::LAMP_LEAST && $lamp <= min(self::LAMP_MOST, $d->of('feedbackMilliamps') / 1e3),
+                number_format(1e3 * $dim, 1) . ' to ' . number_format(1e3 * $lamp, 1) . ' mA',
+                $dim >= self::LAMP_LEAST && $lamp <= min(self::LAMP_MOST, $d->of('feedbackMilliamps') / 1e3),
                 ['rated' => number_format($d->of('feedbackMilliamps'), 1)],
             ),
         ];

@@ -15,15 +15,19 @@ final readonly class SupplyDesign
     /** A 15 V regulator, and its spread. */
     public const LOGIC = 15.0;
     public const LOGIC_HIGH = 15.6;
+    public const LOGIC_LOW = 14.4;
 
-    public const POT_TOLERANCE = 0.2;
-    public const RESISTOR_TOLERANCE = 0.05;
+    private const POT_TOLERANCE = 0.2;
+    private const RESISTOR_TOLERANCE = 0.05;
 
     private const BUS_DIODE = 0.9;
     private const LOGIC_DIODE = 0.7;
 
-    /** @param \Closure(string): float $value by the key of its field */
-    public function __construct(private \Closure $value) {}
+    /**
+     * @param \Closure(string): float $value   by the key of its field
+     * @param bool                    $trimmed whether the resistor above the potentiometer is a trimmer, set with a meter
+     */
+    public function __construct(private \Closure $value, public bool $trimmed) {}
 
     public function of(string $key): float
     {
@@ -65,10 +69,10 @@ final readonly class SupplyDesign
         return $this->bus($this->low());
     }
 
-    /** Current of the motor from the bus: P/(η·Vm), in A. */
+    /** Current of the motor from the bus at low mains, where it is highest: P/(η·Vm), in A. */
     public function busAmps(): float
     {
-        return $this->of('power') / ($this->of('efficiency') / 100.0) / $this->nominalBus()->peak();
+        return $this->of('power') / ($this->of('efficiency') / 100.0) / $this->lowBus()->peak();
     }
 
     public function bleederOhms(): float
@@ -129,12 +133,29 @@ final readonly class SupplyDesign
             $this->of('fixed') * 1e3,
             $this->of('pot') * 1e3,
             $this->of('input') * 1e3,
+            $this->of('series') * 1e3,
         );
     }
 
-    /** Current of the feedback lamp: (Vcc − Vled)/R, in A. */
-    public function lampAmps(): float
+    /** Command at the top of its way, highest: a trimmer takes out what potentiometer and resistors are off. */
+    public function commandHigh(): float
     {
-        return (self::LOGIC - $this->of('lampVolts')) / ($this->of('lampOhms') * 1e3);
+        return $this->trimmed
+            ? $this->divider()->corner(self::LOGIC_HIGH, 0.0, 0.0)
+            : $this->divider()->corner(self::LOGIC_HIGH, self::POT_TOLERANCE, -self::RESISTOR_TOLERANCE);
+    }
+
+    /** The same, lowest. */
+    public function commandLow(): float
+    {
+        return $this->trimmed
+            ? $this->divider()->corner(self::LOGIC_LOW, 0.0, 0.0)
+            : $this->divider()->corner(self::LOGIC_LOW, -self::POT_TOLERANCE, self::RESISTOR_TOLERANCE);
+    }
+
+    /** Current of the feedback lamp: (Vcc − Vled)/R, in A. */
+    public function lampAmps(float $logic): float
+    {
+        return ($logic - $this->of('lampVolts')) / ($this->of('lampOhms') * 1e3);
     }
 }

@@ -34,12 +34,13 @@ final class SupplyDrawing
             Element::resistor('regulator', 'raw', 'vcc', 1.0),
             Element::resistor('fixed', 'vcc', 'pot-top', max(1.0, $design->of('fixed') * 1e3)),
             Element::resistor('pot', 'pot-top', '0', $design->of('pot') * 1e3),
-            Element::resistor('wiper', 'pot-top', 'vsp', 1.0),
+            Element::resistor('wiper', 'pot-top', 'wiper', 1.0),
+            Element::resistor('series', 'wiper', 'vsp', max(1.0, $design->of('series') * 1e3)),
             Element::resistor('lamp', 'vcc', 'fg', $design->of('lampOhms') * 1e3),
         ]);
     }
 
-    public static function sheet(): Sheet
+    public static function sheet(SupplyDesign $design): Sheet
     {
         $bottom = 440.0;
 
@@ -57,7 +58,8 @@ final class SupplyDrawing
                 'raw' => [120.0, 250.0],
                 'vcc' => [340.0, 250.0],
                 'pot-top' => [470.0, 250.0],
-                'vsp' => [600.0, 320.0],
+                'wiper' => [520.0, 320.0],
+                'vsp' => [620.0, 320.0],
                 'fg' => [600.0, 200.0],
             ],
             [
@@ -86,9 +88,13 @@ final class SupplyDrawing
                     groundAt: [200.0, 380.0],
                 ),
                 'regulator' => new SheetElement('module', '15 V', [[200.0, 250.0]], 1, side: 'below'),
-                'fixed' => new SheetElement('resistor', 'fixed'),
+                'fixed' => new SheetElement('resistor', $design->trimmed ? 'trimmer' : 'fixed'),
                 'pot' => new SheetElement('resistor', 'potentiometer', side: 'left', groundAt: [470.0, 380.0]),
-                'wiper' => new SheetElement('wire', 'Vsp', [[540.0, 250.0], [540.0, 320.0]], 2),
+                'wiper' => new SheetElement('wire', '', [[520.0, 250.0]]),
+                'series' => new SheetElement(
+                    $design->of('series') > 0.0 ? 'resistor' : 'wire',
+                    $design->of('series') > 0.0 ? 'series, to Vsp' : 'Vsp',
+                ),
                 'lamp' => new SheetElement('resistor', 'FG lamp', [[340.0, 200.0]], 1),
             ],
         );

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Planning;
 
+use Ispira\Core\Circuit\CircuitSolver;
+use Ispira\Core\Circuit\Element;
+use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Planning\BenchSupply\BenchRun;
 use Ispira\Core\Planning\BenchSupply\BenchRunVerdict;
 use Ispira\Core\Planning\BenchSupply\BenchSupplyPlanner;
@@ -120,7 +123,8 @@ final class BenchSupplyTest extends TestCase
         $divider = new CommandDivider(15.0, 18e3, 10e3, 150e3);
         self::assertSame(0.0, $divider->at(0.0));
         self::assertEqualsWithDelta((15.0 * 9375.0) / 27375.0, $divider->at(1.0), 1e-3);
-        self::assertGreaterThan($divider->at(1.0), $divider->worst(15.6, 0.2, 0.05));
+        self::assertGreaterThan($divider->at(1.0), $divider->corner(15.6, 0.2, -0.05));
+        self::assertLessThan($divider->at(1.0), $divider->corner(14.4, -0.2, 0.05));
         for ($before = -1.0, $n = 0; $n <= 20; ++$n) {
             self::assertGreaterThan($before, $before = $divider->at($n / 20.0));
         }
@@ -131,6 +135,9 @@ final class BenchSupplyTest extends TestCase
     {
         yield 'twelve volts of secondary' => [['secondary' => '12'], 'Headroom'];
         yield 'no bleeder' => [['bleeder' => '0'], 'No bleeder'];
+        yield 'a motor limit above the usual rail and below the highest' => [['busMost' => '340'], 'no load'];
+        yield 'capacitor above the usual rail and below the highest' => [['busRating' => '340'], 'bulk capacitor'];
+        yield 'a lamp too dim at the low corner' => [['lampOhms' => '6,3'], 'feedback lamp'];
         yield 'capacitor rated too low' => [['busRating' => '350'], 'bulk capacitor'];
         yield 'command over its limit' => [['fixed' => '10'], 'command reaches'];
         yield 'too much input' => [['secondary' => '30'], 'above its limit'];
@@ -146,6 +153,33 @@ final class BenchSupplyTest extends TestCase
     {
         self::assertSame([], self::plan()->refusals);
         self::assertStringContainsStringIgnoringCase($reason, implode(' ', self::plan($given)->refusals));
+    }
+
+    public function testAResistorInSeriesWithTheWiperAgreesWithTheSolver(): void
+    {
+        $divider = new CommandDivider(15.0, 18e3, 10e3, 150e3, 47e3);
+        $solver = new CircuitSolver(
+            new Netlist([
+                Element::source('vcc', 'vcc', '0', 15.0),
+                Element::resistor('fixed', 'vcc', 'top', 18e3),
+                Element::resistor('upper', 'top', 'wiper', 3e3),
+                Element::resistor('lower', 'wiper', '0', 7e3),
+                Element::resistor('series', 'wiper', 'vsp', 47e3),
+                Element::resistor('input', 'vsp', '0', 150e3),
+            ]),
+        );
+        self::assertEqualsWithDelta(
+            $solver->solve($solver->nominalValues())->voltageBetween('vsp', '0'),
+            $divider->at(0.7),
+            1e-6,
+        );
+    }
+
+    public function testATrimmerTakesOutWhatThePotentiometerIsOff(): void
+    {
+        $refused = static fn(array $given): string => implode(' ', self::plan($given)->refusals);
+        self::assertStringContainsString('worst corner', $refused(['fixed' => '15']));
+        self::assertSame('', $refused(['fixed' => '15', 'above' => 'trimmer']));
     }
 
     public function testFifteenVoltsPassOnlyWithALargeReservoir(): void
