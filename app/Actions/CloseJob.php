@@ -77,11 +77,19 @@ final readonly class CloseJob
             $last = $locked->replacements()->reorder('sequence', 'desc')->first();
             if (
                 $outcome === JobOutcome::Repaired &&
-                ($last?->temporary_until !== null || $ledger->latest(EntryKind::Choice)?->text('kind') === 'temporary')
+                ($last?->temporary_until !== null ||
+                    in_array(
+                        'temporary',
+                        [
+                            $ledger->latest(EntryKind::Choice)?->text('kind'),
+                            $ledger->latest(EntryKind::Choice)?->text('lasting'),
+                        ],
+                        true,
+                    ))
             ) {
                 throw new EntryRefused(
                     'outcome',
-                    'The part is only bridged: close it as temporary, with the day on which it is due.',
+                    'It is only bridged: close it as temporary, with the day on which the part is due.',
                 );
             }
             if ($outcome === JobOutcome::Adjusted && $ledger->latest(EntryKind::Adjusted) === null) {

@@ -29,7 +29,13 @@ final readonly class ProofView
             $job->ledger()->all(EntryKind::Adjusted),
         );
 
-        return $this->of($job, $circuit)->of($job->caseFile(), $changed);
+        $chosen = $job->ledger()->latest(EntryKind::Choice)?->text('option') ?? '';
+
+        return $this->of($job, $circuit)->of(
+            $job->caseFile(),
+            $changed,
+            $job->repairSheet()->option($chosen)->proves ?? [],
+        );
     }
 
     /**

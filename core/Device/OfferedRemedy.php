@@ -9,6 +9,8 @@ namespace Ispira\Core\Device;
  */
 final readonly class OfferedRemedy
 {
+    public const CONVERSION = 'conversion';
+
     /**
      * @param string       $key        of the option
      * @param string       $kind       component, module, part, assembly, salvage, conversion, revision, temporary
@@ -23,6 +25,8 @@ final readonly class OfferedRemedy
      * @param float        $lost       money lost with it if it was the wrong choice: restocking, deposit, freight back
      * @param string       $why        what speaks for it
      * @param string       $whyNot     what speaks against it
+     * @param list<string> $changes    of a conversion: what is done, each ticked when it is
+     * @param list<string> $proves     names of tests without which it does not close
      */
     public function __construct(
         public string $key,
@@ -39,5 +43,13 @@ final readonly class OfferedRemedy
         public float $lost,
         public string $why,
         public string $whyNot,
+        public array $changes = [],
+        public array $proves = [],
     ) {}
+
+    /** Whether it makes another machine of this one, to be agreed to as such. */
+    public function isConversion(): bool
+    {
+        return $this->kind === self::CONVERSION;
+    }
 }

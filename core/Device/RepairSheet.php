@@ -80,6 +80,8 @@ final readonly class RepairSheet
                 'lost',
                 'why',
                 'whyNot',
+                'changes',
+                'proves',
             ]);
             $options[] = new OfferedRemedy(
                 $one->text('key'),
@@ -96,10 +98,18 @@ final readonly class RepairSheet
                 $one->optionalNumber('lost') ?? 0.0,
                 $one->text('why'),
                 $one->text('whyNot'),
+                self::texts($one, 'changes'),
+                self::texts($one, 'proves'),
             );
         }
 
         return new self($types, $options, self::texts($file, 'proof'), self::never($file), self::adjusts($file));
+    }
+
+    /** The offered way of a key; null where the family offers none. */
+    public function option(string $key): ?OfferedRemedy
+    {
+        return array_column($this->options, null, 'key')[$key] ?? null;
     }
 
     private static function never(Record $file): NeverLeftOut

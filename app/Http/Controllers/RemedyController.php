@@ -103,6 +103,7 @@ final class RemedyController extends Controller
                     (str_starts_with($option['key'], 'number:') ? substr($option['key'], 7) : null),
                 'expected' => $option['expected'],
                 'reason' => $data['reason'],
+                'lasting' => $request->input('lasting'),
             ]),
         );
 

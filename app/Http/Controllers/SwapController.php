@@ -19,10 +19,12 @@ use App\Repair\RepairView;
 use App\Repair\TemporaryOffer;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\OfferedRemedy;
 use Ispira\Core\Device\Part;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
@@ -59,6 +61,7 @@ final class SwapController extends Controller
             'job' => JobView::head($job),
             'open' => $job->stage === JobStage::Bench,
             'choice' => array_slice(RepairView::entries($ledger, EntryKind::Choice), -1)[0] ?? null,
+            'changes' => self::conversion($job)->changes ?? [],
             'leading' => $diagnosis->suspects[0]->namesParts() ? $diagnosis->suspects[0]->remedy : 'none',
             'parts' => array_map(
                 static fn(Part $part): array => ['key' => $part->key, 'label' => $words->part($part->key)],
@@ -161,11 +164,13 @@ final class SwapController extends Controller
         $data = $request->validate(
             [
                 'id' => ['required', 'ulid'],
-                'parts' => ['required', 'array', 'min:1', 'max:6'],
+                'parts' => [Rule::requiredIf(self::conversion($job) === null), 'array', 'max:6'],
                 'parts.*' => ['string', 'max:60', 'distinct'],
                 'partNumber' => ['nullable', 'string', 'max:120'],
                 'note' => ['nullable', 'string', 'max:2000'],
                 'temporaryUntil' => ['nullable', 'date_format:Y-m-d', 'after:today'],
+                'done' => ['nullable', 'array', 'max:20'],
+                'done.*' => ['string', 'max:200'],
             ],
             [
                 'parts.required' => 'Choose what was replaced or repaired.',
@@ -173,7 +178,15 @@ final class SwapController extends Controller
             ],
         );
         $circuit = $job->circuit();
-        $parts = array_values($data['parts']);
+        $conversion = self::conversion($job);
+        $left = array_diff($conversion->changes ?? [], $data['done'] ?? []);
+        if ($left !== []) {
+            throw ValidationException::withMessages([
+                'done' =>
+                    'Not done yet: ' . implode('; ', $left) . '. Tick each when it is done, or choose another way.',
+            ]);
+        }
+        $parts = array_values($conversion->parts ?? $data['parts']);
         sort($parts);
         foreach ($parts as $part) {
             if (!isset($circuit->parts[$part])) {
@@ -197,7 +210,9 @@ final class SwapController extends Controller
                 $data['id'],
                 implode('+', $parts),
                 $data['partNumber'] ?? null,
-                $data['note'] ?? null,
+                $conversion === null
+                    ? $data['note'] ?? null
+                    : trim("Converted: $conversion->name. " . ($data['note'] ?? '')),
                 $snapshot,
                 $until,
             );
@@ -206,6 +221,14 @@ final class SwapController extends Controller
         }
 
         return redirect("/jobs/$job->id/proof", 303);
+    }
+
+    /** The conversion that was chosen for a job; null where it is none. */
+    private static function conversion(Job $job): ?OfferedRemedy
+    {
+        $option = $job->repairSheet()->option($job->ledger()->latest(EntryKind::Choice)?->text('option') ?? '');
+
+        return $option?->isConversion() ? $option : null;
     }
 
     /** @return list<Test> what the new part should show, and the old one did not */

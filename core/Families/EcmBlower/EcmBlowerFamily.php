@@ -15,6 +15,7 @@ use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\Texts;
+use Ispira\Core\Families\Furnace\HeatRise;
 use Ispira\Core\Families\Mechanical\Mechanical;
 
 /**
@@ -37,6 +38,7 @@ final class EcmBlowerFamily implements Family, Planned, Repairable
             Parameter::choice('line', ['230', '120'], '230'),
             Parameter::number('phaseOhms', 'Ω', 0.3, 60.0),
             Parameter::number('ratedAmps', 'A', 0.5, 20.0),
+            ...HeatRise::parameters(),
         ]);
     }
 
@@ -49,8 +51,9 @@ final class EcmBlowerFamily implements Family, Planned, Repairable
             ($values['line'] ?? '230') === '120' ? 120.0 : 230.0,
             $number('phaseOhms'),
             $number('ratedAmps'),
+            ($rise = HeatRise::of($values)),
         );
-        $tests = new TestList($wiring);
+        $tests = new TestList($wiring, $rise);
         $faults = new FaultList($wiring);
         $mechanical = new Mechanical('motor', 'cool', 'isolated', 'wheel', 0.2, outlets: false);
         $netlist = $wiring->netlist();

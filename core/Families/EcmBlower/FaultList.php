@@ -10,6 +10,7 @@ use Ispira\Core\Device\FaultPair;
 use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Part;
 use Ispira\Core\Device\Severity;
+use Ispira\Core\Families\Furnace\HeatRise;
 use Ispira\Core\Families\Furnace\LineBreak;
 use Ispira\Core\Families\Mechanical\Mechanical;
 
@@ -42,6 +43,7 @@ final readonly class FaultList
             new Observation('bare-spin', ['free' => 0.97, 'gritty' => 0.03]),
             new Observation('look-wheel', ['clean' => 0.9, 'debris' => 0.01, 'clogged' => 0.09]),
             new Observation('look-filter', ['clean' => 0.9, 'clogged' => 0.1]),
+            HeatRise::observation(),
             new Observation('rotation', ['forward' => 0.98, 'backward' => 0.02]),
             new Observation('start', ['smooth' => 0.96, 'rocks' => 0.04]),
             new Observation('tester', ['runs' => 0.97, 'stands' => 0.03]),
@@ -485,7 +487,7 @@ final readonly class FaultList
                     Severity::scaling('motor.fanTorque', 0.5, 0.93, 3),
                     Severity::scaling('motor.air', 0.3, 0.88, 3),
                 ),
-                ['look-filter' => ['clean' => 0.03, 'clogged' => 0.97]],
+                ['look-filter' => ['clean' => 0.03, 'clogged' => 0.97]] + HeatRise::throttled(),
                 element: 'motor',
             ),
             new Fault(

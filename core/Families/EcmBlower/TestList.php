@@ -9,6 +9,7 @@ use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Device\Trap;
+use Ispira\Core\Families\Furnace\HeatRise;
 
 /**
  * What is worth testing on a blower with a module: cheap looks first, then both supplies with their plugs on,
@@ -22,9 +23,10 @@ final readonly class TestList
         'motor-plugs' => 3.0,
         'module-off' => 18.0,
         'filter' => 1.0,
+        'ducts' => 4.0,
     ];
 
-    public function __construct(private Wiring $wiring) {}
+    public function __construct(private Wiring $wiring, private HeatRise $rise) {}
 
     /** @return list<Test> */
     public function all(): array
@@ -42,7 +44,14 @@ final readonly class TestList
             );
         }
 
-        return [...$tests, ...$this->looks(), ...$this->supply(), ...$this->signals(), ...$this->apart()];
+        return [
+            ...$tests,
+            ...$this->looks(),
+            ...$this->supply(),
+            ...$this->signals(),
+            ...$this->apart(),
+            ...$this->heat(),
+        ];
     }
 
     /**
@@ -225,6 +234,12 @@ final readonly class TestList
             $ohms('phase-ca', 'pin-c', 'pin-a', 0.7),
             $ohms('case-ohms', 'pin-a', 'case', 0.7),
         ];
+    }
+
+    /** @return list<Test> */
+    private function heat(): array
+    {
+        return $this->rise->tests('motor', $this->wiring->heatSpeed());
     }
 
     /** @return list<CauseCheck> */

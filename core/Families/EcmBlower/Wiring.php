@@ -16,6 +16,7 @@ use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Unknown;
+use Ispira\Core\Families\Furnace\HeatRise;
 
 /**
  * Permanent line through the module's inrush limiter; 24 V from the board on the tap of a call, or a demand on one
@@ -37,6 +38,7 @@ final readonly class Wiring
         public float $line,
         private ?float $phaseOhms,
         private ?float $ratedAmps,
+        private HeatRise $rise,
     ) {}
 
     /** @return list<string> calls from the slowest to the fastest */
@@ -68,6 +70,12 @@ final readonly class Wiring
             leastVolts: 0.6 * $this->line,
             ratedWatts: $this->ratedAmps === null ? self::RATED_WATTS : 0.6 * $this->ratedAmps * $this->line,
         );
+    }
+
+    /** Speed on a heat call when nothing is wrong, in rad/s. */
+    public function heatSpeed(): float
+    {
+        return $this->motor()->speed(self::CALLS['heat'][1]);
     }
 
     public function netlist(): Netlist
@@ -113,7 +121,9 @@ final readonly class Wiring
 
         return new Netlist([
             ...$elements,
-            Element::electronicMotor('motor', 'bus', 'module-neutral', $this->motor(), $inputs),
+            Element::electronicMotor('motor', 'bus', 'module-neutral', $this->motor(), $inputs)->offering([
+                'heat' => 1.0,
+            ]),
             ...array_map(
                 static fn(string $phase): Element => Element::resistor(
                     "phase-$phase",
@@ -218,6 +228,7 @@ final readonly class Wiring
             Populations::unknown('stray', 'stray of an idle wire'),
             Populations::level('threshold', 'input turns on'),
             Populations::unknown('inputs', 'input of a board'),
+            ...$this->rise->unknowns(),
         ];
     }
 
@@ -257,6 +268,7 @@ final readonly class Wiring
             'motor.fanTorque' => $motor->fanTorque * $u['fan'],
             'motor.inputVolts' => $u['threshold'],
             'inrush.ohms' => $u['inrush'],
+            'motor.heat' => $u['heat'] ?? 1.0,
         ];
         foreach (['a', 'b', 'c'] as $phase) {
             $values["phase-$phase.ohms"] = 0.5 * $u['phase'] * $u["phase-$phase"];

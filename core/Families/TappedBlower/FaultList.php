@@ -10,6 +10,7 @@ use Ispira\Core\Device\FaultPair;
 use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Part;
 use Ispira\Core\Device\Severity;
+use Ispira\Core\Families\Furnace\HeatRise;
 use Ispira\Core\Families\Furnace\LineBreak;
 use Ispira\Core\Families\Mechanical\Mechanical;
 
@@ -37,6 +38,7 @@ final readonly class FaultList
             new Observation('look-wheel', ['clean' => 0.9, 'debris' => 0.01, 'clogged' => 0.09]),
             new Observation('bare-spin', ['free' => 0.97, 'gritty' => 0.03]),
             new Observation('look-filter', ['clean' => 0.9, 'clogged' => 0.1]),
+            HeatRise::observation(),
             new Observation('stops-hot', ['keeps' => 0.97, 'stops' => 0.03]),
             ...array_map(static fn(string $key): Observation => new Observation($key, $steady), [
                 'wiggle-wires',
@@ -351,7 +353,7 @@ final readonly class FaultList
                     Severity::scaling('main.fanTorque', 0.6, 0.95, 3),
                     Severity::scaling('main.air', 0.35, 0.88, 3),
                 ),
-                ['look-filter' => ['clean' => 0.03, 'clogged' => 0.97]],
+                ['look-filter' => ['clean' => 0.03, 'clogged' => 0.97]] + HeatRise::throttled(),
                 element: 'main',
             ),
             new Fault(

@@ -11,12 +11,12 @@ use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Planned;
-use Ispira\Core\Device\PlateRange;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\Texts;
+use Ispira\Core\Families\Furnace\HeatRise;
 use Ispira\Core\Families\Mechanical\Mechanical;
 
 /**
@@ -40,26 +40,16 @@ final class TappedBlowerFamily implements Family, Planned, Repairable
             Parameter::choice('hertz', ['50', '60'], '50'),
             Parameter::number('capacitor', 'µF', 1.0, 60.0),
             Parameter::number('ratedAmps', 'A', 0.5, 20.0),
-            Parameter::number('riseLeast', 'K', 5.0, 60.0),
-            Parameter::number('riseMost', 'K', 10.0, 80.0)->above('riseLeast'),
-            Parameter::number('rise', 'K', 10.0, 60.0),
+            ...HeatRise::parameters(),
         ]);
     }
 
     public function circuit(array $values): CircuitModel
     {
         $motor = TappedMotor::of($values);
-        $plate = new PlateRange(
-            ParameterList::numberIn($values, 'riseLeast'),
-            ParameterList::numberIn($values, 'riseMost'),
-        );
-        $wiring = new Wiring(
-            $motor,
-            ($values['fanTerminal'] ?? 'no') === 'yes',
-            $plate,
-            ParameterList::numberIn($values, 'rise') !== null,
-        );
-        $tests = new TestList($motor, $wiring, $plate, ParameterList::numberIn($values, 'rise'));
+        $rise = HeatRise::of($values);
+        $wiring = new Wiring($motor, ($values['fanTerminal'] ?? 'no') === 'yes', $rise);
+        $tests = new TestList($motor, $wiring, $rise);
         $faults = new FaultList($motor, $wiring);
         $mechanical = new Mechanical('main', 'cool', 'isolated', 'wheel', 0.15, outlets: false);
         $netlist = $wiring->netlist();

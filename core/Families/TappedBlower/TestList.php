@@ -6,10 +6,10 @@ namespace Ispira\Core\Families\TappedBlower;
 
 use Ispira\Core\Device\CauseCheck;
 use Ispira\Core\Device\Contact;
-use Ispira\Core\Device\PlateRange;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Device\Trap;
+use Ispira\Core\Families\Furnace\HeatRise;
 
 /**
  * What is worth testing on a tapped blower: calls and taps live, windings and capacitor dead, rise with the burner on.
@@ -26,16 +26,10 @@ final readonly class TestList
         'ducts' => 4.0,
     ];
 
-    /** Rise in K where the plate says nothing, and the share of the rated flux that an ordinary circuit leaves. */
-    private const RISE = 32.0;
+    /** Share of the rated flux that an ordinary circuit leaves. */
     private const FLUX = 0.94;
 
-    public function __construct(
-        private TappedMotor $motor,
-        private Wiring $wiring,
-        private PlateRange $plate,
-        private ?float $rise,
-    ) {}
+    public function __construct(private TappedMotor $motor, private Wiring $wiring, private HeatRise $rise) {}
 
     /** @return list<Test> */
     public function all(): array
@@ -257,18 +251,7 @@ final readonly class TestList
                 ['panel', 'wheel'],
                 contact: Contact::Stick,
             ),
-            new Test(
-                'rise',
-                'rise',
-                'heat',
-                Probe::rise('main', $this->plate->middle($this->rise) ?? self::RISE, $this->heatSpeed(), 'main.heat'),
-                14.0,
-                ['ducts'],
-                ['licensed', 'hot-air'],
-                ['thermometers'],
-                contact: Contact::Eyes,
-                plate: $this->plate,
-            ),
+            ...$this->rise->tests('main', $this->heatSpeed()),
         ];
         foreach (array_keys($this->wiring->assignment()) as $call) {
             $tests[] = new Test(

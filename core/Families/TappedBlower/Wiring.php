@@ -10,12 +10,12 @@ use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\Conductor;
 use Ispira\Core\Device\ConductorKind;
 use Ispira\Core\Device\Observation;
-use Ispira\Core\Device\PlateRange;
 use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Unknown;
+use Ispira\Core\Families\Furnace\HeatRise;
 
 /**
  * Line – door switch – one board relay for each call – tap wire – winding up to that tap – common;
@@ -26,12 +26,7 @@ final readonly class Wiring
     /** Call, and what it says on the thermostat's terminal. */
     private const TERMINALS = ['heat' => 'W', 'cool' => 'Y', 'fan' => 'G'];
 
-    public function __construct(
-        private TappedMotor $motor,
-        private bool $fanTerminal,
-        private PlateRange $plate,
-        private bool $riseKnown,
-    ) {}
+    public function __construct(private TappedMotor $motor, private bool $fanTerminal, private HeatRise $rise) {}
 
     /** @return array<string, int> the tap that each call should run on */
     public function assignment(): array
@@ -181,17 +176,6 @@ final readonly class Wiring
         return $setUps;
     }
 
-    /** @return list<Unknown> how much warmer than the middle of its plate a sound furnace makes the air */
-    private function heat(): array
-    {
-        $middle = $this->plate->middle();
-        if ($middle !== null && $this->plate->least !== null && $this->plate->most !== null) {
-            return [Unknown::within('heat', $this->plate->least / $middle, $this->plate->most / $middle)];
-        }
-
-        return $this->riseKnown ? [] : [Populations::unknown('heat', 'heat of a furnace')];
-    }
-
     /** @return list<Unknown> */
     public function unknowns(): array
     {
@@ -209,7 +193,7 @@ final readonly class Wiring
             Populations::unknown('taps', 'steps between taps'),
             Populations::level('secondary', 'secondary unloaded'),
             Populations::unknown('inputs', 'input of a board'),
-            ...$this->heat(),
+            ...$this->rise->unknowns(),
         ];
     }
 

@@ -53,6 +53,7 @@ enum EntryKind: string
                 'partNumber' => 'text?',
                 'expected' => 'number',
                 'reason' => 'text',
+                'lasting' => 'text?',
             ],
             self::Fit => [
                 'when' => ['purchase', 'beside'],

@@ -38,11 +38,15 @@ final readonly class ProofChecks
         $this->words = new Words($circuit, $units);
     }
 
-    /** @return list<Test> one of each name that the family gives: in the last position in which it is read */
-    public function tests(): array
+    /**
+     * @param list<string> $besides names of more
+     *
+     * @return list<Test> one of each name that the family gives: in the last position in which it is read
+     */
+    public function tests(array $besides = []): array
     {
         $chosen = [];
-        foreach ($this->sheet->proof as $name) {
+        foreach ([...$this->sheet->proof, ...$besides] as $name) {
             foreach ($this->circuit->tests as $test) {
                 if (explode('@', $test->key)[0] === $name) {
                     // The positions come before set-ups that take the machine apart.
@@ -58,15 +62,16 @@ final readonly class ProofChecks
 
     /**
      * @param list<string> $changed keys of what was adjusted
+     * @param list<string> $besides names of tests that this repair never leaves out
      *
      * @return list<ProofCheck> with the newest reading of each since the last replacement
      */
-    public function of(CaseFile $case, array $changed = []): array
+    public function of(CaseFile $case, array $changed = [], array $besides = []): array
     {
-        $always = [...$this->sheet->never->tests, ...$this->sheet->provedBy($changed)];
+        $always = [...$this->sheet->never->tests, ...$this->sheet->provedBy($changed), ...$besides];
         $episode = \count($case->replacements);
         $checks = [];
-        foreach ($this->tests() as $test) {
+        foreach ($this->tests($always) as $test) {
             $newest = null;
             foreach ($case->standing() as $reading) {
                 if ($reading->test === $test->key && $reading->episode === $episode) {

@@ -90,18 +90,31 @@ final class Remedies
         private readonly bool $potted = false,
     ) {}
 
-    /** @return list<Priced> those that cure a suspect worth buying for, the least expected money for its chance first */
+    /**
+     * @return list<Priced> those that cure a suspect worth buying for, the least expected money for its chance first;
+     *     conversions last, and only with a verdict
+     */
     public function of(Diagnosis $diagnosis): array
     {
         $chances = self::chances($diagnosis);
         $priced = [];
         foreach ($this->offers($diagnosis) as $offer) {
+            // A machine is not made into another one on a suspicion.
+            if ($offer->isConversion() && $diagnosis->verdict === null) {
+                continue;
+            }
             $one = $this->price($offer, $chances);
             if ($one->fixes >= self::TRIED_FROM) {
                 $priced[] = $one;
             }
         }
-        usort($priced, static fn(Priced $a, Priced $b): int => $a->expected / $a->fixes <=> $b->expected / $b->fixes);
+        usort(
+            $priced,
+            static fn(Priced $a, Priced $b): int => [$a->offer->isConversion(), $a->expected / $a->fixes] <=> [
+                $b->offer->isConversion(),
+                $b->expected / $b->fixes,
+            ],
+        );
 
         return $priced;
     }
@@ -114,7 +127,12 @@ final class Remedies
     public function order(array $priced, Diagnosis $diagnosis): TrialOrder
     {
         $kept = array_values(
-            array_filter($priced, static fn(Priced $one): bool => $one->canBeHad() && !self::isBeaten($one, $priced)),
+            array_filter(
+                $priced,
+                static fn(Priced $one): bool => $one->canBeHad() &&
+                    !$one->offer->isConversion() &&
+                    !self::isBeaten($one, $priced),
+            ),
         );
         usort($kept, static fn(Priced $a, Priced $b): int => $b->fixes <=> $a->fixes);
         $options = array_map(
@@ -278,6 +296,7 @@ final class Remedies
             if (
                 $other !== $one &&
                 $other->canBeHad() &&
+                !$other->offer->isConversion() &&
                 array_diff($one->cures, $other->cures) === [] &&
                 $other->expected <= $one->expected &&
                 $other->offer->lost <= $one->offer->lost &&

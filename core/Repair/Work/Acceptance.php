@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Repair\Work;
 
+use Ispira\Core\Device\OfferedRemedy;
 use Ispira\Core\Repair\Fit\FitCheck;
 use Ispira\Core\Repair\Fit\FitVerdict;
 use Ispira\Core\Repair\Fit\PartType;
@@ -35,6 +36,9 @@ final readonly class Acceptance
                     )}. Do not fit it, or say why it goes in all the same.",
                 ),
             EntryKind::Closed => $this->closing($entry),
+            EntryKind::Choice => $entry->text('kind') !== OfferedRemedy::CONVERSION ||
+                \in_array($entry->text('lasting'), ['temporary', 'permanent'], true) ||
+                throw new EntryRefused('lasting', 'Say whether it is for good, or until the right part is here.'),
             EntryKind::KitReady => $this->of($entry, EntryKind::Kit),
             EntryKind::Returned => $this->of($entry, EntryKind::Loan),
             EntryKind::Removed => $this->removal($entry),

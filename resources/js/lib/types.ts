@@ -361,6 +361,7 @@ export interface RemedyShown {
     minutes: number;
     why: string;
     whyNot: string;
+    changes: string[];
 }
 
 export interface AttributeShown {

@@ -7,6 +7,7 @@ import { day, money, percent } from '@/lib/format';
 import { word } from '@/lib/payload';
 import type { EntryShown, JobHead, OutlookShown, RemedyShown, Shared } from '@/lib/types';
 import Button from '@/ui/Button';
+import Choices from '@/ui/Choices';
 import { TextArea, TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
 import Select from '@/ui/Select';
@@ -129,6 +130,7 @@ export default function Remedy() {
     const [reason, setReason] = useState('');
     const [partNumber, setPartNumber] = useState('');
     const [selling, setSelling] = useState('');
+    const [lasting, setLasting] = useState('');
     const [perDay, setPerDay] = useState(standing);
     const [tester, setTester] = useState({
         tool: breakEven?.tool ?? tools[0]?.key ?? '',
@@ -150,10 +152,11 @@ export default function Remedy() {
         setSending(true);
         router.post(
             `/jobs/${job.id}/remedy`,
-            { id, option, reason, partNumber, selling, standing: perDay, potted },
+            { id, option, reason, partNumber, selling, lasting: converts ? lasting : null, standing: perDay, potted },
             { preserveState: 'errors', onFinish: () => setSending(false) },
         );
     };
+    const converts = outlook.options.find((one) => one.key === option)?.kind === 'conversion';
     const likely = outlook.options.filter((one) => one.fixes >= hardly);
     const others = outlook.options.filter((one) => one.fixes < hardly);
     const row = (one: RemedyShown) => (
@@ -199,6 +202,29 @@ export default function Remedy() {
                     )}
                     {open && outlook.options.length > 0 && (
                         <div className="mt-4 max-w-[46em]">
+                            {converts && (
+                                <div className="mb-3">
+                                    <p className="mb-2 border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">
+                                        This makes another machine of it. A listed appliance may lose its approval and
+                                        its warranty: follow local code and the maker, and have the owner agree in
+                                        writing first.
+                                    </p>
+                                    <Choices
+                                        label="How long"
+                                        value={lasting}
+                                        onChange={setLasting}
+                                        choices={[
+                                            { value: 'permanent', label: 'For good' },
+                                            { value: 'temporary', label: 'Until the right part is here' },
+                                        ]}
+                                    />
+                                    {errors.lasting && (
+                                        <p role="alert" className="mt-1 font-medium text-bad">
+                                            {errors.lasting}
+                                        </p>
+                                    )}
+                                </div>
+                            )}
                             <TextArea
                                 label="Why this way"
                                 rows={2}

@@ -24,6 +24,7 @@ interface Props extends Shared {
     job: JobHead;
     open: boolean;
     choice: EntryShown | null;
+    changes: string[];
     leading: string;
     parts: { key: string; label: string }[];
     repairCaution: string;
@@ -149,9 +150,23 @@ function Measured() {
 }
 
 export default function Swap() {
-    const { job, open, choice, leading, parts, repairCaution, temporary, procedures, runs, replacements, errors } =
-        usePage<Props>().props;
+    const {
+        job,
+        open,
+        choice,
+        changes,
+        leading,
+        parts,
+        repairCaution,
+        temporary,
+        procedures,
+        runs,
+        replacements,
+        errors,
+    } = usePage<Props>().props;
     const [id] = useState(ulid);
+    const [done, setDone] = useState<string[]>([]);
+    const converts = changes.length > 0;
     const proposed = Array.isArray(choice?.parts)
         ? (choice.parts as string[])
         : leading === 'none'
@@ -163,14 +178,21 @@ export default function Swap() {
     const [bridged, setBridged] = useState(false);
     const [until, setUntil] = useState('');
     const [sending, setSending] = useState(false);
-    const canBridge = temporary !== null && chosen.length === 1 && chosen[0] === temporary.part;
+    const canBridge = !converts && temporary !== null && chosen.length === 1 && chosen[0] === temporary.part;
     const ordered = [...parts].sort((a, b) => Number(proposed.includes(b.key)) - Number(proposed.includes(a.key)));
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);
         router.post(
             `/jobs/${job.id}/replacements`,
-            { id, parts: chosen, partNumber, note, temporaryUntil: canBridge && bridged ? until : null },
+            {
+                id,
+                parts: converts ? [] : chosen,
+                done,
+                partNumber,
+                note,
+                temporaryUntil: canBridge && bridged ? until : null,
+            },
             { preserveState: 'errors', onFinish: () => setSending(false) },
         );
     };
@@ -215,8 +237,33 @@ export default function Swap() {
                     </div>
                     {open ? (
                         <form onSubmit={submit} className="border-t-2 border-ink pt-3">
-                            <h2 className="text-lg font-semibold">What was replaced or repaired</h2>
-                            <fieldset className="my-3">
+                            <h2 className="text-lg font-semibold">
+                                {converts ? 'What is converted' : 'What was replaced or repaired'}
+                            </h2>
+                            {converts && (
+                                <fieldset className="my-3">
+                                    <legend className="sr-only">Changes</legend>
+                                    {changes.map((change) => (
+                                        <Tick
+                                            key={change}
+                                            checked={done.includes(change)}
+                                            onChange={(checked) =>
+                                                setDone(
+                                                    checked ? [...done, change] : done.filter((one) => one !== change),
+                                                )
+                                            }
+                                        >
+                                            {change}
+                                        </Tick>
+                                    ))}
+                                    {errors.done && (
+                                        <p role="alert" className="mt-1 font-medium text-bad">
+                                            {errors.done}
+                                        </p>
+                                    )}
+                                </fieldset>
+                            )}
+                            <fieldset className={converts ? 'hidden' : 'my-3'}>
                                 <legend className="sr-only">Parts</legend>
                                 <div className="flex flex-wrap gap-1.5">
                                     {ordered.map((part) => (

@@ -104,6 +104,45 @@ final class RemediesTest extends TestCase
         );
     }
 
+    public function testAConversionNeedsAVerdictComesLastAndIsNeverTried(): void
+    {
+        $family = FamilyRegistry::shipped()->get('tapped-blower');
+        self::assertInstanceOf(Repairable::class, $family);
+        $bench = new Bench(family: 'tapped-blower');
+        $remedies = new Remedies($bench->circuit, $family->repairSheet(), new DecisionSettings(60.0));
+        $dead = ['off' => 'right', 'heat' => 'dead', 'cool' => 'dead'];
+        $kinds = static fn(array $priced): array => array_map(
+            static fn(Priced $one): string => $one->offer->kind,
+            $priced,
+        );
+        $open = $bench->diagnose(Bench::case($dead));
+        self::assertNull($open->verdict);
+        self::assertNotContains('conversion', $kinds($remedies->of($open)));
+        $settled = $bench->diagnose(
+            Bench::case($dead, [
+                'line-volts' => 231.0,
+                'door-volts' => 230.0,
+                'secondary' => 27.1,
+                'call-volts@heat' => 26.8,
+                'terminal-volts@heat' => 229.0,
+                'tap-volts@heat' => 229.0,
+                'tap-ohms@high' => null,
+                'auxiliary-ohms' => null,
+                'spin' => 'free',
+                'look-filter' => 'clean',
+                'microfarads' => 9.9,
+            ]),
+        );
+        self::assertSame('motor', $settled->verdict?->suspect->remedy);
+        $priced = $remedies->of($settled);
+        self::assertSame('conversion', $kinds($priced)[\count($priced) - 1]);
+        self::assertNotContains('conversion', \array_slice($kinds($priced), 0, -1));
+        self::assertNotContains(
+            'variable-speed',
+            array_map(static fn($a): string => $a->option->key, $remedies->order($priced, $settled)->attempts),
+        );
+    }
+
     public function testNothingIsSolderedInAPottedPartAndAnApplianceCuresAll(): void
     {
         [$bench, $diagnosis, $sheet] = self::onlyHigh();
