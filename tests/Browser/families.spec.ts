@@ -8,6 +8,8 @@ interface Job {
     fault: string;
     parameters: Record<string, string>;
     choose: string[];
+    /** What is typed on the Circuit page, by its label. */
+    plate?: Record<string, string>;
     verdict: RegExp;
     procedure: string;
 }
@@ -107,8 +109,9 @@ const jobs: Job[] = [
         family: 'flue-fan',
         kind: 'Flue fan',
         fault: 'fast-open#0',
-        parameters: { speeds: '2' },
+        parameters: { speeds: '2', pressure: 160 },
         choose: ['Two'],
+        plate: { 'Draught at full speed': '160' },
         verdict: /^Flue fan/,
         procedure: 'Clean a flue fan and put it back into service',
     },
@@ -139,6 +142,9 @@ for (const job of jobs) {
         await expectAccessible(page);
         await page.getByRole('button', { name: 'Open the job' }).click();
         await expect(page.getByRole('heading', { name: job.kind })).toBeVisible();
+        for (const [label, value] of Object.entries(job.plate ?? {})) {
+            await page.getByLabel(new RegExp(`^${label}`)).fill(value);
+        }
         await page.getByRole('button', { name: 'To the bench' }).click();
         await expect(page.getByRole('region', { name: 'Next test' })).toBeVisible();
         await expectAccessible(page);

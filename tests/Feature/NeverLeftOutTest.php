@@ -98,6 +98,9 @@ final class NeverLeftOutTest extends TestCase
     public function testMeasuredItCloses(): void
     {
         $job = $this->flueFanReplaced();
+        $this->check($job, 'pressure', '160')->assertSessionHasErrors('pressure');
+        self::assertStringContainsString('plate of the unit', session('errors')->first('pressure'));
+        $this->put("/jobs/$job->id/circuit", ['values' => ['switchPressure' => '95']])->assertSessionHasNoErrors();
         $this->check($job, 'pressure', '160')->assertSessionHasNoErrors();
         $this->check($job, 'outlet-loose', 'same')->assertSessionHasNoErrors();
         $props = $this->props("/jobs/$job->id/proof");

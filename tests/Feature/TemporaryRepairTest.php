@@ -20,14 +20,14 @@ final class TemporaryRepairTest extends TestCase
         $data = $this->newJob(
             [
                 'family' => 'flue-fan',
-                'parameters' => [],
+                'parameters' => ['pressure' => '160'],
                 'complaint' => 'Squeals',
                 'answers' => ['proves' => 'lights', 'noise' => 'squeal'],
             ],
             ['off' => 'right', 'full' => 'slow'],
         );
         $this->actingAs($this->person())->post('/jobs', $data)->assertSessionHasNoErrors();
-        $this->put("/jobs/{$data['id']}/circuit", ['values' => []]);
+        $this->put("/jobs/{$data['id']}/circuit", ['values' => ['pressure' => '160']]);
 
         return $this->jobOf($data);
     }

@@ -6,6 +6,8 @@ namespace Ispira\Core\Families\FlueFan;
 
 use Ispira\Core\Device\CauseCheck;
 use Ispira\Core\Device\Contact;
+use Ispira\Core\Device\PlateRange;
+use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
 
@@ -20,7 +22,27 @@ final readonly class TestList
     /** Draught in Pa at full speed where no plate says it. */
     private const PRESSURE = 160.0;
 
+    /** Shares of the right draught between which pressure switches close. */
+    private const SWITCH_AT = [0.4, 0.8];
+
     public function __construct(private Wiring $wiring, private ?float $pressure, private ?float $switchPressure) {}
+
+    /** Between which the draught is right, as the plate and the label of the switch say it, as far as they are typed. */
+    private function plate(): PlateRange
+    {
+        $least = $most = [];
+        if ($this->pressure !== null) {
+            [$low, $high] = Populations::between('values', 'draught of plate');
+            $least[] = $low * $this->pressure;
+            $most[] = $high * $this->pressure;
+        }
+        if ($this->switchPressure !== null) {
+            $least[] = $this->switchPressure / self::SWITCH_AT[1];
+            $most[] = $this->switchPressure / self::SWITCH_AT[0];
+        }
+
+        return $least === [] ? new PlateRange(null, null) : new PlateRange(max($least), min($most));
+    }
 
     /** @return list<Test> */
     public function all(): array
@@ -173,6 +195,7 @@ final readonly class TestList
                 [],
                 ['manometer'],
                 ['full' => number_format($full)],
+                plate: $this->plate(),
             ),
             new Test('amps', 'amps', 'full', Probe::amps('neutral'), 1.0, ['cover'], [], ['clamp']),
             new Test(

@@ -95,8 +95,8 @@ final readonly class ProofChecks
     {
         return $test->plate === null || $test->plate->isKnown()
             ? null
-            : 'Type the least and the most from the plate of the unit on the Circuit page first: without them nobody ' .
-                    'can say whether this is right.';
+            : 'Type what the plate of the unit calls right on the Circuit page first: without it nobody can say ' .
+                    'whether this is right.';
     }
 
     public function isRight(Test $test, Reading $reading): bool
@@ -116,7 +116,7 @@ final readonly class ProofChecks
     public function expected(Test $test): string
     {
         if (self::missing($test) !== null) {
-            return 'between the least and the most on the plate';
+            return 'what the plate says: type it on the Circuit page';
         }
         if (!$test->probe->quantity->isNumber()) {
             return implode(

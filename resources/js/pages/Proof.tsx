@@ -103,7 +103,7 @@ function Map() {
     );
 }
 
-function Check({ check, open }: { check: CheckShown; open: boolean }) {
+function Check({ check, open, said = [] }: { check: CheckShown; open: boolean; said?: string[] }) {
     const { job, errors } = usePage<Props>().props;
     const [id, setId] = useState(ulid);
     const [value, setValue] = useState('');
@@ -134,11 +134,13 @@ function Check({ check, open }: { check: CheckShown; open: boolean }) {
             </p>
             {check.right === null &&
                 open &&
-                check.cautions.map((caution) => (
-                    <p key={caution} className="my-1 border-l-4 border-warn bg-caution px-3 py-1">
-                        {caution}
-                    </p>
-                ))}
+                check.cautions
+                    .filter((caution) => !said.includes(caution))
+                    .map((caution) => (
+                        <p key={caution} className="my-1 border-l-4 border-warn bg-caution px-3 py-1">
+                            {caution}
+                        </p>
+                    ))}
             <div className="mt-1 flex flex-wrap items-start gap-4">
                 <p className="min-h-11 content-center">
                     <span className="text-soft">right is</span> <span className="figure">{check.expected}</span>
@@ -442,6 +444,9 @@ function Closing() {
 export default function Proof() {
     const { job, strip, replacements, readings, open, machine, proved, checks, adjusted, closing } =
         usePage<Props>().props;
+    const due = checks.filter((check) => check.right === null);
+    /** What holds for each check that is still due stands before all of them, once. */
+    const said = (due[0]?.cautions ?? []).filter((caution) => due.every((check) => check.cautions.includes(caution)));
     const ending = job.outcome ? endings[job.outcome] : null;
     const reason = closing
         .map((one) => one.reason)
@@ -461,9 +466,17 @@ export default function Proof() {
                         {proved && checks.length > 0 && (
                             <section aria-label="Checks" className="mt-6">
                                 <h2 className="text-lg font-semibold">What else the fault had touched</h2>
+                                {said.map((caution) => (
+                                    <p
+                                        key={caution}
+                                        className="my-1 border-l-4 border-warn bg-caution px-3 py-1.5 font-medium"
+                                    >
+                                        {caution}
+                                    </p>
+                                ))}
                                 <ul className="border-b border-rule">
                                     {checks.map((check) => (
-                                        <Check key={check.test} check={check} open />
+                                        <Check key={check.test} check={check} said={said} open />
                                     ))}
                                 </ul>
                             </section>
