@@ -10,9 +10,10 @@ use Illuminate\Support\Carbon;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Presentation\Words;
-use Ispira\Core\Kernel\MeasureReader;
+use Ispira\Core\Kernel\Moment;
 use Ispira\Core\Kernel\UnreadableNumber;
 use Ispira\Core\Reading\Reading as CoreReading;
+use Ispira\Core\Reading\RefusedReading;
 
 /**
  * The readings of a job as a table of comma-separated values (RFC 4180), out and in.
@@ -97,7 +98,7 @@ final class ReadingTable
                     $circuit,
                     array_map(static fn(?string $cell): string => mb_scrub(trim((string) $cell)), $row),
                 );
-            } catch (UnreadableNumber $error) {
+            } catch (UnreadableNumber | RefusedReading $error) {
                 throw new UnreadableNumber("Line $line: {$error->getMessage()}");
             }
         }
@@ -111,12 +112,12 @@ final class ReadingTable
      *
      * @return array{reading: CoreReading, takenAt: Carbon}
      *
-     * @throws UnreadableNumber
+     * @throws UnreadableNumber|RefusedReading
      */
     private static function reading(Job $job, CircuitModel $circuit, array $row): array
     {
-        $test =
-            $circuit->tests[$row['test']] ?? throw new UnreadableNumber("This circuit has no test \"{$row['test']}\".");
+        $intake = Judged::intake($circuit);
+        $test = $intake->test($row['test']);
         $takenAt = self::moment($row['time'] ?? '');
         $id = substr(
             strtoupper(
@@ -125,18 +126,8 @@ final class ReadingTable
             0,
             25,
         );
-        $value = $row['value'];
-        if ($test->probe->quantity->isNumber()) {
-            $value = MeasureReader::read(
-                trim($value . ' ' . ($row['unit'] ?? '')),
-                $test->probe->quantity->unit(),
-            )->inBase();
-        } elseif (!in_array($value, Judged::answers($circuit, $test), true)) {
-            throw new UnreadableNumber(
-                'The value must be one of: ' . implode(', ', Judged::answers($circuit, $test)) . '.',
-            );
-        }
-        $supply = ($row['supply'] ?? '') === '' ? null : MeasureReader::read($row['supply'], 'V')->inBase();
+        $value = $intake->value($test, trim($row['value'] . ' ' . ($row['unit'] ?? '')));
+        $supply = $intake->supply($row['supply'] ?? '');
 
         return [
             'reading' => new CoreReading(
@@ -157,13 +148,9 @@ final class ReadingTable
         if ($text === '') {
             return null;
         }
-        try {
-            $moment = Carbon::parse($text)->utc();
-        } catch (\Exception) {
-            throw new UnreadableNumber("\"$text\" is no time: write it as 2026-11-25T14:05:00Z.");
-        }
+        $moment = Carbon::instance(Moment::read($text))->utc();
 
-        return $moment->year < 2000 || $moment->isAfter(now()->addDay())
+        return $moment->isAfter(now()->addDay())
             ? throw new UnreadableNumber("\"$text\" lies outside of what can be.")
             : $moment;
     }

@@ -17,7 +17,7 @@ use Ispira\Core\Repair\Work\JobOutcome;
 final readonly class JobFile
 {
     public const NAME = 'ispira-job';
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     /**
      * @param array{kind: JobKind, stage: JobStage|null, number: string|null, complaint: string, since: string|null, intermittent: bool, replacedBefore: string|null, openedAt: string|null, closedAt: string|null, part: string|null, outcome: JobOutcome|null, dueOn: string|null} $job

@@ -7,8 +7,6 @@ namespace Ispira\Core\Job;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\ParameterError;
-use Ispira\Core\Device\Quantity;
-use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Kernel\FileError;
 use Ispira\Core\Kernel\Record;
 use Ispira\Core\Procedure\Marked;
@@ -16,11 +14,7 @@ use Ispira\Core\Procedure\MarkKind;
 use Ispira\Core\Procedure\Procedure;
 use Ispira\Core\Procedure\ProcedureError;
 use Ispira\Core\Procedure\ProcedureFormat;
-use Ispira\Core\Quality\Doubt;
-use Ispira\Core\Quality\QualityCheck;
-use Ispira\Core\Quality\QualityRule;
 use Ispira\Core\Reading\Reading;
-use Ispira\Core\Reading\Trust;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryRefused;
@@ -32,12 +26,10 @@ use Ispira\Core\Repair\Work\JobOutcome;
 final readonly class JobFileFormat
 {
     public const MOST_BYTES = 30_000_000;
-    private const MOST_READINGS = 5000;
     private const MOST_MAPS = 200;
     private const MOST_ENTRIES = 2000;
     private const MOST_RUNS = 100;
     private const MOST_PHOTOS = 100;
-    private const LARGEST_NUMBER = 1e8;
 
     public function __construct(private FamilyRegistry $families) {}
 
@@ -55,8 +47,8 @@ final readonly class JobFileFormat
         if (!\is_array($data) || ($data['format'] ?? null) !== JobFile::NAME) {
             throw FileError::at('format', 'must be "' . JobFile::NAME . '": this is not a job file.');
         }
-        if (($data['version'] ?? null) !== JobFile::VERSION) {
-            throw FileError::at('version', 'only version ' . JobFile::VERSION . ' can be read here.');
+        if (!\in_array($data['version'] ?? null, range(1, JobFile::VERSION), true)) {
+            throw FileError::at('version', 'only versions 1 to ' . JobFile::VERSION . ' can be read here.');
         }
         $file = new Record($data, 'file', [
             'format',
@@ -90,7 +82,11 @@ final readonly class JobFileFormat
         $model = $this->families->get($family)->circuit($values);
         $replacements = $this->replacements($file, $model);
         $maps = $this->maps($file, \count($replacements));
-        $readings = $this->readings($file, $model, array_column($maps, 'id'), \count($replacements));
+        $readings = (new ReadingsFormat($model, $data['version'] === 1))->read(
+            $file,
+            array_column($maps, 'id'),
+            \count($replacements),
+        );
         $photos = $this->photos(
             $file,
             array_map(static fn(FiledReading $filed): string => $filed->reading->id, $readings),
@@ -114,12 +110,20 @@ final readonly class JobFileFormat
         );
     }
 
+    /** The newest version whose rules hold for all its readings: what was taken under older ones stays readable. */
+    private function version(JobFile $file): int
+    {
+        $model = $this->families->get($file->family)->circuit($file->parameters);
+
+        return (new ReadingsFormat($model, false))->hold($file->readings) ? JobFile::VERSION : 1;
+    }
+
     /** @return array<string, mixed> */
     public function toArray(JobFile $file): array
     {
         return [
             'format' => JobFile::NAME,
-            'version' => JobFile::VERSION,
+            'version' => $this->version($file),
             'job' =>
                 [
                     'kind' => $file->job['kind']->value,
@@ -129,27 +133,7 @@ final readonly class JobFileFormat
             'unit' => $file->unit,
             'circuit' => ['family' => $file->family, 'parameters' => $file->parameters],
             'maps' => array_map(static fn(array $map): array => ['kind' => $map['kind']->value] + $map, $file->maps),
-            'readings' => array_map(
-                static fn(FiledReading $filed): array => [
-                    'id' => $filed->reading->id,
-                    'test' => $filed->reading->test,
-                    'map' => $filed->map,
-                    'value' => $filed->reading->value ?? 'over-range',
-                    'steady' => $filed->reading->steady,
-                    'trust' => $filed->reading->trust->value,
-                    'supplyVolts' => $filed->reading->supplyVolts,
-                    'misbehaved' => $filed->reading->misbehaved,
-                    'instrument' => $filed->reading->instrument,
-                    'leadOhms' => $filed->reading->leadOhms,
-                    'doubts' => array_map(static fn(Doubt $doubt): array => $doubt->toArray(), $filed->doubts),
-                    'keptAt' => $filed->keptAt,
-                    'episode' => $filed->reading->episode,
-                    'takenAt' => $filed->takenAt,
-                    'struckAt' => $filed->struckAt,
-                    'struckBecause' => $filed->struckBecause,
-                ],
-                $file->readings,
-            ),
+            'readings' => array_map(ReadingsFormat::toArray(...), $file->readings),
             'replacements' => $file->replacements,
             'repair' => array_map(
                 static fn(Entry $entry): array => [
@@ -287,89 +271,11 @@ final readonly class JobFileFormat
                     MapKind::tryFrom($record->text('kind')) ??
                     throw FileError::at("maps[$number].kind", 'must be before, remembered or after.'),
                 'notedFor' => $record->optionalText('notedFor'),
-                'episode' => $this->episode($record, "maps[$number]", $episodes),
+                'episode' => ReadingsFormat::episode($record, "maps[$number]", $episodes),
             ];
         }
 
         return $maps;
-    }
-
-    /**
-     * @param list<string> $maps
-     *
-     * @return list<FiledReading>
-     */
-    private function readings(Record $file, CircuitModel $model, array $maps, int $episodes): array
-    {
-        $readings = [];
-        $ids = [];
-        $episode = 0;
-        foreach ($file->items('readings', self::MOST_READINGS) as $number => $item) {
-            $path = "readings[$number]";
-            $record = new Record($item, $path, [
-                'id',
-                'test',
-                'map',
-                'value',
-                'steady',
-                'trust',
-                'supplyVolts',
-                'misbehaved',
-                'instrument',
-                'leadOhms',
-                'doubts',
-                'keptAt',
-                'episode',
-                'takenAt',
-                'struckAt',
-                'struckBecause',
-            ]);
-            $id = $record->optionalText('id') ?? "reading-$number";
-            if (isset($ids[$id])) {
-                throw FileError::at("$path.id", "two readings have the id \"$id\".");
-            }
-            $ids[$id] = true;
-            $test = $record->text('test');
-            isset($model->tests[$test]) || throw FileError::at("$path.test", "the circuit has no test \"$test\".");
-            $map = $record->optionalText('map');
-            if ($map !== null && !\in_array($map, $maps, true)) {
-                throw FileError::at("$path.map", "no map has the id \"$map\".");
-            }
-            $own = $this->episode($record, $path, $episodes);
-            if ($own < $episode) {
-                throw FileError::at("$path.episode", 'readings must stand in the order taken.');
-            }
-            $episode = $own;
-            $doubts = $this->doubts($record, $path);
-            $readings[] = new FiledReading(
-                new Reading(
-                    $id,
-                    $test,
-                    $this->value($record->get('value'), $model, $test, "$path.value"),
-                    $record->flag('steady', true),
-                    Trust::tryFrom($record->optionalText('trust') ?? 'measured') ??
-                        throw FileError::at("$path.trust", 'must be measured or remembered.'),
-                    $this->supply($record, $path),
-                    $record->get('struckAt') !== null,
-                    $own,
-                    $record->get('misbehaved') === null ? null : $record->flag('misbehaved', false),
-                    $record->optionalText('instrument'),
-                    $this->leads($record, $path),
-                    $record->get('keptAt') === null
-                        ? array_map(static fn(Doubt $doubt): string => $doubt->rule, $doubts)
-                        : [],
-                    $record->get('keptAt') !== null,
-                ),
-                $map,
-                $record->moment('takenAt'),
-                $record->moment('struckAt'),
-                $record->optionalText('struckBecause'),
-                $doubts,
-                $record->moment('keptAt'),
-            );
-        }
-
-        return $readings;
     }
 
     /**
@@ -481,79 +387,5 @@ final readonly class JobFileFormat
         }
 
         return $photos;
-    }
-
-    /** @return list<Doubt> */
-    private function doubts(Record $record, string $path): array
-    {
-        if (($record->get('doubts') ?? []) === []) {
-            return [];
-        }
-        $rules = array_map(static fn(QualityRule $rule): string => $rule->key(), QualityCheck::rules());
-        $doubts = [];
-        foreach ($record->items('doubts', \count($rules)) as $number => $item) {
-            $doubt = new Record($item, "$path.doubts[$number]", ['rule', 'sentence']);
-            \in_array($doubt->text('rule'), $rules, true) ||
-                throw FileError::at("$path.doubts[$number].rule", 'is no rule about readings.');
-            $doubts[] = new Doubt($doubt->text('rule'), $doubt->text('sentence'));
-        }
-
-        return $doubts;
-    }
-
-    private function leads(Record $record, string $path): float
-    {
-        $ohms = $record->optionalNumber('leadOhms') ?? 0.0;
-
-        return $ohms >= 0.0 && $ohms <= 10.0
-            ? $ohms
-            : throw FileError::at("$path.leadOhms", 'must lie between 0 and 10 Ω.');
-    }
-
-    private function supply(Record $record, string $path): ?float
-    {
-        $volts = $record->optionalNumber('supplyVolts');
-        if ($volts !== null && ($volts < 1.0 || $volts > 1000.0)) {
-            throw FileError::at("$path.supplyVolts", 'must lie between 1 and 1000 V.');
-        }
-
-        return $volts;
-    }
-
-    private function episode(Record $record, string $path, int $episodes): int
-    {
-        $episode = $record->count('episode');
-
-        return $episode <= $episodes
-            ? $episode
-            : throw FileError::at("$path.episode", 'comes after more replacements than the file has.');
-    }
-
-    private function value(mixed $value, CircuitModel $model, string $test, string $path): float|string|null
-    {
-        $probe = $model->tests[$test]->probe;
-        if ($probe->quantity->isNumber()) {
-            if ($value === 'over-range') {
-                return null;
-            }
-            if (
-                (!\is_int($value) && !\is_float($value)) ||
-                abs($value) > self::LARGEST_NUMBER ||
-                (\in_array($probe->quantity, [Quantity::Ohms, Quantity::Duty], true) && $value < 0)
-            ) {
-                throw FileError::at(
-                    $path,
-                    "must be a possible value in {$probe->quantity->unit()}, or \"over-range\".",
-                );
-            }
-
-            return (float) $value;
-        }
-        $allowed = Judged::answers($model, $model->tests[$test]);
-        if (!\is_string($value) || !\in_array($value, $allowed, true)) {
-            throw FileError::at($path, 'must be one of: ' . implode(', ', $allowed) . '.');
-        }
-
-        return $value;
     }
 }

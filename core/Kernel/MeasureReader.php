@@ -36,7 +36,7 @@ final class MeasureReader
             return new Measure(self::finite((float) $given), $unit);
         }
         if (!\is_string($given) || \strlen($given) > self::MOST_CHARACTERS || !mb_check_encoding($given, 'UTF-8')) {
-            throw new UnreadableNumber("Type a number, such as 12.4$unit->symbol.");
+            throw new UnreadableNumber(trim("Type a number, such as 12.4 $unit->symbol") . '.');
         }
         if ($base !== '' && preg_match(self::OVER_RANGE, $given) === 1) {
             return new Measure(null, $unit);

@@ -58,8 +58,13 @@ final class Record
     public function moment(string $key): ?string
     {
         $text = $this->optionalText($key);
-        if ($text !== null && date_create($text) === false) {
-            throw FileError::at("$this->path.$key", 'must be a date and time such as 2026-03-01T09:30:00Z.');
+        if ($text === null) {
+            return null;
+        }
+        try {
+            Moment::read($text);
+        } catch (UnreadableNumber $error) {
+            throw FileError::at("$this->path.$key", $error->getMessage());
         }
 
         return $text;

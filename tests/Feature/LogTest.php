@@ -72,7 +72,7 @@ final class LogTest extends TestCase
         $job = $this->jobOnBench($this->person());
         $this->take(
             $job,
-            "Value;Test;Unit;Time\r\n7,4;motor-volts@2;V;2026-11-25 09:00\r\n0,42k;pack-ohms-1;;\r\n",
+            "Value;Test;Unit;Time\r\n7,4;motor-volts@2;V;2026-11-25T09:00:00Z\r\n0,42k;pack-ohms-1;;\r\n",
         )->assertSessionHasNoErrors();
         self::assertSame(420.0, $job->readings()->where('test', 'pack-ohms-1')->firstOrFail()->number);
         self::assertSame(
@@ -90,9 +90,9 @@ final class LogTest extends TestCase
                 "time,value\n1,2\n" => '"test" among them',
                 "test,value\nmotor-volts@2,7.4\nno-such-test,1\n" => 'Line 3: This circuit has no test',
                 "test,value\nmotor-volts@2,seven\n" => 'Line 2: "seven" is not a value in V',
-                "test,value\nlook-pack,purple\n" => 'Line 2: The value must be one of',
+                "test,value\nlook-pack,purple\n" => 'Line 2: Choose one of',
                 "test,value,time\nmotor-volts@2,7.4,yesterday noonish\n" => 'is no time',
-                "test,value,time\nmotor-volts@2,7.4,1950-01-01\n" => 'lies outside',
+                "test,value,time\nmotor-volts@2,7.4,1950-01-01T00:00:00Z\n" => 'lies outside',
                 "test,value\n" => 'no row',
             ]
             as $csv => $says

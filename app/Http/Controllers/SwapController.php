@@ -121,23 +121,20 @@ final class SwapController extends Controller
         $data = $request->validate(
             [
                 'id' => ['required', 'ulid'],
-                'test' => ['required', 'string', 'max:80'],
-                'value' => ['nullable', 'string', 'max:40'],
+                'test' => ['required', 'string', 'max:1000'],
+                'value' => ['nullable', 'string', 'max:1000'],
                 'reason' => ['nullable', 'string', 'max:500'],
             ],
             ['test.required' => 'Choose what was measured.'],
         );
         $circuit = $job->circuit();
-        $test =
-            $circuit->tests[$data['test']] ??
-            throw ValidationException::withMessages(['test' => 'This circuit has no such test. Reload the page.']);
+        [$test, $value] = TestValue::read($data, $circuit, $units, 'value');
         $checks = new ProofChecks(
             $circuit,
             $job->repairSheet(),
             $this->remedies->diagnosis($job, $circuit)->evidence,
             $units,
         );
-        $value = TestValue::read((string) ($data['value'] ?? ''), $test, $circuit, $units, 'value');
         $right = $checks->isRight($test, new Reading('new', $test->key, $value));
         $record(
             $this->user($request),

@@ -15,37 +15,23 @@ use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Kernel\DisplayUnits;
-use Ispira\Core\Kernel\Measure;
-use Ispira\Core\Kernel\MeasureReader;
-use Ispira\Core\Kernel\UnreadableNumber;
+use Ispira\Core\Reading\Intake;
 use Ispira\Core\Reading\Reading;
+use Ispira\Core\Reading\RefusedReading;
 
 final class RecordReadingRequest extends FormRequest
 {
-    /** Beyond this, in V, A or 10 MΩ, no instrument of the trade reads. */
-    private const LARGEST = [
-        'volts' => 1000.0,
-        'amps' => 500.0,
-        'ohms' => 1e8,
-        'duty' => 100.0,
-        'vacuum' => 110.0,
-        'capacitance' => 1e4,
-        'rise' => 200.0,
-        'pressure' => 1e4,
-        'frequency' => 1e5,
-    ];
-
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
             'id' => ['required', 'ulid'],
-            'test' => ['required', 'string', 'max:80'],
-            'value' => ['nullable', 'max:40'],
-            'choice' => ['nullable', 'string', 'max:40'],
+            'test' => ['required', 'string', 'max:1000'],
+            'value' => ['nullable', 'max:1000'],
+            'choice' => ['nullable', 'string', 'max:1000'],
             'overRange' => ['boolean'],
             'steady' => ['boolean'],
-            'supplyVolts' => ['nullable', 'max:40'],
+            'supplyVolts' => ['nullable', 'max:1000'],
             'misbehaved' => ['nullable', 'boolean'],
             'meter' => ['nullable', 'string', 'max:40'],
             'series' => ['boolean'],
@@ -55,30 +41,42 @@ final class RecordReadingRequest extends FormRequest
     /** @throws ValidationException */
     public function reading(Job $job, CircuitModel $circuit, LiveMeter $live): Reading
     {
-        $test =
-            $circuit->tests[$this->string('test')->toString()] ??
-            throw ValidationException::withMessages([
-                'value' => 'This circuit has no such test. Reload the page: the circuit may have been changed.',
-            ]);
+        $intake = Judged::intake($circuit, app(DisplayUnits::class));
+        try {
+            return $this->taken($job, $intake, $live);
+        } catch (RefusedReading $refused) {
+            $this->fail($refused->field === RefusedReading::SUPPLY ? 'supplyVolts' : 'value', $refused->getMessage());
+        }
+    }
 
+    /** @throws RefusedReading */
+    private function taken(Job $job, Intake $intake, LiveMeter $live): Reading
+    {
+        $test = $intake->test($this->string('test')->toString());
         $meter = $this->string('meter')->toString();
         if ($meter !== '' && $test->probe->quantity->isNumber()) {
-            return $this->fromMeter($job, $circuit, $test, $live, $meter);
+            return $this->fromMeter($job, $intake, $test, $live, $meter);
         }
 
         return new Reading(
             $this->string('id')->toString(),
             $test->key,
-            $test->probe->quantity->isNumber() ? $this->number($test) : $this->outcome($circuit, $test),
+            $this->boolean('overRange') && $test->probe->quantity->isNumber()
+                ? null
+                : $intake->value(
+                    $test,
+                    $this->input($test->probe->quantity->isNumber() ? 'value' : 'choice'),
+                    $this->leadOhms($test),
+                ),
             $this->boolean('steady', true),
-            supplyVolts: $this->supply($circuit),
+            supplyVolts: $intake->supply($this->input('supplyVolts')),
             misbehaved: $this->input('misbehaved') === null ? null : $this->boolean('misbehaved'),
             leadOhms: $this->boolean('overRange') ? 0.0 : $this->leadOhms($test),
         );
     }
 
     /** What the meter holds; nothing is taken from the page. */
-    private function fromMeter(Job $job, CircuitModel $circuit, Test $test, LiveMeter $live, string $meter): Reading
+    private function fromMeter(Job $job, Intake $intake, Test $test, LiveMeter $live, string $meter): Reading
     {
         $user = $this->user();
         $address = $user instanceof User ? $user->workshop->meters()->find($meter) : null;
@@ -99,88 +97,19 @@ final class RecordReadingRequest extends FormRequest
         return new Reading(
             $this->string('id')->toString(),
             $test->key,
-            $held->value === null ? null : ($leads > 0.0 ? max(0.0, $held->value - $leads) : $held->value),
+            $held->value === null ? null : $intake->within($test, $held->value, $leads),
             !$held->wandered,
-            supplyVolts: $this->supply($circuit),
+            supplyVolts: $intake->supply($this->input('supplyVolts')),
             misbehaved: $this->input('misbehaved') === null ? null : $this->boolean('misbehaved'),
             instrument: $address->name,
             leadOhms: $leads,
         );
     }
 
-    private function number(Test $test): ?float
-    {
-        $quantity = $test->probe->quantity;
-        if ($this->boolean('overRange')) {
-            return null;
-        }
-        $measure = $this->measure('value', $this->input('value'), $quantity->unit());
-        if ($measure->isOverRange()) {
-            return null;
-        }
-        $number = (float) $measure->inBase() - $this->leadOhms($test);
-        if ($quantity === Quantity::Ohms && $number < -0.1) {
-            $this->fail(
-                'value',
-                $this->leadOhms($test) > 0.0
-                    ? 'That is less than the leads alone: measure the leads again, or take their value off the list.'
-                    : 'A resistance is never below zero. Was the part live, or were the leads not zeroed?',
-            );
-        }
-        if (abs($number) > (self::LARGEST[$quantity->value] ?? 0.0)) {
-            $this->fail(
-                'value',
-                'No meter of the trade reads that much. Check the prefix and the decimal point, or press over range.',
-            );
-        }
-
-        return $quantity === Quantity::Ohms ? max(0.0, $number) : $number;
-    }
-
     /** What the leads were found to have in this session, taken off of every resistance. */
     private function leadOhms(Test $test): float
     {
         return $test->probe->quantity === Quantity::Ohms ? Leads::ohms($this->session()) : 0.0;
-    }
-
-    private function outcome(CircuitModel $circuit, Test $test): string
-    {
-        $choice = $this->string('choice')->toString();
-        if (!in_array($choice, Judged::answers($circuit, $test), true)) {
-            $this->fail('value', 'Choose what you saw or heard.');
-        }
-
-        return $choice;
-    }
-
-    private function supply(CircuitModel $circuit): ?float
-    {
-        $given = $this->input('supplyVolts');
-        if ($given === null || $given === '') {
-            return null;
-        }
-        $unit = $circuit->texts->find('potential.unit') ?? 'V';
-        $volts = $this->read('supplyVolts', $given, $unit);
-        if ($volts < 5.0 || $volts > 60.0) {
-            $this->fail('supplyVolts', "The supply of this circuit lies between 5 and 60 $unit.");
-        }
-
-        return $volts;
-    }
-
-    private function read(string $field, mixed $given, string $unit): float
-    {
-        return $this->measure($field, $given, $unit)->inBase() ??
-            $this->fail($field, 'Over-range is no number here: type a value.');
-    }
-
-    private function measure(string $field, mixed $given, string $base): Measure
-    {
-        try {
-            return MeasureReader::read($given, $base, app(DisplayUnits::class)->unit($base)->symbol);
-        } catch (UnreadableNumber $error) {
-            $this->fail($field, $error->getMessage());
-        }
     }
 
     private function fail(string $field, string $message): never

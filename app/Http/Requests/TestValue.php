@@ -9,8 +9,7 @@ use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Kernel\DisplayUnits;
-use Ispira\Core\Kernel\MeasureReader;
-use Ispira\Core\Kernel\UnreadableNumber;
+use Ispira\Core\Reading\RefusedReading;
 
 /**
  * Reads what a test showed, where one field takes it: a number in the user's unit, over range, or an answer.
@@ -18,29 +17,22 @@ use Ispira\Core\Kernel\UnreadableNumber;
 final class TestValue
 {
     /**
-     * @param string $field at which it says what is wrong
+     * @param array{test: string, value?: string|null} $given
+     * @param string|null $field at which it says what is wrong; null for the key of the test
      *
-     * @return float|string|null null for over range
+     * @return array{0: Test, 1: float|string|null} the value is null for over range
      *
      * @throws ValidationException
      */
-    public static function read(
-        string $given,
-        Test $test,
-        CircuitModel $circuit,
-        DisplayUnits $units,
-        string $field,
-    ): float|string|null {
-        $base = $test->probe->quantity->unit();
-        if (!$test->probe->quantity->isNumber()) {
-            return in_array($given, Judged::answers($circuit, $test), true)
-                ? $given
-                : throw ValidationException::withMessages([$field => 'Choose what it shows.']);
-        }
+    public static function read(array $given, CircuitModel $circuit, DisplayUnits $units, ?string $field = null): array
+    {
+        $intake = Judged::intake($circuit, $units);
         try {
-            return MeasureReader::read($given, $base, $units->unit($base)->symbol)->inBase();
-        } catch (UnreadableNumber $error) {
-            throw ValidationException::withMessages([$field => $error->getMessage()]);
+            $test = $intake->test($given['test']);
+
+            return [$test, $intake->value($test, $given['value'] ?? '')];
+        } catch (RefusedReading $error) {
+            throw ValidationException::withMessages([$field ?? $given['test'] => $error->getMessage()]);
         }
     }
 }

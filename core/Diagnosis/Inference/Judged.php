@@ -7,6 +7,8 @@ namespace Ispira\Core\Diagnosis\Inference;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Reading\Intake;
 
 /**
  * What a person makes of something that the circuit decides but no meter shows: a speed, a lamp.
@@ -14,6 +16,20 @@ use Ispira\Core\Device\Test;
 final class Judged
 {
     private function __construct() {}
+
+    /** The one way in for readings of a circuit. */
+    public static function intake(
+        CircuitModel $circuit,
+        DisplayUnits $units = new DisplayUnits(),
+        bool $onRecord = false,
+    ): Intake {
+        return new Intake(
+            $circuit,
+            static fn(Test $test): array => self::answers($circuit, $test),
+            $units,
+            $onRecord,
+        );
+    }
 
     /** @return list<string> answers that make sense for a test whose outcome is chosen */
     public static function answers(CircuitModel $circuit, Test $test): array

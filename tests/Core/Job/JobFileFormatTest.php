@@ -73,10 +73,10 @@ final class JobFileFormatTest extends TestCase
         $reading = static fn(array $with): \Closure => static function (array $data) use ($with): array {
             $data['readings'] = [$with + ['test' => 'common-volts@3', 'value' => 1.0]];
 
-            return $data;
+            return ['version' => 2] + $data;
         };
         yield 'another format' => [$set('format', 'recipe'), 'not a job file'];
-        yield 'a later version' => [$set('version', 2), 'only version 1'];
+        yield 'a later version' => [$set('version', 3), 'only versions 1 to 2'];
         yield 'an unknown field' => [$set('colour', 'red'), 'unknown field "colour"'];
         yield 'no circuit' => [$set('circuit', null), 'circuit'];
         yield 'an unknown family' => [$set('circuit', ['family' => 'toaster']), 'family'];
@@ -86,18 +86,22 @@ final class JobFileFormatTest extends TestCase
         ];
         yield 'readings that are no list' => [$set('readings', 'many'), 'must be a list'];
         yield 'an unknown test' => [$reading(['test' => 'moon-phase']), 'no test "moon-phase"'];
-        yield 'a billion volts' => [$reading(['value' => 1e9]), 'possible value'];
-        yield 'a text for a number' => [$reading(['value' => '12 V']), 'possible value'];
-        yield 'negative ohms' => [$reading(['test' => 'common-ohms', 'value' => -2]), 'possible value'];
-        yield 'an unknown state' => [$reading(['test' => 'speed@1', 'value' => 'lazy']), 'must be one of'];
+        yield 'a billion volts' => [$reading(['value' => 1e9]), 'between -60 V and 60 V'];
+        yield 'a billion volts in an early file' => [
+            static fn(array $data): array => ['version' => 1] + $reading(['value' => 1e9])($data),
+            'prefix and the decimal point',
+        ];
+        yield 'a text for a number' => [$reading(['value' => 'twelve']), 'is not a value in V'];
+        yield 'negative ohms' => [$reading(['test' => 'common-ohms', 'value' => -2]), 'never below zero'];
+        yield 'an unknown state' => [$reading(['test' => 'speed@1', 'value' => 'lazy']), 'Choose one of'];
         yield 'an episode without a replacement' => [
             static fn(array $data): array => ['replacements' => [], 'maps' => []] + $reading(['episode' => 3])($data),
             'more replacements',
         ];
         yield 'an unknown part' => [$set('replacements', [['remedy' => 'flux']]), 'no part "flux"'];
         yield 'a map that is not there' => [$reading(['map' => 'nowhere']), 'no map'];
-        yield 'a supply of nothing' => [$reading(['supplyVolts' => 0]), 'between 1 and 1000'];
-        yield 'a date that is none' => [$reading(['takenAt' => 'noonish']), 'date and time'];
+        yield 'a supply of nothing' => [$reading(['supplyVolts' => 0]), 'between 4 and 33'];
+        yield 'a date that is none' => [$reading(['takenAt' => 'noonish']), 'is no time'];
         yield 'two readings with one id' => [
             $set('readings', [
                 ['id' => 'a', 'test' => 'speed@1', 'value' => 'dead'],
@@ -114,6 +118,37 @@ final class JobFileFormatTest extends TestCase
         $this->expectException(FileError::class);
         $this->expectExceptionMessage($message);
         $this->format()->read(json_encode($change($this->decoded()), \JSON_THROW_ON_ERROR));
+    }
+
+    public function testAFileOfVersionOneStaysReadableWhateverItHolds(): void
+    {
+        $early = $this->decoded();
+        self::assertSame(1, $early['version']);
+        $early['readings'][] = ['test' => 'battery-volts@4', 'value' => 126.0, 'supplyVolts' => 500.0, 'episode' => 1];
+        $read = $this->format()->read(json_encode($early, \JSON_THROW_ON_ERROR));
+        self::assertSame(126.0, $read->caseFile()->readings[\count($early['readings']) - 1]->value);
+        $written = $this->format()->toArray($read);
+        self::assertSame(1, $written['version'], 'it is written as what it is, and can be read again');
+        self::assertSame(
+            126.0,
+            $this->format()->read(json_encode($written, \JSON_THROW_ON_ERROR))->caseFile()->readings[
+                \count($early['readings']) - 1
+            ]->value,
+        );
+    }
+
+    public function testWhatIsTypedInAFileIsReadAsAtTheBench(): void
+    {
+        $data = ['version' => 2, 'readings' => []] + $this->decoded();
+        foreach (['12.4 V', '12,4', '12400 mV', 12.4] as $n => $value) {
+            $data['readings'][] = ['id' => "r$n", 'test' => 'common-volts@3', 'value' => $value];
+        }
+        $read = $this->format()->read(
+            json_encode(['maps' => [], 'photos' => [], 'repair' => []] + $data, \JSON_THROW_ON_ERROR),
+        );
+        foreach ($read->caseFile()->readings as $reading) {
+            self::assertEqualsWithDelta(12.4, $reading->value, 1e-9);
+        }
     }
 
     public function testTruncatedAndHugeFilesAreRefused(): void
