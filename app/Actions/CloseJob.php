@@ -21,6 +21,9 @@ use Ispira\Core\Repair\Work\JobOutcome;
  */
 final readonly class CloseJob
 {
+    /** Passes of the proof that have to be right where a fault came and went. */
+    private const PASSES = 3;
+
     public function __construct(private RecordEntry $record) {}
 
     /**
@@ -75,6 +78,22 @@ final readonly class CloseJob
                     );
             }
             $last = $locked->replacements()->reorder('sequence', 'desc')->first();
+            if ($outcome === JobOutcome::Repaired && $last?->wasByElimination() === true) {
+                throw new EntryRefused(
+                    'outcome',
+                    'The part was named because nothing else was left, not because a reading showed it: close it as ' .
+                        'repaired, to be watched, with a day.',
+                );
+            }
+            if ($outcome === JobOutcome::Repaired && $locked->intermittent && self::passes($locked) < self::PASSES) {
+                throw new EntryRefused(
+                    'outcome',
+                    'It came and went: ' .
+                        self::PASSES .
+                        ' passes have to be right, each with what used to bring it on, or close it as repaired, to be ' .
+                        'watched, with a day.',
+                );
+            }
             if (
                 $outcome === JobOutcome::Repaired &&
                 ($last?->temporary_until !== null ||
@@ -96,7 +115,10 @@ final readonly class CloseJob
                 throw new EntryRefused('outcome', 'Note what was adjusted, from what to what, first.');
             }
             ($this->record)($user, $locked, $closing);
-            if ($last !== null && in_array($outcome, [JobOutcome::Repaired, JobOutcome::Temporary], true)) {
+            if (
+                $last !== null &&
+                in_array($outcome, [JobOutcome::Repaired, JobOutcome::Watched, JobOutcome::Temporary], true)
+            ) {
                 ($this->record)(
                     $user,
                     $locked,
@@ -118,6 +140,24 @@ final readonly class CloseJob
                 'due_on' => $due,
             ]);
         });
+    }
+
+    /** How often the map was taken since the last replacement, each position right. */
+    public static function passes(Job $job): int
+    {
+        $wrong = $job
+            ->readings()
+            ->whereDoesntHave('strike')
+            ->whereNotNull('speed_map_id')
+            ->where('choice', '!=', SpeedState::Right->value)
+            ->pluck('speed_map_id');
+
+        return $job
+            ->maps()
+            ->where('kind', MapKind::After)
+            ->where('episode', $job->replacements()->count())
+            ->whereNotIn('id', $wrong)
+            ->count();
     }
 
     /** Whether every position was right, the last time the map was taken since the last replacement. */

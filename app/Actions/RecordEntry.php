@@ -13,6 +13,7 @@ use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryRefused;
 use Ispira\Core\Repair\Work\Acceptance;
+use Ispira\Core\Repair\Work\StillOpen;
 
 /**
  * Notes something of a repair, where it goes together with what stands there. The same id sent again is the same entry.
@@ -20,7 +21,7 @@ use Ispira\Core\Repair\Work\Acceptance;
 final readonly class RecordEntry
 {
     /** What can still be noted when the job is closed. */
-    private const AFTER_CLOSING = [EntryKind::Loan, EntryKind::Returned, EntryKind::Held];
+    private const AFTER_CLOSING = [EntryKind::Loan, EntryKind::Returned, EntryKind::Held, EntryKind::Settled];
 
     /** @throws EntryRefused */
     public function __invoke(User $user, Job $job, Entry $entry): RepairEntry
@@ -45,7 +46,9 @@ final readonly class RecordEntry
                 'data' => $entry->data,
                 'noted_at' => now(),
             ]);
-            $locked->touch();
+            $locked->still_open = count((new StillOpen($locked->ledger()))->items());
+            $locked->updated_at = now();
+            $locked->save();
 
             return $stored;
         });

@@ -28,6 +28,7 @@ use Ispira\Core\Kernel\FileError;
 use Ispira\Core\Procedure\ProcedureFormat;
 use Ispira\Core\Quality\Doubt;
 use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Work\StillOpen;
 
 /**
  * Turns a stored job into a job file and back.
@@ -219,6 +220,7 @@ final class StoredJobFile
                     'noted_at' => self::moment($entry->at),
                 ]);
             }
+            $job->update(['still_open' => count((new StillOpen($job->refresh()->ledger()))->items())]);
             foreach ($file->runs as $run) {
                 $stored = ProcedureRun::query()->create([
                     'id' => strtolower((string) Str::ulid()),

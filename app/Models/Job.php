@@ -33,6 +33,7 @@ use Ispira\Core\Repair\Work\JobOutcome;
  * @property string       $complaint
  * @property string|null  $since
  * @property bool         $intermittent
+ * @property int          $still_open how many things it leaves open
  * @property string|null  $replaced_before
  * @property string       $family
  * @property string|null  $part    the one on the bench, where the job is about a loose part

@@ -31,4 +31,21 @@ final class Replacement extends Model
     protected $dateFormat = 'Y-m-d H:i:s.u';
 
     protected $casts = ['verdict' => 'array', 'replaced_at' => 'datetime', 'temporary_until' => 'date:Y-m-d'];
+
+    /** Whether its part was named because nothing else was left. */
+    public function wasByElimination(): bool
+    {
+        $verdict = $this->verdict['verdict'] ?? null;
+
+        return is_array($verdict) && ($verdict['byElimination'] ?? false) === true;
+    }
+
+    /** The odds of its part when it was chosen; null where none were kept. */
+    public function odds(): ?float
+    {
+        $suspects = $this->verdict['suspects'] ?? null;
+        $odds = is_array($suspects) && is_array($suspects[0] ?? null) ? $suspects[0]['probability'] ?? null : null;
+
+        return is_float($odds) || is_int($odds) ? (float) $odds : null;
+    }
 }

@@ -20,6 +20,7 @@ use Ispira\Core\Repair\Ledger\Ledger;
 use Ispira\Core\Repair\Proof\ProofCheck;
 use Ispira\Core\Repair\Proof\ProofChecks;
 use Ispira\Core\Repair\Work\JobOutcome;
+use Ispira\Core\Repair\Work\StillOpen;
 use Ispira\Core\Repair\Work\StripDown;
 use Ispira\Core\Repair\Work\WireTransfer;
 
@@ -75,6 +76,8 @@ final readonly class JobSheet
                 $ledger->all(EntryKind::Found),
             ),
             'ending' => self::ending($job, $ledger),
+            'stillOpen' => (new StillOpen($ledger))->items(),
+            'settled' => (new StillOpen($ledger))->settled(),
             'advice' => self::advice($job, $ledger),
             'proved' => CloseJob::isProved($job),
         ];
@@ -254,6 +257,18 @@ final readonly class JobSheet
         return $found;
     }
 
+    /** How sure the part was named, in words for whoever pays. */
+    private static function sure(Job $job): string
+    {
+        $last = $job->replacements->last();
+        $odds = $last?->odds();
+        $said = $odds === null ? '' : sprintf('We were %.0f %% sure of the part', 100.0 * $odds);
+        $why = $last?->wasByElimination() === true ? 'it was named because nothing else was left' : '';
+        $whole = implode(': ', array_filter([$said, $why]));
+
+        return ($whole === '' ? '' : "$whole. ") . 'If it comes back, bring it at once and say what brought it on.';
+    }
+
     private static function ending(Job $job, Ledger $ledger): string
     {
         $reason = $ledger->latest(EntryKind::Closed)?->text('reason') ?? '';
@@ -262,6 +277,9 @@ final readonly class JobSheet
 
         return match ($job->outcome) {
             JobOutcome::Repaired => 'Repaired. ' . ($reason === '' ? '' : "Note: $reason"),
+            JobOutcome::Watched => "Repaired as far as can be told, to be watched until $day. " .
+                self::sure($job) .
+                ($reason === '' ? '' : " $reason"),
             JobOutcome::Temporary => "Temporary: it runs for now, and is due on $day. $reason",
             JobOutcome::NotRepaired => "Not repaired: $reason",
             JobOutcome::ProvenGood => 'Nothing had to be replaced: proven good, and back in service. ' . $reason,

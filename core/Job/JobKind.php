@@ -72,13 +72,19 @@ enum JobKind: string
         return match ($this) {
             self::Fault => [
                 JobOutcome::Repaired,
+                JobOutcome::Watched,
                 JobOutcome::Temporary,
                 JobOutcome::ProvenGood,
                 JobOutcome::NotRepaired,
             ],
             self::LoosePart => [JobOutcome::ProvenGood, JobOutcome::NotRepaired],
             self::Adjustment => [JobOutcome::Adjusted, JobOutcome::NotRepaired],
-            self::FollowUp => [JobOutcome::ProvenGood, JobOutcome::Repaired, JobOutcome::NotRepaired],
+            self::FollowUp => [
+                JobOutcome::ProvenGood,
+                JobOutcome::Repaired,
+                JobOutcome::Watched,
+                JobOutcome::NotRepaired,
+            ],
             self::Remote => [JobOutcome::Advised, JobOutcome::NotRepaired],
         };
     }
@@ -89,7 +95,13 @@ enum JobKind: string
         return $this !== self::LoosePart &&
             \in_array(
                 $outcome,
-                [JobOutcome::Repaired, JobOutcome::Temporary, JobOutcome::ProvenGood, JobOutcome::Adjusted],
+                [
+                    JobOutcome::Repaired,
+                    JobOutcome::Watched,
+                    JobOutcome::Temporary,
+                    JobOutcome::ProvenGood,
+                    JobOutcome::Adjusted,
+                ],
                 true,
             );
     }

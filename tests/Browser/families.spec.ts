@@ -109,7 +109,7 @@ const jobs: Job[] = [
         family: 'flue-fan',
         kind: 'Flue fan',
         fault: 'fast-open#0',
-        parameters: { speeds: '2', pressure: 160 },
+        parameters: { speeds: '2', pressure: '160' },
         choose: ['Two'],
         plate: { 'Draught at full speed': '160' },
         verdict: /^Flue fan/,

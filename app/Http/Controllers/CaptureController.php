@@ -24,10 +24,12 @@ use Ispira\Core\Capture\CaptureError;
 use Ispira\Core\Capture\Format\CsvExport;
 use Ispira\Core\Capture\Format\VcdExport;
 use Ispira\Core\Capture\ImportSettings;
+use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Kernel\NumberReader;
 use Ispira\Core\Kernel\UnreadableNumber;
 use Ispira\Core\Reading\Reading;
+use Ispira\Core\Reading\RefusedReading;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**
@@ -160,12 +162,14 @@ final class CaptureController extends Controller
                 'test' => 'This capture does not show what that test asks. Reload the page.',
             ]);
         try {
+            $circuit = $job->circuit();
+            $value = Judged::intake($circuit)->within($circuit->tests[$data['test']], $offer);
             $record(
                 $this->user($request),
                 $job,
-                new Reading($data['id'], $data['test'], $offer, instrument: mb_substr("capture $found->name", 0, 120)),
+                new Reading($data['id'], $data['test'], $value, instrument: mb_substr("capture $found->name", 0, 120)),
             );
-        } catch (ReadingRefused $error) {
+        } catch (ReadingRefused | RefusedReading $error) {
             throw ValidationException::withMessages(['test' => $error->getMessage()]);
         }
 

@@ -26,15 +26,18 @@ final class ClosingController extends Controller
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
         }
+        $unread = $proof->unread($job);
         $closing = Entry::read(
             strtolower($data['id']),
             EntryKind::Closed,
-            $request->only(['outcome', 'reason', 'dueOn', 'who']),
+            [
+                'leftOut' => CloseJob::isProved($job) ? array_column($unread, 'title') : [],
+            ] + $request->only(['outcome', 'reason', 'dueOn', 'who']),
         );
         if ($closing->text('dueOn') !== '' && $closing->text('dueOn') <= now()->toDateString()) {
             throw new EntryRefused('dueOn', 'Give a day after today.');
         }
-        $close($this->user($request), $job, $closing, $proof->unread($job));
+        $close($this->user($request), $job, $closing, $unread);
 
         return redirect("/jobs/$job->id/proof", 303);
     }

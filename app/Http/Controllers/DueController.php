@@ -13,6 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response as HttpResponse;
 use Inertia\Inertia;
 use Inertia\Response;
+use Ispira\Core\Repair\Work\StillOpen;
 
 /**
  * What has to be looked at again: temporary repairs, adjustments to undo, lent parts.
@@ -26,8 +27,33 @@ final class DueController extends Controller
         return Inertia::render('Due', [
             'jobs' => self::jobs($workshop),
             'loans' => RepairView::loans($workshop->id),
+            'open' => self::open($workshop),
             'today' => now()->toDateString(),
         ]);
+    }
+
+    /** @return list<array{id: string, number: string, unit: string, closed: bool, items: list<array{of: string, aspect: string, what: string, why: string}>}> */
+    private static function open(Workshop $workshop): array
+    {
+        return array_values(
+            $workshop
+                ->jobs()
+                ->with(['unit', 'entries'])
+                ->where('still_open', '>', 0)
+                ->orderBy('number')
+                ->limit(200)
+                ->get()
+                ->map(
+                    static fn(Job $job): array => [
+                        'id' => $job->id,
+                        'number' => JobView::number($job),
+                        'unit' => $job->unit->name,
+                        'closed' => $job->closed_at !== null,
+                        'items' => (new StillOpen($job->ledger()))->items(),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     public function calendar(Request $request): HttpResponse

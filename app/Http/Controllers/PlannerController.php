@@ -16,12 +16,14 @@ use Inertia\Inertia;
 use Inertia\Response;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\Quantity;
+use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\PlannerRegistry;
 use Ispira\Core\Planning\Worked;
 use Ispira\Core\Reading\Reading;
+use Ispira\Core\Reading\RefusedReading;
 
 /**
  * Planners: everything that they take stands in the address, so that a plan can be kept and sent.
@@ -97,11 +99,11 @@ final class PlannerController extends Controller
                 new Reading(
                     $data['id'],
                     $test->key,
-                    is_infinite($worked->value) ? null : $worked->value,
+                    is_infinite($worked->value) ? null : Judged::intake($job->circuit())->within($test, $worked->value),
                     instrument: $planner->texts()->get('name'),
                 ),
             );
-        } catch (ReadingRefused $error) {
+        } catch (ReadingRefused | RefusedReading $error) {
             throw ValidationException::withMessages(['test' => $error->getMessage()]);
         }
 

@@ -32,6 +32,7 @@ use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Proof\ProofChecks;
 use Ispira\Core\Repair\Work\JobOutcome;
+use Ispira\Core\Repair\Work\StillOpen;
 
 /**
  * The same speed map again after the repair, and what else proves it: it can then be closed, or goes back to the bench.
@@ -80,12 +81,18 @@ final class ProofController extends Controller
             'adjusted' => RepairView::entries($ledger, EntryKind::Adjusted),
             'loans' => RepairView::entries($ledger, EntryKind::Loan),
             'closing' => RepairView::entries($ledger, EntryKind::Closed),
+            'passes' => $job->intermittent ? CloseJob::passes($job) : null,
+            'stillOpen' => (new StillOpen($ledger))->items(),
+            'settled' => (new StillOpen($ledger))->settled(),
         ]);
     }
 
     public function store(Request $request, Job $job, RecordMap $record): RedirectResponse
     {
-        $data = $request->validate(['id' => ['required', 'ulid']]);
+        $data = $request->validate(
+            ['id' => ['required', 'ulid'], 'provokedBy' => ['nullable', 'string', 'max:120']],
+            ['provokedBy.max' => 'Say it in 120 characters.'],
+        );
         if ($job->stage !== JobStage::Proof) {
             return $this->whereItStands(
                 $job,
@@ -99,7 +106,7 @@ final class ProofController extends Controller
             if ($locked->stage !== JobStage::Proof) {
                 return;
             }
-            $record($this->user($request), $locked, $data['id'], MapKind::After, null, $states);
+            $record($this->user($request), $locked, $data['id'], MapKind::After, $data['provokedBy'] ?? null, $states);
             if (!$right) {
                 $this->reopen($request, $locked, 'Not every position was right after it.');
             }

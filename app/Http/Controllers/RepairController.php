@@ -41,6 +41,7 @@ final class RepairController extends Controller
         EntryKind::Loan,
         EntryKind::Returned,
         EntryKind::Removed,
+        EntryKind::Settled,
     ];
 
     public function strip(Job $job): Response|RedirectResponse

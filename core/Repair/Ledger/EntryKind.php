@@ -35,6 +35,7 @@ enum EntryKind: string
     case Loan = 'loan';
     case Returned = 'returned';
     case Removed = 'removed';
+    case Settled = 'settled';
 
     /** @return array<string, string|list<string>> */
     public function fields(): array
@@ -119,10 +120,12 @@ enum EntryKind: string
                 'reason' => 'text?',
                 'dueOn' => 'day?',
                 'who' => 'text?',
+                'leftOut' => 'list',
             ],
             self::Held => ['replacement' => 'text', 'held' => 'flag', 'because' => 'text?'],
             self::Loan => ['what' => 'text', 'to' => 'text', 'dueOn' => 'day'],
             self::Removed => ['of' => 'text', 'reason' => 'text?'],
+            self::Settled => ['of' => 'text', 'aspect' => 'text', 'who' => 'text', 'how' => 'text'],
         };
     }
 }

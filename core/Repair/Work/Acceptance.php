@@ -36,6 +36,8 @@ final readonly class Acceptance
                     )}. Do not fit it, or say why it goes in all the same.",
                 ),
             EntryKind::Closed => $this->closing($entry),
+            EntryKind::Settled => (new StillOpen($this->ledger))->isOpen($entry) ||
+                throw new EntryRefused('of', 'That is not open any more. Reload the page.'),
             EntryKind::Choice => $entry->text('kind') !== OfferedRemedy::CONVERSION ||
                 \in_array($entry->text('lasting'), ['temporary', 'permanent'], true) ||
                 throw new EntryRefused('lasting', 'Say whether it is for good, or until the right part is here.'),
@@ -99,9 +101,11 @@ final readonly class Acceptance
         if ($outcome->needsDay() && $closing->text('dueOn') === '') {
             throw new EntryRefused(
                 'dueOn',
-                $outcome === JobOutcome::Temporary
-                    ? 'A temporary repair needs the day on which it is due.'
-                    : 'Give the day on which it is looked at next.',
+                match ($outcome) {
+                    JobOutcome::Temporary => 'A temporary repair needs the day on which it is due.',
+                    JobOutcome::Watched => 'Give the day until which it has to stay away.',
+                    default => 'Give the day on which it is looked at next.',
+                },
             );
         }
         $open = (new StripDown($this->ledger))->open();

@@ -16,6 +16,9 @@ enum JobOutcome: string
     case Adjusted = 'adjusted';
     case Advised = 'advised';
 
+    /** Repaired as far as can be told: what came and went has to stay away. */
+    case Watched = 'watched';
+
     /** Switched off and secured, until somebody proves it safe. */
     case NotInService = 'not-in-service';
 
@@ -37,6 +40,6 @@ enum JobOutcome: string
     /** Whether a day on which it is looked at again has to be given. */
     public function needsDay(): bool
     {
-        return $this === self::Temporary || $this->needsName();
+        return $this === self::Temporary || $this === self::Watched || $this->needsName();
     }
 }

@@ -10,7 +10,8 @@ export type Ending =
     | 'adjusted'
     | 'advised'
     | 'not-in-service'
-    | 'handed-over';
+    | 'handed-over'
+    | 'watched';
 
 export interface JobHead {
     id: string;
@@ -388,6 +389,14 @@ export interface CataloguePart {
     comeBack: number;
     lost: number;
     attributes: Record<string, string | undefined>;
+}
+
+/** Something that a job leaves open, until somebody settles it. */
+export interface OpenItem {
+    of: string;
+    aspect: string;
+    what: string;
+    why: string;
 }
 
 /** Something noted between verdict and closed job; its other fields are those of its kind. */

@@ -2,7 +2,8 @@ import { Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { day } from '@/lib/format';
-import type { Shared } from '@/lib/types';
+import StillOpen from '@/features/StillOpen';
+import type { OpenItem, Shared } from '@/lib/types';
 import Button from '@/ui/Button';
 import Frame from '@/ui/Frame';
 
@@ -17,6 +18,7 @@ interface Props extends Shared {
         dueOn: string;
         overdue: boolean;
     }[];
+    open: { id: string; number: string; unit: string; closed: boolean; items: OpenItem[] }[];
     loans: {
         id: string;
         job: string;
@@ -56,7 +58,7 @@ function Returned({ job, loan }: { job: string; loan: string }) {
 }
 
 export default function Due() {
-    const { jobs, loans } = usePage<Props>().props;
+    const { jobs, loans, open } = usePage<Props>().props;
     return (
         <Frame title="Due">
             <div className="mx-auto max-w-[1000px] px-5 py-6">
@@ -97,6 +99,24 @@ export default function Due() {
                             </li>
                         ))}
                     </ul>
+                </section>
+                <section aria-label="Still open" className="mt-8">
+                    <h2 className="mb-1 font-semibold">
+                        Still open{' '}
+                        <span className="figure text-soft">{open.reduce((all, one) => all + one.items.length, 0)}</span>
+                    </h2>
+                    {open.length === 0 && <p className="border-t border-rule py-3 text-soft">Nothing is left open.</p>}
+                    {open.map((one) => (
+                        <div key={one.id} className="mb-3">
+                            <p className="border-t border-rule pt-2">
+                                <Link href={`/jobs/${one.id}/proof`} className="text-lake underline underline-offset-4">
+                                    <span className="figure">{one.number}</span> {one.unit}
+                                </Link>
+                                {!one.closed && <span className="text-soft">, being worked on</span>}
+                            </p>
+                            <StillOpen job={one.id} items={one.items} />
+                        </div>
+                    ))}
                 </section>
                 <section aria-label="Lent parts" className="mt-8">
                     <h2 className="mb-1 font-semibold">

@@ -43,6 +43,8 @@ function ended(job: JobHead): string {
             return 'advised, ';
         case 'not-in-service':
             return 'not in service, ';
+        case 'watched':
+            return 'to be watched, ';
         case 'handed-over':
             return 'handed over, ';
         default:

@@ -4,6 +4,7 @@ import { ulid } from 'ulid';
 import ReadingLog from '@/features/ReadingLog';
 import SpeedMapEntry from '@/features/SpeedMapEntry';
 import SpeedStrip from '@/features/SpeedStrip';
+import StillOpen from '@/features/StillOpen';
 import { day } from '@/lib/format';
 import { word } from '@/lib/payload';
 import type {
@@ -11,6 +12,7 @@ import type {
     Ending,
     EntryShown,
     JobHead,
+    OpenItem,
     ReadingShown,
     ReplacementShown,
     Shared,
@@ -35,6 +37,9 @@ interface Props extends Shared {
     checks: CheckShown[];
     outcomes: { value: Ending; needsReason: boolean; needsDay: boolean; needsName: boolean }[];
     never: string;
+    passes: number | null;
+    stillOpen: OpenItem[];
+    settled: { what: string; who: string; how: string; at: string | null }[];
     adjusts: { value: string; label: string }[];
     adjusted: EntryShown[];
     loans: EntryShown[];
@@ -48,6 +53,7 @@ const endings: Record<Ending, { choice: string; heading: string }> = {
     'proven-good': { choice: 'Proven good, back in service', heading: 'Proven good, and back in service.' },
     adjusted: { choice: 'Adjusted', heading: 'Adjusted. Every position is right.' },
     advised: { choice: 'Advised', heading: 'Advised.' },
+    watched: { choice: 'Repaired, to be watched', heading: 'Repaired as far as can be told, to be watched.' },
     'not-in-service': { choice: 'Not in service', heading: 'Not in service. It must not be switched on.' },
     'handed-over': {
         choice: 'Handed to a licensed person',
@@ -56,8 +62,10 @@ const endings: Record<Ending, { choice: string; heading: string }> = {
 };
 
 function Map() {
-    const { job, strip, proved, errors } = usePage<Props>().props;
-    const [id] = useState(ulid);
+    const { job, strip, proved, passes, errors } = usePage<Props>().props;
+    const [id, setId] = useState(ulid);
+    const [again, setAgain] = useState(false);
+    const [provokedBy, setProvokedBy] = useState('');
     const [states, setStates] = useState<Record<string, State | undefined>>({});
     const [sending, setSending] = useState(false);
     const submit = (event: React.FormEvent) => {
@@ -65,18 +73,42 @@ function Map() {
         setSending(true);
         router.post(
             `/jobs/${job.id}/proof`,
-            { id, states: Object.fromEntries(strip.cells.map((cell) => [cell.key, states[cell.key] ?? null])) },
-            { preserveState: 'errors', onFinish: () => setSending(false) },
+            {
+                id,
+                provokedBy: passes === null ? null : provokedBy,
+                states: Object.fromEntries(strip.cells.map((cell) => [cell.key, states[cell.key] ?? null])),
+            },
+            {
+                preserveState: true,
+                onSuccess: () => {
+                    setId(ulid());
+                    setStates({});
+                    setProvokedBy('');
+                    setAgain(false);
+                },
+                onFinish: () => setSending(false),
+            },
         );
     };
-    if (proved)
+    if (proved && !again)
         return (
-            <p className="text-lg">
-                <span className="text-good" aria-hidden="true">
-                    ●{' '}
-                </span>
-                Every position was tried again, and each of them is right.
-            </p>
+            <>
+                <p className="text-lg">
+                    <span className="text-good" aria-hidden="true">
+                        ●{' '}
+                    </span>
+                    Every position was tried again, and each of them is right.
+                </p>
+                {passes !== null && (
+                    <p className="mt-1 flex flex-wrap items-baseline gap-x-4">
+                        <span>
+                            It came and went: {passes} of 3 passes were right. Bring on what used to bring it on, and
+                            run it again.
+                        </span>
+                        <Button onClick={() => setAgain(true)}>Another pass</Button>
+                    </p>
+                )}
+            </>
         );
     return (
         <form onSubmit={submit}>
@@ -96,6 +128,16 @@ function Map() {
                 onChange={setStates}
                 error={errors.states ?? errors.id}
             />
+            {passes !== null && (
+                <TextField
+                    label="With what used to bring it on"
+                    hint="Warm, wet, bumps, steering turned, after an hour: what was it this time?"
+                    value={provokedBy}
+                    onChange={(event) => setProvokedBy(event.target.value)}
+                    error={errors.provokedBy}
+                    className="mt-3 max-w-[34em]"
+                />
+            )}
             <Button kind="act" type="submit" disabled={sending} className="mt-4">
                 Record the proof
             </Button>
@@ -400,7 +442,9 @@ function Closing() {
                 />
                 {chosen?.needsDay && (
                     <TextField
-                        label={chosen.needsName ? 'Looked at next on' : 'Due on'}
+                        label={
+                            chosen.needsName ? 'Looked at next on' : outcome === 'watched' ? 'Watched until' : 'Due on'
+                        }
                         type="date"
                         value={dueOn}
                         onChange={(event) => setDueOn(event.target.value)}
@@ -442,7 +486,7 @@ function Closing() {
 }
 
 export default function Proof() {
-    const { job, strip, replacements, readings, open, machine, proved, checks, adjusted, closing } =
+    const { job, strip, replacements, readings, open, machine, proved, checks, adjusted, closing, stillOpen, settled } =
         usePage<Props>().props;
     const due = checks.filter((check) => check.right === null);
     /** What holds for each check that is still due stands before all of them, once. */
@@ -520,6 +564,18 @@ export default function Proof() {
                             </section>
                         )}
                     </>
+                )}
+                {(stillOpen.length > 0 || settled.length > 0) && (
+                    <section aria-label="Still open" className="mt-8">
+                        <h2 className="text-lg font-semibold">Still open</h2>
+                        {stillOpen.length === 0 && <p className="text-soft">Nothing any more.</p>}
+                        <StillOpen job={job.id} items={stillOpen} />
+                        {settled.map((one) => (
+                            <p key={one.what} className="mt-1 text-soft">
+                                {one.what}: settled by {one.who}, {one.how}
+                            </p>
+                        ))}
+                    </section>
                 )}
                 <div className="mt-8 grid gap-10 lg:grid-cols-2">
                     <section aria-label="What was done">

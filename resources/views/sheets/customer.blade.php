@@ -26,6 +26,14 @@
 <p><strong>{{ $ending }}</strong></p>
 @if($proved)<p>After the work every position was tried again, and each of them was right.</p>@endif
 
+@if($stillOpen !== [])
+<h2>Still open</h2>
+<ul>@foreach($stillOpen as $one)<li><strong>{{ $one['what'] }}</strong>@if($one['why'] !== ''): {{ $one['why'] }}@endif</li>@endforeach</ul>
+@endif
+@if($settled !== [])
+<p class="soft">Settled since: @foreach($settled as $one){{ $one['what'] }}, by {{ $one['who'] }}: {{ $one['how'] }}. @endforeach</p>
+@endif
+
 <h2>What we advise</h2>
 <ul>@foreach($advice as $line)<li>{{ $line }}</li>@endforeach</ul>
 

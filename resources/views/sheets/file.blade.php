@@ -28,6 +28,14 @@
     </table>
 @endforelse
 
+@if($stillOpen !== [])
+<h2>Still open</h2>
+<ul>@foreach($stillOpen as $one)<li><strong>{{ $one['what'] }}</strong>@if($one['why'] !== ''): {{ $one['why'] }}@endif</li>@endforeach</ul>
+@endif
+@if($settled !== [])
+<p class="soft">Settled since: @foreach($settled as $one){{ $one['what'] }}, by {{ $one['who'] }}: {{ $one['how'] }}. @endforeach</p>
+@endif
+
 <h2>Readings</h2>
 <table class="lines">
     <tr><th>Time</th><th>Test</th><th>Read</th><th></th></tr>

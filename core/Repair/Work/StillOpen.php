@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Repair\Work;
+
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Ledger\Ledger;
+
+/**
+ * What a job leaves open: one list, from plugs to follow-ups. Each stands until somebody settles it by name.
+ *
+ * @phpstan-type Item array{of: string, aspect: string, what: string, why: string}
+ */
+final readonly class StillOpen
+{
+    public function __construct(private Ledger $ledger) {}
+
+    /** @return list<Item> "of" is the entry that left it, "aspect" what of it */
+    public function items(): array
+    {
+        $settled = array_map(self::key(...), $this->entries());
+
+        return array_values(
+            array_filter(
+                $this->all(),
+                static fn(array $item): bool => !\in_array("{$item['of']} {$item['aspect']}", $settled, true),
+            ),
+        );
+    }
+
+    /** @return list<array{what: string, who: string, how: string, at: string|null}> */
+    public function settled(): array
+    {
+        $what = [];
+        foreach ($this->all() as $item) {
+            $what["{$item['of']} {$item['aspect']}"] = $item['what'];
+        }
+
+        return array_map(
+            static fn(Entry $one): array => [
+                'what' => $what[self::key($one)] ?? $one->text('aspect'),
+                'who' => $one->text('who'),
+                'how' => $one->text('how'),
+                'at' => $one->at,
+            ],
+            $this->entries(),
+        );
+    }
+
+    public function isOpen(Entry $settling): bool
+    {
+        foreach ($this->items() as $item) {
+            if ("{$item['of']} {$item['aspect']}" === self::key($settling)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Entry> */
+    private function entries(): array
+    {
+        return $this->ledger->all(EntryKind::Settled);
+    }
+
+    private static function key(Entry $settling): string
+    {
+        return "{$settling->text('of')} {$settling->text('aspect')}";
+    }
+
+    /** @return list<Item> */
+    private function all(): array
+    {
+        return [...$this->plugs(), ...$this->leftOff(), ...$this->newParts(), ...$this->atTheEnd()];
+    }
+
+    /** @return list<Item> plugs that were not latched or locked when they were last looked at */
+    private function plugs(): array
+    {
+        $newest = [];
+        foreach ($this->ledger->all(EntryKind::Plug) as $plug) {
+            $newest[$plug->text('what')] = $plug;
+        }
+        $items = [];
+        foreach ($newest as $what => $plug) {
+            if (!$plug->flag('latched') || !$plug->flag('locked')) {
+                $items[] = self::item(
+                    $plug,
+                    "$what: " . ($plug->flag('latched') ? 'its lock is not closed' : 'not latched'),
+                );
+            }
+        }
+
+        return $items;
+    }
+
+    /** @return list<Item> screws and parts that did not go back on */
+    private function leftOff(): array
+    {
+        $items = [];
+        foreach ((new StripDown($this->ledger))->steps() as $step) {
+            if ($step['done'] && $step['left'] > 0) {
+                $items[] = [
+                    'of' => $step['id'],
+                    'aspect' => 'left',
+                    'what' => "{$step['what']}: {$step['left']} of {$step['count']} not put back",
+                    'why' => (string) $step['reason'],
+                ];
+            }
+        }
+
+        return $items;
+    }
+
+    /** @return list<Item> new parts that went in though a test spoke against them */
+    private function newParts(): array
+    {
+        return array_values(
+            array_map(
+                static fn(Entry $one): array => self::item(
+                    $one,
+                    "New part fitted though it did not show {$one->text('expected')}",
+                ),
+                array_filter(
+                    $this->ledger->all(EntryKind::Measured),
+                    static fn(Entry $one): bool => !$one->flag('right'),
+                ),
+            ),
+        );
+    }
+
+    /** @return list<Item> what the end of the job itself leaves to do */
+    private function atTheEnd(): array
+    {
+        $closed = $this->ledger->latest(EntryKind::Closed);
+        if ($closed === null) {
+            return [];
+        }
+        $items = [];
+        foreach ($closed->list('leftOut') as $number => $title) {
+            $items[] = [
+                'of' => $closed->id,
+                'aspect' => "check-$number",
+                'what' => "Not measured: $title",
+                'why' => $closed->text('reason'),
+            ];
+        }
+        $day = $closed->text('dueOn');
+        $end = match (JobOutcome::from($closed->text('outcome'))) {
+            JobOutcome::Temporary => "Only bridged, due on $day",
+            JobOutcome::Watched => "To be watched, looked at again on $day",
+            JobOutcome::NotInService => "Not in service, looked at next on $day",
+            JobOutcome::HandedOver => "Handed to {$closed->text('who')}, looked at next on $day",
+            default => null,
+        };
+
+        return $end === null
+            ? $items
+            : [...$items, ['of' => $closed->id, 'aspect' => 'end', 'what' => $end, 'why' => $closed->text('reason')]];
+    }
+
+    /** @return Item */
+    private static function item(Entry $entry, string $what): array
+    {
+        return ['of' => $entry->id, 'aspect' => $entry->kind->value, 'what' => $what, 'why' => $entry->text('reason')];
+    }
+}
