@@ -63,7 +63,7 @@ const endings: Record<Ending, { choice: string; heading: string }> = {
 
 function Map() {
     const { job, strip, proved, passes, errors } = usePage<Props>().props;
-    const [id, setId] = useState(ulid);
+    const [id] = useState(ulid);
     const [again, setAgain] = useState(false);
     const [provokedBy, setProvokedBy] = useState('');
     const [states, setStates] = useState<Record<string, State | undefined>>({});
@@ -79,13 +79,7 @@ function Map() {
                 states: Object.fromEntries(strip.cells.map((cell) => [cell.key, states[cell.key] ?? null])),
             },
             {
-                preserveState: true,
-                onSuccess: () => {
-                    setId(ulid());
-                    setStates({});
-                    setProvokedBy('');
-                    setAgain(false);
-                },
+                preserveState: 'errors',
                 onFinish: () => setSending(false),
             },
         );
