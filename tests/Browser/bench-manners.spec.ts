@@ -29,7 +29,7 @@ test('a bad number is refused at the field and kept there', async ({ page }) => 
     await expect(field).toHaveValue('twelve');
     await field.fill('1e9');
     await field.press('Enter');
-    await expect(dock.getByRole('alert')).toContainText('No meter of the trade reads that much');
+    await expect(dock.getByRole('alert')).toContainText('Here it lies between');
 });
 
 test('an impossible reading is a misfit until it is struck out', async ({ page }) => {
