@@ -13,7 +13,6 @@ use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryRefused;
 use Ispira\Core\Repair\Work\Acceptance;
-use Ispira\Core\Repair\Work\StillOpen;
 
 /**
  * Notes something of a repair, where it goes together with what stands there. The same id sent again is the same entry.
@@ -46,9 +45,7 @@ final readonly class RecordEntry
                 'data' => $entry->data,
                 'noted_at' => now(),
             ]);
-            $locked->still_open = count((new StillOpen($locked->ledger()))->items());
-            $locked->updated_at = now();
-            $locked->save();
+            $locked->recountOpen();
 
             return $stored;
         });

@@ -28,7 +28,6 @@ use Ispira\Core\Kernel\FileError;
 use Ispira\Core\Procedure\ProcedureFormat;
 use Ispira\Core\Quality\Doubt;
 use Ispira\Core\Repair\Ledger\Entry;
-use Ispira\Core\Repair\Work\StillOpen;
 
 /**
  * Turns a stored job into a job file and back.
@@ -220,7 +219,7 @@ final class StoredJobFile
                     'noted_at' => self::moment($entry->at),
                 ]);
             }
-            $job->update(['still_open' => count((new StillOpen($job->refresh()->ledger()))->items())]);
+            $job->recountOpen();
             foreach ($file->runs as $run) {
                 $stored = ProcedureRun::query()->create([
                     'id' => strtolower((string) Str::ulid()),

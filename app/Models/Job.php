@@ -21,6 +21,7 @@ use Ispira\Core\Job\ReplacedBefore;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\Ledger;
 use Ispira\Core\Repair\Work\JobOutcome;
+use Ispira\Core\Repair\Work\StillOpen;
 
 /**
  * @property string|null $test_on_bench key of the test at which the unit is being measured
@@ -135,6 +136,14 @@ final class Job extends Model
         $family = app(FamilyRegistry::class)->get($this->family);
 
         return $family instanceof Repairable ? $family->repairSheet() : new RepairSheet();
+    }
+
+    /** Counts anew what it leaves open, so that the list of what is due finds it. */
+    public function recountOpen(): void
+    {
+        $this->still_open = count((new StillOpen($this->refresh()->ledger()))->items());
+        $this->updated_at = now();
+        $this->save();
     }
 
     /** What was noted between verdict and closed job. */

@@ -190,6 +190,9 @@ final class DemoJob
             'data' => $entry->data,
             'noted_at' => $this->clock,
         ]);
+        if ($kind === EntryKind::Closed) {
+            $this->job->recountOpen();
+        }
 
         return $id;
     }

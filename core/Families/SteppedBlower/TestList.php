@@ -100,10 +100,10 @@ final readonly class TestList
             $this->look('air', $top, 0.5, []),
             $this->handsOn('motor-warmth', 7.0, ['wheel'], ['motor-hot']),
             $this->look('neighbours', 'off', 1.0, []),
-            $this->moved('wiggle-pack-plug', (string) ($v->top - 1), 1.0, ['pack-plug'], ['pack-hot']),
+            $this->moved('wiggle-pack-plug', (string) ($v->top - 1), 1.0, ['pack-plug'], ['pack-glows']),
             $this->moved('wiggle-motor-plug', $top, 1.0, ['motor-plug']),
-            $this->moved('wiggle-pack', (string) ($v->top - 1), 1.0, ['pack'], ['pack-hot']),
-            $this->moved('wiggle-wires', (string) ($v->top - 1), 1.5, ['pack-plug'], ['pack-hot']),
+            $this->moved('wiggle-pack', (string) ($v->top - 1), 1.0, ['pack'], ['pack-glows']),
+            $this->moved('wiggle-wires', (string) ($v->top - 1), 1.5, ['pack-plug'], ['pack-glows']),
             $this->moved('wiggle-relay', $top, 0.7, ['fuse-box']),
             $this->moved('wiggle-feed', $top, 1.5, ['fuse-box']),
             $this->moved('wiggle-ground', $top, 1.5, [$v->feedSide ? 'motor-plug' : 'selector']),
@@ -428,7 +428,7 @@ final readonly class TestList
                 default => $position,
             },
         ];
-        $cautions = \in_array('pack-plug', $access, true) ? ['pack-hot'] : [];
+        $cautions = \in_array('pack-plug', $access, true) ? ['pack-glows'] : [];
 
         return new Test(
             "$name@$position",

@@ -8,6 +8,7 @@ use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\Hazard;
+use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\SetUp;
@@ -143,6 +144,9 @@ final class SafetyTest extends TestCase
                 $said,
                 "$test->key is done with power",
             );
+            if ($circuit->kindIn($test) === PositionKind::Runs && !\in_array(Hazard::Hot, $hazards, true)) {
+                self::assertDoesNotMatchRegularExpression('/let it cool/i', $said, "$test->key runs");
+            }
             if ($mains && $test->contact !== Contact::Eyes) {
                 self::assertMatchesRegularExpression('/rated probes|bench supply/i', $said, "$test->key: rated probes");
                 self::assertMatchesRegularExpression('/licen[cs]ed|qualified/i', $said, "$test->key: who may do it");
