@@ -65,12 +65,15 @@ final readonly class FaultList
     /** @return list<Fault> */
     public function all(): array
     {
+        $pack = new PackFaults($this->variant);
+        $supply = new SupplyFaults($this->variant);
+
         return [
-            ...$this->packFaults(),
-            ...$this->jointFaults(),
+            ...$pack->packFaults(),
+            ...$pack->jointFaults(),
             ...$this->selectorFaults(),
-            ...$this->supplyFaults(),
-            ...$this->highFaults(),
+            ...$supply->supplyFaults(),
+            ...$supply->highFaults(),
             ...$this->motorFaults(),
         ];
     }
@@ -124,155 +127,6 @@ final readonly class FaultList
         }
 
         return $parts;
-    }
-
-    /** @return list<Fault> */
-    private function packFaults(): array
-    {
-        $v = $this->variant;
-        $part = $v->packPart();
-        $low = $v->lowPositions();
-        $share = 1.0 / \count($low);
-        $burntPack = ['look-pack' => ['fine' => 0.4, 'burnt' => 0.5, 'corroded' => 0.04, 'cracked' => 0.06]];
-        $faults = [
-            new Fault(
-                'common-open',
-                $v->thermalFuse ? 'thermal-fuse-open' : 'common-open',
-                $part,
-                0.2,
-                [new Severity([self::broken('common')])],
-                $burntPack,
-                comesAndGoes: true,
-                observedPassing: Observation::changing('wiggle-pack', 0.85),
-                element: 'common',
-            ),
-        ];
-        foreach ($low as $k) {
-            $words = ['k' => (string) $k];
-            $faults[] = new Fault(
-                "resistor-$k-open",
-                'resistor-open',
-                $part,
-                0.1 * $share,
-                [new Severity([self::broken("resistor-$k")])],
-                $burntPack,
-                comesAndGoes: true,
-                observedPassing: Observation::changing('wiggle-pack', 0.85),
-                words: $words,
-                element: "resistor-$k",
-            );
-            $faults[] = new Fault(
-                "resistor-$k-high",
-                'resistor-high',
-                $part,
-                0.04 * $share,
-                Severity::scaling("resistor-$k.ohms", 1.2, 12.0, 4),
-                ['look-pack' => ['fine' => 0.45, 'burnt' => 0.3, 'corroded' => 0.2, 'cracked' => 0.05]],
-                words: $words,
-                element: "resistor-$k",
-            );
-            $faults[] = new Fault(
-                "resistor-$k-shorted",
-                'resistor-shorted',
-                $part,
-                0.015 * $share,
-                [new Severity([Adjustment::atMost("resistor-$k.ohms", 0.01)])],
-                ['look-pack' => ['fine' => 0.5, 'burnt' => 0.4, 'corroded' => 0.05, 'cracked' => 0.05]],
-                words: $words,
-                element: "resistor-$k",
-            );
-            $faults[] = new Fault(
-                "resistor-$k-low",
-                'resistor-low',
-                $part,
-                0.02 * $share,
-                Severity::scaling("resistor-$k.ohms", 0.08, 0.75, 3),
-                ['look-pack' => ['fine' => 0.5, 'burnt' => 0.35, 'corroded' => 0.1, 'cracked' => 0.05]],
-                words: $words,
-                element: "resistor-$k",
-            );
-        }
-
-        return $faults;
-    }
-
-    /** @return list<Fault> */
-    private function jointFaults(): array
-    {
-        $grades = fn(string $element): array => array_map(
-            fn(float $ohms): Severity => new Severity(
-                [Adjustment::add("$element.ohms", $ohms * $this->variant->impedance())],
-                share: 1 / 3,
-            ),
-            [0.12, 0.35, 1.2],
-        );
-
-        return [
-            new Fault(
-                'plug-pack-burnt',
-                'plug-pack-burnt',
-                'pack-plug',
-                0.08,
-                $grades('plug-pack'),
-                ['look-pack-plug' => self::BURNT, 'wiggle-pack-plug' => ['steady' => 0.25, 'changes' => 0.75]],
-                loose: true,
-                element: 'plug-pack',
-            ),
-            new Fault(
-                'plug-pack-open',
-                'plug-pack-open',
-                'pack-plug',
-                0.035,
-                [new Severity([self::broken('plug-pack')])],
-                ['look-pack-plug' => self::BURNT, 'wiggle-pack-plug' => ['steady' => 0.4, 'changes' => 0.6]],
-                comesAndGoes: true,
-                observedPassing: Observation::changing('wiggle-pack-plug', 0.85),
-                loose: true,
-                element: 'plug-pack',
-            ),
-            new Fault(
-                'plug-motor-burnt',
-                'plug-motor-burnt',
-                'motor-plug',
-                0.07,
-                $grades('plug-plus'),
-                ['look-motor-plug' => self::BURNT, 'wiggle-motor-plug' => ['steady' => 0.25, 'changes' => 0.75]],
-                loose: true,
-                element: 'plug-plus',
-            ),
-            new Fault(
-                'plug-motor-open',
-                'plug-motor-open',
-                'motor-plug',
-                0.03,
-                [new Severity([self::broken('plug-plus')])],
-                ['look-motor-plug' => self::BURNT, 'wiggle-motor-plug' => ['steady' => 0.4, 'changes' => 0.6]],
-                comesAndGoes: true,
-                observedPassing: Observation::changing('wiggle-motor-plug', 0.85),
-                loose: true,
-                element: 'plug-plus',
-            ),
-            new Fault(
-                'feed-resistive',
-                'feed-resistive',
-                'feed-wire',
-                0.03,
-                $grades('feed'),
-                Observation::changing('wiggle-feed', 0.6),
-                loose: true,
-                element: 'feed',
-            ),
-            new Fault(
-                'ground-resistive',
-                'ground-resistive',
-                'ground-wire',
-                0.045,
-                $grades('ground'),
-                Observation::changing('wiggle-ground', 0.6),
-                loose: true,
-                element: 'ground',
-            ),
-        ];
     }
 
     /** @return list<Fault> */
@@ -369,158 +223,6 @@ final readonly class FaultList
                 [new Severity([], $up, 0.5), new Severity([], $down, 0.5)],
                 ['reader' => ['follows' => 0.04, 'wrong' => 0.92, 'nothing' => 0.04]],
                 element: 'selector',
-            );
-        }
-
-        return $faults;
-    }
-
-    /** @return list<Fault> */
-    private function supplyFaults(): array
-    {
-        $deadNeighbours = ['neighbours' => ['work' => 0.04, 'dead' => 0.96]];
-        $faults = [
-            new Fault(
-                'fuse-open',
-                'fuse-open',
-                'fuse',
-                0.06,
-                [new Severity([self::broken('fuse')])],
-                $deadNeighbours,
-                element: 'fuse',
-            ),
-            new Fault(
-                'relay-open',
-                'relay-open',
-                'relay',
-                0.045,
-                [new Severity([self::broken('relay')])],
-                [],
-                comesAndGoes: true,
-                observedPassing: Observation::changing('wiggle-relay', 0.85),
-                element: 'relay',
-            ),
-            new Fault(
-                'relay-welded',
-                'relay-welded',
-                'relay',
-                0.02,
-                [new Severity([Adjustment::atMost('relay.ohms', 0.004)])],
-                element: 'relay',
-            ),
-            new Fault(
-                'feed-open',
-                'feed-open',
-                'feed-wire',
-                0.02,
-                [new Severity([self::broken('feed')])],
-                $deadNeighbours,
-                comesAndGoes: true,
-                observedPassing: Observation::changing('wiggle-feed', 0.85),
-                loose: true,
-                element: 'feed',
-            ),
-            new Fault(
-                'ground-open',
-                'ground-open',
-                'ground-wire',
-                0.035,
-                [new Severity([self::broken('ground')])],
-                [],
-                comesAndGoes: true,
-                observedPassing: Observation::changing('wiggle-ground', 0.85),
-                loose: true,
-                element: 'ground',
-            ),
-        ];
-        if ($this->variant->modeContact()) {
-            $faults[] = new Fault(
-                'mode-open',
-                'mode-open',
-                'mode-selector',
-                0.03,
-                [new Severity([self::broken('mode')])],
-                [],
-                comesAndGoes: true,
-                observedPassing: Observation::changing('wiggle-mode', 0.85),
-                element: 'mode',
-            );
-        }
-
-        return $faults;
-    }
-
-    /** @return list<Fault> */
-    private function highFaults(): array
-    {
-        $v = $this->variant;
-        if (!$v->highRelay()) {
-            return [];
-        }
-        $faults = [
-            new Fault(
-                'high-coil-open',
-                'high-coil-open',
-                'high-relay',
-                0.03,
-                [new Severity([self::broken('high-coil')])],
-                element: 'high-coil',
-            ),
-            new Fault(
-                'high-contact-open',
-                'high-contact-open',
-                'high-relay',
-                0.04,
-                [new Severity([self::broken('high-joint')])],
-                [],
-                comesAndGoes: true,
-                observedPassing: Observation::changing('wiggle-high', 0.85),
-                element: 'high-contact',
-            ),
-            new Fault(
-                'high-contact-welded',
-                'high-contact-welded',
-                'high-relay',
-                0.03,
-                [new Severity([Adjustment::atMost('high-weld.ohms', 0.004)])],
-                element: 'high-contact',
-            ),
-            new Fault(
-                'high-feed-open',
-                $v->feedSide ? 'high-feed-open' : 'high-ground-open',
-                'high-wire',
-                0.015,
-                [new Severity([self::broken('high-feed')])],
-                [],
-                comesAndGoes: true,
-                observedPassing: Observation::changing('wiggle-high-wire', 0.85),
-                element: 'high-feed',
-            ),
-        ];
-        if ($v->feedSide) {
-            $faults[] = new Fault(
-                'high-fuse-open',
-                'high-fuse-open',
-                'high-fuse',
-                0.03,
-                [new Severity([self::broken('high-fuse')])],
-                element: 'high-fuse',
-            );
-        }
-        if ($v->high === 'changeover') {
-            $faults[] = new Fault(
-                'rest-contact-burnt',
-                'rest-contact-burnt',
-                'high-relay',
-                0.05,
-                [
-                    new Severity([self::broken('rest-joint')], share: 0.6),
-                    new Severity([Adjustment::add('rest-joint.ohms', 0.5 * $v->impedance())], share: 0.4),
-                ],
-                [],
-                comesAndGoes: true,
-                observedPassing: Observation::changing('wiggle-high', 0.85),
-                element: 'rest',
             );
         }
 
@@ -629,7 +331,7 @@ final readonly class FaultList
         ];
     }
 
-    private static function broken(string $element, string $parameter = 'ohms'): Adjustment
+    public static function broken(string $element, string $parameter = 'ohms'): Adjustment
     {
         return Adjustment::atLeast("$element.$parameter", Variant::OPEN);
     }

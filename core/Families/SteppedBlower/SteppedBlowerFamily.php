@@ -52,7 +52,7 @@ final class SteppedBlowerFamily implements Family, Repairable
         $tests = new TestList($variant);
         $netlist = $wiring->netlist();
         $positions = $wiring->positions();
-        $setUps = $wiring->setUps();
+        $setUps = (new SetUps($variant, $positions))->all();
         $mechanical = new Mechanical('motor', (string) $variant->top, 'dead', 'wheel', 0.04, outlets: true);
         $testList = [...$tests->all($positions), ...$mechanical->tests()];
         $faultList = [...$faults->all(), ...$mechanical->faults()];

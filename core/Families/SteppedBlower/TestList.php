@@ -61,7 +61,7 @@ final readonly class TestList
             ...$this->feedAndGround(),
             ...$this->currents(),
             ...$this->loaded(),
-            ...$this->unplugged(),
+            ...(new ApartTests($this->variant))->unplugged(),
             ...$this->highRelay(),
         ];
     }
@@ -218,8 +218,8 @@ final readonly class TestList
             $this->volts(
                 'pack-plug-drop',
                 $low,
-                $v->feedSide ? $this->packSide() : 'drive',
-                $v->feedSide ? 'drive' : $this->packSide(),
+                $v->feedSide ? self::packSide($this->variant) : 'drive',
+                $v->feedSide ? 'drive' : self::packSide($this->variant),
                 ['pack-plug'],
             ),
         ];
@@ -238,9 +238,9 @@ final readonly class TestList
         return $tests;
     }
 
-    private function packSide(): string
+    public static function packSide(Variant $variant): string
     {
-        return $this->variant->high === 'changeover' ? 'pack-out' : 'pack-common';
+        return $variant->high === 'changeover' ? 'pack-out' : 'pack-common';
     }
 
     /** @return list<Test> */
@@ -304,87 +304,6 @@ final readonly class TestList
             ),
             [$v->top - 1, $v->top],
         );
-    }
-
-    /** @return list<Test> */
-    private function unplugged(): array
-    {
-        $v = $this->variant;
-        $tests = [
-            new Test(
-                'common-ohms',
-                $v->thermalFuse ? 'thermal-fuse-ohms' : 'common-ohms',
-                'pack-out',
-                Probe::ohms('pack-end', 'pack-common'),
-                1.0,
-                ['pack'],
-                ['pack-hot'],
-                self::METER,
-            ),
-        ];
-        $tests[] = new Test(
-            'pack-plug-ohms',
-            'pack-plug-ohms',
-            'dead',
-            Probe::ohms($this->packSide(), 'drive'),
-            1.0,
-            ['pack-plug'],
-            ['pack-hot'],
-            self::METER,
-        );
-        $tests[] = new Test(
-            'taps-body-ohms',
-            'taps-body-ohms',
-            'taps-joined',
-            Probe::ohms('tap-1', '0'),
-            1.5,
-            ['pack-plug'],
-            [],
-            self::METER,
-        );
-        foreach ($v->lowPositions() as $k) {
-            $tests[] = new Test(
-                "pack-ohms-$k",
-                'pack-ohms',
-                'pack-out',
-                Probe::ohms("pack-$k", 'pack-common'),
-                1.0,
-                ['pack'],
-                ['pack-hot'],
-                self::METER,
-                ['k' => (string) $k],
-            );
-            if ($v->chain && $k + 1 < $v->top) {
-                $tests[] = new Test(
-                    "pack-pair-$k",
-                    'pack-pair',
-                    'pack-out',
-                    Probe::ohms("pack-$k", 'pack-' . ($k + 1)),
-                    1.0,
-                    ['pack'],
-                    ['pack-hot'],
-                    self::METER,
-                    ['k' => (string) $k, 'next' => (string) ($k + 1)],
-                );
-            }
-        }
-        if (!$v->electronic) {
-            foreach (range(1, $v->top) as $position) {
-                $tests[] = new Test(
-                    "contact-ohms@$position",
-                    'contact-ohms',
-                    "selector-out-$position",
-                    Probe::ohms('wiper', "tap-$position"),
-                    1.0,
-                    ['selector', 'selector-unplugged'],
-                    [],
-                    self::METER,
-                    ['position' => (string) $position],
-                );
-            }
-        }
-
-        return $tests;
     }
 
     /** @return list<Test> */

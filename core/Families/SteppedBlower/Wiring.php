@@ -15,7 +15,6 @@ use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
-use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Unknown;
 
 /**
@@ -37,7 +36,7 @@ final readonly class Wiring
     private const ORDINARY_AMPS = 15.8;
 
     /** Joints, wires and contacts in good order, in Ω. */
-    private const JOINT = 0.004;
+    public const JOINT = 0.004;
     private const WIRE = 0.012;
 
     public function __construct(private Variant $variant) {}
@@ -92,78 +91,6 @@ final readonly class Wiring
         }
 
         return $positions;
-    }
-
-    /** @return list<SetUp> */
-    public function setUps(): array
-    {
-        $v = $this->variant;
-        $open = static fn(string ...$elements): array => array_map(
-            static fn(string $e): Adjustment => Adjustment::atLeast("$e.ohms", Variant::OPEN),
-            array_values($elements),
-        );
-        $setUps = array_map(static fn(Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions());
-        $setUps[] = SetUp::isolated('dead', 'key-off', 'dead');
-        $lampOhms = 3.0 * $v->impedance();
-        foreach ([$v->top - 1, $v->top] as $position) {
-            $setUps[] = new SetUp(
-                "lamp-$position",
-                (string) $position,
-                [...$open('plug-plus', 'plug-minus'), Adjustment::set('lamp.ohms', $lampOhms)],
-                'lamp',
-                still: true,
-            );
-        }
-        $setUps[] = new SetUp(
-            'direct',
-            'off',
-            [
-                ...$open('plug-plus', 'plug-minus'),
-                Adjustment::set('direct-plus.ohms', 0.03),
-                Adjustment::set('direct-minus.ohms', 0.01),
-            ],
-            'direct',
-            PositionKind::Runs,
-        );
-        $taps = array_map(static fn(int $k): string => "tap-$k", $v->lowPositions());
-        $setUps[] = new SetUp('pack-out', 'key-off', $open('plug-pack', ...$taps), 'pack-out');
-        // The harness pins of the unplugged pack joined, so that one reading covers every wire.
-        $joined = array_map(
-            static fn(int $k): Adjustment => Adjustment::set("bridge-$k.ohms", 0.01),
-            \array_slice($v->lowPositions(), 0, -1),
-        );
-        $setUps[] = new SetUp(
-            'taps-joined',
-            'key-off',
-            [...$open('plug-pack', 'selector', ...$taps), ...$joined],
-            'taps-joined',
-        );
-        if (!$v->electronic) {
-            foreach (range(1, $v->top) as $position) {
-                $setUps[] = new SetUp(
-                    "selector-out-$position",
-                    (string) $position,
-                    [
-                        Adjustment::set('relay.ohms', Variant::OPEN),
-                        ...$open('selector', ...$taps, ...$v->highRelay() ? ['high-coil'] : ["tap-$v->top"]),
-                    ],
-                    'selector-out',
-                );
-            }
-        }
-        if ($v->modeContact()) {
-            $setUps[] = new SetUp(
-                'other-mode',
-                (string) $v->top,
-                [
-                    Adjustment::set('mode.ohms', Variant::OPEN),
-                    Adjustment::set('mode-other.ohms', self::JOINT * $v->scale),
-                ],
-                'other-mode',
-            );
-        }
-
-        return $setUps;
     }
 
     /** @return list<Learnable> */
