@@ -25,6 +25,9 @@ final class PinMatrixPlanner implements Worksheet
     private const MOST_PINS = 10;
     private const MOST_PAIRS = 60;
 
+    /** Orders that are shown where several fit. */
+    private const SHOWN = 8;
+
     /** Ω, and share of the reading, within which a pair fits the row. */
     private const FITS = [0.1, 0.05];
 
@@ -38,6 +41,7 @@ final class PinMatrixPlanner implements Worksheet
     public function parameters(): ParameterList
     {
         return new ParameterList([
+            Parameter::choice('known', ['yes', 'no'], 'yes'),
             Parameter::text('order', '1 2 3 4'),
             Parameter::text('pairs', "1 2 1.4\n2 3 0.8\n3 4 0.5\n1 3 2.3\n1 4 2.7"),
             Parameter::figure('leads', 'Ω', 0.0, 2.0, 0.0),
@@ -69,15 +73,69 @@ final class PinMatrixPlanner implements Worksheet
                 'order' => $this->texts()->get('problems.order', ['most' => (string) self::MOST_PINS]),
             ]);
         }
-        $row = ResistorRow::of(
+        $readings = $this->pairs(
+            \is_string($values['pairs'] ?? null) ? $values['pairs'] : '',
             $pins,
-            $this->pairs(
-                \is_string($values['pairs'] ?? null) ? $values['pairs'] : '',
-                $pins,
-                ParameterList::numberIn($values, 'leads') ?? 0.0,
-            ),
+            ParameterList::numberIn($values, 'leads') ?? 0.0,
         );
-        $resistors = $worked = $findings = [];
+        if (($values['known'] ?? 'yes') === 'yes') {
+            return $this->worked(ResistorRow::of($pins, $readings), []);
+        }
+        if (\count($pins) > PinOrders::MOST_PINS) {
+            throw new ParameterError([
+                'order' => $this->texts()->get('problems.orders', ['most' => (string) PinOrders::MOST_PINS]),
+            ]);
+        }
+        $orders = PinOrders::fitting($pins, $readings);
+
+        return match (\count($orders->rows)) {
+            0 => new Plan(
+                cautions: $this->texts()->list('cautions'),
+                findings: [$this->texts()->get('findings.no-order')],
+            ),
+            1 => $this->worked($orders->rows[0], [
+                $this->texts()->get('findings.one-order', ['order' => implode(' ', $orders->rows[0]->pins)]),
+            ]),
+            default => $this->ambiguous($orders),
+        };
+    }
+
+    private function ambiguous(PinOrders $orders): Plan
+    {
+        $next = $orders->decides();
+
+        return new Plan(
+            cautions: $this->texts()->list('cautions'),
+            findings: [
+                $this->texts()->get('findings.orders', ['count' => (string) \count($orders->rows)]),
+                $next === null
+                    ? $this->texts()->get('findings.never')
+                    : $this->texts()->get('findings.next', ['pair' => implode(' – ', $next)]),
+            ],
+            tables: [
+                new PlanTable(
+                    $this->texts()->get('tables.orders'),
+                    [$this->texts()->get('tables.order'), 'Ω'],
+                    array_map(
+                        fn(ResistorRow $row): array => [
+                            implode(' ', $row->pins),
+                            implode(', ', array_map($this->written(...), $row->ohms)),
+                        ],
+                        \array_slice($orders->rows, 0, self::SHOWN),
+                    ),
+                ),
+            ],
+        );
+    }
+
+    /** @param list<string> $findings */
+    private function worked(ResistorRow $row, array $findings): Plan
+    {
+        $resistors = $worked = [];
+        $possible = PinOrders::fits($row) || min([0.0, ...array_filter($row->ohms, is_float(...))]) >= 0.0;
+        if (!$possible) {
+            $findings[] = $this->texts()->get('findings.negative');
+        }
         foreach ($row->ohms as $n => $ohms) {
             $between = $row->pins[$n] . ' – ' . $row->pins[$n + 1];
             $resistors[] = [$between, $this->written($ohms)];
@@ -86,7 +144,7 @@ final class PinMatrixPlanner implements Worksheet
             } elseif (is_infinite($ohms)) {
                 $findings[] = $this->texts()->get('findings.open', ['between' => $between]);
             }
-            if ($ohms !== null) {
+            if ($ohms !== null && $ohms >= 0.0) {
                 $worked[] = new Worked(Quantity::Ohms, $ohms, $between);
             }
         }
@@ -195,6 +253,8 @@ final class PinMatrixPlanner implements Worksheet
             ? $this->texts()->get('unknown')
             : (is_infinite($ohms)
                 ? $this->texts()->get('open')
-                : number_format($ohms, 2));
+                : ($ohms < -0.05
+                    ? $this->texts()->get('impossible')
+                    : number_format(max(0.0, $ohms), 2)));
     }
 }

@@ -69,6 +69,19 @@ final readonly class ResistorRow
         return new self($pins, array_values($ohms), $sums);
     }
 
+    /** What a meter would show between two of its pins, in Ω; INF over an open one, null where that is not known. */
+    public function between(string $from, string $to): ?float
+    {
+        $places = array_flip($this->pins);
+        $sum = 0.0;
+        for ($n = min($places[$from], $places[$to]); $n < max($places[$from], $places[$to]); ++$n) {
+            $ohms = $this->ohms[$n];
+            $sum = $sum === null || $ohms === null ? null : $sum + $ohms;
+        }
+
+        return $sum;
+    }
+
     /** Root of the mean squared difference between readings and sums, in Ω. */
     public function residual(): float
     {

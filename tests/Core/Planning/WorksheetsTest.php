@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Planning;
 
 use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Planning\PinMatrix\PinOrders;
 use Ispira\Core\Planning\PinMatrix\ResistorRow;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\PlannerRegistry;
@@ -84,6 +86,59 @@ final class WorksheetsTest extends TestCase
                 self::assertSame(array_key_first($bad), array_key_first($error->messages));
             }
         }
+    }
+
+    public function testTheOrderOfUnknownPinsIsFoundAndTheDecidingPairNamed(): void
+    {
+        mt_srand(8);
+        for ($case = 0; $case < 25; ++$case) {
+            $count = mt_rand(3, 5);
+            $names = array_map(strval(...), range(1, $count));
+            $truth = (new RandomSource($case))->shuffled($names);
+            $ohms = array_map(static fn(): float => mt_rand(40, 300) / 100.0, range(2, $count));
+            $read = static function (string $a, string $b) use ($truth, $ohms): float {
+                [$i, $j] = [array_search($a, $truth, true), array_search($b, $truth, true)];
+
+                return array_sum(\array_slice($ohms, min($i, $j), (int) abs($i - $j)));
+            };
+            $pairs = [[$names[0], $names[1], $read($names[0], $names[1])]];
+            for ($more = 0; $more < 12; ++$more) {
+                $orders = PinOrders::fitting($names, $pairs);
+                $found = array_map(static fn(ResistorRow $row): array => $row->pins, $orders->rows);
+                self::assertTrue(
+                    \in_array($truth, $found, true) || \in_array(array_reverse($truth), $found, true),
+                    'the true order is never lost',
+                );
+                foreach ($orders->rows as $row) {
+                    self::assertSame(
+                        [],
+                        array_filter($row->ohms, static fn(?float $r): bool => $r !== null && $r < -0.05),
+                    );
+                }
+                $next = \count($found) > 1 ? $orders->decides() : null;
+                if ($next === null) {
+                    break;
+                }
+                $pairs[] = [$next[0], $next[1], $read($next[0], $next[1])];
+            }
+            self::assertCount(1, $orders->rows ?? [], implode(' ', $truth));
+            self::assertLessThanOrEqual(($count * ($count - 1)) / 2, \count($pairs));
+        }
+    }
+
+    public function testAnOrderThatWouldNeedANegativeResistanceIsNoOrder(): void
+    {
+        $wrong = ['order' => '1 2 3', 'pairs' => "1 2 3.0\n1 3 2.0"];
+        $plan = $this->plan('pin-matrix', $wrong);
+        self::assertStringContainsString('less than nothing', implode(' ', $plan->findings));
+        self::assertStringContainsString('less than nothing', (string) json_encode($plan->tables));
+        $found = $this->plan('pin-matrix', ['known' => 'no'] + $wrong);
+        self::assertStringContainsString('orders fit', $found->findings[0]);
+        self::assertStringContainsString('Read 2 – 3 next', $found->findings[1]);
+        $one = $this->plan('pin-matrix', ['known' => 'no', 'order' => '1 2 3', 'pairs' => "1 2 3.0\n1 3 2.0\n2 3 1.0"]);
+        self::assertStringContainsString('Only this order fits: 1 3 2', $one->findings[0]);
+        $none = $this->plan('pin-matrix', ['known' => 'no', 'order' => '1 2 3', 'pairs' => "1 2 1\n2 3 1\n1 3 9"]);
+        self::assertStringContainsString('No order', $none->findings[0]);
     }
 
     public function testThreePhases(): void
