@@ -23,12 +23,7 @@ final class Judged
         DisplayUnits $units = new DisplayUnits(),
         bool $onRecord = false,
     ): Intake {
-        return new Intake(
-            $circuit,
-            static fn(Test $test): array => self::answers($circuit, $test),
-            $units,
-            $onRecord,
-        );
+        return new Intake($circuit, static fn(Test $test): array => self::answers($circuit, $test), $units, $onRecord);
     }
 
     /** @return list<string> answers that make sense for a test whose outcome is chosen */

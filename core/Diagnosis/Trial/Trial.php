@@ -54,12 +54,14 @@ final readonly class Trial
     {
         $circuit = $this->family->circuit($this->family->parameters()->read($parameters));
         $engine = new Engine(new MemoryStore());
+        // By name, so that other words of the same circuit give the same jobs.
+        $named = $this->family->key() . '/' . json_encode($parameters);
         foreach ($this->faults($circuit) as $fault => $degrees) {
             $group = self::group($degrees[0]);
             for ($run = 0; $run < ($only === null || $only === $group ? $runs : 0); ++$run) {
                 $hidden = $degrees[$run % \count($degrees)];
                 for ($try = 0; $try < self::MOST_UNITS; ++$try) {
-                    $seed = crc32("$this->seed/$circuit->hash/$fault/$run/$try");
+                    $seed = crc32("$this->seed/$named/$fault/$run/$try");
                     $unit = new SimulatedUnit($circuit, $hidden, new RandomSource($seed), $this->slips);
                     $outcome = (new TrialJob(
                         $circuit,
