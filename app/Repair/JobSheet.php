@@ -37,6 +37,7 @@ final readonly class JobSheet
         $circuit = $job->circuit();
         $words = new Words($circuit, app(DisplayUnits::class));
         $ledger = $job->ledger();
+        $stillOpen = new StillOpen($ledger);
         $strip = JobView::strip($job, $circuit);
         $sheet = [
             'number' => JobView::number($job),
@@ -76,8 +77,8 @@ final readonly class JobSheet
                 $ledger->all(EntryKind::Found),
             ),
             'ending' => self::ending($job, $ledger),
-            'stillOpen' => (new StillOpen($ledger))->items(),
-            'settled' => (new StillOpen($ledger))->settled(),
+            'stillOpen' => $stillOpen->items(),
+            'settled' => $stillOpen->settled(),
             'advice' => self::advice($job, $ledger),
             'proved' => CloseJob::isProved($job),
         ];

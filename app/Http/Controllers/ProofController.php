@@ -51,6 +51,7 @@ final class ProofController extends Controller
         }
         $circuit = $job->circuit();
         $ledger = $job->ledger();
+        $stillOpen = new StillOpen($ledger);
 
         return Inertia::render('Proof', [
             'job' => JobView::head($job),
@@ -82,8 +83,8 @@ final class ProofController extends Controller
             'loans' => RepairView::entries($ledger, EntryKind::Loan),
             'closing' => RepairView::entries($ledger, EntryKind::Closed),
             'passes' => $job->intermittent ? CloseJob::passes($job) : null,
-            'stillOpen' => (new StillOpen($ledger))->items(),
-            'settled' => (new StillOpen($ledger))->settled(),
+            'stillOpen' => $stillOpen->items(),
+            'settled' => $stillOpen->settled(),
         ]);
     }
 

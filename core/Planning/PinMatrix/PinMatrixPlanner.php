@@ -28,9 +28,6 @@ final class PinMatrixPlanner implements Worksheet
     /** Orders that are shown where several fit. */
     private const SHOWN = 8;
 
-    /** Ω, and share of the reading, within which a pair fits the row. */
-    private const FITS = [0.1, 0.05];
-
     private ?Texts $texts = null;
 
     public function key(): string
@@ -157,10 +154,7 @@ final class PinMatrixPlanner implements Worksheet
                 $this->written($sum),
                 $off === null ? '' : \sprintf('%+.2f', $off),
             ];
-            if (
-                ($off !== null && abs($off) > self::FITS[0] + self::FITS[1] * $read) ||
-                ($sum !== null && is_infinite($read) !== is_infinite($sum))
-            ) {
+            if (ResistorRow::isOff($read, $sum)) {
                 $marked[] = $n;
                 $findings[] = $this->texts()->get('findings.off', [
                     'pair' => "$from – $to",

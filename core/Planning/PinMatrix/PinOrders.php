@@ -17,9 +17,6 @@ final readonly class PinOrders
     /** Ω below zero that is still a meter's. */
     private const BELOW_ZERO = -0.05;
 
-    /** Ω, and share of the reading, within which a pair fits. */
-    private const FITS = [0.1, 0.05];
-
     /** @param list<ResistorRow> $rows one for each order that fits */
     private function __construct(public array $rows) {}
 
@@ -50,11 +47,7 @@ final readonly class PinOrders
             }
         }
         foreach ($row->readings as ['read' => $read, 'sum' => $sum]) {
-            if (
-                $sum !== null &&
-                (is_infinite($read) !== is_infinite($sum) ||
-                    (is_finite($read) && abs($read - $sum) > self::FITS[0] + self::FITS[1] * $read))
-            ) {
+            if (ResistorRow::isOff($read, $sum)) {
                 return false;
             }
         }
@@ -114,7 +107,7 @@ final readonly class PinOrders
         $groups = $open;
         $last = null;
         foreach ($sums as $sum) {
-            if ($last === null || $sum - $last > 2.0 * (self::FITS[0] + self::FITS[1] * $sum)) {
+            if ($last === null || $sum - $last > 2.0 * ResistorRow::tolerance($sum)) {
                 ++$groups;
                 $last = $sum;
             }

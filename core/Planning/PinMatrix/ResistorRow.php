@@ -16,6 +16,9 @@ final readonly class ResistorRow
     /** Pivot under which an equation says nothing new. */
     private const NOTHING = 1e-9;
 
+    /** Ω, and share of the reading, within which a reading fits the row. */
+    private const FITS = [0.1, 0.05];
+
     /**
      * @param list<string>              $pins       in the order of the row
      * @param list<float|null>          $ohms       of the resistor after each pin but the last; INF when open, null
@@ -59,11 +62,7 @@ final readonly class ResistorRow
         $sums = [];
         foreach ($pairs as $number => [$a, $b, $read]) {
             [$from, $to] = $rows[$number];
-            $sum = 0.0;
-            for ($n = $from; $n < $to; ++$n) {
-                $sum = $sum === null || $ohms[$n] === null ? null : $sum + $ohms[$n];
-            }
-            $sums[] = ['from' => $a, 'to' => $b, 'read' => $read, 'sum' => $sum];
+            $sums[] = ['from' => $a, 'to' => $b, 'read' => $read, 'sum' => self::sum($ohms, $from, $to)];
         }
 
         return new self($pins, array_values($ohms), $sums);
@@ -73,13 +72,22 @@ final readonly class ResistorRow
     public function between(string $from, string $to): ?float
     {
         $places = array_flip($this->pins);
-        $sum = 0.0;
-        for ($n = min($places[$from], $places[$to]); $n < max($places[$from], $places[$to]); ++$n) {
-            $ohms = $this->ohms[$n];
-            $sum = $sum === null || $ohms === null ? null : $sum + $ohms;
-        }
 
-        return $sum;
+        return self::sum($this->ohms, min($places[$from], $places[$to]), max($places[$from], $places[$to]));
+    }
+
+    /** How far a reading of so many Ω may stand from the sum of the row and still fit it, in Ω. */
+    public static function tolerance(float $ohms): float
+    {
+        return self::FITS[0] + self::FITS[1] * $ohms;
+    }
+
+    /** Whether a reading contradicts the sum of the row; an unknown sum contradicts nothing. */
+    public static function isOff(float $read, ?float $sum): bool
+    {
+        return $sum !== null &&
+            (is_infinite($read) !== is_infinite($sum) ||
+                (is_finite($read) && abs($read - $sum) > self::tolerance($read)));
     }
 
     /** Root of the mean squared difference between readings and sums, in Ω. */
@@ -100,6 +108,21 @@ final readonly class ResistorRow
     {
         return \count(array_filter($this->readings, static fn(array $one): bool => is_finite($one['read']))) -
             \count(array_filter($this->ohms, static fn(?float $one): bool => $one !== null && is_finite($one)));
+    }
+
+    /**
+     * @param array<int, float|null> $ohms
+     *
+     * @return float|null of the resistors from one place up to another, in Ω; null when one of them is unknown
+     */
+    private static function sum(array $ohms, int $from, int $to): ?float
+    {
+        $sum = 0.0;
+        for ($n = $from; $n < $to; ++$n) {
+            $sum = $sum === null || $ohms[$n] === null ? null : $sum + $ohms[$n];
+        }
+
+        return $sum;
     }
 
     /**
