@@ -60,6 +60,10 @@ final class ProcedureTest extends TestCase
     {
         self::assertEqualsCanonicalizing(
             [
+                'cabin-blower-refit',
+                'module-splice',
+                'supply-commissioning',
+                'board-many-wires',
                 'stored-charge',
                 'module-rotation',
                 're-learn',
