@@ -205,10 +205,8 @@ final class StoredJobFile
                 $id = strtolower((string) Str::ulid());
                 $ids[$entry->id] = $id;
                 $data = $entry->data;
-                foreach (['of', 'replacement', 'photo'] as $field) {
-                    if (isset($data[$field]) && is_string($data[$field])) {
-                        $data[$field] = $ids[$data[$field]] ?? null;
-                    }
+                foreach ($entry->refersTo() as $field => $of) {
+                    $data[$field] = $ids[$of] ?? null;
                 }
                 RepairEntry::query()->create([
                     'id' => $id,

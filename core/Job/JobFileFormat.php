@@ -305,12 +305,13 @@ final readonly class JobFileFormat
                 throw FileError::at("$path.data.$refused->field", $refused->getMessage());
             }
             isset($entries[$entry->id]) && throw FileError::at("$path.id", 'stands here twice.');
-            foreach (
-                ['of' => array_map(strval(...), array_keys($entries)), 'replacement' => $known, 'photo' => $photos]
-                as $field => $ids
-            ) {
-                $entry->text($field) === '' ||
-                    \in_array($entry->text($field), $ids, true) ||
+            $there = [
+                'of' => array_map(strval(...), array_keys($entries)),
+                'replacement' => $known,
+                'photo' => $photos,
+            ];
+            foreach ($entry->refersTo() as $field => $id) {
+                \in_array($id, $there[$field] ?? [], true) ||
                     throw FileError::at(
                         "$path.data.$field",
                         'names something that does not stand before it in the file.',

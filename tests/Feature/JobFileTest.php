@@ -130,7 +130,10 @@ final class JobFileTest extends TestCase
                 ['switches', ['name' => 'S1', 'old' => '0110']],
                 ['switches-set', ['of' => 'switches', 'new' => '0110']],
                 ['plug', ['what' => 'Pack plug', 'latched' => true, 'locked' => true]],
-                ['adjusted', ['what' => 'Tap', 'before' => 'high', 'after' => 'low', 'undoOn' => '2031-05-06']],
+                [
+                    'adjusted',
+                    ['of' => 'heat', 'what' => 'Tap', 'before' => 'high', 'after' => 'low', 'undoOn' => '2031-05-06'],
+                ],
                 ['loan', ['what' => 'Heater', 'to' => 'the school', 'dueOn' => '2031-05-06']],
                 ['returned', ['of' => 'loan']],
                 ['found', ['what' => 'Mistake', 'condition' => 'pried']],

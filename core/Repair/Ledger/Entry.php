@@ -14,6 +14,9 @@ use Ispira\Core\Kernel\UnreadableNumber;
  */
 final readonly class Entry
 {
+    /** What stands for an entry where a finding left what is settled: findings keep no id of their own. */
+    public const FINDING = 'finding';
+
     private const LONGEST = 1000;
     private const MOST_ITEMS = 60;
     private const MOST_COUNTED = 999;
@@ -42,6 +45,21 @@ final readonly class Entry
         }
 
         return new self($id, $kind, $data, $at);
+    }
+
+    /** @return array<string, string> ids of what it belongs to, by field: entries, replacements, photos */
+    public function refersTo(): array
+    {
+        $ids = [];
+        // What was adjusted is a key of the family, and a finding is no entry.
+        $free = $this->kind === EntryKind::Adjusted || $this->text('of') === self::FINDING ? ['of'] : [];
+        foreach (array_diff(['of', 'replacement', 'photo'], $free) as $field) {
+            if ($this->text($field) !== '') {
+                $ids[$field] = $this->text($field);
+            }
+        }
+
+        return $ids;
     }
 
     public function text(string $field): string
