@@ -14,6 +14,7 @@ use Ispira\Core\Job\MapKind;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryRefused;
+use Ispira\Core\Repair\Proof\Complaint;
 use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
@@ -27,7 +28,7 @@ final readonly class CloseJob
     public function __construct(private RecordEntry $record) {}
 
     /**
-     * @param list<array{title: string, always: bool}> $unread checks of the repair that were not read: their being left
+     * @param list<array{title: string, always: bool, complained: bool}> $unread checks of the repair that were not read: their being left
      *     out needs a reason, or is no way out where they are always due
      *
      * @throws EntryRefused
@@ -63,10 +64,10 @@ final readonly class CloseJob
                         'Not measured and right: ' .
                             implode('; ', $always) .
                             '. No note replaces that. ' .
-                            ($never->outOfService
+                            ($never->outOfService && !self::onlyComplained($unread)
                                 ? "$never->because Measure it, or end the job as not in service, or as handed to a " .
                                     'licensed person.'
-                                : 'Measure it, or put it back as it was.'),
+                                : 'Measure it or ask it again, or put it back as it was.'),
                     );
                 $unread === [] ||
                     $closing->text('reason') !== '' ||
@@ -77,6 +78,8 @@ final readonly class CloseJob
                             '. Measure it, or say why it is left out.',
                     );
             }
+            $this->isLookedInto($locked, $outcome);
+            self::showsAChange($locked, $closing, $outcome);
             $last = $locked->replacements()->reorder('sequence', 'desc')->first();
             if ($outcome === JobOutcome::Repaired && $last?->wasByElimination() === true) {
                 throw new EntryRefused(
@@ -140,6 +143,39 @@ final readonly class CloseJob
                 'due_on' => $due,
             ]);
         });
+    }
+
+    /** @param list<array{title: string, always: bool, complained: bool}> $unread */
+    private static function onlyComplained(array $unread): bool
+    {
+        return array_filter($unread, static fn(array $one): bool => $one['always'] && !$one['complained']) === [];
+    }
+
+    /** Water or another cause that the findings point to has to be looked into before a repair is called one. */
+    private function isLookedInto(Job $job, JobOutcome $outcome): void
+    {
+        $before = $job->stillOpen()->beforeClosing();
+        if ($before !== [] && in_array($outcome, [JobOutcome::Repaired, JobOutcome::ProvenGood], true)) {
+            throw new EntryRefused(
+                'outcome',
+                'Not looked into yet: ' .
+                    implode('; ', $before) .
+                    '. Settle it under "Still open" with a name, or close the job as to be watched.',
+            );
+        }
+    }
+
+    /** A map that was right before as well proves nothing: somebody has to say how the complaint was seen to be gone. */
+    private static function showsAChange(Job $job, Entry $closing, JobOutcome $outcome): void
+    {
+        $proves = !(new Complaint($job->circuit(), $job->caseFile()))->showedNothing();
+        if ($outcome === JobOutcome::Repaired && !$job->intermittent && !$proves && $closing->text('reason') === '') {
+            throw new EntryRefused(
+                'reason',
+                'Every position was right before as well, so the map proves nothing: say how you saw that the ' .
+                    'complaint is gone.',
+            );
+        }
     }
 
     /** How often the map was taken since the last replacement, each position right. */

@@ -36,7 +36,7 @@ final readonly class RecordEntry
             if ($locked->stage === JobStage::Closed && !in_array($entry->kind, self::AFTER_CLOSING, true)) {
                 throw new EntryRefused('stage', 'This job is closed: nothing more is noted in it.');
             }
-            (new Acceptance($locked->ledger()))->check($entry);
+            (new Acceptance($locked->ledger(), $locked->stillOpen()))->check($entry);
             $stored = RepairEntry::query()->create([
                 'id' => $entry->id,
                 'job_id' => $job->id,

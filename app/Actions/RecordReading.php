@@ -52,7 +52,7 @@ final readonly class RecordReading
                     $doubts === [] ? null : array_map(static fn(Doubt $doubt): array => $doubt->toArray(), $doubts),
                 'taken_at' => $takenAt ?? now(),
             ]);
-            $locked->touch();
+            $locked->recountOpen();
 
             return $stored;
         });

@@ -20,6 +20,7 @@ use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\ReplacedBefore;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\Ledger;
+use Ispira\Core\Repair\Work\FollowUps;
 use Ispira\Core\Repair\Work\JobOutcome;
 use Ispira\Core\Repair\Work\StillOpen;
 
@@ -141,9 +142,15 @@ final class Job extends Model
     /** Counts anew what it leaves open, so that the list of what is due finds it. */
     public function recountOpen(): void
     {
-        $this->still_open = count((new StillOpen($this->refresh()->ledger()))->items());
+        $this->still_open = count($this->refresh()->stillOpen()->items());
         $this->updated_at = now();
         $this->save();
+    }
+
+    /** What it leaves to be done. */
+    public function stillOpen(): StillOpen
+    {
+        return new StillOpen($this->ledger(), FollowUps::of($this->repairSheet(), $this->caseFile()));
     }
 
     /** What was noted between verdict and closed job. */

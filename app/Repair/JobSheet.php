@@ -18,9 +18,7 @@ use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\Ledger;
 use Ispira\Core\Repair\Proof\ProofCheck;
-use Ispira\Core\Repair\Proof\ProofChecks;
 use Ispira\Core\Repair\Work\JobOutcome;
-use Ispira\Core\Repair\Work\StillOpen;
 use Ispira\Core\Repair\Work\StripDown;
 use Ispira\Core\Repair\Work\WireTransfer;
 
@@ -29,7 +27,7 @@ use Ispira\Core\Repair\Work\WireTransfer;
  */
 final readonly class JobSheet
 {
-    public function __construct(private RemedyView $remedies) {}
+    public function __construct(private RemedyView $remedies, private ProofView $proof) {}
 
     /** @return array<string, mixed> */
     public function of(Job $job, bool $forTheFile): array
@@ -37,7 +35,7 @@ final readonly class JobSheet
         $circuit = $job->circuit();
         $words = new Words($circuit, app(DisplayUnits::class));
         $ledger = $job->ledger();
-        $stillOpen = new StillOpen($ledger);
+        $stillOpen = $job->stillOpen();
         $strip = JobView::strip($job, $circuit);
         $sheet = [
             'number' => JobView::number($job),
@@ -123,9 +121,7 @@ final readonly class JobSheet
                     'read' => $one->read,
                     'right' => $one->right,
                 ],
-                (new ProofChecks($circuit, $job->repairSheet(), $diagnosis->evidence, app(DisplayUnits::class)))->of(
-                    $case,
-                ),
+                $this->proof->checks($job, $circuit),
             ),
             'steps' => $strip->steps(),
             'leftOver' => $strip->leftOver(),

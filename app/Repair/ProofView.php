@@ -41,7 +41,7 @@ final readonly class ProofView
     /**
      * Checks that were not read since the last replacement, and those that are always due and are not right.
      *
-     * @return list<array{title: string, always: bool}>
+     * @return list<array{title: string, always: bool, complained: bool}>
      */
     public function unread(Job $job): array
     {
@@ -50,7 +50,11 @@ final readonly class ProofView
 
         return array_values(
             array_map(
-                static fn(ProofCheck $one): array => ['title' => $words->test($one->test), 'always' => $one->always],
+                static fn(ProofCheck $one): array => [
+                    'title' => $words->test($one->test),
+                    'always' => $one->always,
+                    'complained' => $one->complained,
+                ],
                 array_filter($this->checks($job, $circuit), static fn(ProofCheck $one): bool => $one->isOpen()),
             ),
         );
@@ -79,6 +83,7 @@ final readonly class ProofView
                 'read' => $one->read,
                 'right' => $one->right,
                 'always' => $one->always,
+                'complained' => $one->complained,
             ],
             $this->checks($job, $circuit),
         );

@@ -43,17 +43,26 @@ final readonly class Fault
     /** The same with another relative frequency. */
     public function weighing(float $prior): self
     {
-        return $this->with($prior, $this->severities);
+        return $this->with($prior, $this->severities, $this->observed);
     }
 
     /** @param list<Severity> $severities the same in other degrees */
     public function inDegrees(array $severities): self
     {
-        return $this->with($this->prior, $severities);
+        return $this->with($this->prior, $severities, $this->observed);
     }
 
-    /** @param list<Severity> $severities */
-    private function with(float $prior, array $severities): self
+    /** @param array<string, array<string, float>> $observed chances of outcomes, by observation, where it has none */
+    public function alsoSeen(array $observed): self
+    {
+        return $this->with($this->prior, $this->severities, $this->observed + $observed);
+    }
+
+    /**
+     * @param list<Severity>                      $severities
+     * @param array<string, array<string, float>> $observed
+     */
+    private function with(float $prior, array $severities, array $observed): self
     {
         return new self(
             $this->key,
@@ -61,7 +70,7 @@ final readonly class Fault
             $this->part,
             $prior,
             $severities,
-            $this->observed,
+            $observed,
             $this->comesAndGoes,
             $this->observedPassing,
             $this->loose,

@@ -14,6 +14,12 @@ final readonly class Observation
      */
     public function __construct(public string $key, public array $usual) {}
 
+    /** The outcome that is likeliest on a sound machine. */
+    public function usually(): string
+    {
+        return (string) array_search(max([0.0, ...array_values($this->usual)]), $this->usual, true);
+    }
+
     /**
      * Chances of something that changes while a place is moved, warm or knocked, as an entry of a fault's observations.
      *

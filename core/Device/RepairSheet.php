@@ -20,6 +20,7 @@ final readonly class RepairSheet
      * @param list<string>          $proof   names of tests that prove the repair beside the speed map
      * @param NeverLeftOut          $never   those of them that no note replaces
      * @param list<Adjustable>      $adjusts what can be adjusted
+     * @param list<FollowedUp>      $follow  findings that leave something to look into
      */
     public function __construct(
         public array $types = [],
@@ -27,6 +28,7 @@ final readonly class RepairSheet
         public array $proof = [],
         public NeverLeftOut $never = new NeverLeftOut(),
         public array $adjusts = [],
+        public array $follow = [],
     ) {}
 
     /**
@@ -58,6 +60,7 @@ final readonly class RepairSheet
             'proof',
             'never',
             'adjusts',
+            'follow',
         ]);
         $types = [];
         foreach (\is_array($file->get('types')) ? $file->get('types') : [] as $part => $type) {
@@ -103,7 +106,14 @@ final readonly class RepairSheet
             );
         }
 
-        return new self($types, $options, self::texts($file, 'proof'), self::never($file), self::adjusts($file));
+        return new self(
+            $types,
+            $options,
+            self::texts($file, 'proof'),
+            self::never($file),
+            self::adjusts($file),
+            self::follow($file),
+        );
     }
 
     /** The offered way of a key; null where the family offers none. */
@@ -134,6 +144,28 @@ final readonly class RepairSheet
 
             return new Adjustable($one->text('key'), $one->text('name'), self::texts($one, 'proves'));
         }, $file->items('adjusts', self::MOST));
+    }
+
+    /** @return list<FollowedUp> */
+    private static function follow(Record $file): array
+    {
+        return array_map(static function (mixed $item): FollowedUp {
+            $one = new Record($item, 'follow', ['key', 'found', 'open']);
+            $tests = \is_array($one->get('found')) ? $one->get('found') : [];
+            $found = new Record($tests, 'follow.found', array_map(strval(...), array_keys($tests)));
+
+            return new FollowedUp(
+                $one->text('key'),
+                array_combine(
+                    array_map(strval(...), array_keys($tests)),
+                    array_map(
+                        static fn(string|int $test): array => self::texts($found, (string) $test),
+                        array_keys($tests),
+                    ),
+                ),
+                $one->text('open'),
+            );
+        }, $file->items('follow', self::MOST));
     }
 
     /** @return list<string> */

@@ -13,7 +13,6 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response as HttpResponse;
 use Inertia\Inertia;
 use Inertia\Response;
-use Ispira\Core\Repair\Work\StillOpen;
 
 /**
  * What has to be looked at again: temporary repairs, adjustments to undo, lent parts.
@@ -38,7 +37,7 @@ final class DueController extends Controller
         return array_values(
             $workshop
                 ->jobs()
-                ->with(['unit', 'entries'])
+                ->with(['unit', 'entries', 'readings.strike', 'replacements'])
                 ->where('still_open', '>', 0)
                 ->orderBy('number')
                 ->limit(200)
@@ -49,7 +48,7 @@ final class DueController extends Controller
                         'number' => JobView::number($job),
                         'unit' => $job->unit->name,
                         'closed' => $job->closed_at !== null,
-                        'items' => (new StillOpen($job->ledger()))->items(),
+                        'items' => $job->stillOpen()->items(),
                     ],
                 )
                 ->all(),

@@ -32,7 +32,6 @@ use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Proof\ProofChecks;
 use Ispira\Core\Repair\Work\JobOutcome;
-use Ispira\Core\Repair\Work\StillOpen;
 
 /**
  * The same speed map again after the repair, and what else proves it: it can then be closed, or goes back to the bench.
@@ -51,7 +50,7 @@ final class ProofController extends Controller
         }
         $circuit = $job->circuit();
         $ledger = $job->ledger();
-        $stillOpen = new StillOpen($ledger);
+        $stillOpen = $job->stillOpen();
 
         return Inertia::render('Proof', [
             'job' => JobView::head($job),

@@ -11,6 +11,7 @@ use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Part;
 use Ispira\Core\Device\Severity;
 use Ispira\Core\Families\Mechanical\Mechanical;
+use Ispira\Core\Families\Mechanical\Water;
 
 /**
  * What can fail around a blower with electronic speed control.
@@ -34,6 +35,7 @@ final readonly class FaultList
             new Observation('spin', ['free' => 0.95, 'gritty' => 0.04, 'locked' => 0.01]),
             new Observation('look-wheel', ['clean' => 0.96, 'debris' => 0.01, 'clogged' => 0.03]),
             new Observation('air', ['fits' => 0.96, 'little' => 0.04]),
+            new Observation('look-water', Water::USUAL),
             new Observation('reader', ['follows' => 0.97, 'wrong' => 0.015, 'nothing' => 0.015]),
             new Observation('steps', ['even' => 0.96, 'gaps' => 0.04]),
             ...array_map(static fn(string $key): Observation => new Observation($key, $steady), [
@@ -49,12 +51,15 @@ final readonly class FaultList
     /** @return list<Fault> */
     public function all(): array
     {
-        return [
-            ...$this->module(),
-            ...$this->command(),
-            ...(new SupplyFaults($this->variant))->supply(),
-            ...$this->motor(),
-        ];
+        return Water::in(
+            [
+                ...$this->module(),
+                ...$this->command(),
+                ...(new SupplyFaults($this->variant))->supply(),
+                ...$this->motor(),
+            ],
+            ['stage-', 'logic-stuck', 'plug-', 'motor-plug-burnt', 'motor-drag', 'motor-seized', 'ground-'],
+        );
     }
 
     /** @return list<FaultPair> */

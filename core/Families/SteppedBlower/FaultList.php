@@ -11,6 +11,7 @@ use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Part;
 use Ispira\Core\Device\Severity;
 use Ispira\Core\Families\Mechanical\Mechanical;
+use Ispira\Core\Families\Mechanical\Water;
 
 /**
  * What can fail in a stepped-resistor blower, how often, and what a person sees of it.
@@ -51,6 +52,7 @@ final readonly class FaultList
             new Observation('spin-bare', ['free' => 0.96, 'gritty' => 0.03, 'locked' => 0.01]),
             new Observation('look-wheel', ['clean' => 0.96, 'debris' => 0.01, 'clogged' => 0.03]),
             new Observation('air', ['fits' => 0.96, 'little' => 0.04]),
+            new Observation('look-water', Water::USUAL),
             new Observation('motor-warmth', ['warm' => 0.95, 'hot' => 0.05]),
             new Observation('neighbours', ['work' => 0.97, 'dead' => 0.03]),
             new Observation('reader', ['follows' => 0.97, 'wrong' => 0.015, 'nothing' => 0.015]),
@@ -68,14 +70,17 @@ final readonly class FaultList
         $pack = new PackFaults($this->variant);
         $supply = new SupplyFaults($this->variant);
 
-        return [
-            ...$pack->packFaults(),
-            ...$pack->jointFaults(),
-            ...$this->selectorFaults(),
-            ...$supply->supplyFaults(),
-            ...$supply->highFaults(),
-            ...$this->motorFaults(),
-        ];
+        return Water::in(
+            [
+                ...$pack->packFaults(),
+                ...$pack->jointFaults(),
+                ...$this->selectorFaults(),
+                ...$supply->supplyFaults(),
+                ...$supply->highFaults(),
+                ...$this->motorFaults(),
+            ],
+            ['resistor-', 'common-open', 'plug-', 'motor-drag', 'motor-seized', 'ground-resistive'],
+        );
     }
 
     /** @return list<FaultPair> */

@@ -97,7 +97,8 @@ final readonly class TestList
             $this->handsOn('spin', 0.7, ['wheel']),
             $this->handsOn('spin-bare', 0.7, ['wheel', 'wheel-off'], ['sheet-metal']),
             $this->handsOn('look-wheel', 0.7, ['wheel']),
-            $this->look('air', $top, 0.5, []),
+            $this->asked('air', $top, 0.5),
+            $this->handsOn('look-water', 1.0, ['pack'], ['sheet-metal']),
             $this->handsOn('motor-warmth', 7.0, ['wheel'], ['motor-hot']),
             $this->look('neighbours', 'off', 1.0, []),
             $this->moved('wiggle-pack-plug', (string) ($v->top - 1), 1.0, ['pack-plug'], ['pack-glows']),
@@ -157,6 +158,20 @@ final readonly class TestList
             words: ['position' => $position],
             repeatable: \in_array($key, FaultList::WIGGLES, true),
             contact: $contact,
+        );
+    }
+
+    /** Asked with the complaint: what a user hears and feels without any work. */
+    private function asked(string $key, string $setUp, float $minutes): Test
+    {
+        return new Test(
+            $key,
+            $key,
+            $setUp,
+            Probe::observation($key),
+            $minutes,
+            words: ['position' => $setUp],
+            asked: true,
         );
     }
 

@@ -16,6 +16,7 @@ final readonly class ProofCheck
      * @param string|null $read   what was read since the repair, in words
      * @param bool|null $right    null when it was not read yet
      * @param bool      $always   whether no note replaces it
+     * @param bool      $complained whether it was complained of: asked again in the same words
      */
     public function __construct(
         public Test $test,
@@ -23,6 +24,7 @@ final readonly class ProofCheck
         public ?string $read,
         public ?bool $right,
         public bool $always,
+        public bool $complained = false,
     ) {}
 
     /** Whether it still stands in the way of a closed job. */

@@ -68,7 +68,8 @@ final readonly class ProofChecks
      */
     public function of(CaseFile $case, array $changed = [], array $besides = []): array
     {
-        $always = [...$this->sheet->never->tests, ...$this->sheet->provedBy($changed), ...$besides];
+        $complained = (new Complaint($this->circuit, $case))->askedAgain();
+        $always = [...$this->sheet->never->tests, ...$this->sheet->provedBy($changed), ...$besides, ...$complained];
         $episode = \count($case->replacements);
         $checks = [];
         foreach ($this->tests($always) as $test) {
@@ -84,6 +85,7 @@ final readonly class ProofChecks
                 $newest === null ? null : $this->words->reading($newest),
                 $newest === null ? null : $this->isRight($test, $newest),
                 \in_array(explode('@', $test->key)[0], $always, true),
+                \in_array(explode('@', $test->key)[0], $complained, true),
             );
         }
 

@@ -18,7 +18,8 @@ use Ispira\Core\Repair\Ledger\Ledger;
  */
 final readonly class Acceptance
 {
-    public function __construct(private Ledger $ledger) {}
+    /** @param StillOpen|null $open what the job leaves open; null for what the ledger alone leaves */
+    public function __construct(private Ledger $ledger, private ?StillOpen $open = null) {}
 
     /** @throws EntryRefused */
     public function check(Entry $entry): void
@@ -36,7 +37,7 @@ final readonly class Acceptance
                     )}. Do not fit it, or say why it goes in all the same.",
                 ),
             EntryKind::Closed => $this->closing($entry),
-            EntryKind::Settled => (new StillOpen($this->ledger))->isOpen($entry) ||
+            EntryKind::Settled => ($this->open ?? new StillOpen($this->ledger))->isOpen($entry) ||
                 throw new EntryRefused('of', 'That is not open any more. Reload the page.'),
             EntryKind::Choice => $entry->text('kind') !== OfferedRemedy::CONVERSION ||
                 \in_array($entry->text('lasting'), ['temporary', 'permanent'], true) ||

@@ -15,7 +15,8 @@ use Ispira\Core\Repair\Ledger\Ledger;
  */
 final readonly class StillOpen
 {
-    public function __construct(private Ledger $ledger) {}
+    /** @param list<Item> $found what the findings of the job leave, see {@see FollowUps} */
+    public function __construct(private Ledger $ledger, private array $found = []) {}
 
     /** @return list<Item> "of" is the entry that left it, "aspect" what of it */
     public function items(): array
@@ -27,6 +28,15 @@ final readonly class StillOpen
                 $this->all(),
                 static fn(array $item): bool => !\in_array("{$item['of']} {$item['aspect']}", $settled, true),
             ),
+        );
+    }
+
+    /** @return list<string> what has to be looked into before the job closes as repaired */
+    public function beforeClosing(): array
+    {
+        return array_column(
+            array_filter($this->items(), static fn(array $item): bool => $item['of'] === Entry::FINDING),
+            'what',
         );
     }
 
@@ -74,7 +84,7 @@ final readonly class StillOpen
     /** @return list<Item> */
     private function all(): array
     {
-        return [...$this->plugs(), ...$this->leftOff(), ...$this->newParts(), ...$this->atTheEnd()];
+        return [...$this->found, ...$this->plugs(), ...$this->leftOff(), ...$this->newParts(), ...$this->atTheEnd()];
     }
 
     /** @return list<Item> plugs that were not latched or locked when they were last looked at */

@@ -419,6 +419,7 @@ export interface CheckShown {
     right: boolean | null;
     /** Whether no note replaces it. */
     always: boolean;
+    complained: boolean;
 }
 
 export interface OutlookShown {

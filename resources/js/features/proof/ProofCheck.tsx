@@ -34,8 +34,15 @@ export default function ProofCheck({ check, open, said = [] }: { check: CheckSho
             <p>
                 <strong className="font-semibold">{check.title}</strong>{' '}
                 <span className="text-soft">{check.setUp}</span>
-                {check.always && <span className="ml-2 font-medium text-bad">never left out</span>}
+                {check.always && (
+                    <span className="ml-2 font-medium text-bad">
+                        {check.complained ? 'complained of, never left out' : 'never left out'}
+                    </span>
+                )}
             </p>
+            {check.complained && check.right !== true && open && (
+                <p className="text-soft">Ask it again in the same words, over three starts from rest.</p>
+            )}
             {check.right === null &&
                 open &&
                 check.cautions
