@@ -16,6 +16,9 @@ use Ispira\Core\Families\Mechanical\Mechanical;
  */
 final readonly class MotorFaults
 {
+    /** Two phases each, whose windings may touch. */
+    public const PAIRS = ['ab', 'bc', 'ca'];
+
     /** @return list<Fault> */
     public function module(): array
     {
@@ -170,6 +173,18 @@ final readonly class MotorFaults
                 ),
                 ['start' => ['smooth' => 0.4, 'rocks' => 0.6], 'tester' => ['runs' => 0.4, 'stands' => 0.6]],
                 element: "phase-$phase",
+            );
+        }
+
+        foreach (self::PAIRS as $pair) {
+            $faults[] = new Fault(
+                "phases-touch-$pair",
+                'phases-touch',
+                'motor',
+                0.005,
+                Severity::limiting("between-$pair.ohms", 0.05, 30.0, 3, Adjustment::set('motor.drive', 0.0)),
+                $rocks,
+                element: "phase-$pair[0]",
             );
         }
 

@@ -133,6 +133,15 @@ final readonly class Wiring
                 ),
                 ['a', 'b', 'c'],
             ),
+            ...array_map(
+                static fn(string $pair): Element => Element::resistor(
+                    "between-$pair",
+                    "pin-$pair[0]",
+                    "pin-$pair[1]",
+                    Element::OPEN_OHMS,
+                ),
+                MotorFaults::PAIRS,
+            ),
             Element::resistor('case-leak', 'star', 'case', Element::OPEN_OHMS),
             Element::resistor('bond', 'case', '0', 0.1),
         ]);
