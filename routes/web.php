@@ -77,6 +77,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/planners', [PlannerController::class, 'index']);
     Route::get('/planners/{key}', [PlannerController::class, 'show']);
     Route::post('/jobs/{job}/worked/{key}', [PlannerController::class, 'record']);
+    Route::post('/jobs/{job}/plans/{key}', [PlannerController::class, 'keep']);
     Route::get('/procedures', [ProcedureController::class, 'index']);
     Route::post('/procedures', [ProcedureController::class, 'write']);
     Route::get('/procedures/{key}', [ProcedureController::class, 'show']);

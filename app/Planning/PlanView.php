@@ -16,7 +16,7 @@ use Ispira\Core\Planning\Worksheet;
  */
 final class PlanView
 {
-    /** @return array{key: string, name: string, summary: string, measures: bool} */
+    /** @return array{key: string, name: string, summary: string, measures: bool, tests: list<string>} */
     public static function head(Planner $planner): array
     {
         return [
@@ -24,6 +24,7 @@ final class PlanView
             'name' => $planner->texts()->get('name'),
             'summary' => $planner->texts()->get('summary'),
             'measures' => $planner instanceof Worksheet,
+            'tests' => $planner instanceof Worksheet ? $planner->tests() : [],
         ];
     }
 
@@ -40,7 +41,11 @@ final class PlanView
             'charts' => array_map(get_object_vars(...), $plan->charts),
             'sheet' => self::sheet($plan),
             'worked' => array_map(
-                static fn(Worked $worked): array => ['label' => $worked->label, 'quantity' => $worked->quantity->value],
+                static fn(Worked $worked): array => [
+                    'label' => $worked->label,
+                    'quantity' => $worked->quantity->value,
+                    'test' => $worked->test,
+                ],
                 $plan->worked,
             ),
         ];

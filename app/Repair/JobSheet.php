@@ -8,6 +8,7 @@ use App\Actions\CloseJob;
 use App\Diagnosis\JobView;
 use App\Models\Job;
 use App\Models\ProcedureRun;
+use App\Planning\JobPlans;
 use App\Procedures\RunView;
 use Illuminate\Support\Carbon;
 use Ispira\Core\Device\CircuitModel;
@@ -27,7 +28,7 @@ use Ispira\Core\Repair\Work\WireTransfer;
  */
 final readonly class JobSheet
 {
-    public function __construct(private RemedyView $remedies, private ProofView $proof) {}
+    public function __construct(private RemedyView $remedies, private ProofView $proof, private JobPlans $plans) {}
 
     /** @return array<string, mixed> */
     public function of(Job $job, bool $forTheFile): array
@@ -123,6 +124,7 @@ final readonly class JobSheet
                 ],
                 $this->proof->checks($job, $circuit),
             ),
+            'plans' => $this->plans->kept($job),
             'steps' => $strip->steps(),
             'leftOver' => $strip->leftOver(),
             'kit' => array_map(

@@ -22,6 +22,7 @@ final readonly class Parameter
      * @param bool            $naming   whether it only names things, and leaves the circuit as it is
      * @param string|null     $above    key of a number that it has to exceed
      * @param string|null     $distinct group in which no two have the same value
+     * @param bool            $example  whether its default is only an example's: a job begins without it
      * @param array{key: string, values: list<string>}|null $onlyWith another choice, and its values with which this one means anything
      */
     private function __construct(
@@ -40,6 +41,7 @@ final readonly class Parameter
         public bool $orOpen = false,
         public ?string $above = null,
         public ?string $distinct = null,
+        public bool $example = false,
     ) {}
 
     /** @param list<string> $choices */
@@ -101,12 +103,19 @@ final readonly class Parameter
         return $this->but(distinct: $group);
     }
 
+    /** The same, whose default is only an example's. */
+    public function example(): self
+    {
+        return $this->but(example: true);
+    }
+
     /** @param array{key: string, values: list<string>}|null $onlyWith */
     private function but(
         ?array $onlyWith = null,
         ?bool $naming = null,
         ?string $above = null,
         ?string $distinct = null,
+        ?bool $example = null,
     ): self {
         return new self(
             $this->key,
@@ -124,6 +133,7 @@ final readonly class Parameter
             $this->orOpen,
             $above ?? $this->above,
             $distinct ?? $this->distinct,
+            $example ?? $this->example,
         );
     }
 }

@@ -107,6 +107,61 @@ final readonly class ParameterList
         return $values;
     }
 
+    /** @return array<string, string> nothing, wherever the default is only an example's */
+    public function blank(): array
+    {
+        return array_fill_keys(
+            array_keys(array_filter($this->parameters, static fn(Parameter $one): bool => $one->example)),
+            '',
+        );
+    }
+
+    /**
+     * Whether everything that only an example gives still stands as the example has it.
+     *
+     * @param array<array-key, mixed> $values as returned by {@see read()}
+     */
+    public function isExample(array $values): bool
+    {
+        $examples = array_filter($this->parameters, static fn(Parameter $one): bool => $one->example);
+        foreach ($examples as $key => $one) {
+            if (($values[$key] ?? $one->default) !== $one->default) {
+                return false;
+            }
+        }
+
+        return $examples !== [];
+    }
+
+    /** @return array<string, string|float|null> */
+    public function defaults(): array
+    {
+        return array_map(static fn(Parameter $one): string|float|null => $one->default, $this->parameters);
+    }
+
+    /**
+     * Numbers that were left empty and have no default but an example's.
+     *
+     * @param array<array-key, mixed> $raw
+     *
+     * @return array<string, string> message by key
+     */
+    public function leftEmpty(array $raw): array
+    {
+        $empty = [];
+        foreach ($this->parameters as $key => $one) {
+            $given = $raw[$key] ?? null;
+            $only = $one->onlyWith;
+            $chosen = $only === null ? null : $raw[$only['key']] ?? ($this->parameters[$only['key']]->default ?? null);
+            $asked = $only === null || \in_array($chosen, $only['values'], true);
+            if ($asked && $one->example && $one->kind === 'number' && \is_string($given) && trim($given) === '') {
+                $empty[$key] = 'Fill this in.';
+            }
+        }
+
+        return $empty;
+    }
+
     /**
      * A number among values that were read.
      *

@@ -13,4 +13,7 @@ interface Worksheet extends Planner
 {
     /** @return list<Quantity> that its worked values can be taken down as */
     public function quantities(): array;
+
+    /** @return list<string> names of the only tests that they belong to; none for any of their quantity */
+    public function tests(): array;
 }

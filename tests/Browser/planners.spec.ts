@@ -10,6 +10,10 @@ test('taps are planned from a job, a refusal is told, and a field that cannot be
     await page.getByRole('link', { name: /Squeals, slow to start/ }).click();
     await page.getByRole('link', { name: 'Airflow and taps' }).click();
     await expect(page.getByRole('heading', { name: 'Airflow and taps' })).toBeVisible();
+    await expect(page.getByText(/^Filled in is what J-\d+ knows/)).toBeVisible();
+    await expect(page.getByLabel('Temperature rise on the plate, to, K')).toHaveValue('38');
+    await page.getByRole('link', { name: 'Show an example' }).click();
+    await expect(page.getByText(/^These are the values of an example/)).toBeVisible();
     await expect(page.getByText('Proposed: heat on medium-low, cool on high.')).toBeVisible();
     await expect(page.getByRole('figure', { name: 'Blower and system' })).toBeVisible();
     await expectAccessible(page);
@@ -29,7 +33,7 @@ test('taps are planned from a job, a refusal is told, and a field that cannot be
     await page.getByRole('radio', { name: 'in w.c., CFM, °F, BTU/h' }).click();
     await page.getByRole('button', { name: 'Work it out' }).click();
     await expect(page.getByText('inside 40.0 °F to 70.0 °F').first()).toBeVisible();
-    await page.getByRole('link', { name: 'Back to the bench' }).click();
+    await page.getByRole('link', { name: 'Back to the job' }).click();
     await expect(page.getByRole('region', { name: 'Next test' })).toBeVisible();
     expect(errors).toEqual([]);
 });

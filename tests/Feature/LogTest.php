@@ -202,43 +202,6 @@ final class LogTest extends TestCase
         ])->assertRedirect("/jobs/$job->id/bench");
     }
 
-    public function testAWorkedValueIsTakenDownAsAReading(): void
-    {
-        $job = $this->jobOnBench($this->person());
-        $values = ['order' => '1 2 3', 'pairs' => "1 2 1.4\n2 3 0.8\n1 3 2.2"];
-        $page = $this->props(
-            "/planners/pin-matrix?job=$job->id&test=pack-ohms-1&" . http_build_query(['values' => $values]),
-        );
-        self::assertContains('pack-ohms-1', array_column($page['tests'], 'key'));
-        $id = $this->ulid();
-        $this->post("/jobs/$job->id/worked/pin-matrix", [
-            'id' => $id,
-            'values' => $values,
-            'number' => 1,
-            'test' => 'pack-ohms-1',
-        ])->assertRedirect("/jobs/$job->id/bench");
-        $reading = $job->readings()->where('id', $id)->firstOrFail();
-        self::assertEqualsWithDelta(0.8, $reading->number, 1e-9);
-        self::assertSame('Resistors from pin to pin', $reading->instrument);
-        $this->post("/jobs/$job->id/worked/pin-matrix", [
-            'id' => $this->ulid(),
-            'values' => $values,
-            'number' => 1,
-            'test' => 'motor-volts@2',
-        ])->assertSessionHasErrors('test');
-        $this->post("/jobs/$job->id/worked/pin-matrix", [
-            'id' => $this->ulid(),
-            'number' => 0,
-            'test' => 'pack-ohms-1',
-        ])->assertSessionHasErrors('values');
-        $this->post("/jobs/$job->id/worked/nonsense", [
-            'id' => $this->ulid(),
-            'values' => $values,
-            'number' => 0,
-            'test' => 'pack-ohms-1',
-        ])->assertNotFound();
-    }
-
     /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */
     private function take(Job $job, string $csv): \Illuminate\Testing\TestResponse
     {

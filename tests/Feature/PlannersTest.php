@@ -29,7 +29,7 @@ final class PlannersTest extends TestCase
         $this->get("/planners/$key")->assertRedirect('/sign-in');
         $this->actingAs($this->person())
             ->get('/planners')
-            ->assertInertia(static fn(Page $page) => $page->component('Planners')->has('planners', 12));
+            ->assertInertia(static fn(Page $page) => $page->component('Planners')->has('planners', 13));
         $props = $this->props("/planners/$key");
         self::assertNotSame([], $props['plan']['cautions']);
         if (!$props['planner']['measures']) {

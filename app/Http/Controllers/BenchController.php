@@ -10,6 +10,7 @@ use App\Diagnosis\WhatIf;
 use App\Measuring\Leads;
 use App\Models\Job;
 use App\Models\MeterAddress;
+use App\Planning\JobPlans;
 use App\Planning\PlanView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -17,8 +18,6 @@ use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 use Ispira\Core\Device\CircuitModel;
-use Ispira\Core\Device\FamilyRegistry;
-use Ispira\Core\Device\Planned;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Planning\PlannerRegistry;
@@ -26,10 +25,7 @@ use Ispira\Core\Planning\Worksheet;
 
 final class BenchController extends Controller
 {
-    public function __construct(
-        private readonly FamilyRegistry $families,
-        private readonly PlannerRegistry $planners,
-    ) {}
+    public function __construct(private readonly PlannerRegistry $planners, private readonly JobPlans $plans) {}
 
     public function show(Request $request, Job $job, JobDiagnosis $diagnosis): Response|RedirectResponse
     {
@@ -48,7 +44,7 @@ final class BenchController extends Controller
             'replacements' => JobView::replacements($job, $circuit),
             'chosen' => isset($circuit->tests[$chosen]) ? $chosen : null,
             'open' => $job->stage === JobStage::Bench,
-            'planners' => $this->planners($job),
+            'planners' => $this->plans->heads($job),
             'worksheets' => $this->worksheets(),
             'tools' => $this->tools($circuit, $missing),
             'stepping' => $request->boolean('series'),
@@ -66,16 +62,7 @@ final class BenchController extends Controller
         ]);
     }
 
-    /** @return list<array{key: string, name: string, summary: string, measures: bool}> what a job of this family may have to plan */
-    private function planners(Job $job): array
-    {
-        $family = $this->families->get($job->family);
-        $planners = array_map($this->planners->find(...), $family instanceof Planned ? $family->planners() : []);
-
-        return array_map(PlanView::head(...), array_values(array_filter($planners)));
-    }
-
-    /** @return array<string, list<array{key: string, name: string, summary: string, measures: bool}>> worksheets by the quantity that they work out */
+    /** @return array<string, list<array{key: string, name: string, summary: string, measures: bool, tests: list<string>}>> worksheets by the quantity that they work out */
     private function worksheets(): array
     {
         $worksheets = [];

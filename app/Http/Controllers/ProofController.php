@@ -13,6 +13,7 @@ use App\Diagnosis\JobView;
 use App\Http\Requests\MapStates;
 use App\Http\Requests\TestValue;
 use App\Models\Job;
+use App\Planning\JobPlans;
 use App\Repair\ProofView;
 use App\Repair\RepairView;
 use Illuminate\Http\RedirectResponse;
@@ -38,7 +39,11 @@ use Ispira\Core\Repair\Work\JobOutcome;
  */
 final class ProofController extends Controller
 {
-    public function __construct(private readonly ProofView $proof, private readonly RecordEntry $entries) {}
+    public function __construct(
+        private readonly ProofView $proof,
+        private readonly RecordEntry $entries,
+        private readonly JobPlans $plans,
+    ) {}
 
     public function show(Job $job): Response|RedirectResponse
     {
@@ -84,6 +89,8 @@ final class ProofController extends Controller
             'passes' => $job->intermittent ? CloseJob::passes($job) : null,
             'stillOpen' => $stillOpen->items(),
             'settled' => $stillOpen->settled(),
+            'planners' => $this->plans->heads($job),
+            'plans' => $this->plans->kept($job),
         ]);
     }
 

@@ -9,6 +9,7 @@ use Ispira\Core\Device\Family;
 use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Planned;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Device\Texts;
@@ -17,7 +18,7 @@ use Ispira\Core\Device\Texts;
  * Doors that lead the air: moved by vacuum, by a motor whose polarity is reversed (two wires), or by
  * one that also reports where it stands (five wires).
  */
-final class AirDoorFamily implements Family, Repairable
+final class AirDoorFamily implements Family, Planned, Repairable
 {
     private ?Texts $texts = null;
 
@@ -80,6 +81,11 @@ final class AirDoorFamily implements Family, Repairable
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
+    }
+
+    public function planners(): array
+    {
+        return ['wire-and-splice'];
     }
 
     public function repairSheet(): RepairSheet

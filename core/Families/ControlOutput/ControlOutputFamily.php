@@ -10,6 +10,7 @@ use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Planned;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Device\Safety;
@@ -18,7 +19,7 @@ use Ispira\Core\Device\Texts;
 /**
  * A 24 V alternating-current output of a control board that has to hold a contactor.
  */
-final class ControlOutputFamily implements Family, Repairable
+final class ControlOutputFamily implements Family, Planned, Repairable
 {
     private ?Texts $texts = null;
 
@@ -79,6 +80,11 @@ final class ControlOutputFamily implements Family, Repairable
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
+    }
+
+    public function planners(): array
+    {
+        return ['wire-and-splice'];
     }
 
     public function repairSheet(): RepairSheet

@@ -10,6 +10,7 @@ use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Planned;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Device\Safety;
@@ -19,7 +20,7 @@ use Ispira\Core\Families\Mechanical\Mechanical;
 /**
  * Blower whose speed is made by electronics that follow a command signal.
  */
-final class ElectronicBlowerFamily implements Family, Repairable
+final class ElectronicBlowerFamily implements Family, Planned, Repairable
 {
     private ?Texts $texts = null;
 
@@ -87,6 +88,11 @@ final class ElectronicBlowerFamily implements Family, Repairable
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function planners(): array
+    {
+        return ['wire-and-splice', 'battery-drain'];
     }
 
     public function repairSheet(): RepairSheet

@@ -9,6 +9,7 @@ use Ispira\Core\Device\Family;
 use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Planned;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Device\Safety;
@@ -18,7 +19,7 @@ use Ispira\Core\Families\Mechanical\Mechanical;
 /**
  * Blower with a pack of resistors in the air stream: a selector puts more or less of it in series.
  */
-final class SteppedBlowerFamily implements Family, Repairable
+final class SteppedBlowerFamily implements Family, Planned, Repairable
 {
     private ?Texts $texts = null;
 
@@ -106,6 +107,11 @@ final class SteppedBlowerFamily implements Family, Repairable
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
+    }
+
+    public function planners(): array
+    {
+        return ['pack-rebuild', 'wire-and-splice', 'battery-drain'];
     }
 
     public function repairSheet(): RepairSheet

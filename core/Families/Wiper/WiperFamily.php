@@ -10,6 +10,7 @@ use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Planned;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Device\Safety;
@@ -18,7 +19,7 @@ use Ispira\Core\Device\Texts;
 /**
  * Two-speed wiper that parks: with a compound field switched to ground, or with three brushes.
  */
-final class WiperFamily implements Family, Repairable
+final class WiperFamily implements Family, Planned, Repairable
 {
     private ?Texts $texts = null;
 
@@ -81,6 +82,11 @@ final class WiperFamily implements Family, Repairable
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
+    }
+
+    public function planners(): array
+    {
+        return ['wire-and-splice'];
     }
 
     public function repairSheet(): RepairSheet

@@ -10,6 +10,7 @@ use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Planned;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Device\Safety;
@@ -18,7 +19,7 @@ use Ispira\Core\Device\Texts;
 /**
  * Interval wiper: a stalk with a row of resistances tells a module on the motor how often to wipe.
  */
-final class WiperIntervalFamily implements Family, Repairable
+final class WiperIntervalFamily implements Family, Planned, Repairable
 {
     private ?Texts $texts = null;
 
@@ -80,6 +81,11 @@ final class WiperIntervalFamily implements Family, Repairable
     public function texts(): Texts
     {
         return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json');
+    }
+
+    public function planners(): array
+    {
+        return ['wire-and-splice'];
     }
 
     public function repairSheet(): RepairSheet

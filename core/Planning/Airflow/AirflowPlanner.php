@@ -8,14 +8,16 @@ use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Texts;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Figure;
+use Ispira\Core\Planning\FilledFromJob;
+use Ispira\Core\Planning\KnownOfJob;
 use Ispira\Core\Planning\Plan;
-use Ispira\Core\Planning\Planner;
 
 /**
  * Chooses the taps of a blower from the maker's table, the measured static pressure and the plate's temperature rise.
  */
-final class AirflowPlanner implements Planner
+final class AirflowPlanner implements FilledFromJob
 {
     private const TABLES = [
         'metric' =>
@@ -49,13 +51,13 @@ final class AirflowPlanner implements Planner
     {
         $parameters = [Parameter::choice('units', ['metric', 'us'], 'metric')];
         foreach (['metric', 'us'] as $system => $units) {
-            $parameters[] = Parameter::text("table-$units", self::TABLES[$units])->onlyWith('units', $units);
+            $parameters[] = Parameter::text("table-$units", self::TABLES[$units])
+                ->onlyWith('units', $units)
+                ->example();
             foreach (self::FIGURES as $key => $figures) {
                 [$unit, $least, $most, $default] = $figures[$system];
-                $parameters[] = Parameter::figure("$key-$units", $unit, $least, $most, $default)->onlyWith(
-                    'units',
-                    $units,
-                );
+                $figure = Parameter::figure("$key-$units", $unit, $least, $most, $default);
+                $parameters[] = ($key === 'altitude' ? $figure : $figure->example())->onlyWith('units', $units);
             }
         }
 
@@ -63,12 +65,20 @@ final class AirflowPlanner implements Planner
             ...$parameters,
             Parameter::figure('efficiency', '%', 30.0, 100.0, 90.0),
             Parameter::figure('derate', '%', 0.0, 60.0, 0.0),
-            Parameter::text('measuredOn', 'medium-low'),
-            Parameter::text('heatNow', 'medium-low'),
-            Parameter::text('coolNow', 'high'),
+            Parameter::text('measuredOn', 'medium-low')->example(),
+            Parameter::text('heatNow', 'medium-low')->example(),
+            Parameter::text('coolNow', 'high')->example(),
             Parameter::text('fanNow', ''),
             Parameter::text('heatWanted', ''),
             Parameter::text('coolWanted', ''),
+        ]);
+    }
+
+    public function filled(array $circuit, CaseFile $case): array
+    {
+        return (new KnownOfJob($circuit, $case))->values([
+            'riseFrom-metric' => ['riseLeast'],
+            'riseTo-metric' => ['riseMost'],
         ]);
     }
 
@@ -89,7 +99,7 @@ final class AirflowPlanner implements Planner
         $chosen = $input->wanted->taps === [] ? $proposed : ($refusals === [] ? $wanted : null);
 
         return new Plan(
-            cautions: [$this->texts()->get('cautions.licensed'), $this->texts()->get('cautions.one-tap')],
+            cautions: $this->texts()->list('cautions'),
             refusals: $refusals,
             findings: $words->findings($proposed),
             steps: $chosen === null ? [] : $words->steps($chosen),

@@ -8,7 +8,10 @@ use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Texts;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Figure;
+use Ispira\Core\Planning\FilledFromJob;
+use Ispira\Core\Planning\KnownOfJob;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\Worked;
 use Ispira\Core\Planning\Worksheet;
@@ -16,7 +19,7 @@ use Ispira\Core\Planning\Worksheet;
 /**
  * A run capacitor, out of the circuit by a meter or in it by current and voltage.
  */
-final class CapacitorCheckPlanner implements Worksheet
+final class CapacitorCheckPlanner implements Worksheet, FilledFromJob
 {
     /** Share of the printed value under which nothing is left of it. */
     private const OPEN_BELOW = 0.1;
@@ -31,12 +34,12 @@ final class CapacitorCheckPlanner implements Worksheet
     public function parameters(): ParameterList
     {
         return new ParameterList([
-            Parameter::figure('printed', 'µF', 0.1, 500.0, 7.5),
+            Parameter::figure('printed', 'µF', 0.1, 500.0, 7.5)->example(),
             Parameter::figure('tolerance', '%', 0.5, 20.0, 6.0),
             Parameter::choice('way', ['out', 'load'], 'out'),
-            Parameter::reading('measured', 'µF', 0.0, 1000.0, 7.4)->onlyWith('way', 'out'),
-            Parameter::figure('amps', 'A', 0.0, 50.0, 0.9)->onlyWith('way', 'load'),
-            Parameter::figure('volts', 'V', 1.0, 1000.0, 370.0)->onlyWith('way', 'load'),
+            Parameter::reading('measured', 'µF', 0.0, 1000.0, 7.4)->example()->onlyWith('way', 'out'),
+            Parameter::figure('amps', 'A', 0.0, 50.0, 0.9)->example()->onlyWith('way', 'load'),
+            Parameter::figure('volts', 'V', 1.0, 1000.0, 370.0)->example()->onlyWith('way', 'load'),
             Parameter::choice('hertz', ['50', '60'], '60')->onlyWith('way', 'load'),
         ]);
     }
@@ -44,6 +47,18 @@ final class CapacitorCheckPlanner implements Worksheet
     public function quantities(): array
     {
         return [Quantity::Capacitance];
+    }
+
+    public function tests(): array
+    {
+        return [];
+    }
+
+    public function filled(array $circuit, CaseFile $case): array
+    {
+        $known = new KnownOfJob($circuit, $case);
+
+        return $known->values(['printed' => ['capacitor']]) + $known->readings(['measured' => 'microfarads']);
     }
 
     public function texts(): Texts

@@ -8,7 +8,10 @@ use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Texts;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Figure;
+use Ispira\Core\Planning\FilledFromJob;
+use Ispira\Core\Planning\KnownOfJob;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\Worked;
 use Ispira\Core\Planning\Worksheet;
@@ -16,7 +19,7 @@ use Ispira\Core\Planning\Worksheet;
 /**
  * Speed from the pulses of a motor, and whether one of them is missing in each turn.
  */
-final class FeedbackPulsesPlanner implements Worksheet
+final class FeedbackPulsesPlanner implements Worksheet, FilledFromJob
 {
     /** Share of the expected speed within which it is right, and within which a missing edge explains it. */
     private const SAME = 0.08;
@@ -32,16 +35,27 @@ final class FeedbackPulsesPlanner implements Worksheet
     public function parameters(): ParameterList
     {
         return new ParameterList([
-            Parameter::figure('hertz', 'Hz', 0.0, 100000.0, 140.0),
-            Parameter::figure('pulses', '', 1.0, 60.0, 8.0),
-            Parameter::figure('expected', '1/min', 1.0, 60000.0, 1050.0),
-            Parameter::figure('jitter', '%', 0.0, 500.0, 0.5),
+            Parameter::figure('hertz', 'Hz', 0.0, 100000.0, 140.0)->example(),
+            Parameter::figure('pulses', '', 1.0, 60.0, 8.0)->example(),
+            Parameter::figure('expected', '1/min', 1.0, 60000.0, 1050.0)->example(),
+            Parameter::figure('jitter', '%', 0.0, 500.0, 0.5)->example(),
         ]);
     }
 
     public function quantities(): array
     {
         return [Quantity::Frequency];
+    }
+
+    public function tests(): array
+    {
+        return [];
+    }
+
+    public function filled(array $circuit, CaseFile $case): array
+    {
+        return (new KnownOfJob($circuit, $case))->values(['pulses' => ['pulses'], 'expected' => ['fullRpm']]) +
+            (new KnownOfJob($circuit, $case))->readings(['hertz' => 'fg-hertz']);
     }
 
     public function texts(): Texts

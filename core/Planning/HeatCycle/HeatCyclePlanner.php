@@ -32,19 +32,19 @@ final class HeatCyclePlanner implements Planner
     public function parameters(): ParameterList
     {
         return new ParameterList([
-            Parameter::figure('burner', 'kW', 1.0, 150.0, 20.0),
-            Parameter::figure('flow', 'm³/h', 100.0, 20000.0, 2160.0),
+            Parameter::figure('burner', 'kW', 1.0, 150.0, 20.0)->example(),
+            Parameter::figure('flow', 'm³/h', 100.0, 20000.0, 2160.0)->example(),
             Parameter::figure('air', '°C', -10.0, 40.0, 20.0),
-            Parameter::figure('opens', '°C', 40.0, 150.0, 93.0),
-            Parameter::figure('closes', '°C', 30.0, 140.0, 70.0),
-            Parameter::figure('startLeast', 's', 0.0, 300.0, 15.0),
-            Parameter::figure('startMost', 's', 0.0, 300.0, 45.0),
-            Parameter::figure('runOnLeast', 's', 0.0, 600.0, 40.0),
-            Parameter::figure('runOnMost', 's', 0.0, 600.0, 120.0),
-            Parameter::figure('boardStart', 's', 0.0, 300.0, 30.0),
-            Parameter::figure('boardRunOn', 's', 0.0, 600.0, 90.0),
-            Parameter::figure('on', 's', 60.0, 7200.0, 600.0),
-            Parameter::figure('off', 's', 30.0, 7200.0, 180.0),
+            Parameter::figure('opens', '°C', 40.0, 150.0, 93.0)->example(),
+            Parameter::figure('closes', '°C', 30.0, 140.0, 70.0)->example(),
+            Parameter::figure('startLeast', 's', 0.0, 300.0, 15.0)->example(),
+            Parameter::figure('startMost', 's', 0.0, 300.0, 45.0)->example(),
+            Parameter::figure('runOnLeast', 's', 0.0, 600.0, 40.0)->example(),
+            Parameter::figure('runOnMost', 's', 0.0, 600.0, 120.0)->example(),
+            Parameter::figure('boardStart', 's', 0.0, 300.0, 30.0)->example(),
+            Parameter::figure('boardRunOn', 's', 0.0, 600.0, 90.0)->example(),
+            Parameter::figure('on', 's', 60.0, 7200.0, 600.0)->example(),
+            Parameter::figure('off', 's', 30.0, 7200.0, 180.0)->example(),
             Parameter::figure('cycles', '', 4.0, 20.0, 4.0),
             Parameter::figure('lockOut', '', 1.0, 20.0, 5.0),
             Parameter::choice('limitRunsFan', ['no', 'yes'], 'no'),
@@ -119,7 +119,7 @@ final class HeatCyclePlanner implements Planner
         $safe = $rows['sequencer'][2]->trips === [];
 
         return new Plan(
-            cautions: [$this->texts()->get('cautions.licensed'), $this->texts()->get('cautions.model')],
+            cautions: $this->texts()->list('cautions'),
             refusals: $safe
                 ? []
                 : [

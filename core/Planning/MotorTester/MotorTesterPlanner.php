@@ -27,10 +27,10 @@ final class MotorTesterPlanner implements Planner
     public function parameters(): ParameterList
     {
         return new ParameterList([
-            Parameter::figure('tester', '', 1.0, 20000.0, 420.0),
-            Parameter::figure('jobs', '', 1.0, 1000.0, 12.0),
-            Parameter::figure('chance', '%', 0.0, 100.0, 80.0),
-            Parameter::figure('module', '', 0.0, 5000.0, 240.0),
+            Parameter::figure('tester', '', 1.0, 20000.0, 420.0)->example(),
+            Parameter::figure('jobs', '', 1.0, 1000.0, 12.0)->example(),
+            Parameter::figure('chance', '%', 0.0, 100.0, 80.0)->example(),
+            Parameter::figure('module', '', 0.0, 5000.0, 240.0)->example(),
             Parameter::figure('takenBack', '%', 0.0, 100.0, 0.0),
             Parameter::figure('minutes', 'min', 1.0, 600.0, 45.0),
             Parameter::figure('testMinutes', 'min', 0.0, 600.0, 5.0),

@@ -8,16 +8,18 @@ use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Texts;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Chart;
 use Ispira\Core\Planning\Figure;
+use Ispira\Core\Planning\FilledFromJob;
+use Ispira\Core\Planning\KnownOfJob;
 use Ispira\Core\Planning\Plan;
-use Ispira\Core\Planning\Planner;
 use Ispira\Core\Planning\PlanTable;
 
 /**
  * From the wanted speeds of a blower to the resistors of its pack, and what each tap then gives.
  */
-final class PackRebuildPlanner implements Planner
+final class PackRebuildPlanner implements FilledFromJob
 {
     private ?Texts $texts = null;
 
@@ -30,13 +32,20 @@ final class PackRebuildPlanner implements Planner
     {
         return new ParameterList([
             Parameter::choice('positions', ['3', '4', '5', '6', '7'], '4'),
-            Parameter::figure('volts', 'V', 6.0, 32.0, 13.2),
-            Parameter::figure('amps', 'A', 1.0, 60.0, 17.0),
+            Parameter::figure('volts', 'V', 6.0, 32.0, 13.2)->example(),
+            Parameter::figure('amps', 'A', 1.0, 60.0, 17.0)->example(),
             Parameter::numbers('speeds', '%', 10.0, 95.0, 'positions'),
+            Parameter::numbers('survived', 'Ω', 0.0, 50.0, 'positions'),
             Parameter::choice('series', ['E12', 'E24'], 'E24'),
             Parameter::figure('derating', '', 1.0, 5.0, 2.5),
             Parameter::choice('cutOut', ['yes', 'no'], 'yes'),
         ]);
+    }
+
+    public function filled(array $circuit, CaseFile $case): array
+    {
+        return (new KnownOfJob($circuit, $case))->values(['amps' => ['motorAmps']]) +
+            (\is_string($circuit['positions'] ?? null) ? ['positions' => $circuit['positions']] : []);
     }
 
     public function texts(): Texts
@@ -52,10 +61,7 @@ final class PackRebuildPlanner implements Planner
         $fine = ($values['series'] ?? 'E24') === 'E24';
         // Totals from the lowest step up; a section is what one step has more than the next faster one.
         $wanted = array_map($motor->ohmsFor(...), $shares);
-        $sections = [];
-        foreach ($wanted as $step => $ohms) {
-            $sections[$step] = PreferredValues::nearest(max(0.01, $ohms - ($wanted[$step + 1] ?? 0.0)), $fine);
-        }
+        $sections = self::sections($wanted, \is_array($values['survived'] ?? null) ? $values['survived'] : [], $fine);
         $refusals = $bought = $taps = [];
         $lockedOver = false;
         foreach ($sections as $step => $section) {
@@ -68,6 +74,16 @@ final class PackRebuildPlanner implements Planner
             $locked = $motor->ampsLocked($total);
             foreach (self::each($section, $amps) as [$ohms, $watts]) {
                 $rating = PreferredValues::rating($watts * $n('derating'));
+                if ($section['how'] === 'kept') {
+                    $bought[] = [
+                        $step + 1 . ' ' . $this->say('how.kept'),
+                        self::ohms($ohms),
+                        number_format($watts, 1),
+                        '',
+                        '',
+                    ];
+                    continue;
+                }
                 if ($rating === null) {
                     $refusals[] = $this->say('refusals.watts', [
                         'step' => (string) ($step + 1),
@@ -213,6 +229,34 @@ final class PackRebuildPlanner implements Planner
         return $given;
     }
 
+    /**
+     * What stands between one step and the next faster one: a coil that survived, or what is bought for it.
+     *
+     * @param non-empty-list<float>    $wanted   Ω in all, from the lowest step up
+     * @param array<array-key, mixed>  $survived Ω of each coil, from the lowest step up; 0 for one that is gone
+     *
+     * @return non-empty-list<array{how: 'single'|'series'|'parallel'|'kept', values: list<float>, ohms: float}>
+     */
+    private static function sections(array $wanted, array $survived, bool $fine): array
+    {
+        $sections = [];
+        $faster = 0.0;
+        foreach (array_reverse($wanted, true) as $step => $ohms) {
+            $kept = $survived[$step] ?? 0.0;
+            $section =
+                \is_float($kept) && $kept > 0.0
+                    ? ['how' => 'kept', 'values' => [$kept], 'ohms' => $kept]
+                    : PreferredValues::nearest(
+                        max(0.01, $ohms - ($survived === [] ? $wanted[$step + 1] ?? 0.0 : $faster)),
+                        $fine,
+                    );
+            $faster += $section['ohms'];
+            $sections[] = $section;
+        }
+
+        return array_reverse($sections);
+    }
+
     /** @return list<array{0: float, 1: float}> per cent of full speed over Ω in series */
     private static function curve(FanMotor $motor, float $most): array
     {
@@ -228,7 +272,7 @@ final class PackRebuildPlanner implements Planner
     /**
      * Ohms and watts of each resistor of a section.
      *
-     * @param array{how: 'single'|'series'|'parallel', values: list<float>, ohms: float} $section
+     * @param array{how: 'single'|'series'|'parallel'|'kept', values: list<float>, ohms: float} $section
      *
      * @return list<array{0: float, 1: float}>
      */

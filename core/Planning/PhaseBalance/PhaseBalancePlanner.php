@@ -6,16 +6,24 @@ namespace Ispira\Core\Planning\PhaseBalance;
 
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Texts;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Figure;
+use Ispira\Core\Planning\FilledFromJob;
+use Ispira\Core\Planning\KnownOfJob;
 use Ispira\Core\Planning\Plan;
+use Ispira\Core\Planning\Worked;
 use Ispira\Core\Planning\Worksheet;
 
 /**
  * Three windings against each other: the resistances between three terminals, alike or not.
  */
-final class PhaseBalancePlanner implements Worksheet
+final class PhaseBalancePlanner implements Worksheet, FilledFromJob
 {
+    /** Tests of a job in which the pairs are read. */
+    private const TESTS = ['ab' => 'phase-ab', 'bc' => 'phase-bc', 'ca' => 'phase-ca'];
+
     private const PAIRS = ['ab' => 'A – B', 'bc' => 'B – C', 'ca' => 'C – A'];
 
     /** Share of the mean within which three phases are alike. */
@@ -34,16 +42,26 @@ final class PhaseBalancePlanner implements Worksheet
     public function parameters(): ParameterList
     {
         return new ParameterList([
-            Parameter::reading('ab', 'Ω', 0.0, 1e5, 11.8),
-            Parameter::reading('bc', 'Ω', 0.0, 1e5, 12.0),
-            Parameter::reading('ca', 'Ω', 0.0, 1e5, 11.9),
+            Parameter::reading('ab', 'Ω', 0.0, 1e5, 11.8)->example(),
+            Parameter::reading('bc', 'Ω', 0.0, 1e5, 12.0)->example(),
+            Parameter::reading('ca', 'Ω', 0.0, 1e5, 11.9)->example(),
             Parameter::reading('case', 'Ω', 0.0, 1e9, null),
         ]);
     }
 
     public function quantities(): array
     {
-        return [];
+        return [Quantity::Ohms];
+    }
+
+    public function tests(): array
+    {
+        return array_values(self::TESTS);
+    }
+
+    public function filled(array $circuit, CaseFile $case): array
+    {
+        return (new KnownOfJob($circuit, $case))->readings(self::TESTS);
     }
 
     public function texts(): Texts
@@ -101,6 +119,15 @@ final class PhaseBalancePlanner implements Worksheet
             findings: $findings,
             steps: $this->texts()->list('steps'),
             figures: $figures,
+            worked: array_map(
+                static fn(string $pair): Worked => new Worked(
+                    Quantity::Ohms,
+                    $pairs[$pair],
+                    self::PAIRS[$pair],
+                    self::TESTS[$pair],
+                ),
+                array_keys($pairs),
+            ),
         );
     }
 

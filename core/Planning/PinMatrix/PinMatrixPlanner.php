@@ -39,8 +39,8 @@ final class PinMatrixPlanner implements Worksheet
     {
         return new ParameterList([
             Parameter::choice('known', ['yes', 'no'], 'yes'),
-            Parameter::text('order', '1 2 3 4'),
-            Parameter::text('pairs', "1 2 1.4\n2 3 0.8\n3 4 0.5\n1 3 2.3\n1 4 2.7"),
+            Parameter::text('order', '1 2 3 4')->example(),
+            Parameter::text('pairs', "1 2 1.4\n2 3 0.8\n3 4 0.5\n1 3 2.3\n1 4 2.7")->example(),
             Parameter::figure('leads', 'Ω', 0.0, 2.0, 0.0),
         ]);
     }
@@ -48,6 +48,11 @@ final class PinMatrixPlanner implements Worksheet
     public function quantities(): array
     {
         return [Quantity::Ohms];
+    }
+
+    public function tests(): array
+    {
+        return [];
     }
 
     public function texts(): Texts

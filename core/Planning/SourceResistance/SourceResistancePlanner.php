@@ -8,15 +8,18 @@ use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Texts;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Chart;
 use Ispira\Core\Planning\Figure;
+use Ispira\Core\Planning\FilledFromJob;
+use Ispira\Core\Planning\KnownOfJob;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\Worksheet;
 
 /**
  * The resistance behind a feed from its voltage under two loads.
  */
-final class SourceResistancePlanner implements Worksheet
+final class SourceResistancePlanner implements Worksheet, FilledFromJob
 {
     /** Drop in V at full load that is allowed on a system of 12 V: feed 0.5, ground 0.2. */
     private const LIMITS = ['feed' => 0.5, 'ground' => 0.2, 'whole' => 0.7];
@@ -31,11 +34,11 @@ final class SourceResistancePlanner implements Worksheet
     public function parameters(): ParameterList
     {
         return new ParameterList([
-            Parameter::figure('lightVolts', 'V', 0.0, 1000.0, 12.5),
-            Parameter::figure('lightAmps', 'A', 0.0, 1000.0, 0.2),
-            Parameter::figure('heavyVolts', 'V', 0.0, 1000.0, 12.1),
-            Parameter::figure('heavyAmps', 'A', 0.0, 1000.0, 4.5),
-            Parameter::figure('full', 'A', 0.1, 1000.0, 18.0),
+            Parameter::figure('lightVolts', 'V', 0.0, 1000.0, 12.5)->example(),
+            Parameter::figure('lightAmps', 'A', 0.0, 1000.0, 0.2)->example(),
+            Parameter::figure('heavyVolts', 'V', 0.0, 1000.0, 12.1)->example(),
+            Parameter::figure('heavyAmps', 'A', 0.0, 1000.0, 4.5)->example(),
+            Parameter::figure('full', 'A', 0.1, 1000.0, 18.0)->example(),
             Parameter::choice('side', ['feed', 'ground', 'whole'], 'feed'),
             Parameter::choice('system', ['12', '24'], '12'),
         ]);
@@ -44,6 +47,17 @@ final class SourceResistancePlanner implements Worksheet
     public function quantities(): array
     {
         return [];
+    }
+
+    public function tests(): array
+    {
+        return [];
+    }
+
+    public function filled(array $circuit, CaseFile $case): array
+    {
+        return (new KnownOfJob($circuit, $case))->values(['full' => ['motorAmps', 'lowAmps']]) +
+            (\in_array($circuit['supply'] ?? null, ['12', '24'], true) ? ['system' => $circuit['supply']] : []);
     }
 
     public function texts(): Texts

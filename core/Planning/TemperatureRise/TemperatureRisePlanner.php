@@ -9,7 +9,10 @@ use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Texts;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Figure;
+use Ispira\Core\Planning\FilledFromJob;
+use Ispira\Core\Planning\KnownOfJob;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\Worked;
 use Ispira\Core\Planning\Worksheet;
@@ -17,7 +20,7 @@ use Ispira\Core\Planning\Worksheet;
 /**
  * Rise of the air through a heater from two thermometers.
  */
-final class TemperatureRisePlanner implements Worksheet
+final class TemperatureRisePlanner implements Worksheet, FilledFromJob
 {
     private ?Texts $texts = null;
 
@@ -30,16 +33,26 @@ final class TemperatureRisePlanner implements Worksheet
     {
         return new ParameterList([
             Parameter::choice('scale', ['celsius', 'fahrenheit'], 'celsius'),
-            Parameter::figure('return', '°', -60.0, 200.0, 19.0),
-            Parameter::figure('supply', '°', -60.0, 300.0, 46.0),
-            Parameter::figure('from', '°', 0.0, 200.0, 17.0),
-            Parameter::figure('to', '°', 0.0, 200.0, 36.0),
+            Parameter::figure('return', '°', -60.0, 200.0, 19.0)->example(),
+            Parameter::figure('supply', '°', -60.0, 300.0, 46.0)->example(),
+            Parameter::figure('from', '°', 0.0, 200.0, 17.0)->example(),
+            Parameter::figure('to', '°', 0.0, 200.0, 36.0)->example(),
         ]);
     }
 
     public function quantities(): array
     {
         return [Quantity::Rise];
+    }
+
+    public function tests(): array
+    {
+        return [];
+    }
+
+    public function filled(array $circuit, CaseFile $case): array
+    {
+        return (new KnownOfJob($circuit, $case))->values(['from' => ['riseLeast'], 'to' => ['riseMost']]);
     }
 
     public function texts(): Texts

@@ -7,16 +7,18 @@ namespace Ispira\Core\Planning\WireAndSplice;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Texts;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Chart;
 use Ispira\Core\Planning\Figure;
+use Ispira\Core\Planning\FilledFromJob;
+use Ispira\Core\Planning\KnownOfJob;
 use Ispira\Core\Planning\Plan;
-use Ispira\Core\Planning\Planner;
 use Ispira\Core\Planning\PlanTable;
 
 /**
  * Whether a wire, its splice and its fuse go together.
  */
-final class WireAndSplicePlanner implements Planner
+final class WireAndSplicePlanner implements FilledFromJob
 {
     private const WIRES = [
         '0.35',
@@ -53,16 +55,23 @@ final class WireAndSplicePlanner implements Planner
     public function parameters(): ParameterList
     {
         return new ParameterList([
-            Parameter::figure('amps', 'A', 0.01, 200.0, 15.0),
-            Parameter::figure('fuse', 'A', 0.1, 300.0, 20.0),
+            Parameter::figure('amps', 'A', 0.01, 200.0, 15.0)->example(),
+            Parameter::choice('fused', ['yes', 'no'], 'yes'),
+            Parameter::figure('fuse', 'A', 0.1, 300.0, 20.0)->example()->onlyWith('fused', 'yes'),
             Parameter::choice('wire', self::WIRES, '2.5'),
             Parameter::choice('splice', self::WIRES, '2.5'),
             Parameter::choice('method', ['crimp', 'solder'], 'crimp'),
-            Parameter::figure('metres', 'm', 0.05, 200.0, 1.5),
+            Parameter::figure('metres', 'm', 0.05, 200.0, 1.5)->example(),
             Parameter::choice('ways', ['one', 'both'], 'one'),
             Parameter::choice('system', ['12', '24', '120', '230'], '12'),
             Parameter::figure('drop', '%', 0.1, 20.0, 3.0),
         ]);
+    }
+
+    public function filled(array $circuit, CaseFile $case): array
+    {
+        return (new KnownOfJob($circuit, $case))->values(['amps' => ['motorAmps', 'lowAmps', 'ratedAmps']]) +
+            (\in_array($circuit['supply'] ?? null, ['12', '24'], true) ? ['system' => $circuit['supply']] : []);
     }
 
     public function texts(): Texts
@@ -75,7 +84,9 @@ final class WireAndSplicePlanner implements Planner
         $n = static fn(string $key): float => ParameterList::numberIn($values, $key) ?? 0.0;
         $wire = self::wire($values['wire'] ?? null);
         $splice = self::wire($values['splice'] ?? null);
-        [$amps, $fuse] = [$n('amps'), $n('fuse')];
+        $fused = ($values['fused'] ?? 'yes') === 'yes';
+        // A signal wire is guarded by what feeds it: it has to carry its own current, and no fuse asks for more.
+        [$amps, $fuse] = [$n('amps'), $fused ? $n('fuse') : $n('amps')];
         $metres = $n('metres') * (($values['ways'] ?? 'one') === 'both' ? 2.0 : 1.0);
         $volts = (float) (\is_string($values['system'] ?? null) ? $values['system'] : '12');
         $allowed = ($n('drop') / 100.0) * $volts;
@@ -135,7 +146,8 @@ final class WireAndSplicePlanner implements Planner
                             'area' => number_format($enough->area, 2),
                             'gauge' => (string) $enough->nearestGauge(),
                         ])),
-                ...$amps > self::FUSE_LOAD * $fuse && $amps <= $fuse
+                ...$fused ? [] : [$this->say('findings.no-fuse')],
+                ...$fused && $amps > self::FUSE_LOAD * $fuse && $amps <= $fuse
                     ? [$this->say('findings.fuse-near', ['share' => number_format((100.0 * $amps) / $fuse)])]
                     : [],
             ],
@@ -202,7 +214,7 @@ final class WireAndSplicePlanner implements Planner
                     ],
                     [['x' => $wire->area, 'y' => $wire->carries(), 'label' => $this->say('chart.wire')]],
                     [],
-                    [['y' => $fuse, 'label' => $this->say('chart.fuse')]],
+                    $fused ? [['y' => $fuse, 'label' => $this->say('chart.fuse')]] : [],
                 ),
             ],
         );

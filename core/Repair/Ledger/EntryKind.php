@@ -36,6 +36,7 @@ enum EntryKind: string
     case Returned = 'returned';
     case Removed = 'removed';
     case Settled = 'settled';
+    case Planned = 'planned';
 
     /** @return array<string, string|list<string>> */
     public function fields(): array
@@ -125,6 +126,7 @@ enum EntryKind: string
             self::Held => ['replacement' => 'text', 'held' => 'flag', 'because' => 'text?'],
             self::Loan => ['what' => 'text', 'to' => 'text', 'dueOn' => 'day'],
             self::Removed => ['of' => 'text', 'reason' => 'text?'],
+            self::Planned => ['planner' => 'text', 'values' => 'map', 'said' => 'list'],
             self::Settled => ['of' => 'text', 'aspect' => 'text', 'who' => 'text', 'how' => 'text'],
         };
     }

@@ -467,6 +467,17 @@ export interface PlannerHead {
     name: string;
     summary: string;
     measures: boolean;
+    tests: string[];
+}
+
+/** An answer of a planner that was kept with a job. */
+export interface KeptPlan {
+    id: string;
+    planner: string;
+    name: string;
+    said: string[];
+    at: string | null;
+    href: string;
 }
 
 export interface PlanChartShown {
@@ -488,7 +499,7 @@ export interface PlanShown {
     tables: { title: string; columns: string[]; rows: string[][]; marked: number[] }[];
     charts: PlanChartShown[];
     sheet: Sheet | null;
-    worked: { label: string; quantity: string }[];
+    worked: { label: string; quantity: string; test: string }[];
 }
 
 export type Parameters = Record<string, string | number | number[] | string[] | null | undefined>;

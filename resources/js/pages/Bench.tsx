@@ -290,15 +290,21 @@ export default function Bench() {
                                 Cannot do this here <span className="key">X</span>
                             </Button>
                             {card &&
-                                (worksheets[card.quantity] ?? []).map((sheet) => (
-                                    <Link
-                                        key={sheet.key}
-                                        href={`/planners/${sheet.key}?job=${job.id}&test=${card.key}`}
-                                        className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
-                                    >
-                                        {sheet.name}
-                                    </Link>
-                                ))}
+                                (worksheets[card.quantity] ?? [])
+                                    .filter(
+                                        (sheet) =>
+                                            sheet.tests.length === 0 ||
+                                            sheet.tests.includes(card.key.replace(/@.*/, '')),
+                                    )
+                                    .map((sheet) => (
+                                        <Link
+                                            key={sheet.key}
+                                            href={`/planners/${sheet.key}?job=${job.id}&test=${card.key}`}
+                                            className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
+                                        >
+                                            {sheet.name}
+                                        </Link>
+                                    ))}
                             {card && (card.quantity === 'duty' || card.quantity === 'frequency') && (
                                 <Link
                                     href={`/jobs/${job.id}/captures?test=${card.key}`}

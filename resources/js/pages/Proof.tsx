@@ -1,4 +1,5 @@
 import { Link, usePage } from '@inertiajs/react';
+import { KeptPlans } from '@/features/planner/ForTheJob';
 import AdjustmentForm from '@/features/proof/AdjustmentForm';
 import ClosingForm from '@/features/proof/ClosingForm';
 import LentForm from '@/features/proof/LentForm';
@@ -13,8 +14,22 @@ import { word } from '@/lib/payload';
 import Frame from '@/ui/Frame';
 
 export default function Proof() {
-    const { job, strip, replacements, readings, open, machine, proved, checks, adjusted, closing, stillOpen, settled } =
-        usePage<ProofProps>().props;
+    const {
+        job,
+        strip,
+        replacements,
+        readings,
+        open,
+        machine,
+        proved,
+        checks,
+        adjusted,
+        closing,
+        stillOpen,
+        settled,
+        planners,
+        plans,
+    } = usePage<ProofProps>().props;
     const due = checks.filter((check) => check.right === null);
     /** What holds for each check that is still due stands before all of them, once. */
     const said = (due[0]?.cautions ?? []).filter((caution) => due.every((check) => check.cautions.includes(caution)));
@@ -102,6 +117,25 @@ export default function Proof() {
                                 {one.what}: settled by {one.who}, {one.how}
                             </p>
                         ))}
+                    </section>
+                )}
+                {(plans.length > 0 || (open && planners.length > 0)) && (
+                    <section aria-label="Planned" className="mt-8">
+                        <h2 className="text-lg font-semibold">Planned and worked out</h2>
+                        <KeptPlans plans={plans} />
+                        {open && (
+                            <p className="flex flex-wrap items-center gap-x-4">
+                                {planners.map((planner) => (
+                                    <Link
+                                        key={planner.key}
+                                        href={`/planners/${planner.key}?job=${job.id}`}
+                                        className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
+                                    >
+                                        {planner.name}
+                                    </Link>
+                                ))}
+                            </p>
+                        )}
                     </section>
                 )}
                 <div className="mt-8 grid gap-10 lg:grid-cols-2">

@@ -1,4 +1,4 @@
-import { usePage } from '@inertiajs/react';
+import { Link, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import PhotoPick from '@/features/PhotoPick';
 import RepairNav from '@/features/RepairNav';
@@ -54,7 +54,14 @@ function Transfer() {
             <h1 className="text-[1.7rem] leading-tight font-semibold">Wires, by what they do</h1>
             <p className="mb-3 max-w-[60em] text-soft">
                 Terminal on the old part to terminal on the new one. Places and colours differ between makes; the
-                function does not.
+                function does not. Before one is cut:{' '}
+                <Link
+                    href={`/planners/wire-and-splice?job=${job.id}`}
+                    className="text-lake underline underline-offset-4"
+                >
+                    wire, splice and fuse
+                </Link>
+                .
             </p>
             {open && (
                 <Choices

@@ -65,6 +65,11 @@
     @foreach($measured as $one)<p>{{ $one['title'] }}: <span class="{{ $one['right'] ? 'good' : 'bad' }}">{{ $one['right'] ? 'right' : 'not right' }}</span>, a sound one shows {{ $one['expected'] }}. {{ $one['reason'] }}</p>@endforeach
 @endif
 
+@if($plans !== [])
+    <h2>Planned and worked out</h2>
+    @foreach($plans as $one)<p><strong>{{ $one['name'] }}</strong>: {{ implode(' ', $one['said']) }}</p>@endforeach
+@endif
+
 @if($kit !== [])
     <h2>Kit</h2>
     <p>{{ implode('; ', $kit) }}</p>

@@ -103,6 +103,17 @@ final class WireAndSpliceTest extends TestCase
         self::assertNull(Wire::smallestFor(100.0, 1.0, 1.0));
     }
 
+    public function testASignalWireWithoutAFuseHasToCarryItsOwnCurrentOnly(): void
+    {
+        $signal = ['amps' => '0.05', 'fused' => 'no', 'wire' => '0.35', 'splice' => '0.35', 'method' => 'solder'];
+        $plan = $this->plan($signal);
+        self::assertSame([], $plan->refusals);
+        self::assertStringContainsString('never be joined to a feed', implode(' ', $plan->findings));
+        self::assertSame([], $plan->charts[0]->levels);
+        self::assertNotSame([], $this->plan(['fused' => 'yes', 'fuse' => '30'] + $signal)->refusals);
+        self::assertNotSame([], $this->plan(['amps' => '40'] + $signal)->refusals, 'Its own current still counts.');
+    }
+
     /** @param array<string, string> $values */
     private function plan(array $values): Plan
     {

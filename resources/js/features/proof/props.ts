@@ -3,7 +3,9 @@ import type {
     Ending,
     EntryShown,
     JobHead,
+    KeptPlan,
     OpenItem,
+    PlannerHead,
     ReadingShown,
     ReplacementShown,
     Shared,
@@ -29,6 +31,8 @@ export interface ProofProps extends Shared {
     adjusted: EntryShown[];
     loans: EntryShown[];
     closing: EntryShown[];
+    planners: PlannerHead[];
+    plans: KeptPlan[];
 }
 
 /** How a job may end, in words. */

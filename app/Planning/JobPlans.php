@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Job;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Planned;
+use Ispira\Core\Planning\FilledFromJob;
+use Ispira\Core\Planning\Planner;
+use Ispira\Core\Planning\PlannerRegistry;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
+
+/**
+ * The planners of a job: which it may need, what it tells them, and what was kept of their answers.
+ */
+final readonly class JobPlans
+{
+    public function __construct(private FamilyRegistry $families, private PlannerRegistry $planners) {}
+
+    /** @return list<array{key: string, name: string, summary: string, measures: bool, tests: list<string>}> what a job of this family may have to plan */
+    public function heads(Job $job): array
+    {
+        $family = $this->family($job);
+        $planners = array_map($this->planners->find(...), $family instanceof Planned ? $family->planners() : []);
+
+        return array_map(PlanView::head(...), array_values(array_filter($planners)));
+    }
+
+    /** @return array<string, string> the fields as a job begins with them: empty, but for what it knows */
+    public function begun(Job $job, Planner $planner): array
+    {
+        $circuit = $this->family($job)->parameters()->read($job->parameters);
+
+        return ($planner instanceof FilledFromJob ? $planner->filled($circuit, $job->caseFile()) : []) +
+            $planner->parameters()->blank();
+    }
+
+    /** @return list<array{id: string, planner: string, name: string, said: list<string>, at: string|null, href: string}> newest last */
+    public function kept(Job $job): array
+    {
+        return array_map(function (Entry $one) use ($job): array {
+            $planner = $this->planners->find($one->text('planner'));
+            $values = $planner === null ? [] : self::unpacked($planner->parameters(), $one->map('values'));
+
+            return [
+                'id' => $one->id,
+                'planner' => $one->text('planner'),
+                'name' => $planner?->texts()->get('name') ?? $one->text('planner'),
+                'said' => $one->list('said'),
+                'at' => $one->at,
+                'href' =>
+                    "/planners/{$one->text('planner')}?" . http_build_query(['job' => $job->id, 'values' => $values]),
+            ];
+        }, $job->ledger()->all(EntryKind::Planned));
+    }
+
+    /**
+     * @param array<array-key, mixed> $values as they came with a request
+     *
+     * @return array<string, string> several numbers of one field joined by spaces
+     */
+    public static function packed(array $values): array
+    {
+        $packed = [];
+        foreach ($values as $key => $value) {
+            $packed[(string) $key] = implode(' ', array_filter((array) $value, is_scalar(...)));
+        }
+
+        return $packed;
+    }
+
+    /**
+     * @param array<string, string> $values
+     *
+     * @return array<string, string|list<string>>
+     */
+    private static function unpacked(ParameterList $parameters, array $values): array
+    {
+        $unpacked = [];
+        foreach ($values as $key => $value) {
+            $unpacked[$key] = ($parameters->parameters[$key]->kind ?? '') === 'numbers' ? explode(' ', $value) : $value;
+        }
+
+        return $unpacked;
+    }
+
+    private function family(Job $job): Family
+    {
+        return $this->families->get($job->family);
+    }
+}
