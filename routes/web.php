@@ -12,6 +12,7 @@ use App\Http\Controllers\JobController;
 use App\Http\Controllers\JobFileController;
 use App\Http\Controllers\LiveController;
 use App\Http\Controllers\LogController;
+use App\Http\Controllers\OtherCircuitController;
 use App\Http\Controllers\PartsController;
 use App\Http\Controllers\PlannerController;
 use App\Http\Controllers\ProcedureController;
@@ -45,6 +46,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/jobs/{job}/maps', [SpeedMapController::class, 'store']);
     Route::get('/jobs/{job}/circuit', [CircuitController::class, 'edit']);
     Route::put('/jobs/{job}/circuit', [CircuitController::class, 'update']);
+    Route::get('/jobs/{job}/circuit/other', [OtherCircuitController::class, 'edit']);
+    Route::post('/jobs/{job}/circuit/other', [OtherCircuitController::class, 'update']);
     Route::get('/jobs/{job}/bench', [BenchController::class, 'show']);
     Route::post('/jobs/{job}/tools', [BenchController::class, 'tool']);
     Route::post('/jobs/{job}/readings', [ReadingController::class, 'store']);

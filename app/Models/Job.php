@@ -82,10 +82,12 @@ final class Job extends Model
         return $this->belongsTo(Workshop::class);
     }
 
-    /** @return HasMany<Reading, $this> */
+    /** @return HasMany<Reading, $this> those of its circuit: what was set aside with another one is no longer its */
     public function readings(): HasMany
     {
-        return $this->hasMany(Reading::class)->orderBy('sequence');
+        return $this->hasMany(Reading::class)
+            ->whereDoesntHave('strike', static fn($strike) => $strike->where('set_aside', true))
+            ->orderBy('sequence');
     }
 
     /** @return HasMany<SpeedMap, $this> */

@@ -12,6 +12,7 @@ use Illuminate\Support\Carbon;
  *
  * @property int         $reading_sequence
  * @property string|null $reason
+ * @property bool        $set_aside whether it was taken on another circuit
  * @property Carbon      $struck_at
  */
 final class Strike extends Model
@@ -26,5 +27,5 @@ final class Strike extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.u';
 
-    protected $casts = ['struck_at' => 'datetime'];
+    protected $casts = ['struck_at' => 'datetime', 'set_aside' => 'boolean'];
 }

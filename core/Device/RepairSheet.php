@@ -21,6 +21,7 @@ final readonly class RepairSheet
      * @param NeverLeftOut          $never   those of them that no note replaces
      * @param list<Adjustable>      $adjusts what can be adjusted
      * @param list<FollowedUp>      $follow  findings that leave something to look into
+     * @param array<string, string> $leads   family whose circuit a part belongs to, where that is another one
      */
     public function __construct(
         public array $types = [],
@@ -29,6 +30,7 @@ final readonly class RepairSheet
         public NeverLeftOut $never = new NeverLeftOut(),
         public array $adjusts = [],
         public array $follow = [],
+        public array $leads = [],
     ) {}
 
     /**
@@ -61,11 +63,9 @@ final readonly class RepairSheet
             'never',
             'adjusts',
             'follow',
+            'leads',
         ]);
-        $types = [];
-        foreach (\is_array($file->get('types')) ? $file->get('types') : [] as $part => $type) {
-            $types[(string) $part] = \is_string($type) ? $type : throw FileError::at("types.$part", 'must be a text.');
-        }
+        $types = self::map($file, 'types');
         $options = [];
         foreach ($file->items('options', self::MOST) as $number => $item) {
             $one = new Record($item, "options[$number]", [
@@ -113,6 +113,7 @@ final readonly class RepairSheet
             self::never($file),
             self::adjusts($file),
             self::follow($file),
+            self::map($file, 'leads'),
         );
     }
 
@@ -166,6 +167,17 @@ final readonly class RepairSheet
                 $one->text('open'),
             );
         }, $file->items('follow', self::MOST));
+    }
+
+    /** @return array<string, string> */
+    private static function map(Record $file, string $field): array
+    {
+        $map = [];
+        foreach (\is_array($file->get($field)) ? $file->get($field) : [] as $part => $value) {
+            $map[(string) $part] = \is_string($value) ? $value : throw FileError::at("$field.$part", 'must be a text.');
+        }
+
+        return $map;
     }
 
     /** @return list<string> */

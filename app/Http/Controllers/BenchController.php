@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Diagnosis\JobDiagnosis;
 use App\Diagnosis\JobView;
+use App\Diagnosis\LeadsOn;
 use App\Diagnosis\WhatIf;
 use App\Measuring\Leads;
 use App\Models\Job;
@@ -27,7 +28,7 @@ final class BenchController extends Controller
 {
     public function __construct(private readonly PlannerRegistry $planners, private readonly JobPlans $plans) {}
 
-    public function show(Request $request, Job $job, JobDiagnosis $diagnosis): Response|RedirectResponse
+    public function show(Request $request, Job $job, JobDiagnosis $diagnosis, LeadsOn $leads): Response|RedirectResponse
     {
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
@@ -36,6 +37,8 @@ final class BenchController extends Controller
         $chosen = $request->string('test')->limit(80, '')->toString();
         $missing = $this->user($request)->missing_tools ?? [];
         $whatIf = WhatIf::from($request, $job->caseFile(), $circuit);
+
+        $shown = $diagnosis->of($job, $circuit, $missing, $chosen === '' ? null : $chosen, $whatIf);
 
         return Inertia::render('Bench', [
             'job' => JobView::head($job),
@@ -58,7 +61,8 @@ final class BenchController extends Controller
                     ->all(),
             ),
             'leads' => Leads::ohms($request->session()),
-            ...$diagnosis->of($job, $circuit, $missing, $chosen === '' ? null : $chosen, $whatIf),
+            'leadsOn' => $leads->of($job, array_column($shown['diagnosis']['suspects'], 'probability', 'remedy')),
+            ...$shown,
         ]);
     }
 

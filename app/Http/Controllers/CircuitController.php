@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ChangeCircuit;
 use App\Diagnosis\JobDiagnosis;
 use App\Diagnosis\JobView;
 use App\Models\Job;
+use App\Repair\RepairView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -21,6 +23,7 @@ use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Texts;
 use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Repair\Ledger\EntryKind;
 
 final class CircuitController extends Controller
 {
@@ -39,6 +42,8 @@ final class CircuitController extends Controller
             'sheet' => (new SoundCircuit($circuit))->sheet($circuit->highest()),
             'learned' => $diagnosis->learned($job, $circuit),
             'open' => $job->stage !== JobStage::Closed,
+            'mayChange' => ChangeCircuit::refusal($job) === null,
+            'changed' => RepairView::entries($job->ledger(), EntryKind::OtherCircuit),
         ]);
     }
 
@@ -63,7 +68,7 @@ final class CircuitController extends Controller
                 'circuit' =>
                     'Readings were taken that this circuit does not have (' .
                     $lost->implode(', ') .
-                    '). Open a new job for the right circuit; nothing here was changed.',
+                    '). Change the circuit below it to set them aside; nothing here was changed.',
             ]);
         }
         DB::transaction(static function () use ($job, $values): void {

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Diagnosis\JobDiagnosis;
 use App\Diagnosis\JobView;
+use App\Diagnosis\LeadsOn;
 use App\Models\Job;
 use App\Repair\RemedyView;
 use App\Repair\RepairView;
@@ -17,8 +18,12 @@ use Ispira\Core\Repair\Ledger\EntryKind;
 
 final class VerdictController extends Controller
 {
-    public function show(Job $job, JobDiagnosis $diagnosis, RemedyView $remedies): Response|RedirectResponse
-    {
+    public function show(
+        Job $job,
+        JobDiagnosis $diagnosis,
+        RemedyView $remedies,
+        LeadsOn $leads,
+    ): Response|RedirectResponse {
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
         }
@@ -33,6 +38,7 @@ final class VerdictController extends Controller
             'open' => $job->stage === JobStage::Bench,
             'guessedOnTheMap' => $diagnosis->priceOfGuessing($job, $circuit),
             'outlook' => $remedies->outlook($job, $circuit, $found),
+            'leadsOn' => $leads->of($job, array_column($found->suspects, 'probability', 'remedy')),
             'held' => RepairView::entries($job->ledger(), EntryKind::Held),
             ...$diagnosis->shown($circuit, $job->caseFile(), $found),
         ]);

@@ -37,6 +37,7 @@ enum EntryKind: string
     case Removed = 'removed';
     case Settled = 'settled';
     case Planned = 'planned';
+    case OtherCircuit = 'other-circuit';
 
     /** @return array<string, string|list<string>> */
     public function fields(): array
@@ -126,6 +127,7 @@ enum EntryKind: string
             self::Held => ['replacement' => 'text', 'held' => 'flag', 'because' => 'text?'],
             self::Loan => ['what' => 'text', 'to' => 'text', 'dueOn' => 'day'],
             self::Removed => ['of' => 'text', 'reason' => 'text?'],
+            self::OtherCircuit => ['from' => 'text', 'to' => 'text', 'reason' => 'text?', 'setAside' => 'list'],
             self::Planned => ['planner' => 'text', 'values' => 'map', 'said' => 'list'],
             self::Settled => ['of' => 'text', 'aspect' => 'text', 'who' => 'text', 'how' => 'text'],
         };

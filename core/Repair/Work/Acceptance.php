@@ -136,7 +136,9 @@ final readonly class Acceptance
         $of =
             $this->ledger->find($entry->text('of')) ??
             throw new EntryRefused('of', 'That entry is not there any more. Reload the page.');
-        if (\in_array($of->kind, [EntryKind::Closed, EntryKind::Held, EntryKind::Choice], true)) {
+        if (
+            \in_array($of->kind, [EntryKind::Closed, EntryKind::Held, EntryKind::Choice, EntryKind::OtherCircuit], true)
+        ) {
             throw new EntryRefused(
                 'of',
                 'This is part of how the job went and stays on record. Note what is so now instead.',

@@ -470,6 +470,13 @@ export interface PlannerHead {
     tests: string[];
 }
 
+/** A suspect that belongs to another circuit of the machine. */
+export interface LeadOn {
+    part: string;
+    family: string;
+    href: string;
+}
+
 /** An answer of a planner that was kept with a job. */
 export interface KeptPlan {
     id: string;

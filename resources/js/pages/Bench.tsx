@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import CircuitSheet from '@/features/CircuitSheet';
 import Doubts from '@/features/Doubts';
 import Elsewhere from '@/features/Elsewhere';
+import LeadsOn from '@/features/LeadsOn';
 import NextTest from '@/features/NextTest';
 import ReadingDock, { spellsUnit } from '@/features/ReadingDock';
 import ReadingLog from '@/features/ReadingLog';
@@ -14,6 +15,7 @@ import { money, percent, sketchNumber } from '@/lib/format';
 import type {
     Diagnosis,
     JobHead,
+    LeadOn,
     MeterName,
     PlannerHead,
     ReadingShown,
@@ -42,6 +44,7 @@ interface Props extends Shared {
     series: SeriesStep[];
     stepping: boolean;
     planners: PlannerHead[];
+    leadsOn: LeadOn[];
     worksheets: Record<string, PlannerHead[] | undefined>;
     meters: MeterName[];
     leads: number;
@@ -71,6 +74,7 @@ export default function Bench() {
         series,
         stepping,
         planners,
+        leadsOn,
         worksheets,
         meters,
         leads,
@@ -323,6 +327,7 @@ export default function Bench() {
                 >
                     <h2 className="mb-2 text-soft">Suspects, by what would cure it</h2>
                     <Suspects suspects={diagnosis.suspects} currency={currency} most={4} all={false} />
+                    <LeadsOn leads={leadsOn} />
                     <p className="flex flex-wrap gap-x-1">
                         <Button kind="quiet" aria-keyshortcuts="W" onClick={() => setPanel('why')}>
                             Why <span className="key">W</span>

@@ -1,10 +1,12 @@
-import { router, usePage } from '@inertiajs/react';
+import { Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import CircuitFields from '@/features/CircuitFields';
 import CircuitSheet from '@/features/CircuitSheet';
 import LearnedValues from '@/features/LearnedValues';
 import SpeedStrip from '@/features/SpeedStrip';
-import type { FieldShown, JobHead, LearnedValue, Parameters, Shared, Sheet, Strip } from '@/lib/types';
+import { day } from '@/lib/format';
+import { word } from '@/lib/payload';
+import type { EntryShown, FieldShown, JobHead, LearnedValue, Parameters, Shared, Sheet, Strip } from '@/lib/types';
 import Button from '@/ui/Button';
 import Frame from '@/ui/Frame';
 
@@ -17,10 +19,13 @@ interface Props extends Shared {
     sheet: Sheet;
     learned: LearnedValue[];
     open: boolean;
+    mayChange: boolean;
+    changed: EntryShown[];
 }
 
 export default function Circuit() {
-    const { job, strip, family, fields, values, sheet, learned, open, errors } = usePage<Props>().props;
+    const { job, strip, family, fields, values, sheet, learned, open, mayChange, changed, errors } =
+        usePage<Props>().props;
     const [draft, setDraft] = useState<Parameters>(values);
     const [sending, setSending] = useState(false);
     const save = (event: React.FormEvent) => {
@@ -61,8 +66,27 @@ export default function Circuit() {
                             <Button kind="act" type="submit" disabled={sending}>
                                 {job.stage === 'circuit' ? 'To the bench' : 'Keep this circuit'}
                             </Button>
+                            {mayChange && (
+                                <Link
+                                    href={`/jobs/${job.id}/circuit/other`}
+                                    className="ml-4 inline-flex min-h-11 items-center text-lake underline underline-offset-4"
+                                >
+                                    It is another circuit
+                                </Link>
+                            )}
                         </div>
                     )}
+                    {changed.map((one) => (
+                        <section key={one.id} aria-label="Circuit changed" className="mt-5 border-l-4 border-lake pl-3">
+                            <p>
+                                Changed {one.at ? `on ${day(one.at)} ` : ''}from {word(one.from)} to {word(one.to)}.{' '}
+                                {word(one.reason)}
+                            </p>
+                            {Array.isArray(one.setAside) && one.setAside.length > 0 && (
+                                <p className="text-soft">Set aside: {one.setAside.join('; ')}</p>
+                            )}
+                        </section>
+                    ))}
                 </div>
                 <figure className="flex flex-col">
                     <div className="min-h-[320px]">

@@ -1,6 +1,7 @@
 import { Link, usePage } from '@inertiajs/react';
 import CircuitSheet from '@/features/CircuitSheet';
 import Elsewhere from '@/features/Elsewhere';
+import LeadsOn from '@/features/LeadsOn';
 import Outlook from '@/features/Outlook';
 import ReadingLog from '@/features/ReadingLog';
 import SpeedStrip from '@/features/SpeedStrip';
@@ -10,6 +11,7 @@ import type {
     Diagnosis,
     EntryShown,
     JobHead,
+    LeadOn,
     OutlookShown,
     ReadingShown,
     ReplacementShown,
@@ -30,11 +32,24 @@ interface Props extends Shared {
     outlook: OutlookShown;
     open: boolean;
     held: EntryShown[];
+    leadsOn: LeadOn[];
 }
 
 export default function Verdict() {
-    const { job, strip, sheet, readings, replacements, diagnosis, guessedOnTheMap, outlook, held, open, user } =
-        usePage<Props>().props;
+    const {
+        job,
+        strip,
+        sheet,
+        readings,
+        replacements,
+        diagnosis,
+        guessedOnTheMap,
+        outlook,
+        held,
+        leadsOn,
+        open,
+        user,
+    } = usePage<Props>().props;
     const currency = user?.currency ?? 'EUR';
     const { verdict, misfit, suspects } = diagnosis;
     const leading = suspects[0];
@@ -61,6 +76,7 @@ export default function Verdict() {
                                 {leading.faults[0]?.label}
                                 {leading.faults[0]?.degree && `, ${leading.faults[0].degree}`}.
                             </p>
+                            <LeadsOn leads={leadsOn} />
                             {diagnosis.elsewhere && <Elsewhere jobId={job.id} found={diagnosis.elsewhere} />}
                             {misfit && (
                                 <div role="alert" className="mt-3 border-l-4 border-bad bg-caution px-3 py-2">
