@@ -14,6 +14,7 @@ use Ispira\Core\Diagnosis\Decision\Engine;
 use Ispira\Core\Diagnosis\Inference\PredictionStore;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Repair\Remedy\Outlook;
+use Ispira\Core\Repair\Remedy\Quote;
 use Ispira\Core\Repair\Remedy\Remedies;
 
 /**
@@ -50,6 +51,7 @@ final readonly class RemedyView
             $this->own($job, $circuit),
             $standing,
             $potted,
+            Quote::all($job->ledger()),
         );
     }
 

@@ -27,6 +27,7 @@ final readonly class OfferedRemedy
      * @param string       $whyNot     what speaks against it
      * @param list<string> $changes    of a conversion: what is done, each ticked when it is
      * @param list<string> $proves     names of tests without which it does not close
+     * @param string|null  $quotedBy   who gave price and time for this job; null where they are ordinary ones
      */
     public function __construct(
         public string $key,
@@ -45,7 +46,32 @@ final readonly class OfferedRemedy
         public string $whyNot,
         public array $changes = [],
         public array $proves = [],
+        public ?string $quotedBy = null,
     ) {}
+
+    /** The same with price and time as they were told for one job. */
+    public function quoted(float $price, float $minutes, ?int $leadDays, string $by): self
+    {
+        return new self(
+            $this->key,
+            $this->name,
+            $this->kind,
+            $this->parts,
+            $this->faults,
+            $price,
+            $minutes,
+            $leadDays,
+            $this->warrantyMonths,
+            $this->lifeYears,
+            $this->comeBack,
+            $this->lost,
+            $this->why,
+            $this->whyNot,
+            $this->changes,
+            $this->proves,
+            $by,
+        );
+    }
 
     /** Whether it makes another machine of this one, to be agreed to as such. */
     public function isConversion(): bool

@@ -68,7 +68,7 @@ final class CircuitController extends Controller
                 'circuit' =>
                     'Readings were taken that this circuit does not have (' .
                     $lost->implode(', ') .
-                    '). Change the circuit below it to set them aside; nothing here was changed.',
+                    '). Follow "It is another circuit" to set them aside; nothing here was changed.',
             ]);
         }
         DB::transaction(static function () use ($job, $values): void {

@@ -85,6 +85,8 @@ final class RemedyController extends Controller
             throw ValidationException::withMessages([
                 'option' => 'This way is not offered any more: the odds have changed. Choose again.',
             ]);
+        $option['leadDays'] !== null ||
+            throw ValidationException::withMessages(['option' => 'It is not to be had: choose another way.']);
         $record(
             $this->user($request),
             $job,

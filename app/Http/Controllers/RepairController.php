@@ -42,6 +42,7 @@ final class RepairController extends Controller
         EntryKind::Returned,
         EntryKind::Removed,
         EntryKind::Settled,
+        EntryKind::Quote,
     ];
 
     public function strip(Job $job): Response|RedirectResponse

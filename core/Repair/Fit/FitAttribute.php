@@ -38,6 +38,9 @@ enum FitAttribute: string
     case Cooling = 'cooling';
     case Software = 'software';
 
+    /** What comes with the candidate, so that what differs goes on all the same. */
+    case Brings = 'brings';
+
     public function label(): string
     {
         return match ($this) {
@@ -69,6 +72,7 @@ enum FitAttribute: string
             self::ThermalClass => 'Thermal class',
             self::Cooling => 'Vent, slot or fin side',
             self::Software => 'Settings and software',
+            self::Brings => 'Comes with',
         };
     }
 
@@ -126,6 +130,12 @@ enum FitAttribute: string
                 'learned' => 'learns the machine',
                 'coded' => 'coded to the machine',
             ],
+            self::Brings => [
+                'nothing' => 'nothing',
+                'harness' => 'a harness or adapter plug',
+                'bracket' => 'a bracket or band',
+                'both' => 'harness and bracket',
+            ],
             default => [],
         };
     }
@@ -141,6 +151,7 @@ enum FitAttribute: string
             self::PinFunctions => 'As "1 feed, 2 ground, 3 command".',
             self::Cooling => 'Where the slot or the fins face when fitted.',
             self::Mount => 'As "three ears at 120°, M5" or "belly band".',
+            self::Brings => 'Of the candidate: what lies in its box.',
             default => '',
         };
     }
@@ -158,10 +169,11 @@ enum FitAttribute: string
             self::SupplyType => [PartType::Motor, PartType::Module, PartType::Board],
             self::Control => [PartType::Motor, PartType::Module, PartType::Board, PartType::Actuator],
             self::ControlHertz => [PartType::Module],
-            self::Rotation => [PartType::Motor, PartType::Actuator],
+            self::Rotation => [PartType::Motor, PartType::Module, PartType::Actuator],
             self::Depth => [PartType::Motor, PartType::Module, PartType::Pack, PartType::Actuator, PartType::Other],
             self::BodyDiameter, self::ShaftLength, self::WheelSize, self::WheelSide => [PartType::Motor],
             self::ShaftDiameter, self::ShaftForm => [PartType::Motor, PartType::Actuator],
+            self::Brings => [PartType::Motor, PartType::Module, PartType::Pack, PartType::Board, PartType::Actuator],
             self::Mount => [
                 PartType::Motor,
                 PartType::Module,
@@ -170,7 +182,7 @@ enum FitAttribute: string
                 PartType::Actuator,
                 PartType::Other,
             ],
-            self::Power => [PartType::Motor],
+            self::Power => [PartType::Motor, PartType::Module],
             self::Amps => [PartType::Motor, PartType::Module, PartType::Pack, PartType::Selector],
             self::Speeds => [PartType::Motor, PartType::Module, PartType::Pack, PartType::Selector],
             self::Microfarads => [PartType::Motor, PartType::Capacitor],

@@ -24,6 +24,9 @@ final class FitCheck
     {
         return array_map(static function (FitAttribute $attribute) use ($type, $old, $new): FitFinding {
             [$was, $is] = [trim($old[$attribute->value] ?? ''), trim($new[$attribute->value] ?? '')];
+            if ($attribute === FitAttribute::Brings) {
+                return self::brought($is);
+            }
             [$verdict, $how] = match (true) {
                 $was === '' && $is === '' => [FitVerdict::Unknown, 'Not known of either: look before it is bought.'],
                 $was === '' => [FitVerdict::Unknown, 'Not known of the old part: find it before the strip-down.'],
@@ -32,8 +35,38 @@ final class FitCheck
                 default => self::words($attribute, $was, $is),
             };
 
-            return new FitFinding($attribute, $verdict, $how);
+            return $verdict === FitVerdict::Wrong
+                ? self::bridged($attribute, $how, trim($new[FitAttribute::Brings->value] ?? ''))
+                : new FitFinding($attribute, $verdict, $how);
         }, $type->attributes());
+    }
+
+    /** What lies in the box of the candidate needs nothing of the old part. */
+    private static function brought(string $is): FitFinding
+    {
+        return match ($is) {
+            '', 'nothing' => new FitFinding(FitAttribute::Brings, FitVerdict::Same, ''),
+            default => new FitFinding(
+                FitAttribute::Brings,
+                FitVerdict::Compatible,
+                'See that all of it is in the box before the old part comes out.',
+            ),
+        };
+    }
+
+    /** Another plug is no other part where its harness comes with it. */
+    private static function bridged(FitAttribute $attribute, string $how, string $brings): FitFinding
+    {
+        $plug = \in_array($attribute, [FitAttribute::Pins, FitAttribute::ConnectorKey], true);
+
+        return $plug && \in_array($brings, ['harness', 'both'], true)
+            ? new FitFinding(
+                $attribute,
+                FitVerdict::Adapt,
+                'Another plug, and it comes with a harness: join it wire by wire by what each does, with splices rated ' .
+                    'for the fuse.',
+            )
+            : new FitFinding($attribute, FitVerdict::Wrong, $how);
     }
 
     /** @param list<FitFinding> $findings */

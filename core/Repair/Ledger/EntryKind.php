@@ -37,6 +37,7 @@ enum EntryKind: string
     case Removed = 'removed';
     case Settled = 'settled';
     case Planned = 'planned';
+    case Quote = 'quote';
     case OtherCircuit = 'other-circuit';
 
     /** @return array<string, string|list<string>> */
@@ -128,6 +129,14 @@ enum EntryKind: string
             self::Loan => ['what' => 'text', 'to' => 'text', 'dueOn' => 'day'],
             self::Removed => ['of' => 'text', 'reason' => 'text?'],
             self::OtherCircuit => ['from' => 'text', 'to' => 'text', 'reason' => 'text?', 'setAside' => 'list'],
+            self::Quote => [
+                'option' => 'text',
+                'price' => 'number?',
+                'minutes' => 'number?',
+                'leadDays' => 'count?',
+                'notToBeHad' => 'flag',
+                'source' => 'text?',
+            ],
             self::Planned => ['planner' => 'text', 'values' => 'map', 'said' => 'list'],
             self::Settled => ['of' => 'text', 'aspect' => 'text', 'who' => 'text', 'how' => 'text'],
         };

@@ -11,7 +11,7 @@ use Ispira\Core\Diagnosis\Presentation\Words;
 /**
  * What it takes from the odds as they stand to a machine that runs, without another test, for a page.
  *
- * @phpstan-type Shown array{key: string, label: string, kind: string, parts: list<string>, price: float, labour: float, standing: float, comeBack: float, expected: float, perYear: float, fixes: float, leadDays: int|null, warrantyMonths: int, lifeYears: float, comeBackChance: float, lost: float, minutes: float, why: string, whyNot: string, changes: list<string>}
+ * @phpstan-type Shown array{key: string, label: string, kind: string, parts: list<string>, price: float, labour: float, standing: float, comeBack: float, expected: float, perYear: float, fixes: float, leadDays: int|null, warrantyMonths: int, lifeYears: float, comeBackChance: float, lost: float, minutes: float, why: string, whyNot: string, changes: list<string>, quotedBy: string|null}
  */
 final readonly class Outlook
 {
@@ -78,6 +78,7 @@ final readonly class Outlook
             'why' => $offer->why,
             'whyNot' => $offer->whyNot,
             'changes' => $offer->changes,
+            'quotedBy' => $offer->quotedBy,
         ];
     }
 }

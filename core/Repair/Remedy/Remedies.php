@@ -79,6 +79,7 @@ final class Remedies
     /**
      * @param list<OfferedRemedy> $own       options of the workshop's own catalogue
      * @param float               $standing  money lost a day while the machine stands
+     * @param array<string, Quote> $quotes   what was told of an option in this job
      * @param bool                $potted    whether board or module is potted: no part of it can be reached
      */
     public function __construct(
@@ -88,6 +89,7 @@ final class Remedies
         private readonly array $own = [],
         private readonly float $standing = 0.0,
         private readonly bool $potted = false,
+        private readonly array $quotes = [],
     ) {}
 
     /**
@@ -103,7 +105,7 @@ final class Remedies
             if ($offer->isConversion() && $diagnosis->verdict === null) {
                 continue;
             }
-            $one = $this->price($offer, $chances);
+            $one = $this->price(($this->quotes[$offer->key] ?? null)?->on($offer) ?? $offer, $chances);
             if ($one->fixes >= self::TRIED_FROM) {
                 $priced[] = $one;
             }

@@ -12,6 +12,7 @@ use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryRefused;
 use Ispira\Core\Repair\Ledger\Ledger;
+use Ispira\Core\Repair\Remedy\Quote;
 
 /**
  * Whether an entry goes together with what stands in the ledger.
@@ -42,11 +43,18 @@ final readonly class Acceptance
             EntryKind::Choice => $entry->text('kind') !== OfferedRemedy::CONVERSION ||
                 \in_array($entry->text('lasting'), ['temporary', 'permanent'], true) ||
                 throw new EntryRefused('lasting', 'Say whether it is for good, or until the right part is here.'),
+            EntryKind::Quote => $this->quote($entry),
             EntryKind::KitReady => $this->of($entry, EntryKind::Kit),
             EntryKind::Returned => $this->of($entry, EntryKind::Loan),
             EntryKind::Removed => $this->removal($entry),
             default => null,
         };
+    }
+
+    private function quote(Entry $quote): void
+    {
+        $problem = Quote::problem($quote);
+        $problem === null || throw new EntryRefused(...$problem);
     }
 
     private function fit(Entry $fit): void

@@ -363,6 +363,8 @@ export interface RemedyShown {
     why: string;
     whyNot: string;
     changes: string[];
+    /** Who gave price and time for this job. */
+    quotedBy: string | null;
 }
 
 export interface AttributeShown {

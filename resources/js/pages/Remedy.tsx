@@ -2,8 +2,9 @@ import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import Outlook from '@/features/Outlook';
+import RemedyOption from '@/features/RemedyOption';
 import RepairNav from '@/features/RepairNav';
-import { day, money, percent } from '@/lib/format';
+import { day, money } from '@/lib/format';
 import { word } from '@/lib/payload';
 import type { EntryShown, JobHead, OutlookShown, RemedyShown, Shared } from '@/lib/types';
 import Button from '@/ui/Button';
@@ -33,94 +34,9 @@ interface Props extends Shared {
     } | null;
 }
 
-/** Chance under which a way stands apart. */
+/** Chance under which a way stands apart, and how many stand open. */
 const hardly = 0.05;
-
-function waits(days: number | null): string {
-    if (days === null) return 'no stock, no date';
-    return days === 0 ? 'here' : `${days} ${days === 1 ? 'day' : 'days'}`;
-}
-
-function warranty(months: number): string {
-    return months === 0
-        ? 'none'
-        : months < 12
-          ? `${months} ${months === 1 ? 'month' : 'months'}`
-          : `${months / 12} ${months === 12 ? 'year' : 'years'}`;
-}
-
-/** Share of the chance that an option covers, as a bar that needs no colour to be read. */
-function Cures({ share }: { share: number }) {
-    return (
-        <span className="flex items-center gap-2">
-            <span aria-hidden="true" className="h-2.5 w-16 border border-soft/70">
-                <span className="block h-full bg-lake" style={{ width: `${Math.round(share * 100)}%` }} />
-            </span>
-            <span className="figure">{percent(share)}</span>
-        </span>
-    );
-}
-
-function Option({
-    option,
-    currency,
-    chosen,
-    onChoose,
-    open,
-}: {
-    option: RemedyShown;
-    currency: string;
-    chosen: boolean;
-    onChoose: () => void;
-    open: boolean;
-}) {
-    const facts: [string, string][] = [
-        ['part', money(option.price, currency)],
-        ['labour', money(option.labour, currency)],
-        ['waits', waits(option.leadDays)],
-        ['warranty', warranty(option.warrantyMonths)],
-        ['lasts', `${option.lifeYears} years`],
-        ['comes back', percent(option.comeBackChance)],
-        ['if wrong, lost', money(option.lost, currency)],
-        ['a year', money(option.perYear, currency)],
-    ];
-    return (
-        <li
-            className={`border-t border-rule py-2.5 pl-3 ${chosen ? 'border-l-4 border-l-lake bg-sheet' : 'border-l-4 border-l-transparent'}`}
-        >
-            <label className="grid cursor-pointer grid-cols-[auto_minmax(0,1fr)_auto] items-baseline gap-x-3">
-                <input
-                    type="radio"
-                    name="option"
-                    checked={chosen}
-                    disabled={!open || option.leadDays === null}
-                    onChange={onChoose}
-                    className="h-5 w-5 self-center accent-[var(--lake)]"
-                />
-                <span className="min-w-0">
-                    <span className="font-semibold">{option.label}</span>{' '}
-                    <span className="text-soft">{option.kind}</span>
-                </span>
-                <span className="figure text-lg font-medium">{money(option.expected, currency)}</span>
-            </label>
-            <div className="mt-1 flex flex-wrap items-baseline gap-x-5 gap-y-0.5 pl-8">
-                <span className="flex items-baseline gap-2">
-                    <span className="text-soft">cures this job</span>
-                    <Cures share={option.fixes} />
-                </span>
-                {facts.map(([name, value]) => (
-                    <span key={name}>
-                        <span className="text-soft">{name}</span> <span className="figure">{value}</span>
-                    </span>
-                ))}
-            </div>
-            <p className="mt-0.5 max-w-[70em] pl-8">
-                <span className="font-medium">For:</span> {option.why} <span className="font-medium">Against:</span>{' '}
-                {option.whyNot}
-            </p>
-        </li>
-    );
-}
+const most = 9;
 
 export default function Remedy() {
     const { job, open, outlook, standing, potted, choices, tools, breakEven, user, errors } = usePage<Props>().props;
@@ -157,11 +73,13 @@ export default function Remedy() {
         );
     };
     const converts = outlook.options.find((one) => one.key === option)?.kind === 'conversion';
-    const likely = outlook.options.filter((one) => one.fixes >= hardly);
-    const others = outlook.options.filter((one) => one.fixes < hardly);
+    const worth = outlook.options.filter((one) => one.fixes >= hardly);
+    const likely = worth.slice(0, most);
+    const others = outlook.options.filter((one) => !likely.includes(one));
     const row = (one: RemedyShown) => (
-        <Option
+        <RemedyOption
             key={one.key}
+            job={job.id}
             option={one}
             currency={currency}
             chosen={open && option === one.key}
@@ -188,7 +106,10 @@ export default function Remedy() {
                             {others.length > 0 && (
                                 <details open={likely.length === 0 || others.some((one) => one.key === option)}>
                                     <summary className="min-h-11 cursor-pointer content-center font-medium">
-                                        For what is hardly in question any more: {others.length} ways
+                                        {others.some((one) => one.fixes >= hardly)
+                                            ? 'Dearer for their chance, or hardly in question'
+                                            : 'For what is hardly in question any more'}
+                                        : {others.length} ways
                                     </summary>
                                     <ul className="border-b border-rule">{others.map(row)}</ul>
                                 </details>

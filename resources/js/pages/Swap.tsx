@@ -167,11 +167,9 @@ export default function Swap() {
     const [id] = useState(ulid);
     const [done, setDone] = useState<string[]>([]);
     const converts = changes.length > 0;
-    const proposed = Array.isArray(choice?.parts)
-        ? (choice.parts as string[])
-        : leading === 'none'
-          ? []
-          : leading.split('+');
+    const proposed = Array.isArray(choice?.parts) ? (choice.parts as string[]) : [];
+    /** What is likeliest stands in front; only what was chosen is ticked. */
+    const inFront = proposed.length > 0 ? proposed : leading.split('+');
     const [chosen, setChosen] = useState<string[]>(proposed.filter((key) => parts.some((part) => part.key === key)));
     const [partNumber, setPartNumber] = useState(typeof choice?.partNumber === 'string' ? choice.partNumber : '');
     const [note, setNote] = useState('');
@@ -179,7 +177,7 @@ export default function Swap() {
     const [until, setUntil] = useState('');
     const [sending, setSending] = useState(false);
     const canBridge = !converts && temporary !== null && chosen.length === 1 && chosen[0] === temporary.part;
-    const ordered = [...parts].sort((a, b) => Number(proposed.includes(b.key)) - Number(proposed.includes(a.key)));
+    const ordered = [...parts].sort((a, b) => Number(inFront.includes(b.key)) - Number(inFront.includes(a.key)));
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);

@@ -136,4 +136,29 @@ final class FitCheckTest extends TestCase
         $this->expectException(EntryRefused::class);
         (new Acceptance(Ledger::of([])))->check(Entry::read('f', EntryKind::Fit, ['type' => 'spoon'] + $fit));
     }
+
+    public function testWhatComesWithItsHarnessIsAdaptedNotWrong(): void
+    {
+        $old = ['pins' => '4', 'connectorKey' => 'grey', 'depth' => '40'];
+        $other = ['pins' => '3', 'connectorKey' => 'black', 'depth' => '52'];
+        $verdicts = static fn(array $new): array => array_column(
+            array_map(
+                static fn($one): array => [$one->attribute->value, $one->verdict],
+                FitCheck::compare(PartType::Module, $old, $new),
+            ),
+            1,
+            0,
+        );
+        self::assertSame(FitVerdict::Wrong, $verdicts($other)['pins']);
+        foreach (['harness', 'both'] as $brings) {
+            $with = $verdicts($other + ['brings' => $brings]);
+            self::assertSame(FitVerdict::Adapt, $with['pins']);
+            self::assertSame(FitVerdict::Adapt, $with['connectorKey']);
+            self::assertSame(FitVerdict::Wrong, $with['depth'], 'A harness makes no room.');
+        }
+        self::assertSame(FitVerdict::Wrong, $verdicts($other + ['brings' => 'bracket'])['pins']);
+        self::assertSame(FitVerdict::Same, $verdicts(['brings' => 'nothing'])['brings']);
+        self::assertArrayHasKey('power', $verdicts([]), 'A module has its horsepower.');
+        self::assertArrayHasKey('rotation', $verdicts([]));
+    }
 }
