@@ -51,6 +51,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/jobs/{job}/bench', [BenchController::class, 'show']);
     Route::post('/jobs/{job}/tools', [BenchController::class, 'tool']);
     Route::post('/jobs/{job}/readings', [ReadingController::class, 'store']);
+    Route::post('/jobs/{job}/hook-up', [ReadingController::class, 'hookedUp']);
     Route::post('/jobs/{job}/readings/{reading}/strike', [ReadingController::class, 'strike']);
     Route::post('/jobs/{job}/readings/{reading}/keep', [ReadingController::class, 'keep']);
     Route::get('/jobs/{job}/verdict', [VerdictController::class, 'show']);

@@ -45,7 +45,7 @@ final readonly class JobSheet
             'workshop' => $job->workshop->name,
             'currency' => $job->workshop->currency,
             'family' => $circuit->texts->get('name'),
-            'map' => self::map($strip),
+            'map' => $job->kind->hasMap() ? self::map($strip) : [],
             'found' => $this->found($job),
             'done' => JobView::replacements($job, $circuit),
             'choices' => array_map(

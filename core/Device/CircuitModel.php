@@ -67,6 +67,7 @@ final readonly class CircuitModel
      * @param array<string, float> $accessMinutes minutes to reach each place named by a test
      * @param list<Conductor>      $conductors what carries current and may come to carry it badly
      * @param Safety               $safety     what is dangerous about it
+     * @param list<Fault>          $hookUp     how a part alone on the bench may be connected wrongly, by their odds
      * @param list<Learnable>      $learnables values that are told once readings have taught them; those of elements
      *     that this circuit does not have are left out
      */
@@ -91,6 +92,7 @@ final readonly class CircuitModel
         public Safety $safety,
         array $conductors = [],
         array $learnables = [],
+        public array $hookUp = [],
     ) {
         $this->learnables = self::present($learnables, $netlist);
         $this->conducting = new Conductors($conductors, $netlist, $places);
@@ -140,6 +142,7 @@ final readonly class CircuitModel
      * @param list<Fault>|null      $faults   those of its conductors among them
      * @param list<FaultPair>|null  $pairs
      * @param list<CauseCheck>|null $causeChecks
+     * @param list<Part>|null       $parts
      */
     public function with(
         array $identity,
@@ -148,6 +151,7 @@ final readonly class CircuitModel
         ?array $faults = null,
         ?array $pairs = null,
         ?array $causeChecks = null,
+        ?array $parts = null,
     ): self {
         return new self(
             identity: [...$this->identity, ...$identity],
@@ -161,7 +165,7 @@ final readonly class CircuitModel
             observations: array_values($this->observations),
             faults: $faults ?? array_values($this->faults),
             pairs: $pairs ?? $this->pairs,
-            parts: array_values($this->parts),
+            parts: $parts ?? array_values($this->parts),
             causeChecks: $causeChecks ?? $this->causeChecks,
             accessMinutes: $this->accessMinutes,
             places: $this->places,
@@ -169,6 +173,7 @@ final readonly class CircuitModel
             texts: $this->texts,
             safety: $this->safety,
             learnables: $this->learnables,
+            hookUp: $this->hookUp,
         );
     }
 

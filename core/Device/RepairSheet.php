@@ -21,6 +21,7 @@ final readonly class RepairSheet
      * @param NeverLeftOut          $never   those of them that no note replaces
      * @param list<Adjustable>      $adjusts what can be adjusted
      * @param list<FollowedUp>      $follow  findings that leave something to look into
+     * @param array<string, list<string>> $refit what to mind when a proven good part goes back, by part
      * @param array<string, string> $leads   family whose circuit a part belongs to, where that is another one
      */
     public function __construct(
@@ -31,6 +32,7 @@ final readonly class RepairSheet
         public array $adjusts = [],
         public array $follow = [],
         public array $leads = [],
+        public array $refit = [],
     ) {}
 
     /**
@@ -64,6 +66,7 @@ final readonly class RepairSheet
             'adjusts',
             'follow',
             'leads',
+            'refit',
         ]);
         $types = self::map($file, 'types');
         $options = [];
@@ -114,6 +117,7 @@ final readonly class RepairSheet
             self::adjusts($file),
             self::follow($file),
             self::map($file, 'leads'),
+            self::lists($file, 'refit'),
         );
     }
 
@@ -152,21 +156,19 @@ final readonly class RepairSheet
     {
         return array_map(static function (mixed $item): FollowedUp {
             $one = new Record($item, 'follow', ['key', 'found', 'open']);
-            $tests = \is_array($one->get('found')) ? $one->get('found') : [];
-            $found = new Record($tests, 'follow.found', array_map(strval(...), array_keys($tests)));
 
-            return new FollowedUp(
-                $one->text('key'),
-                array_combine(
-                    array_map(strval(...), array_keys($tests)),
-                    array_map(
-                        static fn(string|int $test): array => self::texts($found, (string) $test),
-                        array_keys($tests),
-                    ),
-                ),
-                $one->text('open'),
-            );
+            return new FollowedUp($one->text('key'), self::lists($one, 'found'), $one->text('open'));
         }, $file->items('follow', self::MOST));
+    }
+
+    /** @return array<string, list<string>> */
+    private static function lists(Record $file, string $field): array
+    {
+        $given = \is_array($file->get($field)) ? $file->get($field) : [];
+        $keys = array_map(strval(...), array_keys($given));
+        $lists = new Record($given, $field, $keys);
+
+        return array_combine($keys, array_map(static fn(string $key): array => self::texts($lists, $key), $keys));
     }
 
     /** @return array<string, string> */

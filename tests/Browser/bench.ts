@@ -11,6 +11,7 @@ export class HiddenUnit {
         private readonly parameters: Record<string, unknown> = {},
         private readonly seed = 1,
         private readonly family = 'stepped-blower',
+        private readonly part = '',
     ) {}
 
     /** What one test shows, or every position of the speed map. */
@@ -29,6 +30,7 @@ export class HiddenUnit {
             ...what,
             `--fault=${this.fault}`,
             `--family=${this.family}`,
+            `--part=${this.part}`,
             `--parameters=${JSON.stringify(this.parameters)}`,
             `--seed=${this.seed}`,
         ];
@@ -114,4 +116,20 @@ export async function followToVerdict(page: Page, unit: HiddenUnit): Promise<str
         }
     }
     return taken;
+}
+
+/** Opens the form of a new job and fills in what every job needs. */
+export async function begin(
+    page: Page,
+    kind: string,
+    unit: string,
+    complaint: string,
+    choose: string[] = [],
+): Promise<void> {
+    await signIn(page);
+    await page.getByRole('link', { name: 'New job' }).click();
+    await page.getByRole('combobox', { name: 'Unit' }).fill(unit);
+    await page.getByLabel('Complaint').fill(complaint);
+    await page.getByRole('radio', { name: kind, exact: true }).click();
+    for (const choice of choose) await page.getByRole('radio', { name: choice, exact: true }).click();
 }

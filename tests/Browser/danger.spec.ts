@@ -1,26 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
-import { enterMap, expectAccessible, followToVerdict, HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
-import { measureWhatIsNeverLeftOut, proveAndClose } from './repair';
-
-async function begin(page: Page, kind: string, unit: string, complaint: string, choose: string[] = []): Promise<void> {
-    await signIn(page);
-    await page.getByRole('link', { name: 'New job' }).click();
-    await page.getByRole('combobox', { name: 'Unit' }).fill(unit);
-    await page.getByLabel('Complaint').fill(complaint);
-    await page.getByRole('radio', { name: kind, exact: true }).click();
-    for (const choice of choose) await page.getByRole('radio', { name: choice, exact: true }).click();
-}
-
-async function swap(page: Page, part: string): Promise<void> {
-    const path = new URL(page.url()).pathname.replace(/\/[a-z]+$/, '');
-    await page.goto(`${path}/swap`);
-    const parts = page.getByRole('group', { name: 'Parts' });
-    for (const name of await parts.locator('label:has(input:checked)').allInnerTexts())
-        await parts.getByRole('checkbox', { name, exact: true }).click();
-    await parts.getByRole('checkbox', { name: part, exact: true }).click();
-    await page.getByRole('button', { name: 'Done, now prove it' }).click();
-    await expect(page.getByRole('heading', { name: 'The same map again' })).toBeVisible();
-}
+import { expect, test } from '@playwright/test';
+import { begin, enterMap, expectAccessible, followToVerdict, HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
+import { measureWhatIsNeverLeftOut, proveAndClose, swap } from './repair';
 
 test('a flue fan does not close with its exhaust checks left out, and ends not in service', async ({ page }) => {
     const errors = watchForErrors(page);

@@ -105,6 +105,7 @@ test('a worksheet opened from the bench takes its value down; units follow the u
     await page.getByRole('link', { name: 'Resistors from pin to pin' }).click();
     await expect(page.getByText('Power off, plug of the pack pulled')).toBeVisible();
     await expect(page.getByRole('button', { name: /^Record in J-/ }), 'examples are no readings').toBeHidden();
+    await page.getByLabel('Pins, in the order of the row where it is known').fill('1 2 3 4');
     await page.getByLabel('Readings: two pins and Ω on each line').fill('1 2 2,9\n2 3 0.8\n3 4 0.5\n1 4 4.2');
     await page.getByRole('button', { name: 'Work it out' }).click();
     await expect(page.getByText('All readings agree.')).toBeVisible();

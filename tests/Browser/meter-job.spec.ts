@@ -1,7 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { expect, test, type Page } from '@playwright/test';
 import { enterMap, expectAccessible, HiddenUnit, signIn, watchForErrors } from './bench';
-import { proveAndClose, toTheSwap } from './repair';
+import { proveAndClose, tickTheFirst, toTheSwap } from './repair';
 
 /** A simulated meter clipped to a job, on a port of its own. */
 async function startMeter(
@@ -110,6 +110,7 @@ test('a whole job by the meter, with no number typed, and the meter dies in the 
     await page.getByRole('link', { name: 'To the verdict' }).click();
     await expect(page.getByRole('heading', { name: /^Resistor pack/ })).toBeVisible();
     await toTheSwap(page);
+    await tickTheFirst(page);
     await page.getByLabel('Part number').fill('TN-4410');
     await page.getByRole('button', { name: 'Done, now prove it' }).click();
     await proveAndClose(page, ['key-off', 'off', '1', '2', '3', '4']);

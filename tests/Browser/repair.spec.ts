@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { enterMap, expectAccessible, signIn, watchForErrors } from './bench';
-import { chooseRemedy, compareParts, proveAndClose, toTheSwap } from './repair';
+import { chooseRemedy, compareParts, proveAndClose, tickTheFirst, toTheSwap } from './repair';
 
 const onlyHigh = { 'key-off': 'right', off: 'right', 1: 'dead', 2: 'dead', 3: 'dead', 4: 'right' };
 const positions = Object.keys(onlyHigh);
@@ -151,6 +151,7 @@ test('a check that is not right sends the job back, with its reading', async ({ 
     await signIn(page);
     await openBlower(page, 'Net loft, fan heater');
     await toTheSwap(page);
+    await tickTheFirst(page);
     await page.getByRole('button', { name: 'Done, now prove it' }).click();
     await enterMap(page, Object.fromEntries(positions.map((position) => [position, 'right'])));
     await page.getByRole('button', { name: 'Record the proof' }).click();

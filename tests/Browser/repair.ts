@@ -15,6 +15,13 @@ export async function toTheSwap(page: Page): Promise<void> {
     await expect(page.getByRole('heading', { name: 'What was replaced or repaired' })).toBeVisible();
 }
 
+/** Ticks the part that stands in front: the likeliest one, where nothing was chosen yet. */
+export async function tickTheFirst(page: Page): Promise<void> {
+    const parts = page.getByRole('group', { name: 'Parts' });
+    await expect(parts.locator('input:checked')).toHaveCount(0);
+    await parts.getByRole('checkbox').first().click();
+}
+
 /** Chooses the first way that is offered, with a reason. */
 export async function chooseRemedy(page: Page, reason: string): Promise<void> {
     await page.getByRole('link', { name: 'To the repair' }).click();
@@ -126,4 +133,16 @@ export async function proveAndClose(
     await page.getByLabel(/^(Why checks were left out, or a note|Note)$/).fill('The rest was not in reach.');
     await page.getByRole('button', { name: 'Close the job' }).click();
     await expect(page.getByRole('heading', { name: ending })).toBeVisible();
+}
+
+/** Notes one part as replaced, whatever leads. */
+export async function swap(page: Page, part: string): Promise<void> {
+    const path = new URL(page.url()).pathname.replace(/\/[a-z]+$/, '');
+    await page.goto(`${path}/swap`);
+    const parts = page.getByRole('group', { name: 'Parts' });
+    for (const name of await parts.locator('label:has(input:checked)').allInnerTexts())
+        await parts.getByRole('checkbox', { name, exact: true }).click();
+    await parts.getByRole('checkbox', { name: part, exact: true }).click();
+    await page.getByRole('button', { name: 'Done, now prove it' }).click();
+    await expect(page.getByRole('heading', { name: 'The same map again' })).toBeVisible();
 }

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { enterMap, expectAccessible, followToVerdict, HiddenUnit, signIn, watchForErrors } from './bench';
-import { proveAndClose, toTheSwap } from './repair';
+import { proveAndClose, tickTheFirst, toTheSwap } from './repair';
 
 const positions = ['key-off', 'off', '1', '2', '3', '4'];
 
@@ -35,6 +35,7 @@ test('a burnt thermal fuse, from the complaint to the closed job', async ({ page
     await expectAccessible(page);
 
     await toTheSwap(page);
+    await tickTheFirst(page);
     await expectAccessible(page);
     await page.getByLabel('Part number').fill('TN-4410');
     await page.getByRole('button', { name: 'Done, now prove it' }).click();

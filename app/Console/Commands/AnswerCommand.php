@@ -9,7 +9,9 @@ use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\LoosePart;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
 use Ispira\Core\Kernel\RandomSource;
@@ -21,9 +23,10 @@ final class AnswerCommand extends Command
 {
     protected $signature = 'ispira:answer
         {test? : key of a test; every position of the speed map when left out}
-        {--fault=none : key of the hidden fault, as the faults are listed with --list}
+        {--fault=none : key of the hidden fault, as the faults are listed with --list; two of them with a comma between}
         {--family=stepped-blower}
         {--parameters={} : the circuit as JSON}
+        {--part= : only this part, alone on the bench}
         {--seed=1 : chooses component values and meter noise}
         {--all : every test in words, with what it shows}
         {--every : every test as if it were the first, as JSON}
@@ -42,13 +45,22 @@ final class AnswerCommand extends Command
 
             return self::FAILURE;
         }
+        $part = $this->option('part');
+        if (is_string($part) && $part !== '') {
+            if (!isset($circuit->parts[$part])) {
+                $this->error('This circuit has no such part.');
+
+                return self::FAILURE;
+            }
+            $circuit = LoosePart::of($circuit, $part);
+        }
         $hypotheses = HypothesisList::of($circuit, false);
         if ($this->option('list') === true) {
             $this->line(implode("\n", array_keys($hypotheses)));
 
             return self::SUCCESS;
         }
-        $hidden = $hypotheses[(string) $this->option('fault')] ?? null;
+        $hidden = self::hidden($hypotheses, explode(',', (string) $this->option('fault')));
         if ($hidden === null) {
             $this->error('This circuit has no such fault. See --list.');
 
@@ -108,5 +120,30 @@ final class AnswerCommand extends Command
         }
 
         return $answers;
+    }
+
+    /**
+     * One fault, or two that have nothing to do with each other on the same machine.
+     *
+     * @param array<string, Hypothesis> $hypotheses
+     * @param non-empty-list<string>    $keys
+     */
+    private static function hidden(array $hypotheses, array $keys): ?Hypothesis
+    {
+        $first = $hypotheses[$keys[0]] ?? null;
+        $second = $hypotheses[$keys[1] ?? $keys[0]] ?? null;
+        if ($first === null || $second === null || \count($keys) === 1) {
+            return $second === null ? null : $first;
+        }
+
+        return new Hypothesis(
+            "$first->key,$second->key",
+            [...$first->faults, ...$second->faults],
+            [...$first->parts, ...$second->parts],
+            1.0,
+            [...$first->adjustments, ...$second->adjustments],
+            $first->acts + $second->acts,
+            ofFirst: \count($first->adjustments),
+        );
     }
 }

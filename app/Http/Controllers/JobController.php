@@ -226,11 +226,17 @@ final class JobController extends Controller
         if ($kind === JobKind::LoosePart && !isset($circuit->parts[$request->string('part')->toString()])) {
             throw ValidationException::withMessages(['part' => 'Choose the part that lies on the bench.']);
         }
+        $data = $request->validated();
+        if ($kind === JobKind::LoosePart) {
+            $label = $circuit->texts->get('parts.' . $request->string('part')->toString());
+            $data['unitName'] = $data['unitName'] ?? '' ?: "Loose part: $label";
+            $data['complaint'] = $data['complaint'] ?? '' ?: 'Is it still good?';
+        }
         $answers = $kind->hasMap() ? Answers::read($request->input('answers'), $circuit) : [];
         $states = $kind->hasMap()
             ? MapStates::read($request->input('states'), $circuit, answered: $answers !== [] || !$kind->needsMap())
             : [];
-        $job = $open($this->user($request), $request->validated(), $family, $parameters, $states, $answers);
+        $job = $open($this->user($request), $data, $family, $parameters, $states, $answers);
 
         return $this->whereItStands($job);
     }

@@ -15,6 +15,7 @@ use App\Models\Strike;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use Ispira\Core\Diagnosis\Inference\LoosePart;
 use Ispira\Core\Diagnosis\Presentation\Series;
 use Ispira\Core\Job\JobStage;
 
@@ -70,6 +71,29 @@ final class ReadingController extends Controller
             'notice',
             $notice,
         );
+    }
+
+    /** The clips of a part on the bench were put right: what was read through them is struck out and read again. */
+    public function hookedUp(Job $job, Request $request): RedirectResponse
+    {
+        if ($job->stage !== JobStage::Bench || $job->part === null) {
+            return $this->whereItStands($job, 'Only a part that lies on the bench is hooked up anew.');
+        }
+        $tests = array_filter($job->circuit()->tests, LoosePart::isHookedUp(...));
+        foreach ($job->readings as $reading) {
+            if (isset($tests[$reading->test]) && $reading->strike === null) {
+                Strike::query()->firstOrCreate(
+                    ['reading_sequence' => $reading->sequence],
+                    [
+                        'user_id' => $this->user($request)->id,
+                        'reason' => 'The hook-up on the bench was wrong.',
+                        'struck_at' => now(),
+                    ],
+                );
+            }
+        }
+
+        return redirect("/jobs/$job->id/bench", 303);
     }
 
     /** Answers the doubts about a reading: it is right as it stands. */

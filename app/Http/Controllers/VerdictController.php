@@ -38,6 +38,8 @@ final class VerdictController extends Controller
             'open' => $job->stage === JobStage::Bench,
             'guessedOnTheMap' => $diagnosis->priceOfGuessing($job, $circuit),
             'outlook' => $remedies->outlook($job, $circuit, $found),
+            'refit' => $job->part === null ? [] : $job->repairSheet()->refit[$job->part] ?? [],
+            'part' => $job->part === null ? null : $circuit->texts->get("parts.$job->part"),
             'leadsOn' => $leads->of($job, array_column($found->suspects, 'probability', 'remedy')),
             'held' => RepairView::entries($job->ledger(), EntryKind::Held),
             ...$diagnosis->shown($circuit, $job->caseFile(), $found),

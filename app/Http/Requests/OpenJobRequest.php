@@ -17,12 +17,17 @@ final class OpenJobRequest extends FormRequest
             'id' => ['required', 'ulid'],
             'mapId' => ['required', 'ulid'],
             'unitId' => ['nullable', 'ulid'],
-            'unitName' => ['required_without:unitId', 'nullable', 'string', 'max:120'],
+            'unitName' => [
+                $this->isOfAPart() ? 'nullable' : 'required_without:unitId',
+                'nullable',
+                'string',
+                'max:120',
+            ],
             'unitPlace' => ['nullable', 'string', 'max:120'],
             'unitModel' => ['nullable', 'string', 'max:120'],
             'kind' => ['nullable', Rule::enum(JobKind::class)],
             'part' => ['nullable', 'required_if:kind,loose-part', 'string', 'max:60'],
-            'complaint' => ['required', 'string', 'max:2000'],
+            'complaint' => [$this->isOfAPart() ? 'nullable' : 'required', 'string', 'max:2000'],
             'since' => ['nullable', 'string', 'max:120'],
             'intermittent' => ['boolean'],
             'replacedBefore' => ['nullable', 'string', 'max:1000'],
@@ -31,6 +36,12 @@ final class OpenJobRequest extends FormRequest
             'states' => ['nullable', 'array', 'max:30'],
             'answers' => ['nullable', 'array', 'max:20'],
         ];
+    }
+
+    /** A part that lies on the bench has no machine and nobody who complains. */
+    private function isOfAPart(): bool
+    {
+        return $this->input('kind') === JobKind::LoosePart->value;
     }
 
     /** @return array<string, string> */

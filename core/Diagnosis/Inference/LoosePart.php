@@ -6,6 +6,7 @@ namespace Ispira\Core\Diagnosis\Inference;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Fault;
+use Ispira\Core\Device\Part;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Reading\MeterAccuracy;
@@ -18,6 +19,12 @@ use Ispira\Core\Reading\MeterAccuracy;
  */
 final class LoosePart
 {
+    /** The part that stands for clips and jumpers: put right, not bought. */
+    public const HOOK_UP = 'hook-up';
+
+    /** Odds of a wrong hook-up against those of a sound part. */
+    private const HOOKED_WRONGLY = 0.15;
+
     private function __construct() {}
 
     public static function of(CircuitModel $circuit, string $part): CircuitModel
@@ -29,6 +36,13 @@ final class LoosePart
                 ($one->prior / max($all, 1e-12)) * HypothesisList::NOTHING_WRONG_PRIOR,
             ),
             $own,
+        );
+        // Somebody clipped it to the bench: that is in question as well, where it can go wrong.
+        $clips = array_map(
+            static fn(Fault $one): Fault => $one->weighing(
+                $one->prior * self::HOOKED_WRONGLY * HypothesisList::NOTHING_WRONG_PRIOR,
+            ),
+            $circuit->hookUp,
         );
         $seen = [];
         foreach ($own as $fault) {
@@ -43,7 +57,20 @@ final class LoosePart
             ),
         );
 
-        return $circuit->with(['loose', $part], tests: $tests, faults: $faults, pairs: [], causeChecks: []);
+        return $circuit->with(
+            ['loose', $part],
+            tests: $tests,
+            faults: [...$faults, ...$clips],
+            pairs: [],
+            causeChecks: [],
+            parts: [...array_values($circuit->parts), ...$clips === [] ? [] : [new Part(self::HOOK_UP, 0.0, 3.0)]],
+        );
+    }
+
+    /** Whether a test stands or falls with clips and jumpers. */
+    public static function isHookedUp(Test $test): bool
+    {
+        return str_starts_with($test->setUp, 'bench') || str_starts_with($test->setUp, 'direct');
     }
 
     /**
@@ -74,11 +101,7 @@ final class LoosePart
     {
         $setUp = $circuit->setUps[$test->setUp];
         // With a text of its own a set-up takes the machine apart; what is then fed from the bench needs no selector.
-        $apart =
-            $setUp->text !== null &&
-            (!$circuit->positions[$setUp->position]->runs() ||
-                str_starts_with($setUp->key, 'bench') ||
-                str_starts_with($setUp->key, 'direct'));
+        $apart = $setUp->text !== null && (!$circuit->positions[$setUp->position]->runs() || self::isHookedUp($test));
 
         return match ($test->probe->quantity) {
             Quantity::Ohms, Quantity::Capacitance => true,

@@ -237,7 +237,7 @@ final class Simulator
             ? 0.0
             : $this->solver->solve($this->valuesFor($values, $setUp, $hypothesis))->speed($mover) / $right;
         $rest = $hypothesis->decouples() ? 0.0 : $this->solver->solve($atRest)->speed($mover) / $right;
-        if ($kind !== PositionKind::Parks) {
+        if (!$kind->parks()) {
             return abs($rest) < abs($way) ? $rest : $way;
         }
 

@@ -41,7 +41,14 @@ enum SpeedState: string
         return match ($kind) {
             PositionKind::Runs => [self::Right, self::Slow, self::Fast, self::Dead, self::CutsOut],
             PositionKind::Stands => [self::Right, self::Runs],
-            PositionKind::Parks => [self::Right, self::Slow, self::Fast, self::Stays, self::Overruns, self::Runs],
+            PositionKind::Parks, PositionKind::ParksFromAnywhere => [
+                self::Right,
+                self::Slow,
+                self::Fast,
+                self::Stays,
+                self::Overruns,
+                self::Runs,
+            ],
             PositionKind::Holds => [self::Right, self::Dead, self::CutsOut],
         };
     }
@@ -59,7 +66,8 @@ enum SpeedState: string
         return match ($kind) {
             PositionKind::Runs => self::running($ratio),
             PositionKind::Stands => self::standing($ratio),
-            PositionKind::Parks => self::parking($ratio),
+            PositionKind::Parks => self::parking($ratio, self::RESTED),
+            PositionKind::ParksFromAnywhere => self::parking($ratio, self::RESTED ** 3),
             PositionKind::Holds => self::holding($ratio),
         };
     }
@@ -82,8 +90,12 @@ enum SpeedState: string
         };
     }
 
-    /** @return array<string, float> */
-    private static function parking(float $code): array
+    /**
+     * @param float $rested chance that what stands dead stood at its place of rest whenever it was tried
+     *
+     * @return array<string, float>
+     */
+    private static function parking(float $code, float $rested): array
     {
         $even = [
             'right' => 0.005,
@@ -110,10 +122,10 @@ enum SpeedState: string
 
         return [
             // What stands dead may have stopped at its place of rest before.
-            'right' => 0.005 + $right * $share + self::RESTED * (1.0 - $turns),
+            'right' => 0.005 + $right * $share + $rested * (1.0 - $turns),
             'slow' => 0.005 + $slow * $share,
             'fast' => 0.005 + $fast * $share,
-            'stays' => 0.005 + (0.97 - self::RESTED) * (1.0 - $turns),
+            'stays' => 0.005 + (0.97 - $rested) * (1.0 - $turns),
             'overruns' => 0.005,
             'runs' => 0.005,
         ];

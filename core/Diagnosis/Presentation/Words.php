@@ -139,8 +139,8 @@ final class Words
     /** What a mover does, in the family's own words where it has any. */
     public function state(string $value, PositionKind $kind): string
     {
-        return $this->circuit->texts->find("states.$kind->value.$value") ??
-            ($this->circuit->texts->find("states.$value") ?? self::general("states.$kind->value.$value"));
+        return $this->circuit->texts->find("states.{$kind->words()}.$value") ??
+            ($this->circuit->texts->find("states.$value") ?? self::general("states.{$kind->words()}.$value"));
     }
 
     public function reading(Reading $reading): string

@@ -55,7 +55,7 @@ final readonly class CompoundTests
         ) {
             $tests[] = new Test(
                 $key,
-                'bench-clips',
+                $key === 'bench-park' ? 'bench-clips-park' : 'bench-clips',
                 $key,
                 Probe::speed('motor'),
                 3.0,
@@ -119,6 +119,26 @@ final readonly class CompoundTests
             [],
             ['meter'],
             ['from' => 'RUN', 'to' => 'body, at rest'],
+        );
+        $tests[] = new Test(
+            'ohms-run-body-away',
+            'ohms-away',
+            'unplugged-away',
+            Probe::ohms('run-in', 'body'),
+            1.5,
+            ['motor-plug', 'linkage-off'],
+            [],
+            ['meter'],
+        );
+        $tests[] = new Test(
+            'bench-feed-volts',
+            'bench-feed-volts',
+            'bench-high',
+            Probe::volts('feed-pin', '0'),
+            1.0,
+            ['motor-plug', 'battery'],
+            ['jumper'],
+            ['jumper', 'meter'],
         );
         $tests[] = TestList::volts('strap-drop', 'strap-drop', 'off', 'body', '0', ['motor-plug'], []);
         $tests[] = new Test(

@@ -85,11 +85,17 @@ final readonly class CompoundWiring
             $resistor('field-short', 'field-pin', '0', self::OPEN),
             $resistor('cam', 'run-in', 'body', 0.01 * $z),
             $resistor('strap', 'body', '0', 0.01 * $z),
-            $resistor('clip-run', 'run-in', '0', self::OPEN),
-            $resistor('clip-field', 'field-in', '0', self::OPEN),
+            ...self::hookUp()->elements(),
             $resistor('clip-body', 'body', '0', self::OPEN),
             $resistor('clip-feed', 'battery', 'feed-pin', self::OPEN),
             $resistor('lamp', 'fed', '0', self::OPEN),
+        ]);
+    }
+
+    public static function hookUp(): HookUp
+    {
+        return new HookUp('0', ['run' => ['clip-run', 'run-in'], 'field' => ['clip-field', 'field-in']], 'clip-body', [
+            'clip-feed',
         ]);
     }
 
@@ -159,7 +165,7 @@ final readonly class CompoundWiring
                 'off',
                 [...$bench, ...$this->closed('clip-field')],
                 'bench-field',
-                PositionKind::Parks,
+                PositionKind::ParksFromAnywhere,
                 atRest: $rest,
             ),
             new SetUp('bench-none', 'off', $bench, 'bench-none', PositionKind::Parks, atRest: $rest),
@@ -171,6 +177,15 @@ final readonly class CompoundWiring
                     Adjustment::opened('cam'),
                 ],
                 'unplugged',
+            ),
+            new SetUp(
+                'unplugged-away',
+                'off',
+                [
+                    ...array_map(Adjustment::opened(...), ['plug-feed', 'run-wire', 'field-wire']),
+                    Adjustment::set('cam.ohms', 0.01 * $this->scale * $this->scale),
+                ],
+                'unplugged-away',
             ),
             new SetUp(
                 'lamp-feed',

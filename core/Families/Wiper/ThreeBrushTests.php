@@ -65,6 +65,17 @@ final readonly class ThreeBrushTests
                 ['speed' => $speed],
             );
             $tests[] = new Test(
+                "bench-volts-$speed",
+                'bench-volts',
+                "bench-$speed",
+                Probe::volts($brush, 'C'),
+                1.0,
+                ['motor-plug', 'battery'],
+                ['jumper'],
+                ['jumper', 'meter'],
+                ['speed' => $speed],
+            );
+            $tests[] = new Test(
                 "ohms-$speed",
                 'ohms',
                 'unplugged',

@@ -76,10 +76,20 @@ final readonly class ThreeBrushWiring
             $resistor('cam-run', 'park-pin', 'park-feed-pin', 0.01 * $z),
             $resistor('cam-rest', 'park-pin', 'C', self::OPEN),
             ...$this->motor(1.0, 1.0, 1.0, 1.0)->elements('L', 'H', 'C'),
-            $resistor('direct-low', 'battery', 'L', self::OPEN),
-            $resistor('direct-high', 'battery', 'H', self::OPEN),
+            ...self::hookUp()->elements(),
+            $resistor('direct-park', 'battery', 'park-feed-pin', self::OPEN),
+            $resistor('join-park', 'L', 'park-pin', self::OPEN),
             $resistor('direct-common', 'C', '0', self::OPEN),
             $resistor('lamp', 'low-pin', 'ground-pin', self::OPEN),
+        ]);
+    }
+
+    public static function hookUp(): HookUp
+    {
+        return new HookUp('battery', ['low' => ['direct-low', 'L'], 'high' => ['direct-high', 'H']], 'direct-common', [
+            'direct-low',
+            'direct-high',
+            'direct-park',
         ]);
     }
 
@@ -141,9 +151,9 @@ final readonly class ThreeBrushWiring
             new SetUp(
                 'bench-park',
                 'off',
-                [...FaultList::linkageOff(), Adjustment::opened('plug-high'), ...$this->closed('dash-park')],
+                [...$bench, ...$this->closed('direct-park', 'join-park')],
                 'bench-park',
-                PositionKind::Parks,
+                PositionKind::ParksFromAnywhere,
                 atRest: $rest,
             ),
             new SetUp('unplugged', 'off', [...$out, Adjustment::opened('cam-run')], 'unplugged'),

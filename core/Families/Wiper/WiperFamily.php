@@ -75,6 +75,7 @@ final class WiperFamily implements Family, Planned, Repairable
                 watched: ['crush'],
             ),
             conductors: $wiring->conductors(),
+            hookUp: $wiring::hookUp()->faults(),
             learnables: [Learnable::volts('supply', 'battery.volts'), Learnable::ohms('winding', 'motor.armatureOhms')],
         );
     }

@@ -171,9 +171,13 @@ export default function NewJob() {
                             value={name}
                             onChange={(event) => setName(event.target.value)}
                             error={errors.unitName ?? errors.unitId}
-                            hint="A vehicle or an appliance. Choose one that was here before, or type a new name."
+                            hint={
+                                kind === 'loose-part'
+                                    ? 'Not needed for a loose part.'
+                                    : 'A vehicle or an appliance. Choose one that was here before, or type a new name.'
+                            }
                             autoComplete="off"
-                            required
+                            required={kind !== 'loose-part'}
                         />
                         <datalist id="units">
                             {units.map((one) => (
@@ -228,8 +232,12 @@ export default function NewJob() {
                             value={complaint}
                             onChange={(event) => setComplaint(event.target.value)}
                             error={errors.complaint}
-                            hint="What the user of the machine says."
-                            required
+                            hint={
+                                kind === 'loose-part'
+                                    ? 'Empty: is it still good?'
+                                    : 'What the user of the machine says.'
+                            }
+                            required={kind !== 'loose-part'}
                         />
                         <div className="grid gap-4 sm:grid-cols-2">
                             <TextField

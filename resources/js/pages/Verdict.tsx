@@ -2,6 +2,7 @@ import { Link, usePage } from '@inertiajs/react';
 import CircuitSheet from '@/features/CircuitSheet';
 import Elsewhere from '@/features/Elsewhere';
 import LeadsOn from '@/features/LeadsOn';
+import LooseVerdict from '@/features/LooseVerdict';
 import Outlook from '@/features/Outlook';
 import ReadingLog from '@/features/ReadingLog';
 import SpeedStrip from '@/features/SpeedStrip';
@@ -33,6 +34,8 @@ interface Props extends Shared {
     open: boolean;
     held: EntryShown[];
     leadsOn: LeadOn[];
+    part: string | null;
+    refit: string[];
 }
 
 export default function Verdict() {
@@ -47,12 +50,19 @@ export default function Verdict() {
         outlook,
         held,
         leadsOn,
+        part,
+        refit,
         open,
         user,
     } = usePage<Props>().props;
     const currency = user?.currency ?? 'EUR';
     const { verdict, misfit, suspects } = diagnosis;
     const leading = suspects[0];
+    /** Of a part on the bench nothing is bought while it is good, or only hooked up wrongly. */
+    const loose =
+        open && part !== null && verdict && leading && ['none', 'hook-up'].includes(leading.remedy)
+            ? { part, leading }
+            : null;
     return (
         <Frame title={`Verdict ${job.number}`} job={job} here="verdict">
             <SpeedStrip strip={strip} />
@@ -123,14 +133,17 @@ export default function Verdict() {
                                     .
                                 </p>
                             )}
-                            <p className="mt-3 border-l-4 border-lake pl-3">
-                                <strong className="font-semibold">Price of guessing.</strong> Buying on the speed map
-                                alone would have wasted {money(guessedOnTheMap, currency)} on average: wrong parts,
-                                their labour, and coming back. On the odds as they stand now it is{' '}
-                                {money(diagnosis.guessing, currency)}.
-                            </p>
-                            <Outlook outlook={outlook} currency={currency} />
-                            {verdict && (
+                            {loose && <LooseVerdict job={job.id} {...loose} refit={refit} />}
+                            {!loose && part === null && (
+                                <p className="mt-3 border-l-4 border-lake pl-3">
+                                    <strong className="font-semibold">Price of guessing.</strong> Buying on the speed
+                                    map alone would have wasted {money(guessedOnTheMap, currency)} on average: wrong
+                                    parts, their labour, and coming back. On the odds as they stand now it is{' '}
+                                    {money(diagnosis.guessing, currency)}.
+                                </p>
+                            )}
+                            {!loose && <Outlook outlook={outlook} currency={currency} />}
+                            {verdict && !loose && (
                                 <>
                                     <h2 className="mt-4 font-semibold">The cause behind it</h2>
                                     {verdict.causes.length === 0 ? (
@@ -192,7 +205,7 @@ export default function Verdict() {
                             suspects={open ? suspects : []}
                         />
                     </div>
-                    {open && (
+                    {open && !loose && (
                         <section aria-label="On to the repair" className="border-t-2 border-ink pt-3">
                             <p className="mb-3">
                                 Ways to cure it with their money and odds, the fit of a new part, taking apart, wires,

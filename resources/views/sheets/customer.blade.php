@@ -4,8 +4,10 @@
 <body>
 @include('sheets.head', ['title' => 'What we found and did'])
 
+@if($map !== [])
 <h2>How it ran, before and after</h2>
 @include('sheets.map')
+@endif
 
 <h2>What was found</h2>
 @forelse($found as $line)<p>{{ $line }}</p>@empty<p>No part was found faulty.</p>@endforelse

@@ -5,8 +5,10 @@
 @include('sheets.head', ['title' => 'Job sheet for the file'])
 <p class="soft">{{ $family }}. @php($known = array_filter($minutes, static fn ($took) => $took !== null))@if($known !== [])Minutes: {{ implode(', ', array_map(static fn ($what, $took) => "$what ".round($took), array_keys($known), $known)) }}.@endif</p>
 
+@if($map !== [])
 <h2>Speed map, before and after</h2>
 @include('sheets.map')
+@endif
 
 <h2>Verdict and odds</h2>
 @forelse($odds as $one)

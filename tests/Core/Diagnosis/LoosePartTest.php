@@ -69,6 +69,40 @@ final class LoosePartTest extends TestCase
         self::assertGreaterThanOrEqual(0.75 * $all, $right, "$right of $all");
     }
 
+    /** @return iterable<string, array{0: string, 1: string, 2: string}> motor, what is so, what leads */
+    public static function benches(): iterable
+    {
+        foreach (['compound', 'three-brush'] as $motor) {
+            yield "$motor good" => [$motor, 'none', 'none'];
+            yield "$motor clip off" => [$motor, 'clip-off#0', 'hook-up'];
+            yield "$motor jumper without current" => [$motor, 'jumper-dead#0', 'hook-up'];
+            yield "$motor jumpers swapped" => [$motor, 'jumpers-swapped#0', 'hook-up'];
+            yield "$motor park contact open" => [$motor, 'park-open#0', 'motor'];
+        }
+    }
+
+    /** A wrong hook-up is told from a bad motor, and the motor from the hook-up. */
+    #[DataProvider('benches')]
+    public function testTheHookUpItselfIsInQuestion(string $motor, string $hidden, string $leads): void
+    {
+        $declared = FamilyRegistry::shipped()->get('wiper');
+        $circuit = LoosePart::of($declared->circuit($declared->parameters()->read(['motor' => $motor])), 'motor');
+        $engine = new Engine(new MemoryStore());
+        $first = $engine->diagnose($circuit, new CaseFile([], [], false), new DecisionSettings());
+        foreach ([3, 8] as $seed) {
+            $unit = new SimulatedUnit($circuit, $first->evidence->hypotheses[$hidden], new RandomSource($seed), 0.0);
+            $readings = [];
+            do {
+                $now = $engine->diagnose($circuit, new CaseFile($readings, [], false), new DecisionSettings());
+                if ($now->next !== null) {
+                    $readings[] = $unit->read('r' . \count($readings), $now->next->test, 0);
+                }
+            } while ($now->next !== null && \count($readings) < 12);
+            self::assertSame($leads, $now->suspects[0]->remedy, "seed $seed");
+            self::assertNotNull($now->verdict, "seed $seed");
+        }
+    }
+
     /** @param list<Suspect> $suspects */
     private static function good(array $suspects): float
     {
