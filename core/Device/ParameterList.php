@@ -150,11 +150,12 @@ final readonly class ParameterList
     {
         $empty = [];
         foreach ($this->parameters as $key => $one) {
-            $given = $raw[$key] ?? null;
+            $given = $raw[$key] ?? '';
             $only = $one->onlyWith;
             $chosen = $only === null ? null : $raw[$only['key']] ?? ($this->parameters[$only['key']]->default ?? null);
             $asked = $only === null || \in_array($chosen, $only['values'], true);
-            if ($asked && $one->example && $one->kind === 'number' && \is_string($given) && trim($given) === '') {
+            $left = \array_key_exists($key, $raw) && \is_string($given) && trim($given) === '';
+            if ($asked && $left && $one->example && $one->kind === 'number') {
                 $empty[$key] = 'Fill this in.';
             }
         }

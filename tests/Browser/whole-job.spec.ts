@@ -64,6 +64,7 @@ test('the first verification fails, the job reopens, and the cause is found', as
     await page.getByRole('link', { name: 'Verdict now' }).click();
     await expect(page.getByText('No verdict yet: these are the odds as they stand')).toBeVisible();
     await toTheSwap(page);
+    await tickTheFirst(page);
     await page.getByRole('button', { name: 'Done, now prove it' }).click();
     await enterMap(page, { 'key-off': 'right', off: 'right', 1: 'dead', 2: 'dead', 3: 'dead', 4: 'right' });
     await page.getByRole('button', { name: 'Record the proof' }).click();
@@ -79,6 +80,7 @@ test('the first verification fails, the job reopens, and the cause is found', as
     await expect(page.getByRole('heading', { name: /^Pack plug and pigtail/ })).toBeVisible();
     await expect(page.getByText('A verdict of this job did not hold.')).toBeVisible();
     await toTheSwap(page);
+    await tickTheFirst(page);
     await page.getByRole('button', { name: 'Done, now prove it' }).click();
     await proveAndClose(page, positions);
     expect(errors).toEqual([]);

@@ -25,7 +25,7 @@ final class ProceduresTest extends TestCase
         self::assertContains('pack-swap', $keys);
         self::assertContains('wheel-and-motor', $keys);
         self::assertNotContains('wiper-park', $keys);
-        self::assertCount(15, $this->props('/procedures')['procedures']);
+        self::assertCount(19, $this->props('/procedures')['procedures']);
         foreach ((new ProcedureLibrary())->all() as $key => $procedure) {
             $this->get("/procedures/$key")->assertInertia(
                 fn(Page $page) => $page->component('Procedure')->where('procedure.title', $procedure->title),
