@@ -13,6 +13,7 @@ use Ispira\Core\Diagnosis\Inference\PredictionStore;
 use Ispira\Core\Quality\Doubt;
 use Ispira\Core\Quality\QualityCheck;
 use Ispira\Core\Reading\Reading as CoreReading;
+use Ispira\Core\Reading\Trust;
 
 /**
  * Adds a reading to a job, with what is doubtful about it. The same id sent again is the same reading.
@@ -32,16 +33,19 @@ final readonly class RecordReading
                     ? $existing
                     : throw new ReadingRefused('This reading was not accepted. Reload the page and take it again.');
             }
-            $episode = $job->replacements()->count();
+            // What was seen before the job was seen on the machine as it was then.
+            $remembered = $reading->trust === Trust::Remembered;
+            $episode = $remembered ? 0 : $job->replacements()->count();
             // What is chosen from a list is not measured: nothing to look up for it.
-            $doubts = is_string($reading->value)
-                ? []
-                : (new QualityCheck($this->store))->of(
-                    $locked->circuit(),
-                    $locked->caseFile(),
-                    $reading->inEpisode($episode),
-                    $user->displayUnits(),
-                );
+            $doubts =
+                is_string($reading->value) || $remembered
+                    ? []
+                    : (new QualityCheck($this->store))->of(
+                        $locked->circuit(),
+                        $locked->caseFile(),
+                        $reading->inEpisode($episode),
+                        $user->displayUnits(),
+                    );
             $stored = Reading::query()->create([
                 'id' => $reading->id,
                 'job_id' => $job->id,

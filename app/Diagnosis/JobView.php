@@ -17,6 +17,7 @@ use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\MapKind;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Reading\Trust;
 use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
@@ -188,6 +189,7 @@ final class JobView
                         'map' => $reading->speed_map_id,
                         'struck' => $reading->strike !== null,
                         'struckBecause' => $reading->strike?->reason,
+                        'seenBefore' => $reading->speed_map_id === null && $reading->trust === Trust::Remembered,
                         'takenAt' => $reading->taken_at->toIso8601String(),
                     ],
                 )

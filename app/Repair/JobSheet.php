@@ -15,6 +15,7 @@ use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Diagnosis\Presentation\Series;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Reading\Trust;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\Ledger;
@@ -97,7 +98,9 @@ final readonly class JobSheet
         $wires = new WireTransfer($ledger);
         $case = $job->caseFile();
         $diagnosis = $this->remedies->diagnosis($job, $circuit);
-        $times = $job->readings->map(static fn($reading): Carbon => $reading->taken_at);
+        $times = $job->readings
+            ->filter(static fn($reading): bool => $reading->trust === Trust::Measured)
+            ->map(static fn($reading): Carbon => $reading->taken_at);
         $first = $times->min();
         $replaced = $job->replacements->first()?->replaced_at;
 

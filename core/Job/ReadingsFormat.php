@@ -70,10 +70,12 @@ final readonly class ReadingsFormat
                 throw FileError::at("$path.map", "no map has the id \"$map\".");
             }
             $own = self::episode($record, $path, $episodes);
-            if ($own < $episode) {
+            // What is remembered was seen on the machine as it was before.
+            $now = $record->optionalText('trust') !== Trust::Remembered->value;
+            if ($now && $own < $episode) {
                 throw FileError::at("$path.episode", 'readings must stand in the order taken.');
             }
-            $episode = $own;
+            $episode = $now ? $own : $episode;
             $doubts = $this->doubts($record, $path);
             $readings[] = new FiledReading(
                 new Reading(

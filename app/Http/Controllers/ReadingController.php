@@ -32,7 +32,12 @@ final class ReadingController extends Controller
         }
         $circuit = $job->circuit();
         try {
-            $stored = $record($this->user($request), $job, $request->reading($job, $circuit, $live));
+            $stored = $record(
+                $this->user($request),
+                $job,
+                $request->reading($job, $circuit, $live),
+                $request->seenOn(),
+            );
         } catch (ReadingRefused $error) {
             throw ValidationException::withMessages(['value' => $error->getMessage()]);
         }

@@ -9,6 +9,7 @@ use App\Measuring\Leads;
 use App\Models\Job;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Carbon;
 use Illuminate\Validation\ValidationException;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Quantity;
@@ -18,6 +19,7 @@ use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Reading\Intake;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Reading\RefusedReading;
+use Ispira\Core\Reading\Trust;
 
 final class RecordReadingRequest extends FormRequest
 {
@@ -35,7 +37,22 @@ final class RecordReadingRequest extends FormRequest
             'misbehaved' => ['nullable', 'boolean'],
             'meter' => ['nullable', 'string', 'max:40'],
             'series' => ['boolean'],
+            'seenOn' => ['nullable', 'date_format:Y-m-d', 'after:1969-12-31', 'before:today'],
         ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['seenOn.*' => 'Give the day on which it was seen, before today: what is so now needs none.'];
+    }
+
+    /** When it was seen, where that was before this job. */
+    public function seenOn(): ?Carbon
+    {
+        $day = $this->string('seenOn')->toString();
+
+        return $day === '' ? null : Carbon::parse($day, 'UTC')->setTime(12, 0);
     }
 
     /** @throws ValidationException */
@@ -69,6 +86,7 @@ final class RecordReadingRequest extends FormRequest
                     $this->leadOhms($test),
                 ),
             $this->boolean('steady', true),
+            $this->seenOn() === null ? Trust::Measured : Trust::Remembered,
             supplyVolts: $intake->supply($this->input('supplyVolts')),
             misbehaved: $this->input('misbehaved') === null ? null : $this->boolean('misbehaved'),
             leadOhms: $this->boolean('overRange') ? 0.0 : $this->leadOhms($test),

@@ -47,6 +47,7 @@ export default function ReadingDock({
     const [steady, setSteady] = useState(true);
     const [misbehaved, setMisbehaved] = useState<boolean | null>(null);
     const [supply, setSupply] = useState('');
+    const [seenOn, setSeenOn] = useState('');
     const [sending, setSending] = useState(false);
     const [lost, setLost] = useState(false);
     const [left, setLeft] = useState(() => localStorage.getItem('ispira-hand') === 'left');
@@ -95,6 +96,7 @@ export default function ReadingDock({
                 steady,
                 misbehaved,
                 supplyVolts: supply,
+                seenOn: meter === '' ? seenOn : '',
                 meter,
                 series: stepping,
             },
@@ -108,6 +110,7 @@ export default function ReadingDock({
                     setSteady(true);
                     setMisbehaved(null);
                     setChoice('');
+                    setSeenOn('');
                     onRecorded(page);
                 },
                 onFinish: () => setSending(false),
@@ -138,7 +141,7 @@ export default function ReadingDock({
         else return;
         event.preventDefault();
     };
-    const error = errors.value ?? errors.supplyVolts ?? errors.id;
+    const error = errors.value ?? errors.supplyVolts ?? errors.seenOn ?? errors.id;
     const swap = () => {
         localStorage.setItem('ispira-hand', left ? 'right' : 'left');
         setLeft(!left);
@@ -260,6 +263,17 @@ export default function ReadingDock({
                         </Button>
                     ))}
                 </div>
+            )}
+            {meter === '' && !stepping && (
+                <label className="flex flex-col justify-center text-[0.82rem] text-dock-soft max-sm:hidden">
+                    seen before, on
+                    <input
+                        type="date"
+                        value={seenOn}
+                        onChange={(event) => setSeenOn(event.target.value)}
+                        className="mt-0.5 min-h-9 w-36 rounded-[4px] border border-dock-rule bg-black/40 px-2 text-base text-dock-ink [color-scheme:dark]"
+                    />
+                </label>
             )}
             <div className="flex min-w-[160px] flex-[2_1_0] flex-col justify-center text-[0.95rem] leading-snug">
                 <p className="sr-only" id="dock-where">

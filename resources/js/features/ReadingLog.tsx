@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
-import { clock } from '@/lib/format';
+import { clock, day } from '@/lib/format';
 import type { ReadingShown } from '@/lib/types';
 
 interface Props {
@@ -39,7 +39,7 @@ export default function ReadingLog({ jobId, readings, open, spoiling = [], onWha
                         <span className={reading.struck ? 'line-through opacity-70' : ''}>{reading.title}</span>
                         <span className="text-[0.86rem] text-soft">
                             {' '}
-                            {clock(reading.takenAt)}
+                            {reading.seenBefore ? `seen on ${day(reading.takenAt)}` : clock(reading.takenAt)}
                             {reading.steady ? '' : ', wandered'}
                             {reading.misbehaved === null
                                 ? ''

@@ -246,6 +246,8 @@ export interface ReadingShown {
     map: string | null;
     struck: boolean;
     struckBecause: string | null;
+    /** Seen before the job, on the day of takenAt. */
+    seenBefore: boolean;
     takenAt: string;
 }
 
