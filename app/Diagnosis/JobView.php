@@ -209,7 +209,10 @@ final class JobView
                     static fn(Replacement $r): array => [
                         'id' => $r->id,
                         'remedy' => $r->remedy,
-                        'label' => $words->remedy($r->remedy),
+                        // What was only bridged is not called by the name of the part.
+                        'label' =>
+                            ($r->temporary_until === null ? null : $circuit->texts->find('temporary.done')) ??
+                            $words->remedy($r->remedy),
                         'partNumber' => $r->part_number,
                         'note' => $r->note,
                         'temporaryUntil' => $r->temporary_until?->toDateString(),

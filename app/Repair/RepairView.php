@@ -84,8 +84,25 @@ final class RepairView
             'switches' => $wires->switches(),
             'plugs' => self::entries($ledger, EntryKind::Plug),
             'undone' => $wires->open(),
-            'places' => array_values(array_unique(array_values($job->circuit()->places))),
+            'functions' => self::functions($job),
         ];
+    }
+
+    /** @return list<string> what the wires of a plug or board do, in the family's words */
+    private static function functions(Job $job): array
+    {
+        $functions = [];
+        foreach ($job->circuit()->places as $place) {
+            // "wiper plug, RUN": the place, and what the wire in it does.
+            $parts = explode(', ', $place, 2);
+            if (isset($parts[1])) {
+                $functions[$parts[1]] = true;
+            }
+        }
+
+        return $functions === []
+            ? array_values(array_unique(array_values($job->circuit()->places)))
+            : array_map(strval(...), array_keys($functions));
     }
 
     /** @return list<array{id: string, caption: string|null}> */

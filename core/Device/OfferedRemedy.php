@@ -10,6 +10,7 @@ namespace Ispira\Core\Device;
 final readonly class OfferedRemedy
 {
     public const CONVERSION = 'conversion';
+    public const TEMPORARY = 'temporary';
 
     /**
      * @param string       $key        of the option
@@ -71,6 +72,12 @@ final readonly class OfferedRemedy
             $this->proves,
             $by,
         );
+    }
+
+    /** Whether it only bridges the days until a part comes. */
+    public function isTemporary(): bool
+    {
+        return $this->kind === self::TEMPORARY;
     }
 
     /** Whether it makes another machine of this one, to be agreed to as such. */

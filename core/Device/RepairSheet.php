@@ -21,6 +21,7 @@ final readonly class RepairSheet
      * @param NeverLeftOut          $never   those of them that no note replaces
      * @param list<Adjustable>      $adjusts what can be adjusted
      * @param list<FollowedUp>      $follow  findings that leave something to look into
+     * @param list<string>          $neverUsed parts that are not bought used without the maker's word
      * @param array<string, list<string>> $refit what to mind when a proven good part goes back, by part
      * @param array<string, string> $leads   family whose circuit a part belongs to, where that is another one
      */
@@ -33,6 +34,7 @@ final readonly class RepairSheet
         public array $follow = [],
         public array $leads = [],
         public array $refit = [],
+        public array $neverUsed = [],
     ) {}
 
     /**
@@ -67,6 +69,7 @@ final readonly class RepairSheet
             'follow',
             'leads',
             'refit',
+            'neverUsed',
         ]);
         $types = self::map($file, 'types');
         $options = [];
@@ -118,6 +121,7 @@ final readonly class RepairSheet
             self::follow($file),
             self::map($file, 'leads'),
             self::lists($file, 'refit'),
+            self::texts($file, 'neverUsed'),
         );
     }
 

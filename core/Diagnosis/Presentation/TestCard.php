@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis\Presentation;
 
 use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
@@ -21,7 +22,7 @@ use Ispira\Core\Kernel\DisplayUnits;
  * A test as it is shown to a person: what to do, what each outcome means, what each suspect predicts.
  *
  * @phpstan-type Outcome array{value: string|null, from: float|null, to: float|null, label: string, probability: float, remedies: list<array{remedy: string, label: string, fault: string, probability: float}>}
- * @phpstan-type Card array{key: string, title: string, quantity: string, unit: string, bench: bool, units: list<string>, setUp: string, position: string, red: string|null, black: string|null, at: string, against: string, meter: string, danger: string, cautions: list<string>, tools: list<string>, access: list<string>, watch: bool, choices: list<array{value: string, label: string}>, again: string|null, outcomes: list<Outcome>, marks: list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>}
+ * @phpstan-type Card array{key: string, title: string, quantity: string, unit: string, bench: bool, units: list<string>, setUp: string, position: string, red: string|null, black: string|null, at: string, against: string, meter: string, danger: string, cautions: list<string>, tools: list<string>, access: list<string>, watch: bool, choices: list<array{value: string, label: string}>, onTheWay: list<array{key: string, title: string}>, again: string|null, outcomes: list<Outcome>, marks: list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>}
  */
 final readonly class TestCard
 {
@@ -31,6 +32,10 @@ final readonly class TestCard
 
     /** Suspects below this share decide no range of readings. */
     private const COUNTED_FROM = 3e-4;
+
+    /** Minutes that a look on the way may take, and how many are named. */
+    private const MOMENT = 1.0;
+    private const MOST_LOOKS = 2;
 
     /** V that a range of 60 V still shows. */
     private const LOW_VOLTAGE = 55.0;
@@ -82,10 +87,39 @@ final readonly class TestCard
             'access' => array_map(static fn(string $key): string => $texts->get("access.$key"), $test->access),
             'watch' => $this->watch($test),
             'choices' => $this->choices($test),
+            'onTheWay' => $this->onTheWay($test),
             'again' => $this->again($test),
             'outcomes' => $test->probe->quantity->isNumber() ? $this->bands($test) : $this->outcomes($test),
             'marks' => $test->probe->quantity->isNumber() ? $this->marks($test) : [],
         ];
+    }
+
+    /**
+     * What is looked at in the same place before anything is measured there: it costs a moment once it is open.
+     *
+     * @return list<array{key: string, title: string}>
+     */
+    private function onTheWay(Test $test): array
+    {
+        if ($test->access === [] || $test->probe->quantity === Quantity::Observation) {
+            return [];
+        }
+        $read = array_map(static fn($reading): string => $reading->test, $this->case->present());
+        $looks = array_filter(
+            $this->circuit->tests,
+            static fn(Test $look): bool => $look->offered &&
+                $look->probe->quantity === Quantity::Observation &&
+                $look->contact === Contact::Hands &&
+                $look->access !== [] &&
+                $look->minutes <= self::MOMENT &&
+                array_diff($look->access, $test->access) === [] &&
+                !\in_array($look->key, $read, true),
+        );
+
+        return array_map(
+            fn(Test $look): array => ['key' => $look->key, 'title' => $this->words->test($look)],
+            \array_slice(array_values($looks), 0, self::MOST_LOOKS),
+        );
     }
 
     /** Range in V of the meter: wide enough for all that the suspects predict. */

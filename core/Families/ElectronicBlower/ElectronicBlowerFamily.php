@@ -15,6 +15,7 @@ use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\Texts;
+use Ispira\Core\Families\Mechanical\CabinAir;
 use Ispira\Core\Families\Mechanical\Mechanical;
 
 /**
@@ -40,6 +41,7 @@ final class ElectronicBlowerFamily implements Family, Planned, Repairable
             Parameter::choice('active', ['high', 'low'], 'high'),
             Parameter::choice('openCommand', ['off', 'default', 'full'], 'off'),
             Parameter::number('motorAmps', 'A', 1.0, 60.0),
+            CabinAir::parameter(),
         ]);
     }
 
@@ -49,6 +51,7 @@ final class ElectronicBlowerFamily implements Family, Planned, Repairable
         $wiring = new Wiring($variant);
         $faults = new FaultList($variant);
         $tests = new TestList($variant);
+        $cabin = new CabinAir($values, (string) $variant->steps);
         $mechanical = new Mechanical(
             'motor',
             (string) $variant->steps,
@@ -69,9 +72,9 @@ final class ElectronicBlowerFamily implements Family, Planned, Repairable
             assign: $wiring->assign(...),
             positions: $wiring->positions(),
             setUps: $wiring->setUps(),
-            tests: [...$tests->all(), ...$mechanical->tests()],
-            observations: [...$faults->observations(), ...$mechanical->observations()],
-            faults: [...$faults->all(), ...$mechanical->faults()],
+            tests: [...$tests->all(), ...$mechanical->tests(), ...$cabin->tests()],
+            observations: [...$faults->observations(), ...$mechanical->observations(), ...$cabin->observations()],
+            faults: $cabin->in([...$faults->all(), ...$mechanical->faults()]),
             pairs: $faults->pairs(),
             parts: [...$faults->parts(), ...$mechanical->parts()],
             causeChecks: $tests->causeChecks(),
@@ -87,7 +90,9 @@ final class ElectronicBlowerFamily implements Family, Planned, Repairable
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')
+            ->over(Mechanical::texts())
+            ->over(CabinAir::texts());
     }
 
     public function planners(): array

@@ -169,6 +169,7 @@ final readonly class Wiring
         ) {
             $setUps[] = new SetUp($key, $top, [...$out, Adjustment::set("$element.ohms", $ohms)], $key, still: true);
         }
+        $setUps[] = new SetUp('fuse-pulled', $top, [Adjustment::opened('fuse')], 'fuse-pulled', PositionKind::Stands);
         $setUps[] = new SetUp('unplugged', $top, $out, 'unplugged', still: true);
         $setUps[] = new SetUp(
             'command-off',

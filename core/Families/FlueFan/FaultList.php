@@ -122,6 +122,22 @@ final readonly class FaultList
                 element: 'neutral',
             ),
         ];
+        if ($this->twoSpeeds) {
+            $faults[] = new Fault(
+                'leads-swapped',
+                'leads-swapped',
+                'wiring',
+                0.01,
+                Severity::only(
+                    Adjustment::opened('wire-slow'),
+                    Adjustment::opened('wire-fast'),
+                    Adjustment::closed('across-slow', 0.05),
+                    Adjustment::closed('across-fast', 0.05),
+                ),
+                self::NOT_PROVEN,
+                element: 'wire-fast',
+            );
+        }
         foreach ($this->twoSpeeds ? ['slow', 'fast'] : ['fast'] as $speed) {
             $words = ['speed' => $this->twoSpeeds ? "$speed " : ''];
             $seen = $speed === 'fast' ? self::NOT_PROVEN : [];

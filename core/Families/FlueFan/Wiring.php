@@ -89,6 +89,11 @@ final readonly class Wiring
             $elements[] = Element::resistor("output-$speed", 'safe', "sent-$speed", Element::OPEN_OHMS);
             $elements[] = Element::resistor("wire-$speed", "sent-$speed", "plug-$speed", 0.05);
         }
+        if ($this->twoSpeeds) {
+            // Leads on each other's terminal, while they are not.
+            $elements[] = Element::resistor('across-slow', 'sent-slow', 'plug-fast', Element::OPEN_OHMS);
+            $elements[] = Element::resistor('across-fast', 'sent-fast', 'plug-slow', Element::OPEN_OHMS);
+        }
         $elements[] = Element::inductionMotor('fast', 'plug-fast', 'plug-neutral', $this->motor())->offering([
             'draught' => 1.0,
         ]);

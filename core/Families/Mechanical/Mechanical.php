@@ -83,6 +83,7 @@ final readonly class Mechanical
             new Observation('gaps', ['even' => 0.95, 'uneven' => 0.05]),
             new Observation('set-screw', ['tight' => 0.97, 'loose' => 0.03]),
             new Observation('bare-shaft', ['true' => 0.98, 'bent' => 0.02]),
+            new Observation('look-mounting', ['whole' => 0.96, 'grommet' => 0.025, 'weight' => 0.015]),
         ];
         if ($this->outlets) {
             $observations[] = new Observation('outlets', [
@@ -129,8 +130,21 @@ final readonly class Mechanical
                 Severity::only(Adjustment::add("$this->motor.frictionTorque", $this->torque)),
                 [
                     'gaps' => ['even' => 0.06, 'uneven' => 0.94],
+                    'look-mounting' => ['whole' => 0.5, 'grommet' => 0.485, 'weight' => 0.015],
                     'spin' => ['free' => 0.3, 'gritty' => 0.68, 'locked' => 0.02],
                 ] + self::noise(['rub' => 0.85]),
+                element: $this->motor,
+            ),
+            new Fault(
+                'weight-lost',
+                'weight-lost',
+                'wheel',
+                0.006,
+                Severity::only(),
+                [
+                    'wobble' => ['true' => 0.7, 'wobbles' => 0.3],
+                    'look-mounting' => ['whole' => 0.1, 'grommet' => 0.02, 'weight' => 0.88],
+                ] + self::noise(['rumble' => 0.8]),
                 element: $this->motor,
             ),
             new Fault(
@@ -169,6 +183,7 @@ final readonly class Mechanical
             new Test('noise', 'noise', $this->setUp, Probe::observation('noise'), 0.3, asked: true),
             new Test('wobble', 'wobble', $this->setUp, Probe::observation('wobble'), 1.0, [$this->access]),
             $this->handsOn('gaps', 0.7, [$this->access]),
+            $this->handsOn('look-mounting', 0.7, [$this->access]),
             $this->handsOn('set-screw', 0.7, [$this->access]),
             $this->handsOn('bare-shaft', 1.0, [$this->access, 'wheel-off']),
         ];

@@ -27,6 +27,13 @@ final readonly class SetUps
         );
         $setUps = array_map(static fn(Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions);
         $setUps[] = SetUp::isolated('dead', 'key-off', 'dead');
+        $setUps[] = new SetUp(
+            'fuse-pulled',
+            (string) ($v->top - 1),
+            $open('fuse'),
+            'fuse-pulled',
+            PositionKind::Stands,
+        );
         $lampOhms = 3.0 * $v->impedance();
         foreach ([$v->top - 1, $v->top] as $position) {
             $setUps[] = new SetUp(

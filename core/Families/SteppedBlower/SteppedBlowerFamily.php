@@ -14,6 +14,7 @@ use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\Texts;
+use Ispira\Core\Families\Mechanical\CabinAir;
 use Ispira\Core\Families\Mechanical\Mechanical;
 
 /**
@@ -42,6 +43,7 @@ final class SteppedBlowerFamily implements Family, Planned, Repairable
             Parameter::choice('supply', ['12', '24'], '12'),
             Parameter::numbers('packOhms', 'Ω', 0.05, 50.0, 'positions'),
             Parameter::number('motorAmps', 'A', 1.0, 60.0),
+            CabinAir::parameter(),
         ]);
     }
 
@@ -51,12 +53,13 @@ final class SteppedBlowerFamily implements Family, Planned, Repairable
         $wiring = new Wiring($variant);
         $faults = new FaultList($variant);
         $tests = new TestList($variant);
+        $cabin = new CabinAir($values, (string) $variant->top);
         $netlist = $wiring->netlist();
         $positions = $wiring->positions();
         $setUps = (new SetUps($variant, $positions))->all();
         $mechanical = new Mechanical('motor', (string) $variant->top, 'dead', 'wheel', 0.04, outlets: true);
-        $testList = [...$tests->all($positions), ...$mechanical->tests()];
-        $faultList = [...$faults->all(), ...$mechanical->faults()];
+        $testList = [...$tests->all($positions), ...$mechanical->tests(), ...$cabin->tests()];
+        $faultList = $cabin->in([...$faults->all(), ...$mechanical->faults()]);
         $unknowns = $wiring->unknowns();
         ksort($values);
 
@@ -69,7 +72,7 @@ final class SteppedBlowerFamily implements Family, Planned, Repairable
             positions: $positions,
             setUps: $setUps,
             tests: $testList,
-            observations: [...FaultList::observations(), ...$mechanical->observations()],
+            observations: [...FaultList::observations(), ...$mechanical->observations(), ...$cabin->observations()],
             faults: $faultList,
             pairs: $faults->pairs(),
             parts: [...$faults->parts(), ...$mechanical->parts()],
@@ -106,7 +109,9 @@ final class SteppedBlowerFamily implements Family, Planned, Repairable
 
     public function texts(): Texts
     {
-        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')->over(Mechanical::texts());
+        return $this->texts ??= Texts::fromFile(__DIR__ . '/texts.en.json')
+            ->over(Mechanical::texts())
+            ->over(CabinAir::texts());
     }
 
     public function planners(): array

@@ -110,6 +110,16 @@ final readonly class TestList
             $this->moved('wiggle-ground', $top, 1.5, [$v->feedSide ? 'motor-plug' : 'selector']),
             $this->moved('knock', $top, 0.7, ['wheel']),
         ];
+        $tests[] = new Test(
+            'fuse-pulled',
+            'fuse-pulled',
+            'fuse-pulled',
+            Probe::speed('motor'),
+            0.7,
+            ['fuse-box'],
+            words: ['position' => (string) ($v->top - 1)],
+            contact: Contact::Wires,
+        );
         $tests[] = $v->electronic
             ? new Test(
                 'reader',

@@ -76,7 +76,8 @@ final class SourceResistancePlanner implements Worksheet, FilledFromJob
         $ohms = (($n('lightVolts') ?? 0.0) - ($n('heavyVolts') ?? 0.0)) / $amps;
         $unloaded = ($n('lightVolts') ?? 0.0) + $ohms * ($n('lightAmps') ?? 0.0);
         $full = $n('full') ?? 0.0;
-        $drop = $ohms * $full;
+        // No more than the whole supply is ever lost.
+        $drop = min($ohms * $full, max(0.0, $unloaded));
         $side = \is_string($values['side'] ?? null) ? $values['side'] : 'feed';
         $limit = self::LIMITS[$side] * (($values['system'] ?? '12') === '24' ? 2.0 : 1.0);
         $fine = $drop <= $limit;

@@ -34,7 +34,7 @@ final readonly class NewPartTests
         $read = $others = [];
         $taken = array_map(static fn($reading): string => $reading->test, $case->standing());
         foreach ($this->circuit->tests as $key => $test) {
-            if ($this->isOnThePartAlone($test) && $this->tellsApart($test, $fault)) {
+            if ($this->isOnThePartAlone($test) && $this->isOfIts($test, $fault) && $this->tellsApart($test, $fault)) {
                 \in_array($key, $taken, true) ? ($read[] = $test) : ($others[] = $test);
             }
         }
@@ -54,6 +54,18 @@ final readonly class NewPartTests
                     !$test->asked,
                 default => $setUp->text !== null,
             };
+    }
+
+    /** Whether it looks at the part or measures at its ends: a board is not tested by the pulses of the motor. */
+    private function isOfIts(Test $test, Hypothesis $fault): bool
+    {
+        foreach ($fault->parts as $part) {
+            if ($this->circuit->touches($test, $part)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function tellsApart(Test $test, Hypothesis $fault): bool

@@ -94,7 +94,7 @@ final class Remedies
 
     /**
      * @return list<Priced> those that cure a suspect worth buying for, the least expected money for its chance first;
-     *     conversions last, and only with a verdict
+     *     what only bridges after what lasts, conversions last and only with a verdict
      */
     public function of(Diagnosis $diagnosis): array
     {
@@ -112,10 +112,11 @@ final class Remedies
         }
         usort(
             $priced,
-            static fn(Priced $a, Priced $b): int => [$a->offer->isConversion(), $a->expected / $a->fixes] <=> [
-                $b->offer->isConversion(),
-                $b->expected / $b->fixes,
-            ],
+            static fn(Priced $a, Priced $b): int => [
+                $a->offer->isConversion(),
+                $a->offer->isTemporary(),
+                $a->expected / $a->fixes,
+            ] <=> [$b->offer->isConversion(), $b->offer->isTemporary(), $b->expected / $b->fixes],
         );
 
         return $priced;
@@ -133,6 +134,7 @@ final class Remedies
                 $priced,
                 static fn(Priced $one): bool => $one->canBeHad() &&
                     !$one->offer->isConversion() &&
+                    !$one->offer->isTemporary() &&
                     !self::isBeaten($one, $priced),
             ),
         );
@@ -222,6 +224,9 @@ final class Remedies
         }
         $offers = [];
         foreach (self::makes() as $make) {
+            if ($make['make'] === 'salvage' && array_intersect($parts, $this->sheet->neverUsed) !== []) {
+                continue;
+            }
             $offers[] = new OfferedRemedy(
                 $make['make'] === 'original' ? $suspect->remedy : "$suspect->remedy:{$make['make']}",
                 $name . ', ' . self::say("makes.{$make['make']}"),
@@ -299,6 +304,7 @@ final class Remedies
                 $other !== $one &&
                 $other->canBeHad() &&
                 !$other->offer->isConversion() &&
+                !$other->offer->isTemporary() &&
                 array_diff($one->cures, $other->cures) === [] &&
                 $other->expected <= $one->expected &&
                 $other->offer->lost <= $one->offer->lost &&

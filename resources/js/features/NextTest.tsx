@@ -1,3 +1,4 @@
+import { Link } from '@inertiajs/react';
 import type { Card, Outcome, TestChoice } from '@/lib/types';
 import { minutes, percent } from '@/lib/format';
 import NumberLine from './NumberLine';
@@ -46,6 +47,19 @@ export default function NextTest({ card, choice, proposed, typed }: Props) {
             ))}
             <h1 className="text-[1.4rem] leading-tight font-semibold">{card.title}</h1>
             {card.again && <p>{card.again}</p>}
+            {card.onTheWay.length > 0 && (
+                <p>
+                    <span className="text-soft">With power off, while it is open: </span>
+                    {card.onTheWay.map((look, n) => (
+                        <span key={look.key}>
+                            {n > 0 && '; '}
+                            <Link href={`?test=${look.key}`} className="text-lake underline underline-offset-4">
+                                {look.title.charAt(0).toLowerCase() + look.title.slice(1)}
+                            </Link>
+                        </span>
+                    ))}
+                </p>
+            )}
             <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5">
                 {card.red && (
                     <>

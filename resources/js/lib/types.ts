@@ -164,6 +164,8 @@ export interface Card {
     access: string[];
     watch: boolean;
     choices: { value: string; label: string }[];
+    /** Looked at in the same place before anything is measured there. */
+    onTheWay: { key: string; title: string }[];
     again: string | null;
     outcomes: Outcome[];
     marks: Mark[];

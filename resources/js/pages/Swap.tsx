@@ -173,7 +173,7 @@ export default function Swap() {
     const [chosen, setChosen] = useState<string[]>(proposed.filter((key) => parts.some((part) => part.key === key)));
     const [partNumber, setPartNumber] = useState(typeof choice?.partNumber === 'string' ? choice.partNumber : '');
     const [note, setNote] = useState('');
-    const [bridged, setBridged] = useState(false);
+    const [bridged, setBridged] = useState(choice?.kind === 'temporary');
     const [until, setUntil] = useState('');
     const [sending, setSending] = useState(false);
     const canBridge = !converts && temporary !== null && chosen.length === 1 && chosen[0] === temporary.part;

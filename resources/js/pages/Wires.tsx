@@ -39,13 +39,13 @@ interface Props extends Shared {
     switches: SwitchRow[];
     plugs: EntryShown[];
     undone: string[];
-    places: string[];
+    functions: string[];
 }
 
 const noWire = { function: '', from: '', to: '', colour: '', label: '' };
 
 function Transfer() {
-    const { job, open, method, rows, warnings, places, errors } = usePage<Props>().props;
+    const { job, open, method, rows, warnings, functions, errors } = usePage<Props>().props;
     const { note, sending } = useEntry(job.id);
     const [draft, setDraft] = useState(noWire);
     const [acting, setActing] = useState('');
@@ -194,14 +194,14 @@ function Transfer() {
                 >
                     <TextField
                         label="What it does"
-                        list="places"
+                        list="functions"
                         value={draft.function}
                         onChange={(event) => setDraft({ ...draft, function: event.target.value })}
                         error={acting === 'new' ? (errors.function ?? errors.method) : undefined}
                     />
-                    <datalist id="places">
-                        {places.map((place) => (
-                            <option key={place} value={place} />
+                    <datalist id="functions">
+                        {functions.map((one) => (
+                            <option key={one} value={one} />
                         ))}
                     </datalist>
                     <TextField

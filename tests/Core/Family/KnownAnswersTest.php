@@ -625,4 +625,31 @@ final class KnownAnswersTest extends TestCase
         self::assertLessThan(0.8 * 160.0, self::shows('flue-fan', $typed, 'flue-blocked#1', 'pressure'));
         self::assertLessThan(160.0, self::shows('flue-fan', $typed, 'bearings-dry#2', 'pressure'));
     }
+
+    /** Leads changed over at a flue fan of two speeds: each call makes the other speed. */
+    public function testLeadsChangedOverAtAFlueFan(): void
+    {
+        $two = ['speeds' => '2'];
+        self::assertSame('fast', self::called('flue-fan', $two, 'leads-swapped#0', 'slow'));
+        self::assertSame('slow', self::called('flue-fan', $two, 'leads-swapped#0', 'full'));
+        // The winding with the higher ohms is the slow one, whatever the leads do.
+        self::assertGreaterThan(
+            1.2 * self::shows('flue-fan', $two, 'none', 'ohms-fast'),
+            self::shows('flue-fan', $two, 'none', 'ohms-slow'),
+        );
+    }
+
+    /** With the fuse pulled a blower stops, however it is switched, unless it is fed from somewhere else. */
+    public function testThePulledFuseStopsIt(): void
+    {
+        foreach (['none', 'relay-welded#0', 'contact-3-bridged#0'] as $fault) {
+            self::assertEqualsWithDelta(
+                0.0,
+                self::shows('stepped-blower', ['positions' => '4'], $fault, 'fuse-pulled'),
+                1e-3,
+                $fault,
+            );
+        }
+        self::assertEqualsWithDelta(0.0, self::shows('electronic-blower', [], 'stage-shorted#0', 'fuse-pulled'), 1e-3);
+    }
 }

@@ -281,6 +281,18 @@ final class WorksheetsTest extends TestCase
         self::assertSame([], $this->plan('temperature-rise', ['supply' => '10'])->worked);
     }
 
+    public function testNoMoreThanTheSupplyIsEverLost(): void
+    {
+        $plan = $this->plan('source-resistance', [
+            'lightVolts' => '12.6',
+            'lightAmps' => '0.2',
+            'heavyVolts' => '4',
+            'heavyAmps' => '4.5',
+            'full' => '20',
+        ]);
+        self::assertStringContainsString('13.00', implode(' ', [...$plan->findings, $plan->figures[1]->value]));
+    }
+
     public function testEveryWorksheetHasItsCautionsFirst(): void
     {
         $worksheets = array_filter(

@@ -100,4 +100,28 @@ final class NewPartTestsTest extends TestCase
         );
         self::assertSame('pack-ohms-1', $tests[0]->key);
     }
+
+    /** The pulses of the motor say nothing of a new board. */
+    public function testAPartIsTestedByWhatIsItsOwn(): void
+    {
+        $family = FamilyRegistry::shipped()->get('five-wire-fan');
+        $circuit = $family->circuit($family->parameters()->read([]));
+        $case = new CaseFile([], [], false);
+        $diagnosis = (new Engine(new MemoryStore()))->diagnose($circuit, $case, new DecisionSettings());
+        foreach (HypothesisList::of($circuit, false) as $hypothesis) {
+            if ($hypothesis->parts === []) {
+                continue;
+            }
+            foreach ((new NewPartTests($circuit, $diagnosis->evidence))->of($case, $hypothesis) as $test) {
+                $own = array_filter(
+                    $hypothesis->parts,
+                    static fn(string $part): bool => $circuit->touches($test, $part),
+                );
+                self::assertNotSame([], $own, "$hypothesis->key: $test->key");
+                if ($hypothesis->parts === ['board']) {
+                    self::assertStringNotContainsString('hertz', $test->key);
+                }
+            }
+        }
+    }
 }

@@ -10,6 +10,10 @@ use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
+use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\MemoryStore;
+use Ispira\Core\Reading\Reading;
 use Ispira\Core\Repair\Fit\PartType;
 use Ispira\Core\Repair\Remedy\BreakEven;
 use Ispira\Core\Repair\Remedy\Outlook;
@@ -240,6 +244,7 @@ final class RemediesTest extends TestCase
                 ['arrangement' => 'pair'],
                 ['arrangement' => 'resistor', 'control' => 'relay'],
                 ['module' => 'own'],
+                ['cooling' => 'yes'],
                 ['high' => 'relay', 'selector' => 'electronic', 'modeContact' => 'feed'],
             ]
             as $given
@@ -277,5 +282,39 @@ final class RemediesTest extends TestCase
         foreach ($sheet->types as $type) {
             self::assertNotNull(PartType::tryFrom($type));
         }
+    }
+
+    /** What only bridges stands after what lasts and is never the first attempt; a flue fan is not bought used. */
+    public function testAFlueFanIsBridgedOrNewButNeverUsed(): void
+    {
+        $family = FamilyRegistry::shipped()->get('flue-fan');
+        self::assertInstanceOf(Repairable::class, $family);
+        $circuit = $family->circuit($family->parameters()->read([]));
+        $case = new CaseFile(
+            [
+                new Reading('a', 'speed@full', 'slow'),
+                new Reading('b', 'spin', 'gritty'),
+                new Reading('c', 'noise', 'squeal'),
+            ],
+            [],
+            false,
+        );
+        $diagnosis = (new Engine(new MemoryStore()))->diagnose($circuit, $case, new DecisionSettings());
+        self::assertSame('fan', $diagnosis->suspects[0]->remedy);
+        $remedies = new Remedies($circuit, $family->repairSheet(), new DecisionSettings());
+        $priced = $remedies->of($diagnosis);
+        $keys = array_map(static fn($one): string => $one->offer->key, $priced);
+        self::assertContains('bearings-oiled', $keys, 'From the start, with its price.');
+        self::assertContains('fan:aftermarket', $keys);
+        self::assertNotContains('fan:salvage', $keys);
+        $temporary = array_map(static fn($one): bool => $one->offer->isTemporary(), $priced);
+        $sorted = $temporary;
+        sort($sorted);
+        self::assertSame($sorted, $temporary);
+        $attempts = array_map(
+            static fn($one): string => $one->option->key,
+            $remedies->order($priced, $diagnosis)->attempts,
+        );
+        self::assertNotContains('bearings-oiled', $attempts);
     }
 }
