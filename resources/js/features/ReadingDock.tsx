@@ -48,6 +48,8 @@ export default function ReadingDock({
     const [misbehaved, setMisbehaved] = useState<boolean | null>(null);
     const [supply, setSupply] = useState('');
     const [seenOn, setSeenOn] = useState('');
+    /** On a phone the day is asked for only where it is wanted. */
+    const [dated, setDated] = useState(false);
     const [sending, setSending] = useState(false);
     const [lost, setLost] = useState(false);
     const [left, setLeft] = useState(() => localStorage.getItem('ispira-hand') === 'left');
@@ -265,7 +267,9 @@ export default function ReadingDock({
                 </div>
             )}
             {meter === '' && !stepping && (
-                <label className="flex flex-col justify-center text-[0.82rem] text-dock-soft max-sm:hidden">
+                <label
+                    className={`flex flex-col justify-center text-[0.82rem] text-dock-soft ${dated ? '' : 'max-sm:hidden'}`}
+                >
                     seen before, on
                     <input
                         type="date"
@@ -303,6 +307,15 @@ export default function ReadingDock({
                 >
                     {left ? 'for the right hand' : 'for the left hand'}
                 </button>
+                {meter === '' && !stepping && !dated && (
+                    <button
+                        type="button"
+                        onClick={() => setDated(true)}
+                        className="self-start text-[0.82rem] text-dock-soft underline decoration-dotted underline-offset-4 sm:hidden"
+                    >
+                        seen before
+                    </button>
+                )}
             </div>
             <div ref={act} className="flex max-sm:flex-1">
                 <Button
