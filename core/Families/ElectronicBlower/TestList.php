@@ -199,12 +199,20 @@ final readonly class TestList
             self::PLUG,
             ['meter'],
         );
-        foreach (['lamp', 'two-lamps'] as $load) {
+        foreach (
+            [
+                'lamp' => ['feed-pin', 'ground-pin'],
+                'two-lamps' => ['feed-pin', 'ground-pin'],
+                'lamp-feed' => ['feed-pin', '0'],
+                'lamp-ground' => ['battery', 'ground-pin'],
+            ]
+            as $load => [$plus, $minus]
+        ) {
             $tests[] = new Test(
                 "$load-volts",
                 "$load-volts",
                 $load,
-                Probe::volts('feed-pin', 'ground-pin'),
+                Probe::volts($plus, $minus),
                 2.0,
                 ['module-plug'],
                 ['run-on', 'terminals'],

@@ -99,7 +99,7 @@ final readonly class TestList
     private function signals(): array
     {
         $tests = [];
-        foreach ($this->sending() as $key => $label) {
+        foreach ([...$this->sending(), 'high' => 'high'] as $key => $label) {
             $tests[] = new Test(
                 "speed-volts@$key",
                 'speed-volts',
@@ -110,7 +110,7 @@ final readonly class TestList
                 ['no-lamp'],
                 ['meter'],
                 ['position' => $label],
-                trap: $key === 'low' ? null : Trap::Together,
+                trap: $key === 'low' || $key === 'high' ? null : Trap::Together,
             );
         }
         foreach (['low', 'high'] as $position) {

@@ -92,8 +92,9 @@ final class AirflowPlanner implements FilledFromJob
         $input = AirflowInput::read($values);
         $system = $this->system($input);
         $results = TapResult::all($input->curves, $system, $input->watts, $input->density);
+        $now = TapResult::all($input->curves, $this->systemNow($input), $input->watts, $input->density);
         $proposed = Assignment::proposed($results, $input->range, $input->cooling, isset($input->now->taps['fan']));
-        $words = new AirflowWords($this->texts(), $input, $results, $system);
+        $words = new AirflowWords($this->texts(), $input, $results, $system, $now);
         $wanted = new Assignment(array_filter($input->wanted->taps + ($proposed->taps ?? []) + $input->now->taps));
         $refusals = $this->refusals($words, $input, $results, $wanted);
         $chosen = $input->wanted->taps === [] ? $proposed : ($refusals === [] ? $wanted : null);
@@ -142,6 +143,15 @@ final class AirflowPlanner implements FilledFromJob
     /** @throws ParameterError */
     private function system(AirflowInput $input): SystemCurve
     {
+        return $this->systemNow($input)->withFilter(
+            $input->newFilter - $input->oldFilter,
+            (float) $this->measuredFlow($input),
+        ) ?? throw new ParameterError(["oldFilter-{$input->units->value}" => $this->texts()->get('problems.filter')]);
+    }
+
+    /** As it was measured, with the filter that was in it. @throws ParameterError */
+    private function systemNow(AirflowInput $input): SystemCurve
+    {
         $flow = $this->measuredFlow($input);
         if ($flow === null) {
             throw new ParameterError([
@@ -152,8 +162,7 @@ final class AirflowPlanner implements FilledFromJob
             ]);
         }
 
-        return SystemCurve::through($input->static, $flow)->withFilter($input->newFilter - $input->oldFilter, $flow) ??
-            throw new ParameterError(["oldFilter-{$input->units->value}" => $this->texts()->get('problems.filter')]);
+        return SystemCurve::through($input->static, $flow);
     }
 
     /**

@@ -15,12 +15,16 @@ final readonly class AirflowWords
 {
     private const CURVE_POINTS = 24;
 
-    /** @param list<TapResult> $results */
+    /**
+     * @param list<TapResult> $results with the filter to come
+     * @param list<TapResult> $now     with the one that is in
+     */
     public function __construct(
         private Texts $texts,
         private AirflowInput $input,
         private array $results,
         private SystemCurve $system,
+        private array $now,
     ) {}
 
     public function range(): string
@@ -48,21 +52,8 @@ final readonly class AirflowWords
                     'range' => $this->range(),
                 ]),
         ];
+        array_push($findings, ...$this->heatNow());
         foreach ($this->results as $result) {
-            if ($result->tap === ($this->input->now->taps['heat'] ?? '')) {
-                $findings[] = $this->texts->get(
-                    $result->rise === null
-                        ? 'findings.heat-now-unknown'
-                        : ($result->isInside($this->input->range)
-                            ? 'findings.heat-now-inside'
-                            : 'findings.heat-now-outside'),
-                    [
-                        'tap' => $result->tap,
-                        'rise' => $this->input->units->rise((float) $result->rise),
-                        'range' => $this->range(),
-                    ],
-                );
-            }
             if ($result->pressure !== null && $result->pressure > $this->input->ratedStatic) {
                 $findings[] = $this->texts->get('findings.static', [
                     'tap' => $result->tap,
@@ -87,6 +78,31 @@ final readonly class AirflowWords
         }
 
         return $findings;
+    }
+
+    /** @return list<string> the rise as it is now, and what the filter to come makes of it */
+    private function heatNow(): array
+    {
+        $tap = $this->input->now->taps['heat'] ?? '';
+        $said = [];
+        foreach (['now' => $this->now, 'after' => $this->results] as $when => $results) {
+            $result = array_column($results, null, 'tap')[$tap] ?? null;
+            if ($result === null || ($when === 'after' && $this->input->newFilter === $this->input->oldFilter)) {
+                continue;
+            }
+            $standing = match (true) {
+                $result->rise === null => 'unknown',
+                $result->isInside($this->input->range) => 'inside',
+                default => 'outside',
+            };
+            $said[] = $this->texts->get("findings.heat-$when-$standing", [
+                'tap' => $tap,
+                'rise' => $this->input->units->rise((float) $result->rise),
+                'range' => $this->range(),
+            ]);
+        }
+
+        return $said;
     }
 
     /**

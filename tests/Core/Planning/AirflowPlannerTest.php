@@ -203,4 +203,20 @@ final class AirflowPlannerTest extends TestCase
             }
         }
     }
+
+    /** The rise as it is now is that with the filter that is in; the one to come has a sentence of its own. */
+    public function testTheRiseNowIsNotThatOfTheFilterToCome(): void
+    {
+        $planner = new AirflowPlanner();
+        $said = static fn(array $values): array => $planner->plan($planner->parameters()->read($values))->findings;
+        $same = $said([]);
+        self::assertSame([], preg_grep('/filter to come/', $same));
+        $other = $said(['newFilter-metric' => '75']);
+        self::assertContains($same[1], $other, 'As it is now it does not depend on what comes.');
+        $after = array_values(preg_grep('/^With the filter to come, on medium-low: ([\d.]+) K/', $other) ?: []);
+        self::assertCount(1, $after);
+        preg_match('/([\d.]+) K/', $after[0], $then);
+        preg_match('/([\d.]+) K/', $same[1], $now);
+        self::assertGreaterThan((float) $now[1], (float) $then[1], 'A denser filter lets less air through.');
+    }
 }
