@@ -215,8 +215,7 @@ final class AirflowPlannerTest extends TestCase
         self::assertContains($same[1], $other, 'As it is now it does not depend on what comes.');
         $after = array_values(preg_grep('/^With the filter to come, on medium-low: ([\d.]+) K/', $other) ?: []);
         self::assertCount(1, $after);
-        preg_match('/([\d.]+) K/', $after[0], $then);
-        preg_match('/([\d.]+) K/', $same[1], $now);
-        self::assertGreaterThan((float) $now[1], (float) $then[1], 'A denser filter lets less air through.');
+        $kelvin = static fn(string $sentence): float => (float) preg_replace('/^.*?: ([\d.]+) K.*$/', '$1', $sentence);
+        self::assertGreaterThan($kelvin($same[1]), $kelvin($after[0]), 'A denser filter lets less air through.');
     }
 }
