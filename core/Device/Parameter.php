@@ -22,6 +22,7 @@ final readonly class Parameter
      * @param bool            $naming   whether it only names things, and leaves the circuit as it is
      * @param string|null     $above    key of a number that it has to exceed
      * @param string|null     $distinct group in which no two have the same value
+     * @param string|null     $steadyTo key of the number that these lead to, all of them rising or all falling
      * @param bool            $example  whether its default is only an example's: a job begins without it
      * @param array{key: string, values: list<string>}|null $onlyWith another choice, and its values with which this one means anything
      */
@@ -42,6 +43,7 @@ final readonly class Parameter
         public ?string $above = null,
         public ?string $distinct = null,
         public bool $example = false,
+        public ?string $steadyTo = null,
     ) {}
 
     /** @param list<string> $choices */
@@ -103,6 +105,12 @@ final readonly class Parameter
         return $this->but(distinct: $group);
     }
 
+    /** The same numbers, which rise or fall from each to the next, and on to another one. */
+    public function steadyTo(string $key): self
+    {
+        return $this->but(steadyTo: $key);
+    }
+
     /** The same, whose default is only an example's. */
     public function example(): self
     {
@@ -116,6 +124,7 @@ final readonly class Parameter
         ?string $above = null,
         ?string $distinct = null,
         ?bool $example = null,
+        ?string $steadyTo = null,
     ): self {
         return new self(
             $this->key,
@@ -134,6 +143,7 @@ final readonly class Parameter
             $above ?? $this->above,
             $distinct ?? $this->distinct,
             $example ?? $this->example,
+            $steadyTo ?? $this->steadyTo,
         );
     }
 }

@@ -90,6 +90,9 @@ final readonly class ParameterList
             if ($least !== null && $most !== null && $most <= $least) {
                 $messages[$key] = "Give more than the least, $least $parameter->unit.";
             }
+            if ($parameter->steadyTo !== null && !self::isSteady($values, $key, $parameter->steadyTo)) {
+                $messages[$key] = 'Give all of them and the last one, each more than the one before, or each less.';
+            }
             $value = $values[$key] ?? null;
             if ($parameter->distinct === null || $value === null || $value === Parameter::UNKNOWN) {
                 continue;
@@ -105,6 +108,22 @@ final readonly class ParameterList
         }
 
         return $values;
+    }
+
+    /** @param array<string, mixed> $values */
+    private static function isSteady(array $values, string $key, string $last): bool
+    {
+        $list = \is_array($values[$key] ?? null) ? array_values(array_filter($values[$key], \is_float(...))) : [];
+        $end = self::numberIn($values, $last);
+        if ($list === [] || $end === null) {
+            return $list === [] && $end === null;
+        }
+        $ways = [];
+        foreach ([...\array_slice($list, 1), $end] as $number => $value) {
+            $ways[] = $value <=> $list[$number];
+        }
+
+        return \count(array_unique($ways)) === 1 && $ways[0] !== 0;
     }
 
     /** @return array<string, string> nothing, wherever the default is only an example's */

@@ -25,7 +25,7 @@ final readonly class NominalMachine
     public array $hypotheses;
 
     /**
-     * @param array<string, string>   $parameters
+     * @param array<string, mixed>    $parameters
      * @param (\Closure(): float)|null $deviates  of the unknown values in turn, in standard deviations; none when null
      */
     public function __construct(string $family, array $parameters = [], ?\Closure $deviates = null)

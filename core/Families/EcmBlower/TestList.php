@@ -17,6 +17,9 @@ use Ispira\Core\Families\Furnace\HeatRise;
  */
 final readonly class TestList
 {
+    /** Minutes of a reading that has to be held against a sound machine. */
+    private const BESIDE_A_TWIN = 6.0;
+
     public const ACCESS_MINUTES = [
         'panel' => 2.0,
         'wheel' => 1.0,
@@ -112,13 +115,14 @@ final readonly class TestList
         array $access,
         array $words = [],
         ?Trap $trap = null,
+        float $minutes = 1.0,
     ): Test {
         return new Test(
             $key,
             $text,
             $setUp,
             Probe::volts($plus, $minus),
-            1.0,
+            $minutes,
             $access,
             $setUp === 'off' ? [] : ['board-waits'],
             ['meter'],
@@ -190,8 +194,17 @@ final readonly class TestList
         if ($this->wiring->data) {
             return [
                 ...$tests,
-                self::volts('data-sent', 'data-sent', 'cool', 'sent', '0', ['panel']),
-                self::volts('data-volts', 'data-volts', 'cool', 'data', 'module-common', ['panel', 'motor-plugs']),
+                // The mean of a serial or chopped demand says little without a sound twin: what is felt comes first.
+                self::volts('data-sent', 'data-sent', 'cool', 'sent', '0', ['panel'], minutes: self::BESIDE_A_TWIN),
+                self::volts(
+                    'data-volts',
+                    'data-volts',
+                    'cool',
+                    'data',
+                    'module-common',
+                    ['panel', 'motor-plugs'],
+                    minutes: self::BESIDE_A_TWIN,
+                ),
             ];
         }
 

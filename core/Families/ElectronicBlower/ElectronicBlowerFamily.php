@@ -33,7 +33,7 @@ final class ElectronicBlowerFamily implements Family, Planned, Repairable
     public function parameters(): ParameterList
     {
         return new ParameterList([
-            Parameter::choice('steps', ['4', '5', '7', '9'], '5', shapesMap: true),
+            Parameter::choice('steps', ['3', '4', '5', '6', '7', '8', '9', '10', '12'], '5', shapesMap: true),
             Parameter::choice('module', ['external', 'own'], 'external'),
             Parameter::choice('stage', ['chopper', 'linear'], 'chopper'),
             Parameter::choice('feed', ['permanent', 'relay'], 'permanent'),
@@ -41,6 +41,10 @@ final class ElectronicBlowerFamily implements Family, Planned, Repairable
             Parameter::choice('active', ['high', 'low'], 'high'),
             Parameter::choice('openCommand', ['off', 'default', 'full'], 'off'),
             Parameter::number('motorAmps', 'A', 1.0, 60.0),
+            Parameter::numbers('duties', '%', 1.0, 99.0, 'steps')->steadyTo('dutyTop'),
+            Parameter::number('dutyTop', '%', 1.0, 100.0),
+            Parameter::number('lampWatts', 'W', 2.0, 120.0),
+            Parameter::number('fuse', 'A', 5.0, 80.0)->naming(),
             CabinAir::parameter(),
         ]);
     }

@@ -16,7 +16,18 @@ final readonly class Variant
     private const LEAST = 0.2;
     private const MOST = 0.9;
 
-    /** @param 'off'|'default'|'full' $open what the module does without a command */
+    /** What a control asks for at least on its highest step. */
+    private const TOP_FROM = 0.3;
+
+    /** Ω of a load lamp of which nobody says the watts: 48 W, 4 A. */
+    private const LAMP = 3.0;
+
+    /**
+     * @param 'off'|'default'|'full' $open  what the module does without a command
+     * @param list<float>|null       $duties of the climate control, from the lowest step up, 0 to 1; null when nobody
+     *     typed all of them
+     * @param float|null             $lampWatts of the load lamp, at 12 V
+     */
     private function __construct(
         public int $steps,
         public bool $external,
@@ -26,6 +37,8 @@ final readonly class Variant
         public bool $activeLow,
         public string $open,
         public ?float $motorAmps,
+        private ?array $duties,
+        private ?float $lampWatts,
     ) {}
 
     /** @param array<string, mixed> $values */
@@ -34,9 +47,11 @@ final readonly class Variant
         $external = ($values['module'] ?? 'external') === 'external';
         $open = $values['openCommand'] ?? 'off';
         $amps = $values['motorAmps'] ?? null;
+        $steps = is_numeric($values['steps'] ?? null) ? (int) $values['steps'] : 5;
+        $watts = $values['lampWatts'] ?? null;
 
         return new self(
-            is_numeric($values['steps'] ?? null) ? (int) $values['steps'] : 5,
+            $steps,
             $external,
             $external && ($values['stage'] ?? 'chopper') === 'linear',
             $external && ($values['feed'] ?? 'permanent') === 'relay',
@@ -44,7 +59,45 @@ final readonly class Variant
             ($values['active'] ?? 'high') === 'low',
             $open === 'default' || $open === 'full' ? $open : 'off',
             \is_float($amps) ? $amps : null,
+            self::duties(
+                $steps,
+                ($values['active'] ?? 'high') === 'low',
+                $values['duties'] ?? null,
+                $values['dutyTop'] ?? null,
+            ),
+            \is_float($watts) ? $watts : null,
         );
+    }
+
+    /**
+     * A table that does not rise to at least this is no table of a control: then it is learned.
+     *
+     * @return list<float>|null of the signal, as typed
+     */
+    private static function duties(int $steps, bool $activeLow, mixed $below, mixed $top): ?array
+    {
+        $below = \is_array($below) ? array_values(array_filter($below, \is_float(...))) : [];
+        if (!\is_float($top) || \count($below) !== $steps - 1) {
+            return null;
+        }
+        $before = 0.0;
+        $duties = [];
+        foreach ([...$below, $top] as $percent) {
+            $asks = $activeLow ? 1.0 - $percent / 100.0 : $percent / 100.0;
+            if ($asks <= $before) {
+                return null;
+            }
+            $before = $asks;
+            $duties[] = $percent / 100.0;
+        }
+
+        return $before < self::TOP_FROM ? null : $duties;
+    }
+
+    /** Ω of the load lamp, when it is hot. */
+    public function lampOhms(): float
+    {
+        return $this->lampWatts === null ? self::LAMP : 144.0 / $this->lampWatts;
     }
 
     /** What the motor and its electronics are replaced as. */
@@ -73,6 +126,10 @@ final readonly class Variant
      */
     public function shares(float $least, float $most, float $bow): array
     {
+        if ($this->duties !== null) {
+            // The signal's duty as typed; what it asks for is the rest of it where low means on.
+            return array_combine(range(1, $this->steps), array_map($this->signal(...), $this->duties));
+        }
         $shares = [];
         foreach (range(1, $this->steps) as $step) {
             $shares[$step] = $least + ($most - $least) * (($step - 1) / ($this->steps - 1)) ** $bow;

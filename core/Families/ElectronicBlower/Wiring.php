@@ -36,8 +36,6 @@ final readonly class Wiring
     private const LEAST_OF_MOST = 0.16;
 
     /** Load lamp, its double, and a probe light, in Ω. */
-    private const LAMP = 3.0;
-    private const TWO_LAMPS = 1.5;
     private const PROBE_LIGHT = 48.0;
 
     public function __construct(private Variant $variant) {}
@@ -159,11 +157,11 @@ final readonly class Wiring
         $setUps[] = SetUp::isolated('dead', 'key-off', 'dead');
         foreach (
             [
-                'lamp' => ['lamp', self::LAMP],
-                'two-lamps' => ['lamp', self::TWO_LAMPS],
+                'lamp' => ['lamp', $v->lampOhms()],
+                'two-lamps' => ['lamp', 0.5 * $v->lampOhms()],
                 'probe-light' => ['lamp', self::PROBE_LIGHT],
-                'lamp-feed' => ['lamp-feed', self::LAMP],
-                'lamp-ground' => ['lamp-ground', self::LAMP],
+                'lamp-feed' => ['lamp-feed', $v->lampOhms()],
+                'lamp-ground' => ['lamp-ground', $v->lampOhms()],
             ]
             as $key => [$element, $ohms]
         ) {

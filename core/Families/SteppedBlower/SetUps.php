@@ -34,7 +34,7 @@ final readonly class SetUps
             'fuse-pulled',
             PositionKind::Stands,
         );
-        $lampOhms = 3.0 * $v->impedance();
+        $lampOhms = $v->lampOhms();
         foreach ([$v->top - 1, $v->top] as $position) {
             $setUps[] = new SetUp(
                 "lamp-$position",

@@ -43,6 +43,7 @@ final class SteppedBlowerFamily implements Family, Planned, Repairable
             Parameter::choice('supply', ['12', '24'], '12'),
             Parameter::numbers('packOhms', 'Ω', 0.05, 50.0, 'positions'),
             Parameter::number('motorAmps', 'A', 1.0, 60.0),
+            Parameter::number('lampWatts', 'W', 2.0, 120.0),
             CabinAir::parameter(),
         ]);
     }

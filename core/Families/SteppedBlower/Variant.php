@@ -31,6 +31,7 @@ final readonly class Variant
         public float $scale,
         public ?array $packOhms,
         public ?float $motorAmps,
+        private ?float $lampWatts = null,
     ) {}
 
     /** @param array<string, mixed> $values */
@@ -53,6 +54,7 @@ final readonly class Variant
             ($values['supply'] ?? '12') === '24' ? 2.0 : 1.0,
             \is_array($pack) ? array_values(array_filter($pack, \is_float(...))) : null,
             \is_float($amps) ? $amps : null,
+            \is_float($values['lampWatts'] ?? null) ? $values['lampWatts'] : null,
         );
     }
 
@@ -73,6 +75,12 @@ final readonly class Variant
     }
 
     /** Factor on resistances against a 12 V circuit of the same power. */
+    /** Ω of the load lamp when it is hot: 48 W at 12 V where nobody says its watts. */
+    public function lampOhms(): float
+    {
+        return (144.0 / ($this->lampWatts ?? 48.0)) * $this->impedance();
+    }
+
     public function impedance(): float
     {
         return $this->scale * $this->scale;

@@ -70,8 +70,10 @@ final class WireAndSplicePlanner implements FilledFromJob
 
     public function filled(array $circuit, CaseFile $case): array
     {
-        return (new KnownOfJob($circuit, $case))->values(['amps' => ['motorAmps', 'lowAmps', 'ratedAmps']]) +
-            (\in_array($circuit['supply'] ?? null, ['12', '24'], true) ? ['system' => $circuit['supply']] : []);
+        return (new KnownOfJob($circuit, $case))->values([
+            'amps' => ['motorAmps', 'lowAmps', 'ratedAmps'],
+            'fuse' => ['fuse'],
+        ]) + (\in_array($circuit['supply'] ?? null, ['12', '24'], true) ? ['system' => $circuit['supply']] : []);
     }
 
     public function texts(): Texts

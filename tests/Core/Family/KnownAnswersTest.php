@@ -652,4 +652,42 @@ final class KnownAnswersTest extends TestCase
         }
         self::assertEqualsWithDelta(0.0, self::shows('electronic-blower', [], 'stage-shorted#0', 'fuse-pulled'), 1e-3);
     }
+
+    /** A duty table as it was typed is what each step sends, whichever way the signal works. */
+    public function testATypedDutyTableIsWhatEachStepSends(): void
+    {
+        foreach (['high', 'low'] as $active) {
+            $typed = $active === 'high' ? ['18', '31', '55'] : ['82', '69', '45'];
+            $machine = new NominalMachine('electronic-blower', [
+                'steps' => '4',
+                'active' => $active,
+                'duties' => $typed,
+                'dutyTop' => $active === 'high' ? '88' : '12',
+            ]);
+            foreach ([...$typed, $active === 'high' ? '88' : '12'] as $step => $percent) {
+                self::assertEqualsWithDelta(
+                    (float) $percent,
+                    $machine->shows('none', 'command@' . ($step + 1)),
+                    1.5,
+                    "$active, step " . ($step + 1),
+                );
+            }
+        }
+    }
+
+    /** A lamp of half the watts draws half the current: a joint that drops 2 V with the large one drops half of it. */
+    public function testAWeakerLampLoadsAJointLess(): void
+    {
+        $lost = static function (array $parameters): float {
+            $machine = new NominalMachine('stepped-blower', ['positions' => '4'] + $parameters);
+            $sound = $machine->shows('none', 'lamp-volts@4');
+
+            return $sound - $machine->shows('feed-resistive#2', 'lamp-volts@4');
+        };
+        $usual = $lost([]);
+        self::assertEqualsWithDelta($usual, $lost(['lampWatts' => '48']), 1e-6, '48 W is usual.');
+        $half = $lost(['lampWatts' => '24']);
+        self::assertGreaterThan(0.5 * $usual, $half);
+        self::assertLessThan(0.75 * $usual, $half);
+    }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Family;
 
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\ParameterList;
@@ -101,5 +102,33 @@ final class ParameterListTest extends TestCase
         unlink($file);
         $this->expectException(\OutOfBoundsException::class);
         $texts->get('a.c');
+    }
+
+    /** Duties of a control rise from step to step, or fall where low means on; typed otherwise they are refused. */
+    public function testATableOfDutiesRisesOrFallsToItsLast(): void
+    {
+        $list = FamilyRegistry::shipped()->get('electronic-blower')->parameters();
+        $typed = static fn(array $duties, ?string $top): array => $list->typed(
+            ['steps' => '4', 'duties' => $duties] + ($top === null ? [] : ['dutyTop' => $top]),
+        );
+        self::assertSame([20.0, 40.0, 60.0], $typed(['20', '40', '60'], '85')['duties']);
+        self::assertSame([80.0, 55.0, 30.0], $typed(['80', '55', '30'], '10')['duties']);
+        self::assertNull($typed([], null)['duties']);
+        foreach (
+            [
+                [['20', '40', '40'], '85'],
+                [['20', '60', '40'], '85'],
+                [['20', '40', '60'], '50'],
+                [['20', '40', '60'], null],
+            ]
+            as [$duties, $top]
+        ) {
+            try {
+                $typed($duties, $top);
+                self::fail(json_encode($duties) . ' should be refused.');
+            } catch (ParameterError $error) {
+                self::assertArrayHasKey('duties', $error->messages);
+            }
+        }
     }
 }
