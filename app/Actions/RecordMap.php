@@ -10,6 +10,7 @@ use App\Models\SpeedMap;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
 use Ispira\Core\Job\MapKind;
 
 /**
@@ -30,6 +31,12 @@ final readonly class RecordMap
             $existing = SpeedMap::query()->whereKey($id)->where('job_id', $job->id)->lockForUpdate()->first();
             if ($existing instanceof SpeedMap) {
                 return $existing;
+            }
+            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            if (array_diff_key($states, $locked->circuit()->positions) !== []) {
+                throw ValidationException::withMessages([
+                    'states' => 'The circuit of this job was changed meanwhile. Reload the page.',
+                ]);
             }
             $now = now();
             $episode = $kind === MapKind::Remembered ? 0 : $job->replacements()->count();

@@ -33,6 +33,10 @@ final readonly class RecordReading
                     ? $existing
                     : throw new ReadingRefused('This reading was not accepted. Reload the page and take it again.');
             }
+            $circuit = $locked->circuit();
+            // The circuit may have been changed in another window since the page was loaded.
+            isset($circuit->tests[$reading->test]) ||
+                throw new ReadingRefused('The circuit of this job was changed meanwhile. Reload the page.');
             // What was seen before the job was seen on the machine as it was then.
             $remembered = $reading->trust === Trust::Remembered;
             $episode = $remembered ? 0 : $job->replacements()->count();
@@ -41,7 +45,7 @@ final readonly class RecordReading
                 is_string($reading->value) || $remembered
                     ? []
                     : (new QualityCheck($this->store))->of(
-                        $locked->circuit(),
+                        $circuit,
                         $locked->caseFile(),
                         $reading->inEpisode($episode),
                         $user->displayUnits(),

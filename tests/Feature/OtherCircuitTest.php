@@ -159,4 +159,29 @@ final class OtherCircuitTest extends TestCase
         $this->change($job, 'air-door')->assertNotFound();
         $this->get("/jobs/$job->id/circuit/other")->assertNotFound();
     }
+
+    /** Two windows: what the other one still shows of the old circuit is refused, and nothing is stored. */
+    public function testAReadingOfTheOldCircuitIsRefusedInWords(): void
+    {
+        $job = $this->blower();
+        $old = $job->circuit()->tests['motor-volts@4'];
+        $this->change($job, 'air-door')->assertSessionHasNoErrors();
+        $count = Reading::query()->where('job_id', $job->id)->count();
+        try {
+            app(\App\Actions\RecordReading::class)(
+                $job->workshop->users()->firstOrFail(),
+                $job,
+                new \Ispira\Core\Reading\Reading($this->ulid(), $old->key, 12.1),
+            );
+            self::fail('It was taken.');
+        } catch (\App\Actions\ReadingRefused $refused) {
+            self::assertStringContainsString('changed meanwhile', $refused->getMessage());
+        }
+        $this->post("/jobs/$job->id/maps", [
+            'id' => $this->ulid(),
+            'notedFor' => 'last winter',
+            'states' => ['4' => 'dead'],
+        ])->assertSessionHasErrors('states');
+        self::assertSame($count, Reading::query()->where('job_id', $job->id)->count());
+    }
 }

@@ -14,6 +14,7 @@ use App\Models\Reading;
 use App\Models\Strike;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Ispira\Core\Diagnosis\Inference\LoosePart;
 use Ispira\Core\Diagnosis\Presentation\Series;
@@ -81,21 +82,29 @@ final class ReadingController extends Controller
     /** The clips of a part on the bench were put right: what was read through them is struck out and read again. */
     public function hookedUp(Job $job, Request $request): RedirectResponse
     {
-        if ($job->stage !== JobStage::Bench || $job->part === null) {
-            return $this->whereItStands($job, 'Only a part that lies on the bench is hooked up anew.');
-        }
-        $tests = array_filter($job->circuit()->tests, LoosePart::isHookedUp(...));
-        foreach ($job->readings as $reading) {
-            if (isset($tests[$reading->test]) && $reading->strike === null) {
-                Strike::query()->firstOrCreate(
-                    ['reading_sequence' => $reading->sequence],
-                    [
-                        'user_id' => $this->user($request)->id,
-                        'reason' => 'The hook-up on the bench was wrong.',
-                        'struck_at' => now(),
-                    ],
-                );
+        $done = DB::transaction(function () use ($job, $request): bool {
+            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            if ($locked->stage !== JobStage::Bench || $locked->part === null) {
+                return false;
             }
+            $tests = array_filter($locked->circuit()->tests, LoosePart::isHookedUp(...));
+            foreach ($locked->readings as $reading) {
+                if (isset($tests[$reading->test]) && $reading->strike === null) {
+                    Strike::query()->firstOrCreate(
+                        ['reading_sequence' => $reading->sequence],
+                        [
+                            'user_id' => $this->user($request)->id,
+                            'reason' => 'The hook-up on the bench was wrong.',
+                            'struck_at' => now(),
+                        ],
+                    );
+                }
+            }
+
+            return true;
+        });
+        if (!$done) {
+            return $this->whereItStands($job, 'Only a part that lies on the bench is hooked up anew.');
         }
 
         return redirect("/jobs/$job->id/bench", 303);

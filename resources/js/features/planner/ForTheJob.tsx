@@ -86,10 +86,12 @@ export function TakeDown({ planner, values, plan, job, wanted, tests }: Props) {
 
 /** Keeps the answer with the job: it then stands on the proof and on the sheet for the file. */
 export function Keep({ planner, values, job }: { planner: string; values: Parameters; job: JobHead }) {
+    const { errors } = usePage<Shared>().props;
     const [id, setId] = useState(ulid);
     const [sending, setSending] = useState(false);
+    const error = errors.values ?? errors.said ?? errors.stage ?? errors.id;
     return (
-        <p className="mt-4 border-t border-rule pt-3">
+        <p className="mt-4 flex flex-wrap items-center gap-3 border-t border-rule pt-3">
             <Button
                 disabled={sending}
                 onClick={() => {
@@ -108,6 +110,11 @@ export function Keep({ planner, values, job }: { planner: string; values: Parame
             >
                 Keep it with {job.number}
             </Button>
+            {error && (
+                <span role="alert" className="font-medium text-bad">
+                    {error}
+                </span>
+            )}
         </p>
     );
 }
