@@ -12,13 +12,19 @@ use Illuminate\Support\Str;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\MapKind;
 use Ispira\Core\Reading\Reading;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
 
 /**
  * Opens a job: unit, complaint and the first speed map, all or nothing.
  */
 final readonly class OpenJob
 {
-    public function __construct(private RecordMap $recordMap, private RecordReading $recordReading) {}
+    public function __construct(
+        private RecordMap $recordMap,
+        private RecordReading $recordReading,
+        private RecordEntry $recordEntry,
+    ) {}
 
     /**
      * @param array<string, mixed>  $data   validated
@@ -67,6 +73,13 @@ final readonly class OpenJob
             ]);
             $job->id = (string) $data['id'];
             $job->save();
+            if (is_string($data['also'] ?? null) && trim($data['also']) !== '') {
+                ($this->recordEntry)(
+                    $user,
+                    $job,
+                    Entry::read(strtolower((string) Str::ulid()), EntryKind::Also, ['what' => $data['also']]),
+                );
+            }
             if ($states !== []) {
                 ($this->recordMap)($user, $job, (string) $data['mapId'], MapKind::Before, null, $states);
             }

@@ -41,6 +41,9 @@ final class DrawnSheet
         }
         $elements = [];
         foreach ($sheet->elements as $id => $drawn) {
+            if ($drawn->with !== null && $point->isOpen($drawn->with)) {
+                continue;
+            }
             $element = $netlist->elements[$id];
             $elements[] = [
                 'id' => $id,

@@ -11,11 +11,12 @@ final readonly class SheetElement
 {
     /**
      * @param string $symbol  wire, resistor, fuse, contact, relay, plug, motor, battery, coil, module, signal,
-     *     transformer, vacuum, tank, one-way, diaphragm, winding, capacitor, mains
+     *     transformer, vacuum, tank, one-way, diaphragm, winding, capacitor, mains, jumper
      * @param list<array{0: float, 1: float}> $bends corners between the two ends
      * @param int    $segment which of the straight pieces carries the symbol, from 0
      * @param string $side    where the label stands: left, right, above or below
      * @param array{0: float, 1: float}|null $groundAt where an end at ground is drawn, with a ground sign of its own
+     * @param string|null $with element that has to be closed for this one to be there at all: a jumper of the bench
      */
     public function __construct(
         public string $symbol,
@@ -24,5 +25,6 @@ final readonly class SheetElement
         public int $segment = 0,
         public string $side = 'above',
         public ?array $groundAt = null,
+        public ?string $with = null,
     ) {}
 }

@@ -11,6 +11,7 @@ use App\Http\Requests\MapStates;
 use App\Http\Requests\OpenJobRequest;
 use App\Models\Job;
 use App\Models\Unit;
+use App\Repair\RepairView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -268,6 +269,7 @@ final class JobController extends Controller
                 )
                 ->values()
                 ->all(),
+            'also' => RepairView::entries($job->ledger(), EntryKind::Also),
             'open' => $job->stage !== JobStage::Closed,
         ]);
     }

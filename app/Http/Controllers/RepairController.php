@@ -43,6 +43,7 @@ final class RepairController extends Controller
         EntryKind::Removed,
         EntryKind::Settled,
         EntryKind::Quote,
+        EntryKind::Also,
     ];
 
     public function strip(Job $job): Response|RedirectResponse

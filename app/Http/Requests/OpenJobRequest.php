@@ -28,6 +28,7 @@ final class OpenJobRequest extends FormRequest
             'kind' => ['nullable', Rule::enum(JobKind::class)],
             'part' => ['nullable', 'required_if:kind,loose-part', 'string', 'max:60'],
             'complaint' => [$this->isOfAPart() ? 'nullable' : 'required', 'string', 'max:2000'],
+            'also' => ['nullable', 'string', 'max:500'],
             'since' => ['nullable', 'string', 'max:120'],
             'intermittent' => ['boolean'],
             'replacedBefore' => ['nullable', 'string', 'max:1000'],

@@ -68,8 +68,23 @@ final readonly class Engine
                 ? $this->beforeVerdict($circuit, $progress, $suspects[0], $values)
                 : $this->next($values->all($progress->opened(), $progress->takenTwice()), 0.0, $open);
         }
+        $nothing = $suspects[0]->remedy === HypothesisList::NOTHING_WRONG;
+        if ($next === null && $nothing && $case->standing() !== []) {
+            // What was called wrong is heard once more before anybody says that nothing is.
+            $next = $values->separating(
+                $suspects[0]->remedy,
+                $progress->opened(),
+                $progress->exhausted(),
+                $progress->calledWrongOnce(),
+            );
+            $next = $next !== null && isset($progress->calledWrongOnce()[$next->test->key]) ? $next : null;
+        }
         $verdict =
-            $next === null && $misfit === null && $case->standing() !== [] && $this->canBeStated($suspects[0])
+            $next === null &&
+            (!$nothing || $progress->isInDoubt()) &&
+            $misfit === null &&
+            $case->standing() !== [] &&
+            $this->canBeStated($suspects[0])
                 ? $this->verdict($circuit, $progress, $suspects[0])
                 : null;
         $evidence->predictions->keep();

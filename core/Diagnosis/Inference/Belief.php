@@ -316,7 +316,8 @@ final class Belief
      *
      * A fault of another part is still there ("the verdict was wrong"); of a pair, the half that was
      * not replaced remains ("the cause was not removed"); where the right part was changed, all is
-     * well, or a second fault comes to light, or the new part has a fault of its own.
+     * well, or a second fault comes to light, or the new part has a fault of its own. Where half of a pair was changed,
+     * what it was paired with may as well have been another fault, that has nothing to do with it.
      *
      * @param list<string> $parts
      */
@@ -325,7 +326,7 @@ final class Belief
         $before = $this->weights;
         $this->weights = array_fill_keys(array_keys($before), 0.0);
         $this->origins = [];
-        $cured = 0.0;
+        $cured = $halved = 0.0;
         foreach ($this->hypotheses as $key => $hypothesis) {
             $left = array_values(array_diff($hypothesis->parts, $parts));
             if ($key === HypothesisList::SOMETHING_ELSE) {
@@ -335,7 +336,12 @@ final class Belief
             } elseif (\count($left) === \count($hypothesis->parts)) {
                 $this->addOrigin($key, 'verdict-wrong', $before[$key]);
             } else {
-                $this->addOrigin($this->remainder($hypothesis, $left) ?? $key, 'cause-remains', $before[$key]);
+                $halved += $before[$key];
+                $this->addOrigin(
+                    $this->remainder($hypothesis, $left) ?? $key,
+                    'cause-remains',
+                    $before[$key] * (1.0 - self::SECOND_FAULT),
+                );
             }
         }
         $priors = ['new-part' => 1e-12, 'second-fault' => 1e-12];
@@ -347,8 +353,8 @@ final class Belief
             }
         }
         foreach ($origins as $key => $origin) {
-            $chance = $origin === 'new-part' ? self::NEW_PART_FAULTY : self::SECOND_FAULT;
-            $this->addOrigin($key, $origin, ($cured * $chance * $this->hypotheses[$key]->prior) / $priors[$origin]);
+            $pool = $origin === 'new-part' ? self::NEW_PART_FAULTY * $cured : self::SECOND_FAULT * ($cured + $halved);
+            $this->addOrigin($key, $origin, ($pool * $this->hypotheses[$key]->prior) / $priors[$origin]);
         }
         $this->addOrigin(
             HypothesisList::NOTHING_WRONG,

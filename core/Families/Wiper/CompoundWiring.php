@@ -302,6 +302,8 @@ final readonly class CompoundWiring
                 'field-pin' => [440.0, 300.0],
                 'dash-ground' => [385.0, 400.0],
                 'body' => [230.0, 330.0],
+                'jumper-run' => [290.0, 275.0],
+                'jumper-field' => [490.0, 275.0],
             ],
             [
                 'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, $bottom]),
@@ -319,6 +321,37 @@ final readonly class CompoundWiring
                 'dash-return' => new SheetElement('wire', groundAt: [385.0, $bottom]),
                 'cam' => new SheetElement('relay', 'park cam', [[230.0, 220.0]], 1, side: 'left'),
                 'strap' => new SheetElement('wire', 'body strap', side: 'right', groundAt: [230.0, $bottom]),
+                'clip-feed' => new SheetElement(
+                    'jumper',
+                    'fused jumper',
+                    [[40.0, 22.0], [230.0, 22.0]],
+                    1,
+                    with: 'clip-feed',
+                ),
+                'clip-body' => new SheetElement(
+                    'jumper',
+                    'body clip',
+                    [[180.0, 360.0]],
+                    side: 'left',
+                    groundAt: [180.0, $bottom],
+                    with: 'clip-body',
+                ),
+                'on-run' => new SheetElement('jumper', with: 'clip-run'),
+                'clip-run' => new SheetElement(
+                    'jumper',
+                    'to RUN',
+                    side: 'right',
+                    groundAt: [290.0, $bottom],
+                    with: 'clip-run',
+                ),
+                'on-field' => new SheetElement('jumper', with: 'clip-field'),
+                'clip-field' => new SheetElement(
+                    'jumper',
+                    'to FIELD',
+                    side: 'left',
+                    groundAt: [490.0, $bottom],
+                    with: 'clip-field',
+                ),
             ],
         );
     }

@@ -296,6 +296,8 @@ final readonly class ThreeBrushWiring
                 'c' => [440.0, 320.0],
                 'C' => [440.0, 370.0],
                 'ground-pin' => [440.0, 405.0],
+                'jumper-low' => [345.0, 165.0],
+                'jumper-high' => [345.0, 75.0],
             ],
             [
                 'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, $bottom]),
@@ -326,6 +328,38 @@ final readonly class ThreeBrushWiring
                 'brush-common' => new SheetElement('wire', 'common', side: 'right'),
                 'plug-common' => new SheetElement('plug'),
                 'ground' => new SheetElement('wire', groundAt: [440.0, $bottom]),
+                'direct-low' => new SheetElement(
+                    'jumper',
+                    'fused jumper to low',
+                    [[40.0, 22.0], [345.0, 22.0]],
+                    1,
+                    with: 'direct-low',
+                ),
+                'on-low' => new SheetElement('jumper', with: 'direct-low'),
+                'direct-high' => new SheetElement(
+                    'jumper',
+                    'fused jumper to high',
+                    [[40.0, 22.0], [345.0, 22.0]],
+                    1,
+                    with: 'direct-high',
+                ),
+                'on-high' => new SheetElement('jumper', with: 'direct-high'),
+                'direct-park' => new SheetElement(
+                    'jumper',
+                    'fused jumper to park feed',
+                    [[15.0, 60.0], [15.0, 415.0], [310.0, 415.0]],
+                    2,
+                    with: 'direct-park',
+                ),
+                'join-park' => new SheetElement('jumper', 'low joined to park', side: 'left', with: 'join-park'),
+                'direct-common' => new SheetElement(
+                    'jumper',
+                    'clip to common',
+                    [[495.0, 370.0]],
+                    side: 'right',
+                    groundAt: [495.0, $bottom],
+                    with: 'direct-common',
+                ),
             ],
         );
     }

@@ -36,6 +36,7 @@ enum EntryKind: string
     case Returned = 'returned';
     case Removed = 'removed';
     case Settled = 'settled';
+    case Also = 'also';
     case Planned = 'planned';
     case Quote = 'quote';
     case OtherCircuit = 'other-circuit';
@@ -137,6 +138,7 @@ enum EntryKind: string
                 'notToBeHad' => 'flag',
                 'source' => 'text?',
             ],
+            self::Also => ['what' => 'text'],
             self::Planned => ['planner' => 'text', 'values' => 'map', 'said' => 'list'],
             self::Settled => ['of' => 'text', 'aspect' => 'text', 'who' => 'text', 'how' => 'text'],
         };

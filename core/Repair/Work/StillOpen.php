@@ -84,7 +84,23 @@ final readonly class StillOpen
     /** @return list<Item> */
     private function all(): array
     {
-        return [...$this->found, ...$this->plugs(), ...$this->leftOff(), ...$this->newParts(), ...$this->atTheEnd()];
+        return [
+            ...$this->found,
+            ...$this->also(),
+            ...$this->plugs(),
+            ...$this->leftOff(),
+            ...$this->newParts(),
+            ...$this->atTheEnd(),
+        ];
+    }
+
+    /** @return list<Item> what else the user of the machine complained of */
+    private function also(): array
+    {
+        return array_map(
+            static fn(Entry $one): array => self::item($one, "Also complained of: {$one->text('what')}"),
+            $this->ledger->all(EntryKind::Also),
+        );
     }
 
     /** @return list<Item> plugs that were not latched or locked when they were last looked at */

@@ -39,6 +39,7 @@ const halfLength: Record<string, number> = {
     winding: 18,
     capacitor: 5,
     wire: 0,
+    jumper: 0,
 };
 
 interface Placed {
@@ -91,6 +92,21 @@ function Symbol({ placed }: { placed: Placed }): ReactNode {
         strokeLinejoin: 'round' as const,
     };
     switch (element.symbol) {
+        case 'jumper':
+            // A clip at each end: it is laid by hand, and gone after the test.
+            return [points[0], points[points.length - 1]].map((end, n) =>
+                end ? (
+                    <circle
+                        key={n}
+                        cx={end[0]}
+                        cy={end[1]}
+                        r={4}
+                        fill="var(--paper)"
+                        stroke={colour}
+                        strokeWidth={1.8}
+                    />
+                ) : null,
+            );
         case 'resistor':
             return (
                 <rect transform={turn} x={-half} y={-6} width={2 * half} height={12} {...stroke} fill="var(--paper)" />
@@ -391,6 +407,7 @@ export default function CircuitSheet({
                                 strokeWidth={one.element.live ? 3.2 : 1.5}
                                 strokeLinecap="round"
                                 strokeLinejoin="round"
+                                strokeDasharray={one.element.symbol === 'jumper' ? '2 7' : undefined}
                             />
                         ))}
                         <Symbol placed={one} />

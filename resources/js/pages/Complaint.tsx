@@ -5,7 +5,9 @@ import SpeedMapEntry from '@/features/SpeedMapEntry';
 import SpeedStrip from '@/features/SpeedStrip';
 import { day } from '@/lib/format';
 import { wordFor } from '@/lib/states';
-import type { JobHead, Shared, State, Strip } from '@/lib/types';
+import { word } from '@/lib/payload';
+import type { EntryShown, JobHead, Shared, State, Strip } from '@/lib/types';
+import { useEntry } from '@/lib/useEntry';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
@@ -14,13 +16,16 @@ interface Props extends Shared {
     job: JobHead;
     strip: Strip;
     history: { id: string; number: string; complaint: string; stage: string }[];
+    also: EntryShown[];
     open: boolean;
 }
 
 export default function Complaint() {
-    const { job, strip, history, open, errors } = usePage<Props>().props;
+    const { job, strip, history, also, open, errors } = usePage<Props>().props;
     const [id, setId] = useState(ulid);
     const [notedFor, setNotedFor] = useState('');
+    const [second, setSecond] = useState('');
+    const { note, sending } = useEntry(job.id);
     const [states, setStates] = useState<Record<string, State | undefined>>({});
     const remembered = strip.maps.filter((map) => map.kind === 'remembered');
     const add = (event: React.FormEvent) => {
@@ -61,6 +66,32 @@ export default function Complaint() {
                         <dt className="text-soft">Replaced before</dt>
                         <dd>{job.replacedBefore ?? 'nothing known'}</dd>
                     </dl>
+                    {also.map((one) => (
+                        <p key={one.id} className="mt-2 border-l-4 border-warn pl-3">
+                            <span className="text-soft">Also:</span> {word(one.what)}
+                        </p>
+                    ))}
+                    {open && (
+                        <form
+                            className="mt-3 flex flex-wrap items-end gap-3"
+                            onSubmit={(event) => {
+                                event.preventDefault();
+                                note('also', { what: second }, () => setSecond(''));
+                            }}
+                        >
+                            <TextField
+                                label="A second thing that is wrong"
+                                hint="It stays open until somebody settles it by name."
+                                value={second}
+                                onChange={(event) => setSecond(event.target.value)}
+                                error={errors.what}
+                                className="min-w-64 flex-1"
+                            />
+                            <Button type="submit" disabled={sending || second.trim() === ''}>
+                                Note it
+                            </Button>
+                        </form>
+                    )}
                     {history.length > 0 && (
                         <>
                             <h2 className="mt-5 font-semibold">Other jobs on this unit</h2>

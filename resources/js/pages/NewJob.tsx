@@ -75,6 +75,7 @@ export default function NewJob() {
     const [model, setModel] = useState('');
     const [complaint, setComplaint] = useState('');
     const [since, setSince] = useState('');
+    const [also, setAlso] = useState('');
     const [replaced, setReplaced] = useState('');
     const [intermittent, setIntermittent] = useState('no');
     const [kind, setKind] = useState('fault');
@@ -141,6 +142,7 @@ export default function NewJob() {
                 kind,
                 part: kind === 'loose-part' ? part : null,
                 complaint,
+                also,
                 since,
                 replacedBefore: replaced,
                 intermittent: intermittent === 'yes',
@@ -240,6 +242,12 @@ export default function NewJob() {
                             required={kind !== 'loose-part'}
                         />
                         <div className="grid gap-4 sm:grid-cols-2">
+                            <TextField
+                                label="A second thing that is wrong"
+                                value={also}
+                                onChange={(event) => setAlso(event.target.value)}
+                                error={errors.also}
+                            />
                             <TextField
                                 label="Since when"
                                 value={since}

@@ -9,7 +9,10 @@ use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Engine;
 use Ispira\Core\Diagnosis\Decision\Progress;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\MemoryStore;
+use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
+use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Reading\Reading;
 use PHPUnit\Framework\TestCase;
 
@@ -137,5 +140,53 @@ final class BeforeVerdictTest extends TestCase
         self::assertFalse($bench->circuit->touches($tests['battery-volts@4'], 'pack'));
         self::assertTrue($bench->circuit->touches($tests['look-pack'], 'pack'));
         self::assertFalse($bench->circuit->touches($tests['look-pack'], 'selector'));
+    }
+
+    /**
+     * Half of a pair was changed, and what it was paired with was another fault that has nothing to do with it: it comes
+     * to light, and nobody says that nothing is wrong.
+     */
+    public function testASecondFaultThatHasNothingToDoWithTheFirstComesToLight(): void
+    {
+        $bench = new Bench(['positions' => '4']);
+        $hypotheses = $bench->hypotheses;
+        foreach (['tap-1-open#0' => 'tap-wire', 'resistor-1-open#0' => 'pack'] as $second => $part) {
+            [$drag, $other] = [$hypotheses['motor-drag#4'], $hypotheses[$second]];
+            $both = new Hypothesis('both', [...$drag->faults, ...$other->faults], ['motor', $part], 1.0, [
+                ...$drag->adjustments,
+                ...$other->adjustments,
+            ]);
+            $readings = $this->follow($bench, $both, [], []);
+            $readings = $this->follow($bench, $other, $readings, ['motor']);
+            $found = $bench->diagnose(new CaseFile($readings, ['motor']));
+            self::assertSame($part, $found->suspects[0]->remedy, $second);
+            self::assertGreaterThan(0.9, $found->suspects[0]->probability, $second);
+        }
+    }
+
+    /**
+     * @param list<Reading> $readings
+     * @param list<string>  $replaced
+     *
+     * @return list<Reading> with the map of the machine as it is now, and what is proposed until nothing is
+     */
+    private function follow(Bench $bench, Hypothesis $state, array $readings, array $replaced): array
+    {
+        $episode = \count($replaced);
+        $unit = new SimulatedUnit($bench->circuit, $state, new RandomSource(2), 0.0);
+        foreach (array_keys($bench->circuit->positions) as $position) {
+            $readings[] = $unit
+                ->read("m$episode-$position", $bench->circuit->tests["speed@$position"], 0)
+                ->inEpisode($episode);
+        }
+        for ($number = 0; $number < 15; ++$number) {
+            $next = $bench->diagnose(new CaseFile($readings, $replaced))->next;
+            if ($next === null) {
+                break;
+            }
+            $readings[] = $unit->read("r$episode-$number", $next->test, 0)->inEpisode($episode);
+        }
+
+        return $readings;
     }
 }

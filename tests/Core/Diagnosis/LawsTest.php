@@ -245,4 +245,27 @@ final class LawsTest extends TestCase
             $before = $diagnosis->suspects[0]->probability;
         }
     }
+
+    /** What was called wrong twice is wrong: whatever else reads as on a sound machine, nobody says that nothing is. */
+    #[DataProvider('families')]
+    public function testNothingWrongIsNeverSaidWhileAPositionIsWrong(string $family): void
+    {
+        $machine = self::machine($family);
+        $circuit = $machine->circuit;
+        $wrong = (string) array_key_last($circuit->positions);
+        $readings = [];
+        foreach ($circuit->positions as $key => $position) {
+            $readings[] = new Reading("m$key", "speed@$key", (string) $key === $wrong ? 'dead' : 'right');
+        }
+        $readings[] = new Reading('again', "speed@$wrong", 'dead');
+        $sound = new SimulatedUnit($circuit, $machine->hypotheses['none'], new RandomSource(4), 0.0);
+        for ($tests = 0; $tests < self::MOST_TESTS; ++$tests) {
+            $diagnosis = self::diagnose($family, new CaseFile($readings, [], false));
+            self::assertNotSame('none', $diagnosis->verdict?->suspect->remedy, "after $tests tests");
+            if ($diagnosis->next === null) {
+                break;
+            }
+            $readings[] = $sound->read("r$tests", $diagnosis->next->test, 0);
+        }
+    }
 }
