@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import {
     begin,
     enterMap,
@@ -14,9 +14,8 @@ import { proveAndClose, swap } from './repair';
 
 const toVerdict = /^(To the verdict|Verdict now)$/;
 
-test('a loose wiper motor is proven good, without a unit or a complaint', async ({ page }) => {
-    const errors = watchForErrors(page);
-    const unit = new HiddenUnit('none', { motor: 'compound' }, 6, 'wiper', 'motor');
+/** A wiper motor that lies on the bench, without a unit and a complaint. */
+async function looseWiper(page: Page): Promise<void> {
     await signIn(page);
     await page.getByRole('link', { name: 'New job' }).click();
     await page.getByRole('radio', { name: 'A loose part on the bench' }).click();
@@ -25,6 +24,12 @@ test('a loose wiper motor is proven good, without a unit or a complaint', async 
     await page.getByLabel('The part on the bench').selectOption({ label: 'Wiper motor' });
     await page.getByRole('button', { name: 'Open the job' }).click();
     await page.getByRole('button', { name: 'To the bench' }).click();
+}
+
+test('a loose wiper motor is proven good, without a unit or a complaint', async ({ page }) => {
+    const errors = watchForErrors(page);
+    const unit = new HiddenUnit('none', { motor: 'compound' }, 6, 'wiper', 'motor');
+    await looseWiper(page);
     await followToVerdict(page, unit);
     await page.getByRole('link', { name: toVerdict }).click();
     const good = page.getByRole('region', { name: 'Proven good' });
@@ -42,14 +47,7 @@ test('a loose wiper motor whose clip was off is clipped anew and then proven goo
     const errors = watchForErrors(page);
     const wrong = new HiddenUnit('clip-off#0', { motor: 'compound' }, 6, 'wiper', 'motor');
     const right = new HiddenUnit('none', { motor: 'compound' }, 6, 'wiper', 'motor');
-    await signIn(page);
-    await page.getByRole('link', { name: 'New job' }).click();
-    await page.getByRole('radio', { name: 'A loose part on the bench' }).click();
-    await page.getByRole('radio', { name: 'Wiper with two speeds' }).click();
-    await page.getByRole('radio', { name: 'Compound field, the switch grounds RUN and FIELD' }).click();
-    await page.getByLabel('The part on the bench').selectOption({ label: 'Wiper motor' });
-    await page.getByRole('button', { name: 'Open the job' }).click();
-    await page.getByRole('button', { name: 'To the bench' }).click();
+    await looseWiper(page);
     await followToVerdict(page, wrong);
     await page.getByRole('link', { name: toVerdict }).click();
     await expect(page.getByRole('heading', { name: /^Hook-up on the bench/ })).toBeVisible();

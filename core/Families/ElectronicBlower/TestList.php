@@ -8,7 +8,6 @@ use Ispira\Core\Device\CauseCheck;
 use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
-use Ispira\Core\Device\Trap;
 
 /**
  * What is worth testing on a blower with electronic speed control.
@@ -25,7 +24,7 @@ final readonly class TestList
         'diagnostic-plug' => 0.5,
     ];
 
-    private const PLUG = ['run-on'];
+    public const PLUG = ['run-on'];
 
     public function __construct(private Variant $variant) {}
 
@@ -35,7 +34,7 @@ final readonly class TestList
         return [
             ...$this->speeds(),
             ...$this->looks(),
-            ...$this->loads(),
+            ...LoadTests::all(),
             ...$this->volts(),
             ...$this->commands(),
             ...$this->currents(),
@@ -167,75 +166,6 @@ final readonly class TestList
         }
 
         return $tests;
-    }
-
-    /** @return list<Test> */
-    private function loads(): array
-    {
-        $tests = [
-            $this->lamp('probe-light', 1.0, 'lamp', 'probe-light'),
-            $this->lamp('lamp', 1.5, 'lamp', 'lamp'),
-            $this->lamp('lamp-feed', 1.5, 'lamp-feed', 'lamp'),
-            $this->lamp('lamp-ground', 1.5, 'lamp-ground', 'lamp'),
-            new Test(
-                'unplugged-volts',
-                'unplugged-volts',
-                'unplugged',
-                Probe::volts('feed-pin', 'ground-pin'),
-                0.8,
-                ['module-plug'],
-                ['run-on', 'terminals'],
-                ['meter'],
-                trap: Trap::NoLoad,
-            ),
-        ];
-        $tests[] = new Test(
-            'module-ohms',
-            'module-ohms',
-            'unplugged',
-            Probe::ohms('supply', 'module-ground'),
-            1.0,
-            ['module-plug'],
-            self::PLUG,
-            ['meter'],
-        );
-        foreach (
-            [
-                'lamp' => ['feed-pin', 'ground-pin'],
-                'two-lamps' => ['feed-pin', 'ground-pin'],
-                'lamp-feed' => ['feed-pin', '0'],
-                'lamp-ground' => ['battery', 'ground-pin'],
-            ]
-            as $load => [$plus, $minus]
-        ) {
-            $tests[] = new Test(
-                "$load-volts",
-                "$load-volts",
-                $load,
-                Probe::volts($plus, $minus),
-                2.0,
-                ['module-plug'],
-                ['run-on', 'terminals'],
-                ['lamp', 'meter'],
-            );
-        }
-
-        return $tests;
-    }
-
-    private function lamp(string $key, float $minutes, string $element, string $tool): Test
-    {
-        return new Test(
-            $key,
-            $key,
-            $key,
-            Probe::lamp($element, 12.6),
-            $minutes,
-            ['module-plug'],
-            ['run-on', 'terminals'],
-            [$tool],
-            trap: $tool === 'probe-light' ? Trap::SmallLamp : Trap::Lamp,
-        );
     }
 
     /** @param list<string> $access */

@@ -4,6 +4,7 @@ import CircuitSheet from '@/features/CircuitSheet';
 import Doubts from '@/features/Doubts';
 import Elsewhere from '@/features/Elsewhere';
 import LeadsOn from '@/features/LeadsOn';
+import PlannerLinks from '@/features/planner/PlannerLinks';
 import NextTest from '@/features/NextTest';
 import ReadingDock, { spellsUnit } from '@/features/ReadingDock';
 import ReadingLog from '@/features/ReadingLog';
@@ -359,15 +360,7 @@ export default function Bench() {
                     {planners.length > 0 && (
                         <p className="flex flex-wrap items-center gap-x-3">
                             <span className="text-soft">Plan:</span>
-                            {planners.map((planner) => (
-                                <Link
-                                    key={planner.key}
-                                    href={`/planners/${planner.key}?job=${job.id}`}
-                                    className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                                >
-                                    {planner.name}
-                                </Link>
-                            ))}
+                            <PlannerLinks job={job.id} planners={planners} />
                         </p>
                     )}
                     <p className="mt-1 border-t border-rule pt-2 leading-snug">

@@ -1,6 +1,7 @@
 import { router, usePage } from '@inertiajs/react';
 import { useEffect, useRef, useState } from 'react';
 import { ulid } from 'ulid';
+import Questions, { type Question } from '@/features/Questions';
 import SpeedMapEntry from '@/features/SpeedMapEntry';
 import { day } from '@/lib/format';
 import type { Cell, FieldShown, Parameters, Shared, State } from '@/lib/types';
@@ -63,7 +64,7 @@ interface Props extends Shared {
         parts: { value: string; label: string }[];
         family: string;
         cells: Omit<Cell, 'expected'>[];
-        questions: { test: string; title: string; choices: { value: string; label: string }[] }[];
+        questions: Question[];
     };
 }
 
@@ -324,22 +325,12 @@ export default function NewJob() {
                         </>
                     )}
                     {kind !== 'loose-part' && questions.length > 0 && (
-                        <div className="mt-4 flex flex-col gap-3">
-                            {questions.map((question) => (
-                                <Choices
-                                    key={question.test}
-                                    label={question.title}
-                                    value={answers[question.test] ?? ''}
-                                    onChange={(value) => setAnswers({ ...answers, [question.test]: value })}
-                                    choices={[{ value: '', label: 'not noted' }, ...question.choices]}
-                                />
-                            ))}
-                            {errors.answers && (
-                                <p role="alert" className="font-medium text-bad">
-                                    {errors.answers}
-                                </p>
-                            )}
-                        </div>
+                        <Questions
+                            questions={questions}
+                            answers={answers}
+                            onChange={setAnswers}
+                            error={errors.answers}
+                        />
                     )}
                 </div>
                 <div className="mt-5">

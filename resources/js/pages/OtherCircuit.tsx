@@ -2,10 +2,10 @@ import { Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import CircuitFields from '@/features/CircuitFields';
+import Questions, { type Question } from '@/features/Questions';
 import SpeedMapEntry from '@/features/SpeedMapEntry';
 import type { Cell, FieldShown, JobHead, Parameters, Shared, State } from '@/lib/types';
 import Button from '@/ui/Button';
-import Choices from '@/ui/Choices';
 import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
 import Select from '@/ui/Select';
@@ -24,7 +24,7 @@ interface Props extends Shared {
     setAside: string[];
     cells: Omit<Cell, 'expected'>[];
     states: States;
-    questions: { test: string; title: string; choices: { value: string; label: string }[] }[];
+    questions: Question[];
 }
 
 function Said({ title, hint, readings }: { title: string; hint: string; readings: string[] }) {
@@ -134,22 +134,7 @@ export default function OtherCircuit() {
                     />
                 </div>
                 {questions.length > 0 && (
-                    <div className="mt-4 flex flex-col gap-3">
-                        {questions.map((question) => (
-                            <Choices
-                                key={question.test}
-                                label={question.title}
-                                value={answers[question.test] ?? ''}
-                                onChange={(value) => setAnswers({ ...answers, [question.test]: value })}
-                                choices={[{ value: '', label: 'not noted' }, ...question.choices]}
-                            />
-                        ))}
-                        {errors.answers && (
-                            <p role="alert" className="font-medium text-bad">
-                                {errors.answers}
-                            </p>
-                        )}
-                    </div>
+                    <Questions questions={questions} answers={answers} onChange={setAnswers} error={errors.answers} />
                 )}
                 <TextField
                     label="Why, or a note"

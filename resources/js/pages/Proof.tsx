@@ -1,5 +1,6 @@
 import { Link, usePage } from '@inertiajs/react';
 import { KeptPlans } from '@/features/planner/ForTheJob';
+import PlannerLinks from '@/features/planner/PlannerLinks';
 import AdjustmentForm from '@/features/proof/AdjustmentForm';
 import ClosingForm from '@/features/proof/ClosingForm';
 import LentForm from '@/features/proof/LentForm';
@@ -125,15 +126,7 @@ export default function Proof() {
                         <KeptPlans plans={plans} />
                         {open && (
                             <p className="flex flex-wrap items-center gap-x-4">
-                                {planners.map((planner) => (
-                                    <Link
-                                        key={planner.key}
-                                        href={`/planners/${planner.key}?job=${job.id}`}
-                                        className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                                    >
-                                        {planner.name}
-                                    </Link>
-                                ))}
+                                <PlannerLinks job={job.id} planners={planners} />
                             </p>
                         )}
                     </section>
