@@ -99,7 +99,7 @@ final class PlannerController extends Controller
         $data = $request->validate([
             'values' => ['required', 'array'],
             'takes' => ['required', 'array', 'min:1', 'max:10'],
-            'takes.*.id' => ['required', 'ulid'],
+            'takes.*.id' => ['required', 'ulid', 'distinct'],
             'takes.*.number' => ['required', 'integer', 'min:0'],
             'takes.*.test' => ['required', 'string', 'max:80'],
         ]);
