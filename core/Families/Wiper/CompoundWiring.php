@@ -287,7 +287,7 @@ final readonly class CompoundWiring
         $bottom = 440.0;
 
         return new Sheet(
-            530.0,
+            600.0,
             470.0,
             [
                 '0' => [40.0, $bottom],
@@ -302,8 +302,8 @@ final readonly class CompoundWiring
                 'field-pin' => [440.0, 300.0],
                 'dash-ground' => [385.0, 400.0],
                 'body' => [230.0, 330.0],
-                'jumper-run' => [290.0, 275.0],
-                'jumper-field' => [490.0, 275.0],
+                'jumper-run' => [262.0, 275.0],
+                'jumper-field' => [525.0, 275.0],
             ],
             [
                 'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, $bottom]),
@@ -320,7 +320,7 @@ final readonly class CompoundWiring
                 'dash-field' => new SheetElement('relay', 'dash FIELD', [[440.0, 400.0]], side: 'right'),
                 'dash-return' => new SheetElement('wire', groundAt: [385.0, $bottom]),
                 'cam' => new SheetElement('relay', 'park cam', [[230.0, 220.0]], 1, side: 'left'),
-                'strap' => new SheetElement('wire', 'body strap', side: 'right', groundAt: [230.0, $bottom]),
+                'strap' => new SheetElement('wire', 'body strap', side: 'left', groundAt: [230.0, $bottom]),
                 'clip-feed' => new SheetElement(
                     'jumper',
                     'fused jumper',
@@ -331,25 +331,19 @@ final readonly class CompoundWiring
                 'clip-body' => new SheetElement(
                     'jumper',
                     'body clip',
-                    [[180.0, 360.0]],
+                    [[120.0, 360.0]],
                     side: 'left',
-                    groundAt: [180.0, $bottom],
+                    groundAt: [120.0, $bottom],
                     with: 'clip-body',
                 ),
-                'on-run' => new SheetElement('jumper', with: 'clip-run'),
-                'clip-run' => new SheetElement(
-                    'jumper',
-                    'to RUN',
-                    side: 'right',
-                    groundAt: [290.0, $bottom],
-                    with: 'clip-run',
-                ),
+                'on-run' => new SheetElement('jumper', 'to RUN', side: 'left', with: 'clip-run'),
+                'clip-run' => new SheetElement('jumper', groundAt: [262.0, $bottom], with: 'clip-run'),
                 'on-field' => new SheetElement('jumper', with: 'clip-field'),
                 'clip-field' => new SheetElement(
                     'jumper',
                     'to FIELD',
-                    side: 'left',
-                    groundAt: [490.0, $bottom],
+                    side: 'right',
+                    groundAt: [525.0, $bottom],
                     with: 'clip-field',
                 ),
             ],

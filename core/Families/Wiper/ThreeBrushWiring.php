@@ -274,7 +274,7 @@ final readonly class ThreeBrushWiring
         $bottom = 440.0;
 
         return new Sheet(
-            530.0,
+            610.0,
             470.0,
             [
                 '0' => [40.0, $bottom],
@@ -351,7 +351,7 @@ final readonly class ThreeBrushWiring
                     2,
                     with: 'direct-park',
                 ),
-                'join-park' => new SheetElement('jumper', 'low joined to park', side: 'left', with: 'join-park'),
+                'join-park' => new SheetElement('jumper', 'joined', side: 'left', with: 'join-park'),
                 'direct-common' => new SheetElement(
                     'jumper',
                     'clip to common',

@@ -17,7 +17,10 @@ export default function CircuitSymbol({ placed }: { placed: Placed }): ReactNode
     switch (element.symbol) {
         case 'jumper':
             // A clip at each end: it is laid by hand, and gone after the test.
-            return [points[0], points[points.length - 1]].map((end, n) =>
+            return [
+                element.groundEnd === 'from' ? null : points[0],
+                element.groundEnd === 'to' ? null : points[points.length - 1],
+            ].map((end, n) =>
                 end ? (
                     <circle
                         key={n}

@@ -73,7 +73,7 @@ export default function Complaint() {
                     ))}
                     {open && (
                         <form
-                            className="mt-3 flex flex-wrap items-end gap-3"
+                            className="mt-3 flex flex-wrap items-start gap-3"
                             onSubmit={(event) => {
                                 event.preventDefault();
                                 note('also', { what: second }, () => setSecond(''));
@@ -87,7 +87,7 @@ export default function Complaint() {
                                 error={errors.what}
                                 className="min-w-64 flex-1"
                             />
-                            <Button type="submit" disabled={sending || second.trim() === ''}>
+                            <Button type="submit" disabled={sending || second.trim() === ''} className="mt-7">
                                 Note it
                             </Button>
                         </form>
