@@ -94,7 +94,7 @@ export default function CircuitFields({ fields, values, errors, onChange, disabl
                                     aria-label={`${field.label}, number ${n + 1}`}
                                     inputMode="decimal"
                                     disabled={disabled}
-                                    placeholder={`R${n + 1}`}
+                                    placeholder={String(n + 1)}
                                     value={String(list[n] ?? '')}
                                     onChange={(event) => {
                                         const next = Array.from({ length: count }, (_unused, m) =>
