@@ -13,6 +13,9 @@ use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Diagnosis\Decision\Engine;
 use Ispira\Core\Diagnosis\Inference\PredictionStore;
 use Ispira\Core\Diagnosis\Presentation\Words;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Repair\Proof\ProofChecks;
+use Ispira\Core\Repair\Remedy\CauseLeft;
 use Ispira\Core\Repair\Remedy\Outlook;
 use Ispira\Core\Repair\Remedy\Quote;
 use Ispira\Core\Repair\Remedy\Remedies;
@@ -39,7 +42,14 @@ final readonly class RemedyView
         float $standing = 0.0,
         bool $potted = false,
     ): array {
-        return (new Outlook($circuit, $this->remedies($job, $circuit, $standing, $potted)))->shown($diagnosis);
+        $units = app(DisplayUnits::class);
+        $checks = new ProofChecks($circuit, $job->repairSheet(), $diagnosis->evidence, $units);
+
+        return (new Outlook(
+            $circuit,
+            $this->remedies($job, $circuit, $standing, $potted),
+            new CauseLeft($circuit, $checks, $job->caseFile(), $units),
+        ))->shown($diagnosis);
     }
 
     private function remedies(Job $job, CircuitModel $circuit, float $standing, bool $potted): Remedies

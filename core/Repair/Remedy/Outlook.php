@@ -11,11 +11,18 @@ use Ispira\Core\Diagnosis\Presentation\Words;
 /**
  * What it takes from the odds as they stand to a machine that runs, without another test, for a page.
  *
- * @phpstan-type Shown array{key: string, label: string, kind: string, parts: list<string>, price: float, labour: float, standing: float, comeBack: float, expected: float, perYear: float, fixes: float, leadDays: int|null, warrantyMonths: int, lifeYears: float, comeBackChance: float, lost: float, minutes: float, why: string, whyNot: string, changes: list<string>, quotedBy: string|null}
+ * @phpstan-import-type Left from CauseLeft
+ *
+ * @phpstan-type Shown array{key: string, label: string, kind: string, parts: list<string>, price: float, labour: float, standing: float, comeBack: float, expected: float, perYear: float, fixes: float, leadDays: int|null, warrantyMonths: int, lifeYears: float, comeBackChance: float, lost: float, minutes: float, why: string, whyNot: string, changes: list<string>, quotedBy: string|null, left: list<Left>}
  */
 final readonly class Outlook
 {
-    public function __construct(private CircuitModel $circuit, private Remedies $remedies) {}
+    /** @param CauseLeft|null $causes what was measured that a way leaves in the machine; null to leave it out */
+    public function __construct(
+        private CircuitModel $circuit,
+        private Remedies $remedies,
+        private ?CauseLeft $causes = null,
+    ) {}
 
     /** @return array{options: list<Shown>, attempts: list<array{remedy: string, label: string, money: float, reached: float, fixes: float}>, money: float, test: array{title: string, costs: float, saves: float}|null} */
     public function shown(Diagnosis $diagnosis): array
@@ -29,7 +36,10 @@ final readonly class Outlook
         );
 
         return [
-            'options' => array_map(self::option(...), $options),
+            'options' => array_map(
+                fn(Priced $one): array => self::option($one, $this->causes?->by($one->offer, $diagnosis) ?? []),
+                $options,
+            ),
             'attempts' => array_map(
                 static fn(Attempt $one): array => [
                     'remedy' => $one->option->key,
@@ -52,8 +62,12 @@ final readonly class Outlook
         ];
     }
 
-    /** @return Shown */
-    public static function option(Priced $one): array
+    /**
+     * @param list<Left> $left
+     *
+     * @return Shown
+     */
+    private static function option(Priced $one, array $left): array
     {
         $offer = $one->offer;
 
@@ -79,6 +93,7 @@ final readonly class Outlook
             'whyNot' => $offer->whyNot,
             'changes' => $offer->changes,
             'quotedBy' => $offer->quotedBy,
+            'left' => $left,
         ];
     }
 }

@@ -136,6 +136,12 @@ export default function RemedyOption({
                 <span className="font-medium">For:</span> {option.why} <span className="font-medium">Against:</span>{' '}
                 {option.whyNot}
             </p>
+            {option.left.map((cause) => (
+                <p key={cause.test} className="mt-1 max-w-[70em] border-l-4 border-l-warn pl-7">
+                    <span className="font-semibold">Left in the machine:</span> {cause.test},{' '}
+                    <span className="figure">{cause.shown}</span>; {cause.ordinary} is right. {cause.question}
+                </p>
+            ))}
             {option.quotedBy !== null && (
                 <p className="pl-8 font-medium">
                     As quoted for this job{option.quotedBy !== '' && ` by ${option.quotedBy}`}.

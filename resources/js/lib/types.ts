@@ -369,6 +369,7 @@ export interface RemedyShown {
     changes: string[];
     /** Who gave price and time for this job. */
     quotedBy: string | null;
+    left: { test: string; shown: string; ordinary: string; question: string }[];
 }
 
 export interface AttributeShown {

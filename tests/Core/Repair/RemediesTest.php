@@ -13,9 +13,12 @@ use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Diagnosis\Decision\Engine;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\MemoryStore;
+use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Repair\Fit\PartType;
+use Ispira\Core\Repair\Proof\ProofChecks;
 use Ispira\Core\Repair\Remedy\BreakEven;
+use Ispira\Core\Repair\Remedy\CauseLeft;
 use Ispira\Core\Repair\Remedy\Outlook;
 use Ispira\Core\Repair\Remedy\Priced;
 use Ispira\Core\Repair\Remedy\Remedies;
@@ -207,6 +210,32 @@ final class RemediesTest extends TestCase
         self::assertNotNull($shown['test']);
         self::assertGreaterThan($shown['attempts'][0]['money'], $shown['money']);
         self::assertEqualsWithDelta(1.0, array_sum(Remedies::chances($diagnosis)), 1e-6);
+    }
+
+    public function testACauseThatWasMeasuredIsToldWithTheWaysThatLeaveItInTheMachine(): void
+    {
+        $bench = new Bench();
+        $family = FamilyRegistry::shipped()->get('stepped-blower');
+        self::assertInstanceOf(Repairable::class, $family);
+        $sheet = $family->repairSheet();
+        $left = static function (array $readings) use ($bench, $sheet): array {
+            $case = Bench::case(self::ONLY_HIGH, $readings);
+            $diagnosis = $bench->diagnose($case);
+            $checks = new ProofChecks($bench->circuit, $sheet, $diagnosis->evidence);
+            $remedies = new Remedies($bench->circuit, $sheet, new DecisionSettings());
+            $outlook = new Outlook($bench->circuit, $remedies, new CauseLeft($bench->circuit, $checks, $case));
+
+            return array_map(
+                static fn(array $left): array => array_column($left, 'test'),
+                array_column($outlook->shown($diagnosis)['options'], 'left', 'key'),
+            );
+        };
+        $sound = $left(['current@4' => 14.0]);
+        self::assertSame([], $sound['pack']);
+        $high = $left(['current@4' => 40.0, 'look-pack-plug' => 'burnt']);
+        self::assertCount(2, $high['pack'], 'The current and the pins stay.');
+        self::assertCount(1, $high['pack-and-plug'], 'The pins go with the plug.');
+        self::assertSame((new Words($bench->circuit))->test($bench->circuit->tests['current@4']), $high['pack'][0]);
     }
 
     public function testATesterPaysAfterItsPriceOverItsSaving(): void
