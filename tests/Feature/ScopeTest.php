@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Job;
 use App\Models\Reading;
+use Illuminate\Support\Facades\Route as RouteFacade;
 use Inertia\Testing\AssertableInertia as Page;
 use Tests\TestCase;
 
@@ -19,41 +20,35 @@ final class ScopeTest extends TestCase
         $owner = $this->person();
         $job = $this->jobOnBench($owner);
         $reading = Reading::query()->where('job_id', $job->id)->firstOrFail();
+        $before = $job->fresh()?->toArray();
         $this->actingAs($this->person('lead'));
-        foreach (
-            [
-                '',
-                '/complaint',
-                '/circuit',
-                '/bench',
-                '/verdict',
-                '/remedy',
-                '/fit',
-                '/strip',
-                '/wires',
-                '/swap',
-                '/proof',
-                '/file',
-                '/sheet/customer.pdf',
-                '/sheet/file.pdf',
-            ]
-            as $page
-        ) {
-            $this->get("/jobs/$job->id$page")->assertNotFound();
+        $ids = ['{job}' => (string) $job->id, '{reading}' => (string) $reading->id, '{key}' => 'wire-and-splice'];
+        $walked = 0;
+        foreach (RouteFacade::getRoutes()->getRoutes() as $route) {
+            if (!str_starts_with($route->uri(), 'jobs/{job}')) {
+                continue;
+            }
+            $path = strtr($route->uri(), [...$ids, '{for}' => 'customer', '{format}' => 'csv']);
+            $path = preg_replace('/\{\w+\}/', $this->ulid(), $path);
+            foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                $status = $this->call($method, "/$path")->getStatusCode();
+                self::assertSame(404, $status, "$method $path");
+                ++$walked;
+            }
         }
-        $this->post("/jobs/$job->id/readings", [
-            'id' => $this->ulid(),
-            'test' => 'current@4',
-            'value' => '12',
-        ])->assertNotFound();
-        $this->post("/jobs/$job->id/readings/$reading->id/strike")->assertNotFound();
-        $this->post("/jobs/$job->id/maps", [])->assertNotFound();
-        $this->post("/jobs/$job->id/replacements", [])->assertNotFound();
-        $this->post("/jobs/$job->id/proof", [])->assertNotFound();
-        foreach (['entries', 'remedy', 'fit', 'kit', 'measured', 'checks', 'to-proof', 'close'] as $action) {
-            $this->post("/jobs/$job->id/$action", [])->assertNotFound();
+        self::assertGreaterThan(40, $walked);
+        self::assertSame($before, $job->fresh()?->toArray());
+    }
+
+    public function testAnotherWorkshopsJobLendsNothingToPlannersAndProcedures(): void
+    {
+        $job = $this->jobOnBench($this->person());
+        $this->actingAs($this->person('lead'));
+        foreach (['/planners/wire-and-splice', '/procedures', '/procedures/cabin-blower-refit'] as $page) {
+            self::assertNull($this->props("$page?job=$job->id")['job'], $page);
         }
-        $this->put("/jobs/$job->id/circuit", [])->assertNotFound();
+        $run = ['id' => $this->ulid(), 'job' => (string) $job->id];
+        $this->post('/procedures/cabin-blower-refit/runs', $run)->assertNotFound();
     }
 
     public function testListsAndSearchShowOnlyTheOwnWorkshop(): void
