@@ -138,8 +138,8 @@ export default function RemedyOption({
             </p>
             {option.left.map((cause) => (
                 <p key={cause.test} className="mt-1 max-w-[70em] border-l-4 border-l-warn pl-7">
-                    <span className="font-semibold">Left in the machine:</span> {cause.test},{' '}
-                    <span className="figure">{cause.shown}</span>; {cause.ordinary} is right. {cause.question}
+                    <span className="font-semibold">Left in the machine:</span> {cause.test}, {cause.shown};{' '}
+                    {cause.ordinary} is right. {cause.question}
                 </p>
             ))}
             {option.quotedBy !== null && (
