@@ -83,7 +83,7 @@ test('a noise is proved by its being gone, asked in the same words', async ({ pa
     await expectAccessible(page);
     await noise.getByRole('combobox').selectOption({ label: 'nothing unusual' });
     await noise.getByRole('button', { name: 'Check' }).click();
-    await expect(noise).toContainText('right');
+    await expect(noise).toContainText('nothing unusual, right');
     await page.getByRole('button', { name: 'Close the job' }).click();
     await expect(page.getByRole('heading', { name: 'Repaired. Every position is right.' })).toBeVisible();
     expect(errors).toEqual([]);
