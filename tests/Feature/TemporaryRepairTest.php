@@ -61,7 +61,7 @@ final class TemporaryRepairTest extends TestCase
         $in = now()->addDays(6)->toDateString();
         $this->bridge($job, $in)->assertSessionHasErrors([
             'temporaryUntil' =>
-                'First: Turn the wheel through its hub by hand. Without it the bearings must not be bridged.',
+                'First: Turn the shaft by hand, at its cooling blade, and let it coast. Without it the bearings must not be bridged.',
         ]);
         foreach (['spin' => 'gritty', 'axial-play' => 'play', 'look-seal' => 'tight'] as $test => $choice) {
             $this->read($job, $test, $choice);

@@ -100,7 +100,7 @@ final readonly class TestList
     {
         return [
             self::look('proves', 0.5, [], [], Contact::Eyes, 'full', asked: true),
-            self::look('spin', 1.0, ['cover', 'fan'], ['wheel']),
+            self::look('spin', 1.0, ['cover'], ['wheel']),
             self::look('axial-play', 0.7, ['cover', 'fan'], ['wheel']),
             self::look('look-wheel', 1.0, ['cover', 'fan'], ['wheel']),
             self::look('look-seal', 1.0, ['cover', 'fan']),

@@ -80,6 +80,22 @@ final class DiagnosisFormatTest extends TestCase
         self::assertContains('pack-plug', array_column($burnt['remedies'], 'remedy'));
     }
 
+    public function testAFlueFanIsSpunByHandBeforeAnythingLiveIsMeasuredUnderTheSameCover(): void
+    {
+        $bench = new Bench([], false, 'flue-fan');
+        $live = $bench->circuit->tests['sent-volts@full'];
+        $way = static function (array $more) use ($bench, $live): array {
+            $case = Bench::case(['off' => 'right', 'full' => 'slow'], ['noise' => 'squeal', ...$more]);
+
+            return array_column(
+                (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of($live)['onTheWay'],
+                'key',
+            );
+        };
+        self::assertSame('spin', $way([])[0], 'power off, first of what stands above the leads');
+        self::assertNotContains('spin', $way(['spin' => 'free']));
+    }
+
     public function testBandsOfANumberNameWhatTheyMean(): void
     {
         $bench = new Bench();
