@@ -28,11 +28,16 @@ final readonly class RecordMap
         array $states,
     ): SpeedMap {
         return DB::transaction(function () use ($user, $job, $id, $kind, $notedFor, $states): SpeedMap {
-            $existing = SpeedMap::query()->whereKey($id)->where('job_id', $job->id)->lockForUpdate()->first();
-            if ($existing instanceof SpeedMap) {
-                return $existing;
-            }
+            // The row of the job alone is locked: a lock on a map that is not there yet locks the gap for every other job.
             $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $existing = SpeedMap::query()->whereKey($id)->first();
+            if ($existing instanceof SpeedMap) {
+                return $existing->job_id === $job->id
+                    ? $existing
+                    : throw ValidationException::withMessages([
+                        'states' => 'This map was not accepted. Reload the page and note it again.',
+                    ]);
+            }
             if (array_diff_key($states, $locked->circuit()->positions) !== []) {
                 throw ValidationException::withMessages([
                     'states' => 'The circuit of this job was changed meanwhile. Reload the page.',

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Job;
 use App\Models\Reading;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route as RouteFacade;
 use Inertia\Testing\AssertableInertia as Page;
 use Tests\TestCase;
@@ -74,5 +75,26 @@ final class ScopeTest extends TestCase
         $other = $this->jobOnBench($user);
         $reading = Reading::query()->where('job_id', $one->id)->firstOrFail();
         $this->post("/jobs/$other->id/readings/$reading->id/strike")->assertNotFound();
+    }
+
+    public function testAMapLocksNothingButItsJobAndIsTakenOnce(): void
+    {
+        $user = $this->person();
+        $one = $this->jobOnBench($user);
+        $other = $this->jobOnBench($user);
+        $map = ['id' => $this->ulid(), 'notedFor' => 'last winter', 'states' => ['1' => 'slow']];
+        $locked = [];
+        DB::listen(static function ($query) use (&$locked): void {
+            if (preg_match('/from `(\w+)`.* for update$/', $query->sql, $found) === 1) {
+                $locked[] = $found[1];
+            }
+        });
+        $this->post("/jobs/$one->id/maps", $map)->assertRedirect();
+        self::assertSame(['jobs'], array_unique($locked), 'two jobs noted at once never wait for each other');
+        $this->post("/jobs/$one->id/maps", $map)
+            ->assertRedirect()
+            ->assertSessionHasNoErrors();
+        self::assertSame(1, $one->readings()->where('trust', 'remembered')->count());
+        $this->post("/jobs/$other->id/maps", $map)->assertSessionHasErrors('states');
     }
 }
