@@ -9,6 +9,9 @@ namespace Ispira\Core\Device;
  */
 final readonly class Part
 {
+    /** The part that stands for the clips and jumpers of a bench: put right, not bought. */
+    public const HOOK_UP = 'hook-up';
+
     /**
      * @param float $price   purchase price in the workshop's currency
      * @param float $minutes labour to replace it

@@ -19,9 +19,6 @@ use Ispira\Core\Reading\MeterAccuracy;
  */
 final class LoosePart
 {
-    /** The part that stands for clips and jumpers: put right, not bought. */
-    public const HOOK_UP = 'hook-up';
-
     /** Odds of a wrong hook-up against those of a sound part. */
     private const HOOKED_WRONGLY = 0.15;
 
@@ -63,7 +60,7 @@ final class LoosePart
             faults: [...$faults, ...$clips],
             pairs: [],
             causeChecks: [],
-            parts: [...array_values($circuit->parts), ...$clips === [] ? [] : [new Part(self::HOOK_UP, 0.0, 3.0)]],
+            parts: [...array_values($circuit->parts), ...$clips === [] ? [] : [new Part(Part::HOOK_UP, 0.0, 3.0)]],
         );
     }
 

@@ -8,6 +8,7 @@ use Ispira\Core\Device\CauseCheck;
 use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
+use Ispira\Core\Families\Mechanical\FusePulled;
 
 /**
  * What is worth testing on a blower with electronic speed control.
@@ -145,16 +146,7 @@ final readonly class TestList
             new Test('air', 'air', $top, Probe::observation('air'), 0.5, asked: true),
             $this->handsOn('look-water', 1.0, ['module-plug']),
             $this->look('reader', 2.0, ['diagnostic-plug'], [], 'off', ['reader']),
-            new Test(
-                'fuse-pulled',
-                'fuse-pulled',
-                'fuse-pulled',
-                Probe::speed('motor'),
-                0.7,
-                ['fuse-box'],
-                words: ['position' => $top],
-                contact: Contact::Wires,
-            ),
+            FusePulled::test($top),
             $this->moved('wiggle-module-plug', 1.0, ['module-plug']),
             $this->moved('wiggle-feed', 1.5, ['fuse-box']),
             $this->moved('wiggle-ground', 1.5, ['module-plug']),

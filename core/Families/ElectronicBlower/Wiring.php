@@ -18,6 +18,7 @@ use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Unknown;
+use Ispira\Core\Families\Mechanical\FusePulled;
 
 /**
  * Battery – feed – fuse – module – motor – ground, and beside it the command: source – wire – input.
@@ -35,7 +36,7 @@ final readonly class Wiring
     /** Share of the highest command under which a module is off. */
     private const LEAST_OF_MOST = 0.16;
 
-    /** Load lamp, its double, and a probe light, in Ω. */
+    /** Ω of a probe light. */
     private const PROBE_LIGHT = 48.0;
 
     public function __construct(private Variant $variant) {}
@@ -167,7 +168,7 @@ final readonly class Wiring
         ) {
             $setUps[] = new SetUp($key, $top, [...$out, Adjustment::set("$element.ohms", $ohms)], $key, still: true);
         }
-        $setUps[] = new SetUp('fuse-pulled', $top, [Adjustment::opened('fuse')], 'fuse-pulled', PositionKind::Stands);
+        $setUps[] = FusePulled::setUp($top, [Adjustment::opened('fuse')]);
         $setUps[] = new SetUp('unplugged', $top, $out, 'unplugged', still: true);
         $setUps[] = new SetUp(
             'command-off',

@@ -8,6 +8,7 @@ use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
+use Ispira\Core\Families\Mechanical\FusePulled;
 
 /**
  * What stands on the bench of a stepped blower during a test.
@@ -27,13 +28,7 @@ final readonly class SetUps
         );
         $setUps = array_map(static fn(Position $p): SetUp => new SetUp($p->key, $p->key), $this->positions);
         $setUps[] = SetUp::isolated('dead', 'key-off', 'dead');
-        $setUps[] = new SetUp(
-            'fuse-pulled',
-            (string) ($v->top - 1),
-            $open('fuse'),
-            'fuse-pulled',
-            PositionKind::Stands,
-        );
+        $setUps[] = FusePulled::setUp((string) ($v->top - 1), $open('fuse'));
         $lampOhms = $v->lampOhms();
         foreach ([$v->top - 1, $v->top] as $position) {
             $setUps[] = new SetUp(

@@ -9,6 +9,7 @@ use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
+use Ispira\Core\Families\Mechanical\FusePulled;
 
 /**
  * What is worth testing on a stepped-resistor blower, with ordinary minutes, access and cautions.
@@ -97,7 +98,7 @@ final readonly class TestList
             $this->handsOn('spin', 0.7, ['wheel']),
             $this->handsOn('spin-bare', 0.7, ['wheel', 'wheel-off'], ['sheet-metal']),
             $this->handsOn('look-wheel', 0.7, ['wheel']),
-            $this->asked('air', $top, 0.5),
+            $this->look('air', $top, 0.5, [], asked: true),
             $this->handsOn('look-water', 1.0, ['pack'], ['sheet-metal']),
             $this->handsOn('motor-warmth', 7.0, ['wheel'], ['motor-hot']),
             $this->look('neighbours', 'off', 1.0, []),
@@ -110,16 +111,7 @@ final readonly class TestList
             $this->moved('wiggle-ground', $top, 1.5, [$v->feedSide ? 'motor-plug' : 'selector']),
             $this->moved('knock', $top, 0.7, ['wheel']),
         ];
-        $tests[] = new Test(
-            'fuse-pulled',
-            'fuse-pulled',
-            'fuse-pulled',
-            Probe::speed('motor'),
-            0.7,
-            ['fuse-box'],
-            words: ['position' => (string) ($v->top - 1)],
-            contact: Contact::Wires,
-        );
+        $tests[] = FusePulled::test((string) ($v->top - 1));
         $tests[] = $v->electronic
             ? new Test(
                 'reader',
@@ -154,6 +146,7 @@ final readonly class TestList
         array $access,
         array $cautions = [],
         Contact $contact = Contact::Eyes,
+        bool $asked = false,
     ): Test {
         $position = is_numeric($setUp) ? $setUp : (string) $this->variant->top;
 
@@ -167,21 +160,8 @@ final readonly class TestList
             $cautions,
             words: ['position' => $position],
             repeatable: \in_array($key, FaultList::WIGGLES, true),
+            asked: $asked,
             contact: $contact,
-        );
-    }
-
-    /** Asked with the complaint: what a user hears and feels without any work. */
-    private function asked(string $key, string $setUp, float $minutes): Test
-    {
-        return new Test(
-            $key,
-            $key,
-            $setUp,
-            Probe::observation($key),
-            $minutes,
-            words: ['position' => $setUp],
-            asked: true,
         );
     }
 

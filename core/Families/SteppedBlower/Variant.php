@@ -74,13 +74,13 @@ final readonly class Variant
         return $this->mode === 'return' ? ['return', 'mode-out'] : ['relay-out', 'fed'];
     }
 
-    /** Factor on resistances against a 12 V circuit of the same power. */
     /** Ω of the load lamp when it is hot: 48 W at 12 V where nobody says its watts. */
     public function lampOhms(): float
     {
         return (144.0 / ($this->lampWatts ?? 48.0)) * $this->impedance();
     }
 
+    /** Factor on resistances against a 12 V circuit of the same power. */
     public function impedance(): float
     {
         return $this->scale * $this->scale;

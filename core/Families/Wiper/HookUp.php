@@ -7,6 +7,7 @@ namespace Ispira\Core\Families\Wiper;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\Fault;
+use Ispira\Core\Device\Part;
 use Ispira\Core\Device\Severity;
 
 /**
@@ -61,9 +62,9 @@ final readonly class HookUp
         $dead = array_map(Adjustment::opened(...), $this->fed);
 
         return [
-            new Fault('clip-off', 'clip-off', 'hook-up', 0.4, Severity::only(Adjustment::opened($this->clip))),
-            new Fault('jumper-dead', 'jumper-dead', 'hook-up', 0.3, Severity::only(...$dead)),
-            new Fault('jumpers-swapped', 'jumpers-swapped', 'hook-up', 0.3, Severity::only(...$swapped)),
+            new Fault('clip-off', 'clip-off', Part::HOOK_UP, 0.4, Severity::only(Adjustment::opened($this->clip))),
+            new Fault('jumper-dead', 'jumper-dead', Part::HOOK_UP, 0.3, Severity::only(...$dead)),
+            new Fault('jumpers-swapped', 'jumpers-swapped', Part::HOOK_UP, 0.3, Severity::only(...$swapped)),
         ];
     }
 }

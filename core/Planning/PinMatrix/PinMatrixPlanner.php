@@ -252,7 +252,7 @@ final class PinMatrixPlanner implements Worksheet
             ? $this->texts()->get('unknown')
             : (is_infinite($ohms)
                 ? $this->texts()->get('open')
-                : ($ohms < -0.05
+                : ($ohms < PinOrders::BELOW_ZERO
                     ? $this->texts()->get('impossible')
                     : number_format(max(0.0, $ohms), 2)));
     }

@@ -15,7 +15,7 @@ final readonly class PinOrders
     public const MOST_PINS = 7;
 
     /** Ω below zero that is still a meter's. */
-    private const BELOW_ZERO = -0.05;
+    public const BELOW_ZERO = -0.05;
 
     /** @param list<ResistorRow> $rows one for each order that fits */
     private function __construct(public array $rows) {}

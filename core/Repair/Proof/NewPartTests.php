@@ -20,10 +20,10 @@ final readonly class NewPartTests
 {
     private const MOST = 4;
 
-    /** How much likelier an answer has to be with the fault for the test to speak of it. */
     /** A look that sound parts often fail judges none. */
     private const SOUND_LOOKS_SOUND = 0.85;
 
+    /** How much likelier an answer has to be with the fault for the test to speak of it. */
     private const SPEAKS_FROM = 3.0;
 
     public function __construct(private CircuitModel $circuit, private Evidence $evidence) {}
