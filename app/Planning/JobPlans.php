@@ -10,6 +10,7 @@ use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Planned;
 use Ispira\Core\Planning\FilledFromJob;
+use Ispira\Core\Planning\KnownOfJob;
 use Ispira\Core\Planning\Planner;
 use Ispira\Core\Planning\PlannerRegistry;
 use Ispira\Core\Repair\Ledger\Entry;
@@ -35,9 +36,9 @@ final readonly class JobPlans
     public function begun(Job $job, Planner $planner): array
     {
         $circuit = $this->family($job)->parameters()->read($job->parameters);
+        $known = new KnownOfJob($circuit, $job->caseFile());
 
-        return ($planner instanceof FilledFromJob ? $planner->filled($circuit, $job->caseFile()) : []) +
-            $planner->parameters()->blank();
+        return ($planner instanceof FilledFromJob ? $planner->filled($known) : []) + $planner->parameters()->blank();
     }
 
     /** @return list<array{id: string, planner: string, name: string, said: list<string>, at: string|null, href: string}> newest last */

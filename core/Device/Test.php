@@ -48,4 +48,15 @@ final readonly class Test
     ) {
         $this->contact = $contact ?? Contact::usual($probe->quantity);
     }
+
+    /** Its key without the position in which it is read. */
+    public function name(): string
+    {
+        return self::nameIn($this->key);
+    }
+
+    public static function nameIn(string $key): string
+    {
+        return explode('@', $key)[0];
+    }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Planning;
 
 use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 
 /**
@@ -44,7 +45,7 @@ final readonly class KnownOfJob
     {
         $filled = [];
         foreach ($this->case->present() as $reading) {
-            foreach (array_keys($fields, explode('@', $reading->test)[0], true) as $field) {
+            foreach (array_keys($fields, Test::nameIn($reading->test), true) as $field) {
                 if (!\is_string($reading->value)) {
                     $filled[$field] = $reading->value === null ? 'OL' : self::typed($reading->value);
                 }
@@ -52,6 +53,18 @@ final readonly class KnownOfJob
         }
 
         return $filled;
+    }
+
+    /**
+     * @param list<string> $allowed
+     *
+     * @return array<string, string> a field filled with a choice of the circuit, where it is one of these
+     */
+    public function choice(string $field, string $key, array $allowed): array
+    {
+        $chosen = $this->circuit[$key] ?? null;
+
+        return \is_string($chosen) && \in_array($chosen, $allowed, true) ? [$field => $chosen] : [];
     }
 
     private static function typed(float $value): string

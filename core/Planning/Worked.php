@@ -27,6 +27,6 @@ final readonly class Worked
     {
         return $test->offered &&
             $test->probe->quantity === $this->quantity &&
-            ($this->test === '' || explode('@', $test->key)[0] === $this->test);
+            ($this->test === '' || $test->name() === $this->test);
     }
 }

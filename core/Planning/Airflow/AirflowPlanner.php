@@ -8,7 +8,6 @@ use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Texts;
-use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\FilledFromJob;
 use Ispira\Core\Planning\KnownOfJob;
@@ -74,9 +73,9 @@ final class AirflowPlanner implements FilledFromJob
         ]);
     }
 
-    public function filled(array $circuit, CaseFile $case): array
+    public function filled(KnownOfJob $known): array
     {
-        return (new KnownOfJob($circuit, $case))->values([
+        return $known->values([
             'riseFrom-metric' => ['riseLeast'],
             'riseTo-metric' => ['riseMost'],
         ]);

@@ -8,7 +8,6 @@ use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Texts;
-use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Chart;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\FilledFromJob;
@@ -43,9 +42,9 @@ final class BatteryDrainPlanner implements FilledFromJob
         ]);
     }
 
-    public function filled(array $circuit, CaseFile $case): array
+    public function filled(KnownOfJob $known): array
     {
-        $amps = (float) ((new KnownOfJob($circuit, $case))->readings(['amps' => 'current-off'])['amps'] ?? 0.0);
+        $amps = (float) ($known->readings(['amps' => 'current-off'])['amps'] ?? 0.0);
 
         return $amps > 0.0 ? ['milliamps' => (string) round(1e3 * $amps, 1)] : [];
     }

@@ -7,9 +7,9 @@ namespace Ispira\Core\Planning\BenchSupply;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Texts;
-use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Chart;
 use Ispira\Core\Planning\FilledFromJob;
+use Ispira\Core\Planning\KnownOfJob;
 use Ispira\Core\Planning\Plan;
 
 /**
@@ -18,6 +18,9 @@ use Ispira\Core\Planning\Plan;
  */
 final class BenchSupplyPlanner implements FilledFromJob
 {
+    /** V of the mains by V of the rail that it is rectified to. */
+    private const MAINS = ['320' => '230', '155' => '115'];
+
     private ?Texts $texts = null;
 
     public function key(): string
@@ -60,13 +63,12 @@ final class BenchSupplyPlanner implements FilledFromJob
         ]);
     }
 
-    public function filled(array $circuit, CaseFile $case): array
+    public function filled(KnownOfJob $known): array
     {
         // The rail of the machine says which mains it is rectified from; an active front end says nothing.
-        $mains =
-            ['320' => '230', '155' => '115'][\is_string($circuit['supply'] ?? null) ? $circuit['supply'] : ''] ?? null;
+        $rail = $known->choice('mains', 'supply', array_map(strval(...), array_keys(self::MAINS)));
 
-        return $mains === null ? [] : ['mains' => $mains];
+        return array_map(static fn(string $volts): string => self::MAINS[$volts], $rail);
     }
 
     public function texts(): Texts

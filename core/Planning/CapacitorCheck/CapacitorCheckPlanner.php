@@ -8,7 +8,6 @@ use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Texts;
-use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\FilledFromJob;
 use Ispira\Core\Planning\KnownOfJob;
@@ -54,10 +53,8 @@ final class CapacitorCheckPlanner implements Worksheet, FilledFromJob
         return [];
     }
 
-    public function filled(array $circuit, CaseFile $case): array
+    public function filled(KnownOfJob $known): array
     {
-        $known = new KnownOfJob($circuit, $case);
-
         return $known->values(['printed' => ['capacitor']]) + $known->readings(['measured' => 'microfarads']);
     }
 

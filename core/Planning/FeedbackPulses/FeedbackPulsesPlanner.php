@@ -8,7 +8,6 @@ use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Texts;
-use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\FilledFromJob;
 use Ispira\Core\Planning\KnownOfJob;
@@ -52,10 +51,10 @@ final class FeedbackPulsesPlanner implements Worksheet, FilledFromJob
         return [];
     }
 
-    public function filled(array $circuit, CaseFile $case): array
+    public function filled(KnownOfJob $known): array
     {
-        return (new KnownOfJob($circuit, $case))->values(['pulses' => ['pulses'], 'expected' => ['fullRpm']]) +
-            (new KnownOfJob($circuit, $case))->readings(['hertz' => 'fg-hertz']);
+        return $known->values(['pulses' => ['pulses'], 'expected' => ['fullRpm']]) +
+            $known->readings(['hertz' => 'fg-hertz']);
     }
 
     public function texts(): Texts

@@ -8,7 +8,6 @@ use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Texts;
-use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Chart;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\FilledFromJob;
@@ -21,6 +20,8 @@ use Ispira\Core\Planning\PlanTable;
  */
 final class PackRebuildPlanner implements FilledFromJob
 {
+    private const POSITIONS = ['3', '4', '5', '6', '7'];
+
     private ?Texts $texts = null;
 
     public function key(): string
@@ -31,7 +32,7 @@ final class PackRebuildPlanner implements FilledFromJob
     public function parameters(): ParameterList
     {
         return new ParameterList([
-            Parameter::choice('positions', ['3', '4', '5', '6', '7'], '4'),
+            Parameter::choice('positions', self::POSITIONS, '4'),
             Parameter::figure('volts', 'V', 6.0, 32.0, 13.2)->example(),
             Parameter::figure('amps', 'A', 1.0, 60.0, 17.0)->example(),
             Parameter::numbers('speeds', '%', 10.0, 95.0, 'positions'),
@@ -42,10 +43,9 @@ final class PackRebuildPlanner implements FilledFromJob
         ]);
     }
 
-    public function filled(array $circuit, CaseFile $case): array
+    public function filled(KnownOfJob $known): array
     {
-        return (new KnownOfJob($circuit, $case))->values(['amps' => ['motorAmps']]) +
-            (\is_string($circuit['positions'] ?? null) ? ['positions' => $circuit['positions']] : []);
+        return $known->values(['amps' => ['motorAmps']]) + $known->choice('positions', 'positions', self::POSITIONS);
     }
 
     public function texts(): Texts

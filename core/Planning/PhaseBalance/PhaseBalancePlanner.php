@@ -8,7 +8,6 @@ use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Texts;
-use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\FilledFromJob;
 use Ispira\Core\Planning\KnownOfJob;
@@ -59,9 +58,9 @@ final class PhaseBalancePlanner implements Worksheet, FilledFromJob
         return array_values(self::TESTS);
     }
 
-    public function filled(array $circuit, CaseFile $case): array
+    public function filled(KnownOfJob $known): array
     {
-        return (new KnownOfJob($circuit, $case))->readings(self::TESTS);
+        return $known->readings(self::TESTS);
     }
 
     public function texts(): Texts

@@ -8,7 +8,6 @@ use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Texts;
-use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Chart;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\FilledFromJob;
@@ -54,10 +53,9 @@ final class SourceResistancePlanner implements Worksheet, FilledFromJob
         return [];
     }
 
-    public function filled(array $circuit, CaseFile $case): array
+    public function filled(KnownOfJob $known): array
     {
-        return (new KnownOfJob($circuit, $case))->values(['full' => ['motorAmps', 'lowAmps']]) +
-            (\in_array($circuit['supply'] ?? null, ['12', '24'], true) ? ['system' => $circuit['supply']] : []);
+        return $known->values(['full' => ['motorAmps', 'lowAmps']]) + $known->choice('system', 'supply', ['12', '24']);
     }
 
     public function texts(): Texts

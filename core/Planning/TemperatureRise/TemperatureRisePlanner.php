@@ -9,7 +9,6 @@ use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Texts;
-use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\FilledFromJob;
 use Ispira\Core\Planning\KnownOfJob;
@@ -50,9 +49,9 @@ final class TemperatureRisePlanner implements Worksheet, FilledFromJob
         return [];
     }
 
-    public function filled(array $circuit, CaseFile $case): array
+    public function filled(KnownOfJob $known): array
     {
-        return (new KnownOfJob($circuit, $case))->values(['from' => ['riseLeast'], 'to' => ['riseMost']]);
+        return $known->values(['from' => ['riseLeast'], 'to' => ['riseMost']]);
     }
 
     public function texts(): Texts

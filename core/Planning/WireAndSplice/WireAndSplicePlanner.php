@@ -7,7 +7,6 @@ namespace Ispira\Core\Planning\WireAndSplice;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Texts;
-use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Planning\Chart;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\FilledFromJob;
@@ -68,12 +67,12 @@ final class WireAndSplicePlanner implements FilledFromJob
         ]);
     }
 
-    public function filled(array $circuit, CaseFile $case): array
+    public function filled(KnownOfJob $known): array
     {
-        return (new KnownOfJob($circuit, $case))->values([
+        return $known->values([
             'amps' => ['motorAmps', 'lowAmps', 'ratedAmps'],
             'fuse' => ['fuse'],
-        ]) + (\in_array($circuit['supply'] ?? null, ['12', '24'], true) ? ['system' => $circuit['supply']] : []);
+        ]) + $known->choice('system', 'supply', ['12', '24']);
     }
 
     public function texts(): Texts
