@@ -60,7 +60,8 @@ final readonly class RecordReading
                     $doubts === [] ? null : array_map(static fn(Doubt $doubt): array => $doubt->toArray(), $doubts),
                 'taken_at' => $takenAt ?? now(),
             ]);
-            $locked->recountOpen();
+            // Only what is seen or heard can leave something to look into.
+            is_string($reading->value) ? $locked->recountOpen() : $locked->touch();
 
             return $stored;
         });

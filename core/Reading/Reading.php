@@ -84,6 +84,18 @@ final readonly class Reading
         return $this->isDoubted() ? self::WIDER_IN_DOUBT : 1.0;
     }
 
+    /**
+     * Whether a number lies between two bounds; what is over range lies in what is open above.
+     *
+     * @param array{0: float, 1: float} $range
+     */
+    public function liesIn(array $range): bool
+    {
+        return \is_float($this->value)
+            ? $this->value >= $range[0] && $this->value <= $range[1]
+            : is_infinite($range[1]);
+    }
+
     public function isOverRange(): bool
     {
         return $this->value === null;

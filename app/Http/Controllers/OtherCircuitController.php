@@ -41,17 +41,12 @@ final class OtherCircuitController extends Controller
         [$values, $problems] = self::values($family, is_array($given) ? $given : $this->carried($job, $family));
         $circuit = $family->circuit($values);
         $change = new CircuitChange($job->circuit(), $circuit, $key === $job->family);
-        $said = [true => [], false => []];
-        foreach ($job->readings as $reading) {
-            $core = $reading->toCore();
-            $said[$change->keeps($core)][] = $change->said($core);
-        }
-        $kept = $job->readings
-            ->filter(
-                static fn(Reading $one): bool => $one->strike === null &&
-                    str_starts_with($one->test, 'speed@') &&
-                    $change->keeps($one->toCore()),
-            )
+        $stay = $job->readings->filter(static fn(Reading $one): bool => $change->keeps($one->toCore()));
+        $go = $job->readings->diff($stay);
+        $said = static fn(Reading $one): string => $change->said($one->toCore());
+        $kept = $stay->filter(static fn(Reading $one): bool => $one->strike === null);
+        $states = $kept
+            ->filter(static fn(Reading $one): bool => str_starts_with($one->test, 'speed@'))
             ->mapWithKeys(static fn(Reading $one): array => [substr($one->test, 6) => (string) $one->choice]);
 
         return Inertia::render('OtherCircuit', [
@@ -71,20 +66,14 @@ final class OtherCircuitController extends Controller
             'fields' => CircuitController::fields($family),
             'values' => (object) $values,
             'problems' => $problems,
-            'kept' => $said[true],
-            'setAside' => $said[false],
+            'kept' => $stay->map($said)->values()->all(),
+            'setAside' => $go->map($said)->values()->all(),
             'cells' => JobView::cells($circuit),
-            'states' => (object) $kept->all(),
+            'states' => (object) $states->all(),
             'questions' => array_values(
                 array_filter(
                     JobView::questions($circuit),
-                    static fn(array $one): bool => !$job->readings
-                        ->filter(
-                            static fn(Reading $reading): bool => $reading->strike === null &&
-                                $reading->test === $one['test'] &&
-                                $change->keeps($reading->toCore()),
-                        )
-                        ->isNotEmpty(),
+                    static fn(array $one): bool => !$kept->contains('test', $one['test']),
                 ),
             ),
         ]);

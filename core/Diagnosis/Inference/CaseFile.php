@@ -100,6 +100,17 @@ final readonly class CaseFile
         return array_values(array_filter($this->standing(), static fn(Reading $r): bool => $r->episode === $episode));
     }
 
+    /** The last of the standing readings of a test since the last replacement. */
+    public function newest(string $test): ?Reading
+    {
+        $newest = null;
+        foreach ($this->present() as $reading) {
+            $newest = $reading->test === $test ? $reading : $newest;
+        }
+
+        return $newest;
+    }
+
     /**
      * The standing readings; one that was read twice alike counts as one that somebody answered for, even where
      * the first was struck out to take it again.

@@ -29,7 +29,7 @@ final readonly class Complaint
         foreach ($this->case->standing() as $reading) {
             $test = $this->circuit->tests[$reading->test];
             if ($test->asked && $reading->trust === Trust::Measured && !$this->isUsual($test, $reading)) {
-                $names[] = explode('@', $test->key)[0];
+                $names[] = $test->name();
             }
         }
 

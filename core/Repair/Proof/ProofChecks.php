@@ -48,7 +48,7 @@ final readonly class ProofChecks
         $chosen = [];
         foreach ([...$this->sheet->proof, ...$besides] as $name) {
             foreach ($this->circuit->tests as $test) {
-                if (explode('@', $test->key)[0] === $name) {
+                if ($test->name() === $name) {
                     // The positions come before set-ups that take the machine apart.
                     if (!isset($chosen[$name]) || isset($this->circuit->positions[$test->setUp])) {
                         $chosen[$name] = $test;
@@ -70,22 +70,16 @@ final readonly class ProofChecks
     {
         $complained = (new Complaint($this->circuit, $case))->askedAgain();
         $always = [...$this->sheet->never->tests, ...$this->sheet->provedBy($changed), ...$besides, ...$complained];
-        $episode = \count($case->replacements);
         $checks = [];
         foreach ($this->tests($always) as $test) {
-            $newest = null;
-            foreach ($case->standing() as $reading) {
-                if ($reading->test === $test->key && $reading->episode === $episode) {
-                    $newest = $reading;
-                }
-            }
+            $newest = $case->newest($test->key);
             $checks[] = new ProofCheck(
                 $test,
                 $this->expected($test),
                 $newest === null ? null : $this->words->reading($newest),
                 $newest === null ? null : $this->isRight($test, $newest),
-                \in_array(explode('@', $test->key)[0], $always, true),
-                \in_array(explode('@', $test->key)[0], $complained, true),
+                \in_array($test->name(), $always, true),
+                \in_array($test->name(), $complained, true),
             );
         }
 
@@ -104,11 +98,7 @@ final readonly class ProofChecks
     public function isRight(Test $test, Reading $reading): bool
     {
         if ($test->probe->quantity->isNumber()) {
-            [$least, $most] = $this->band($test);
-
-            return \is_float($reading->value)
-                ? $reading->value >= $least && $reading->value <= $most
-                : is_infinite($most);
+            return $reading->liesIn($this->band($test));
         }
 
         return \in_array($reading->value, $this->rightAnswers($test), true);

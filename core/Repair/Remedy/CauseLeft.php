@@ -24,54 +24,53 @@ final readonly class CauseLeft
     /** Standard deviations within which a fault that the way cures explains a reading. */
     private const WITHIN = 2.5;
 
-    private Words $words;
+    /** @var list<array{part: string, test: Test, reading: Reading, left: Left}> causes that were measured and are not right */
+    private array $found;
 
     public function __construct(
         private CircuitModel $circuit,
-        private ProofChecks $checks,
-        private CaseFile $case,
+        ProofChecks $checks,
+        CaseFile $case,
         DisplayUnits $units = new DisplayUnits(),
     ) {
-        $this->words = new Words($circuit, $units);
+        $words = new Words($circuit, $units);
+        $found = [];
+        foreach ($circuit->causeChecks as $check) {
+            $test = $circuit->tests[$check->test] ?? null;
+            $reading = $case->newest($check->test);
+            if (
+                $test !== null &&
+                $reading !== null &&
+                ProofChecks::missing($test) === null &&
+                !$checks->isRight($test, $reading)
+            ) {
+                $found[] = [
+                    'part' => $check->part,
+                    'test' => $test,
+                    'reading' => $reading,
+                    'left' => [
+                        'test' => $words->test($test),
+                        'shown' => $words->reading($reading),
+                        'ordinary' => $checks->expected($test),
+                        'question' => $circuit->texts->get("causes.$check->text"),
+                    ],
+                ];
+            }
+        }
+        $this->found = $found;
     }
 
     /** @return list<Left> each test once */
     public function by(OfferedRemedy $offer, Diagnosis $diagnosis): array
     {
         $left = [];
-        foreach ($this->circuit->causeChecks as $check) {
-            $test = $this->circuit->tests[$check->test] ?? null;
-            $reading = $test === null ? null : $this->newest($test);
-            if (
-                $test !== null &&
-                $reading !== null &&
-                \in_array($check->part, $offer->parts, true) &&
-                ProofChecks::missing($test) === null &&
-                !$this->checks->isRight($test, $reading) &&
-                !$this->goesWith($offer, $test, $reading, $diagnosis)
-            ) {
-                $left[$test->key] = [
-                    'test' => $this->words->test($test),
-                    'shown' => $this->words->reading($reading),
-                    'ordinary' => $this->checks->expected($test),
-                    'question' => $this->circuit->texts->get("causes.$check->text"),
-                ];
+        foreach ($this->found as ['part' => $part, 'test' => $test, 'reading' => $reading, 'left' => $one]) {
+            if (\in_array($part, $offer->parts, true) && !$this->goesWith($offer, $test, $reading, $diagnosis)) {
+                $left[$test->key] = $one;
             }
         }
 
         return array_values($left);
-    }
-
-    private function newest(Test $test): ?Reading
-    {
-        $newest = null;
-        foreach ($this->case->standing() as $reading) {
-            if ($reading->test === $test->key && $reading->episode === \count($this->case->replacements)) {
-                $newest = $reading;
-            }
-        }
-
-        return $newest;
     }
 
     /** Whether what was found goes out with the parts: it is seen on one of them, or a fault of theirs explains it. */
@@ -82,12 +81,7 @@ final readonly class CauseLeft
         }
         foreach ($diagnosis->suspects as $suspect) {
             if ($suspect->namesParts() && array_diff(explode('+', $suspect->remedy), $offer->parts) === []) {
-                [$least, $most] = $diagnosis->evidence->range($suspect->leading(), $test, self::WITHIN);
-                if (
-                    \is_float($reading->value)
-                        ? $reading->value >= $least && $reading->value <= $most
-                        : is_infinite($most)
-                ) {
+                if ($reading->liesIn($diagnosis->evidence->range($suspect->leading(), $test, self::WITHIN))) {
                     return true;
                 }
             }

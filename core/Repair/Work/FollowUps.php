@@ -6,6 +6,7 @@ namespace Ispira\Core\Repair\Work;
 
 use Ispira\Core\Device\FollowedUp;
 use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Repair\Ledger\Entry;
 
@@ -22,7 +23,7 @@ final readonly class FollowUps
         $items = [];
         foreach ($sheet->follow as $kind) {
             foreach ($case->standing() as $reading) {
-                $means = $kind->found[explode('@', $reading->test)[0]] ?? [];
+                $means = $kind->found[Test::nameIn($reading->test)] ?? [];
                 if (\in_array($reading->value, $means, true)) {
                     $items[] = self::item($kind);
                     break;
