@@ -1,30 +1,30 @@
 <?php
 
-use App\Http\Controllers\BenchController;
-use App\Http\Controllers\BenchRunController;
-use App\Http\Controllers\CaptureController;
-use App\Http\Controllers\CircuitController;
-use App\Http\Controllers\ClosingController;
-use App\Http\Controllers\DueController;
-use App\Http\Controllers\FitController;
-use App\Http\Controllers\InstrumentController;
-use App\Http\Controllers\JobController;
-use App\Http\Controllers\JobFileController;
-use App\Http\Controllers\LiveController;
-use App\Http\Controllers\LogController;
-use App\Http\Controllers\OtherCircuitController;
-use App\Http\Controllers\PartsController;
-use App\Http\Controllers\PlannerController;
-use App\Http\Controllers\ProcedureController;
-use App\Http\Controllers\ProofController;
-use App\Http\Controllers\ReadingController;
-use App\Http\Controllers\RemedyController;
-use App\Http\Controllers\RepairController;
-use App\Http\Controllers\SessionController;
-use App\Http\Controllers\SheetController;
-use App\Http\Controllers\SpeedMapController;
-use App\Http\Controllers\SwapController;
-use App\Http\Controllers\VerdictController;
+use App\Bench\BenchController;
+use App\Bench\ReadingController;
+use App\Bench\VerdictController;
+use App\Captures\CaptureController;
+use App\Instruments\BenchRunController;
+use App\Instruments\InstrumentController;
+use App\Instruments\LiveController;
+use App\Jobs\CircuitController;
+use App\Jobs\JobController;
+use App\Jobs\JobFileController;
+use App\Jobs\OtherCircuitController;
+use App\Jobs\SpeedMapController;
+use App\Log\LogController;
+use App\Parts\PartsController;
+use App\Planning\PlannerController;
+use App\Procedures\ProcedureController;
+use App\Repair\ClosingController;
+use App\Repair\DueController;
+use App\Repair\FitController;
+use App\Repair\ProofController;
+use App\Repair\RemedyController;
+use App\Repair\RepairController;
+use App\Repair\SheetController;
+use App\Repair\SwapController;
+use App\Workshop\SessionController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Procedures;
 
-use App\Diagnosis\JobView;
+use App\Jobs\JobView;
 use App\Models\ProcedureRun;
 use Ispira\Core\Procedure\MarkKind;
 use Ispira\Core\Procedure\Procedure;

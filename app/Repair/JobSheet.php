@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Repair;
 
-use App\Actions\CloseJob;
-use App\Diagnosis\JobView;
+use App\Jobs\JobView;
 use App\Models\Job;
 use App\Models\ProcedureRun;
 use App\Planning\JobPlans;

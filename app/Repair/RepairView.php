@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Repair;
 
-use App\Diagnosis\JobView;
+use App\Jobs\JobView;
 use App\Models\Job;
 use App\Models\Photo;
 use App\Models\RepairEntry;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Actions\ImportCapture;
-use App\Diagnosis\JobDiagnosis;
+use App\Bench\JobDiagnosis;
+use App\Captures\ImportCapture;
 use App\Models\Job;
 use App\Models\Reading;
 use App\Models\RepairEntry;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Diagnosis\DiagnosisStream;
-use App\Diagnosis\FilePredictionStore;
+use App\Bench\DiagnosisStream;
+use App\Bench\FilePredictionStore;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\File;
 use Tests\TestCase;

@@ -168,13 +168,13 @@ final class OtherCircuitTest extends TestCase
         $this->change($job, 'air-door')->assertSessionHasNoErrors();
         $count = Reading::query()->where('job_id', $job->id)->count();
         try {
-            app(\App\Actions\RecordReading::class)(
+            app(\App\Bench\RecordReading::class)(
                 $job->workshop->users()->firstOrFail(),
                 $job,
                 new \Ispira\Core\Reading\Reading($this->ulid(), $old->key, 12.1),
             );
             self::fail('It was taken.');
-        } catch (\App\Actions\ReadingRefused $refused) {
+        } catch (\App\Bench\ReadingRefused $refused) {
             self::assertStringContainsString('changed meanwhile', $refused->getMessage());
         }
         $this->post("/jobs/$job->id/maps", [

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Diagnosis\DiagnosisStream;
+use App\Bench\DiagnosisStream;
 use Illuminate\Console\Command;
 use Ispira\Core\Kernel\FileError;
 

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Jobs\ChangeCircuit;
+use App\Models\Job;
+use Ispira\Core\Device\FamilyRegistry;
+
+/**
+ * Suspects that belong to another circuit of the same machine, where the job can go on at once.
+ */
+final readonly class LeadsOn
+{
+    /** Odds from which it is worth saying. */
+    private const FROM = 0.2;
+
+    public function __construct(private FamilyRegistry $families) {}
+
+    /**
+     * @param array<string, float> $odds by remedy
+     *
+     * @return list<array{part: string, family: string, href: string}>
+     */
+    public function of(Job $job, array $odds): array
+    {
+        if (ChangeCircuit::refusal($job) !== null) {
+            return [];
+        }
+        $leads = $job->repairSheet()->leads;
+        $texts = $job->circuit()->texts;
+        $on = [];
+        foreach ($odds as $remedy => $probability) {
+            $family = $leads[$remedy] ?? null;
+            if ($family !== null && $probability >= self::FROM && $this->families->has($family)) {
+                $on[] = [
+                    'part' => $texts->get("parts.$remedy"),
+                    'family' => $this->families->get($family)->texts()->get('name'),
+                    'href' => "/jobs/$job->id/circuit/other?family=$family",
+                ];
+            }
+        }
+
+        return $on;
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Models\Job;
+use App\Models\User;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Ispira\Core\Job\JobStage;
+
+abstract class Controller
+{
+    protected function user(Request $request): User
+    {
+        $user = $request->user();
+
+        return $user instanceof User ? $user : abort(401);
+    }
+
+    /** Sends the user where the job stands, saying why. */
+    protected function whereItStands(Job $job, ?string $notice = null): RedirectResponse
+    {
+        $page = $job->stage === JobStage::Closed ? 'proof' : $job->stage->value;
+
+        return redirect("/jobs/$job->id/$page", 303)->with('notice', $notice);
+    }
+}

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Instruments;
+
+use App\Http\Controller;
+use App\Models\MeterAddress;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use Ispira\Core\Instrument\MeterTrouble;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\NumberReader;
+use Ispira\Core\Kernel\UnreadableNumber;
+
+/**
+ * Meters of the workshop, leads of the session, units of the user.
+ */
+final class InstrumentController extends Controller
+{
+    /** Base units of the quantities that are written in more than one. */
+    private const CHOICES = ['Pa' => 'Pressure', 'kPa' => 'Vacuum', 'K' => 'Rise of temperature'];
+
+    public function index(Request $request): Response
+    {
+        $user = $this->user($request);
+        $units = $user->displayUnits();
+
+        return Inertia::render('Instruments', [
+            'meters' => array_values(
+                $user->workshop
+                    ->meters()
+                    ->orderBy('name')
+                    ->get()
+                    ->map(
+                        static fn(MeterAddress $meter): array => [
+                            'id' => $meter->id,
+                            'name' => $meter->name,
+                            'host' => $meter->host,
+                            'port' => $meter->port,
+                            'identity' => $meter->identity,
+                        ],
+                    )
+                    ->all(),
+            ),
+            'tried' => $request->session()->get('tried'),
+            'leads' => Leads::ohms($request->session()),
+            'system' => $units->system,
+            'quantities' => array_map(
+                static fn(string $base, string $label): array => [
+                    'base' => $base,
+                    'label' => $label,
+                    'unit' => $units->unit($base)->symbol,
+                    'choices' => DisplayUnits::choices($base),
+                ],
+                array_keys(self::CHOICES),
+                self::CHOICES,
+            ),
+        ]);
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $workshop = $this->user($request)->workshop;
+        $data = $request->validate(
+            [
+                'name' => ['required', 'string', 'max:60', Rule::unique('meters')->where('workshop_id', $workshop->id)],
+                'host' => ['required', 'string', 'max:120', 'regex:/^[A-Za-z0-9.\-:]+$/'],
+                'port' => ['required', 'integer', 'between:1024,65535'],
+            ],
+            [
+                'name.unique' => 'The workshop has a meter of that name. Give this one another.',
+                'host.regex' => 'Give a host name or an address, such as 192.168.1.40.',
+                'port.between' => 'Give the port on which it speaks SCPI, from 1024 up: most use 5025.',
+            ],
+        );
+        if (!WorkshopNetwork::holds($data['host'])) {
+            throw ValidationException::withMessages([
+                'host' =>
+                    'Meters are only asked inside the workshop\'s own network, such as 192.168.1.40 or 127.0.0.1.',
+            ]);
+        }
+        $meter = $workshop->meters()->create($data);
+
+        return $this->tried($meter);
+    }
+
+    public function try(Request $request, string $meter): RedirectResponse
+    {
+        return $this->tried($this->user($request)->workshop->meters()->findOrFail($meter));
+    }
+
+    public function destroy(Request $request, string $meter): RedirectResponse
+    {
+        $this->user($request)->workshop->meters()->findOrFail($meter)->delete();
+
+        return redirect('/instruments', 303)->with(
+            'notice',
+            'The meter is off the list. Readings that came from it stay.',
+        );
+    }
+
+    public function leads(Request $request): RedirectResponse
+    {
+        $given = $request->input('ohms');
+        if ($given === null || $given === '') {
+            Leads::forget($request->session());
+
+            return back(303);
+        }
+        try {
+            $ohms = NumberReader::read($given, 'Ω');
+        } catch (UnreadableNumber $error) {
+            throw ValidationException::withMessages(['ohms' => $error->getMessage()]);
+        }
+        if ($ohms < 0.0 || $ohms > Leads::MOST_OHMS) {
+            throw ValidationException::withMessages([
+                'ohms' =>
+                    'Leads held together show from 0 to ' . Leads::MOST_OHMS . ' Ω: more means a bad lead or plug.',
+            ]);
+        }
+        Leads::put($request->session(), $ohms);
+
+        return back(303);
+    }
+
+    public function units(Request $request): RedirectResponse
+    {
+        $user = $this->user($request);
+        $data = $request->validate([
+            'system' => ['nullable', Rule::in([DisplayUnits::METRIC, DisplayUnits::US])],
+            'base' => ['nullable', 'required_with:unit', Rule::in(array_keys(self::CHOICES))],
+            'unit' => ['nullable', 'required_with:base', 'string', 'max:20'],
+        ]);
+        if (isset($data['system'])) {
+            // A system replaces the exceptions that were made to the other.
+            $user->update(['unit_system' => $data['system'], 'unit_exceptions' => null]);
+        }
+        if (isset($data['base'], $data['unit'])) {
+            if (!in_array($data['unit'], DisplayUnits::choices($data['base']), true)) {
+                throw ValidationException::withMessages(['unit' => 'That is no unit of this quantity.']);
+            }
+            $user->update([
+                'unit_exceptions' => $user->displayUnits()->with($data['base'], $data['unit'])->exceptions(),
+            ]);
+        }
+
+        return back(303);
+    }
+
+    private function tried(MeterAddress $meter): RedirectResponse
+    {
+        try {
+            $meter->update(['identity' => mb_substr($meter->meter()->identity(), 0, 120)]);
+            $tried = ['meter' => $meter->id, 'works' => true, 'says' => "It answers: $meter->identity"];
+        } catch (MeterTrouble $trouble) {
+            $tried = ['meter' => $meter->id, 'works' => false, 'says' => $trouble->getMessage()];
+        }
+
+        return redirect('/instruments', 303)->with('tried', $tried);
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Bench\JobDiagnosis;
+use App\Http\Controller;
+use App\Models\Job;
+use App\Repair\RepairView;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\Parameter;
+use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Texts;
+use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
+use Ispira\Core\Job\JobStage;
+use Ispira\Core\Repair\Ledger\EntryKind;
+
+final class CircuitController extends Controller
+{
+    public function __construct(private readonly FamilyRegistry $families) {}
+
+    public function edit(Job $job, JobDiagnosis $diagnosis): Response
+    {
+        $circuit = $job->circuit();
+
+        return Inertia::render('Circuit', [
+            'job' => JobView::head($job),
+            'strip' => JobView::strip($job, $circuit),
+            'family' => $circuit->texts->get('name'),
+            'fields' => self::fields($this->families->get($job->family)),
+            'values' => (object) $job->parameters,
+            'sheet' => (new SoundCircuit($circuit))->sheet($circuit->highest()),
+            'learned' => $diagnosis->learned($job, $circuit),
+            'open' => $job->stage !== JobStage::Closed,
+            'mayChange' => ChangeCircuit::refusal($job) === null,
+            'changed' => RepairView::entries($job->ledger(), EntryKind::OtherCircuit),
+        ]);
+    }
+
+    public function update(Request $request, Job $job): RedirectResponse
+    {
+        if ($job->stage === JobStage::Closed) {
+            return $this->whereItStands($job, 'This job is closed. Its circuit stays as it was.');
+        }
+        $family = $this->families->get($job->family);
+        try {
+            $values = $family->parameters()->typed($request->array('values'));
+        } catch (ParameterError $error) {
+            throw ValidationException::withMessages($error->messages);
+        }
+        $circuit = $family->circuit($values);
+        $lost = $job->readings
+            ->filter(static fn($reading): bool => !isset($circuit->tests[$reading->test]))
+            ->map(static fn($reading): string => $reading->test)
+            ->unique();
+        if ($lost->isNotEmpty()) {
+            throw ValidationException::withMessages([
+                'circuit' =>
+                    'Readings were taken that this circuit does not have (' .
+                    $lost->implode(', ') .
+                    '). Follow "It is another circuit" to set them aside; nothing here was changed.',
+            ]);
+        }
+        DB::transaction(static function () use ($job, $values): void {
+            $job->update([
+                'parameters' => $values,
+                'stage' => $job->stage === JobStage::Circuit ? $job->kind->afterCircuit() : $job->stage,
+            ]);
+        });
+
+        return $this->whereItStands($job->refresh());
+    }
+
+    /**
+     * The fields of a family's circuit, as a form shows them.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public static function fields(Family $family): array
+    {
+        return self::shown($family->parameters(), $family->texts());
+    }
+
+    /**
+     * @return list<array<string, mixed>>
+     */
+    public static function shown(ParameterList $parameters, Texts $texts): array
+    {
+        return array_map(
+            static fn(Parameter $p): array => [
+                'key' => $p->key,
+                'kind' => $p->kind,
+                'label' => $texts->get("parameters.$p->key.label"),
+                'hint' => $texts->find("parameters.$p->key.hint"),
+                'choices' => array_map(
+                    static fn(string $choice): array => [
+                        'value' => $choice,
+                        'label' => $texts->get("parameters.$p->key.$choice"),
+                    ],
+                    $p->choices,
+                ),
+                'unit' => $p->unit,
+                'default' => $p->default,
+                'countOf' => $p->countOf,
+                'shapesMap' => $p->shapesMap,
+                'onlyWith' => $p->onlyWith,
+            ],
+            array_values($parameters->parameters),
+        );
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Bench\RecordReading;
+use App\Models\Job;
+use App\Models\Unit;
+use App\Models\User;
+use App\Repair\RecordEntry;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Ispira\Core\Job\JobKind;
+use Ispira\Core\Job\MapKind;
+use Ispira\Core\Reading\Reading;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
+
+/**
+ * Opens a job: unit, complaint and the first speed map, all or nothing.
+ */
+final readonly class OpenJob
+{
+    public function __construct(
+        private RecordMap $recordMap,
+        private RecordReading $recordReading,
+        private RecordEntry $recordEntry,
+    ) {}
+
+    /**
+     * @param array<string, mixed>  $data   validated
+     * @param array<string, mixed>  $parameters of the circuit, read by its family
+     * @param array<string, string> $states by position
+     * @param array<string, string> $answers to what is asked with the complaint, by test
+     */
+    public function __invoke(
+        User $user,
+        array $data,
+        string $family,
+        array $parameters,
+        array $states,
+        array $answers = [],
+    ): Job {
+        return DB::transaction(function () use ($user, $data, $family, $parameters, $states, $answers): Job {
+            $workshop = $user->workshop;
+            $number = $workshop->takeJobNumber();
+            // The number's lock also makes a repeated submit wait for the first, and then find its job.
+            $existing = $workshop->jobs()->whereKey($data['id'])->first();
+            if ($existing !== null) {
+                return $existing;
+            }
+            $unit = isset($data['unitId'])
+                ? $workshop->units()->findOrFail($data['unitId'])
+                : $workshop->units()->create([
+                    'name' => $data['unitName'],
+                    'place' => $data['unitPlace'] ?? null,
+                    'model' => $data['unitModel'] ?? null,
+                ]);
+            $kind = JobKind::tryFrom(is_string($data['kind'] ?? null) ? $data['kind'] : '') ?? JobKind::Fault;
+            $job = new Job([
+                'workshop_id' => $workshop->id,
+                'number' => $number,
+                'unit_id' => $unit instanceof Unit ? $unit->id : null,
+                'user_id' => $user->id,
+                'kind' => $kind,
+                'stage' => $kind->flow()[0],
+                'complaint' => $data['complaint'],
+                'since' => $data['since'] ?? null,
+                'intermittent' => (bool) ($data['intermittent'] ?? false),
+                'replaced_before' => $data['replacedBefore'] ?? null,
+                'family' => $family,
+                'part' => $kind === JobKind::LoosePart ? $data['part'] : null,
+                'parameters' => $parameters,
+            ]);
+            $job->id = (string) $data['id'];
+            $job->save();
+            if (is_string($data['also'] ?? null) && trim($data['also']) !== '') {
+                ($this->recordEntry)(
+                    $user,
+                    $job,
+                    Entry::read(strtolower((string) Str::ulid()), EntryKind::Also, ['what' => $data['also']]),
+                );
+            }
+            if ($states !== []) {
+                ($this->recordMap)($user, $job, (string) $data['mapId'], MapKind::Before, null, $states);
+            }
+            foreach ($answers as $test => $answer) {
+                ($this->recordReading)($user, $job, new Reading((string) Str::ulid(), $test, $answer));
+            }
+
+            return $job;
+        });
+    }
+}

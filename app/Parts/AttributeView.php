@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Parts;
+
+use Ispira\Core\Repair\Fit\FitAttribute;
+use Ispira\Core\Repair\Fit\PartType;
+
+/**
+ * What a kind of part is compared by, as a form shows it.
+ */
+final class AttributeView
+{
+    /** @return list<array{key: string, label: string, unit: string, hint: string, choices: list<array{value: string, label: string}>}> */
+    public static function of(PartType $type): array
+    {
+        return array_map(
+            static fn(FitAttribute $one): array => [
+                'key' => $one->value,
+                'label' => $one->label(),
+                'unit' => $one->unit(),
+                'hint' => $one->hint(),
+                'choices' => array_map(
+                    static fn(string $value, string $label): array => ['value' => $value, 'label' => $label],
+                    array_map(strval(...), array_keys($one->choices())),
+                    array_values($one->choices()),
+                ),
+            ],
+            $type->attributes(),
+        );
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair;
+
+use App\Http\Controller;
+use App\Models\Job;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Ispira\Core\Job\JobStage;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Ledger\EntryRefused;
+
+/**
+ * How a job ends.
+ */
+final class ClosingController extends Controller
+{
+    public function store(Request $request, Job $job, CloseJob $close, ProofView $proof): RedirectResponse
+    {
+        $data = $request->validate(['id' => ['required', 'ulid']]);
+        if ($job->stage === JobStage::Circuit) {
+            return $this->whereItStands($job);
+        }
+        $unread = $proof->unread($job);
+        $closing = Entry::read(
+            strtolower($data['id']),
+            EntryKind::Closed,
+            [
+                'leftOut' => CloseJob::isProved($job) ? array_column($unread, 'title') : [],
+            ] + $request->only(['outcome', 'reason', 'dueOn', 'who']),
+        );
+        if ($closing->text('dueOn') !== '' && $closing->text('dueOn') <= now()->toDateString()) {
+            throw new EntryRefused('dueOn', 'Give a day after today.');
+        }
+        $close($this->user($request), $job, $closing, $unread);
+
+        return redirect("/jobs/$job->id/proof", 303);
+    }
+
+    /** Nothing was replaced, and it is to be proved all the same: it runs, or it was only adjusted. */
+    public function begin(Job $job): RedirectResponse
+    {
+        DB::transaction(static function () use ($job): void {
+            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            if ($locked->stage === JobStage::Bench && in_array(JobStage::Proof, $locked->kind->flow(), true)) {
+                $locked->update(['stage' => JobStage::Proof]);
+            }
+        });
+
+        return redirect("/jobs/$job->id/proof", 303);
+    }
+}

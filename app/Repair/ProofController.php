@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair;
+
+use App\Bench\ReadingRefused;
+use App\Bench\RecordReading;
+use App\Bench\TestValue;
+use App\Http\Controller;
+use App\Jobs\JobView;
+use App\Jobs\MapStates;
+use App\Jobs\RecordMap;
+use App\Models\Job;
+use App\Planning\JobPlans;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use Ispira\Core\Device\Adjustable;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
+use Ispira\Core\Job\JobStage;
+use Ispira\Core\Job\MapKind;
+use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Reading\Reading;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Proof\ProofChecks;
+use Ispira\Core\Repair\Work\JobOutcome;
+
+/**
+ * The same speed map again after the repair, and what else proves it: it can then be closed, or goes back to the bench.
+ */
+final class ProofController extends Controller
+{
+    public function __construct(
+        private readonly ProofView $proof,
+        private readonly RecordEntry $entries,
+        private readonly JobPlans $plans,
+    ) {}
+
+    public function show(Job $job): Response|RedirectResponse
+    {
+        if (
+            $job->stage === JobStage::Circuit ||
+            ($job->stage === JobStage::Bench && in_array(JobStage::Proof, $job->kind->flow(), true))
+        ) {
+            return $this->whereItStands($job);
+        }
+        $circuit = $job->circuit();
+        $ledger = $job->ledger();
+        $stillOpen = $job->stillOpen();
+
+        return Inertia::render('Proof', [
+            'job' => JobView::head($job),
+            'strip' => JobView::strip($job, $circuit),
+            'replacements' => JobView::replacements($job, $circuit),
+            'readings' => JobView::readings($job, $circuit),
+            'open' => $job->stage !== JobStage::Closed,
+            'machine' => $job->kind->hasMap() && in_array(JobStage::Proof, $job->kind->flow(), true),
+            'proved' => CloseJob::isProved($job),
+            'checks' =>
+                $job->stage === JobStage::Proof || $job->stage === JobStage::Closed
+                    ? $this->proof->shown($job, $circuit)
+                    : [],
+            'outcomes' => array_map(
+                static fn(JobOutcome $one): array => [
+                    'value' => $one->value,
+                    'needsReason' => $one->needsReason(),
+                    'needsDay' => $one->needsDay(),
+                    'needsName' => $one->needsName(),
+                ],
+                $job->kind->outcomes($job->repairSheet()->never->outOfService),
+            ),
+            'never' => $job->repairSheet()->never->because,
+            'adjusts' => array_map(
+                static fn(Adjustable $one): array => ['value' => $one->key, 'label' => $one->name],
+                $job->repairSheet()->adjusts,
+            ),
+            'adjusted' => RepairView::entries($ledger, EntryKind::Adjusted),
+            'loans' => RepairView::entries($ledger, EntryKind::Loan),
+            'closing' => RepairView::entries($ledger, EntryKind::Closed),
+            'passes' => $job->intermittent ? CloseJob::passes($job) : null,
+            'stillOpen' => $stillOpen->items(),
+            'settled' => $stillOpen->settled(),
+            'planners' => $this->plans->heads($job),
+            'plans' => $this->plans->kept($job),
+        ]);
+    }
+
+    public function store(Request $request, Job $job, RecordMap $record): RedirectResponse
+    {
+        $data = $request->validate(
+            ['id' => ['required', 'ulid'], 'provokedBy' => ['nullable', 'string', 'max:120']],
+            ['provokedBy.max' => 'Say it in 120 characters.'],
+        );
+        if ($job->stage !== JobStage::Proof) {
+            return $this->whereItStands(
+                $job,
+                $job->maps->contains('id', $data['id']) ? null : 'This job has moved on in another window.',
+            );
+        }
+        $states = MapStates::read($request->input('states'), $job->circuit(), whole: true);
+        $right = array_unique(array_values($states)) === [SpeedState::Right->value];
+        DB::transaction(function () use ($request, $job, $record, $data, $states, $right): void {
+            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            if ($locked->stage !== JobStage::Proof) {
+                return;
+            }
+            $record($this->user($request), $locked, $data['id'], MapKind::After, $data['provokedBy'] ?? null, $states);
+            if (!$right) {
+                $this->reopen($request, $locked, 'Not every position was right after it.');
+            }
+        });
+
+        return $this->whereItStands(
+            $job->refresh(),
+            $right
+                ? null
+                : 'Not every position is right yet. The job is back on the bench with the new map as readings, and the verdict is marked as not having held.',
+        );
+    }
+
+    /** One of the checks that prove a repair: a reading like any other, and judged at once. */
+    public function check(Request $request, Job $job, RecordReading $record, DisplayUnits $units): RedirectResponse
+    {
+        $data = $request->validate([
+            'id' => ['required', 'ulid'],
+            'test' => ['required', 'string', 'max:1000'],
+            'value' => ['nullable', 'string', 'max:1000'],
+        ]);
+        if ($job->stage !== JobStage::Proof) {
+            return $this->whereItStands($job, 'This job has moved on in another window.');
+        }
+        $circuit = $job->circuit();
+        [$test, $value] = TestValue::read($data, $circuit, $units);
+        $missing = ProofChecks::missing($test);
+        if ($missing !== null) {
+            throw ValidationException::withMessages([$test->key => $missing]);
+        }
+        $reading = new Reading(strtolower($data['id']), $test->key, $value);
+        $right = $this->proof->of($job, $circuit)->isRight($test, $reading);
+        $hasBench = in_array(JobStage::Bench, $job->kind->flow(), true);
+        try {
+            DB::transaction(function () use ($request, $job, $record, $reading, $right, $hasBench): void {
+                $record($this->user($request), $job, $reading);
+                if (!$right && $hasBench) {
+                    $this->reopen($request, $job->refresh(), 'A check after it was not right.');
+                }
+            });
+        } catch (ReadingRefused $error) {
+            throw ValidationException::withMessages([$test->key => $error->getMessage()]);
+        }
+
+        return $this->whereItStands(
+            $job->refresh(),
+            match (true) {
+                $right => null,
+                $hasBench
+                    => 'That is not what the sound circuit shows. The job is back on the bench with this reading, and the verdict is marked as not having held.',
+                default => 'That is not right. Adjust it again, or put it back as it was, and measure once more.',
+            },
+        );
+    }
+
+    private function reopen(Request $request, Job $job, string $because): void
+    {
+        $last = $job->replacements()->reorder('sequence', 'desc')->first();
+        if ($last !== null) {
+            ($this->entries)(
+                $this->user($request),
+                $job,
+                Entry::read(strtolower((string) Str::ulid()), EntryKind::Held, [
+                    'replacement' => $last->id,
+                    'held' => false,
+                    'because' => $because,
+                ]),
+            );
+        }
+        $job->update(['stage' => JobStage::Bench]);
+    }
+}

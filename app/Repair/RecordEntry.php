@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair;
+
+use App\Models\Job;
+use App\Models\RepairEntry;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Ispira\Core\Job\JobStage;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Ledger\EntryRefused;
+use Ispira\Core\Repair\Work\Acceptance;
+
+/**
+ * Notes something of a repair, where it goes together with what stands there. The same id sent again is the same entry.
+ */
+final readonly class RecordEntry
+{
+    /** What can still be noted when the job is closed. */
+    private const AFTER_CLOSING = [EntryKind::Loan, EntryKind::Returned, EntryKind::Held, EntryKind::Settled];
+
+    /** @throws EntryRefused */
+    public function __invoke(User $user, Job $job, Entry $entry): RepairEntry
+    {
+        return DB::transaction(function () use ($user, $job, $entry): RepairEntry {
+            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $existing = RepairEntry::query()->where('id', $entry->id)->first();
+            if ($existing instanceof RepairEntry) {
+                return $existing->job_id === $job->id
+                    ? $existing
+                    : throw new EntryRefused('id', 'This was not taken. Reload the page and note it again.');
+            }
+            if ($locked->stage === JobStage::Closed && !in_array($entry->kind, self::AFTER_CLOSING, true)) {
+                throw new EntryRefused('stage', 'This job is closed: nothing more is noted in it.');
+            }
+            (new Acceptance($locked->ledger(), $locked->stillOpen()))->check($entry);
+            $stored = RepairEntry::query()->create([
+                'id' => $entry->id,
+                'job_id' => $job->id,
+                'user_id' => $user->id,
+                'kind' => $entry->kind,
+                'data' => $entry->data,
+                'noted_at' => now(),
+            ]);
+            $locked->recountOpen();
+
+            return $stored;
+        });
+    }
+}

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair;
+
+use App\Http\Controller;
+use App\Jobs\JobView;
+use App\Models\Job;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use Ispira\Core\Job\JobStage;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
+
+/**
+ * What comes off and goes back on, and the wires that move: noted while it is done.
+ */
+final class RepairController extends Controller
+{
+    /** Kinds that are noted as they are; the others are worked out by pages of their own. */
+    private const PLAIN = [
+        EntryKind::Found,
+        EntryKind::Kit,
+        EntryKind::KitReady,
+        EntryKind::Down,
+        EntryKind::Up,
+        EntryKind::Method,
+        EntryKind::Wire,
+        EntryKind::WireMoved,
+        EntryKind::WireChecked,
+        EntryKind::Switches,
+        EntryKind::SwitchesSet,
+        EntryKind::Plug,
+        EntryKind::Adjusted,
+        EntryKind::Loan,
+        EntryKind::Returned,
+        EntryKind::Removed,
+        EntryKind::Settled,
+        EntryKind::Quote,
+        EntryKind::Also,
+    ];
+
+    public function strip(Job $job): Response|RedirectResponse
+    {
+        return $job->stage === JobStage::Circuit
+            ? $this->whereItStands($job)
+            : Inertia::render('Strip', [
+                'job' => JobView::head($job),
+                'open' => $job->stage !== JobStage::Closed,
+                ...RepairView::strip($job, $job->ledger()),
+            ]);
+    }
+
+    public function wires(Job $job): Response|RedirectResponse
+    {
+        return $job->stage === JobStage::Circuit
+            ? $this->whereItStands($job)
+            : Inertia::render('Wires', [
+                'job' => JobView::head($job),
+                'open' => $job->stage !== JobStage::Closed,
+                ...RepairView::wires($job, $job->ledger()),
+            ]);
+    }
+
+    public function store(Request $request, Job $job, RecordEntry $record): RedirectResponse
+    {
+        $data = $request->validate([
+            'id' => ['required', 'ulid'],
+            'kind' => ['required', 'string'],
+            'data' => ['array'],
+        ]);
+        $kind = EntryKind::tryFrom($data['kind']);
+        if ($kind === null || !in_array($kind, self::PLAIN, true)) {
+            throw ValidationException::withMessages(['kind' => 'This cannot be noted like that. Reload the page.']);
+        }
+        $record($this->user($request), $job, Entry::read(strtolower($data['id']), $kind, $request->array('data')));
+
+        return back(303);
+    }
+
+    /** Takes the steps and the kit of the route that worked on this model as the plan of this job. */
+    public function kitOfRoute(Request $request, Job $job, RecordEntry $record): RedirectResponse
+    {
+        if ($job->stage === JobStage::Closed) {
+            return $this->whereItStands($job, 'This job is closed: nothing more is noted in it.');
+        }
+        $route = RepairView::route($job);
+        $there = array_map(
+            static fn(Entry $kit): string => $kit->text('sort') . $kit->text('what'),
+            $job->ledger()->all(EntryKind::Kit),
+        );
+        foreach ($route['kit'] ?? [] as $kit) {
+            [$sort, $what] = [
+                is_string($kit['sort'] ?? null) ? $kit['sort'] : 'tool',
+                is_string($kit['what'] ?? null) ? $kit['what'] : '',
+            ];
+            if (!in_array($sort . $what, $there, true)) {
+                $record(
+                    $this->user($request),
+                    $job,
+                    Entry::read(strtolower((string) Str::ulid()), EntryKind::Kit, ['sort' => $sort, 'what' => $what]),
+                );
+            }
+        }
+
+        return back(303);
+    }
+}

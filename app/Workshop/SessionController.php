@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Models\User;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final class SessionController
+{
+    private const TRIES = 5;
+
+    public function create(): Response
+    {
+        $demo = config()->boolean('ispira.demo');
+
+        return Inertia::render('SignIn', [
+            'demo' => $demo
+                ? [
+                    'password' => config()->string('ispira.demo_password'),
+                    'accounts' => User::query()
+                        ->where('email', 'like', '%@halvmark.example')
+                        ->orderBy('id')
+                        ->get()
+                        ->map(
+                            static fn(User $user): array => [
+                                'name' => $user->name,
+                                'email' => $user->email,
+                                'role' => $user->role,
+                            ],
+                        )
+                        ->all(),
+                ]
+                : null,
+        ]);
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $credentials = $request->validate(
+            ['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']],
+            ['email.required' => 'Type your e-mail address.', 'password.required' => 'Type your password.'],
+        );
+        $key = 'sign-in:' . mb_strtolower($request->string('email')->toString()) . '|' . $request->ip();
+        if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
+            throw ValidationException::withMessages([
+                'email' => 'Too many tries. Wait ' . RateLimiter::availableIn($key) . ' seconds, then try again.',
+            ]);
+        }
+        if (!Auth::attempt($credentials)) {
+            RateLimiter::hit($key);
+            throw ValidationException::withMessages(['email' => 'E-mail address and password do not belong together.']);
+        }
+        RateLimiter::clear($key);
+        $request->session()->regenerate();
+
+        return redirect()->intended('/');
+    }
+
+    public function destroy(Request $request): RedirectResponse
+    {
+        Auth::logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return redirect('/sign-in');
+    }
+}
