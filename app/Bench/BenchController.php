@@ -10,15 +10,15 @@ use App\Jobs\JobView;
 use App\Models\Job;
 use App\Models\MeterAddress;
 use App\Planning\JobPlans;
+use App\Planning\PlannerHead;
 use App\Planning\PlanView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Kernel\Keyed;
 use Ispira\Core\Planning\PlannerRegistry;
 use Ispira\Core\Planning\Worksheet;
 
@@ -26,8 +26,12 @@ final class BenchController extends Controller
 {
     public function __construct(private readonly PlannerRegistry $planners, private readonly JobPlans $plans) {}
 
-    public function show(Request $request, Job $job, JobDiagnosis $diagnosis, LeadsOn $leads): Response|RedirectResponse
-    {
+    public function show(
+        Request $request,
+        Job $job,
+        JobDiagnosis $diagnosis,
+        LeadsOn $leads,
+    ): BenchPage|RedirectResponse {
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
         }
@@ -36,35 +40,39 @@ final class BenchController extends Controller
         $missing = $this->user($request)->missing_tools ?? [];
         $whatIf = WhatIf::from($request, $job->caseFile(), $circuit);
 
-        $shown = $diagnosis->of($job, $circuit, $missing, $chosen === '' ? null : $chosen, $whatIf);
+        $seen = $diagnosis->of($job, $circuit, $missing, $chosen === '' ? null : $chosen, $whatIf);
 
-        return Inertia::render('Bench', [
-            'job' => JobView::head($job),
-            'strip' => JobView::strip($job, $circuit),
-            'readings' => JobView::readings($job, $circuit),
-            'replacements' => JobView::replacements($job, $circuit),
-            'chosen' => isset($circuit->tests[$chosen]) ? $chosen : null,
-            'open' => $job->stage === JobStage::Bench,
-            'planners' => $this->plans->heads($job),
-            'worksheets' => $this->worksheets(),
-            'tools' => $this->tools($circuit, $missing),
-            'stepping' => $request->boolean('series'),
-            'whatIf' => $whatIf->sentence($circuit),
-            'meters' => array_values(
+        return new BenchPage(
+            job: JobView::head($job),
+            strip: JobView::strip($job, $circuit),
+            readings: JobView::readings($job, $circuit),
+            replacements: JobView::replacements($job, $circuit),
+            diagnosis: $seen->diagnosis,
+            series: $seen->series,
+            sheet: $seen->sheet,
+            chosen: isset($circuit->tests[$chosen]) ? $chosen : null,
+            open: $job->stage === JobStage::Bench,
+            planners: $this->plans->heads($job),
+            worksheets: new Keyed($this->worksheets()),
+            tools: $this->tools($circuit, $missing),
+            stepping: $request->boolean('series'),
+            whatIf: $whatIf->sentence($circuit),
+            meters: array_values(
                 $this->user($request)
                     ->workshop->meters()
                     ->orderBy('name')
                     ->get()
-                    ->map(static fn(MeterAddress $meter): array => ['id' => $meter->id, 'name' => $meter->name])
+                    ->map(
+                        static fn(MeterAddress $meter): MeterName => new MeterName(id: $meter->id, name: $meter->name),
+                    )
                     ->all(),
             ),
-            'leads' => Leads::ohms($request->session()),
-            'leadsOn' => $leads->of($job, array_column($shown['diagnosis']['suspects'], 'probability', 'remedy')),
-            ...$shown,
-        ]);
+            leads: Leads::ohms($request->session()),
+            leadsOn: $leads->of($job, array_column($seen->diagnosis->suspects, 'probability', 'remedy')),
+        );
     }
 
-    /** @return array<string, list<array{key: string, name: string, summary: string, measures: bool, tests: list<string>}>> worksheets by the quantity that they work out */
+    /** @return array<string, list<PlannerHead>> worksheets by the quantity that they work out */
     private function worksheets(): array
     {
         $worksheets = [];
@@ -82,7 +90,7 @@ final class BenchController extends Controller
      *
      * @param list<string> $missing
      *
-     * @return list<array{key: string, label: string, atHand: bool}>
+     * @return list<Tool>
      */
     private function tools(CircuitModel $circuit, array $missing): array
     {
@@ -93,11 +101,11 @@ final class BenchController extends Controller
         }
 
         return array_map(
-            static fn(string $key): array => [
-                'key' => $key,
-                'label' => $words->tool($key),
-                'atHand' => !in_array($key, $missing, true),
-            ],
+            static fn(string $key): Tool => new Tool(
+                key: $key,
+                label: $words->tool($key),
+                atHand: !in_array($key, $missing, true),
+            ),
             array_map(strval(...), array_keys($keys)),
         );
     }

@@ -11,6 +11,7 @@ use Ispira\Core\Diagnosis\Decision\Engine;
 use Ispira\Core\Diagnosis\Inference\LoosePart;
 use Ispira\Core\Diagnosis\Inference\MemoryStore;
 use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
+use Ispira\Core\Diagnosis\Presentation\Shown\DiagnosisShown;
 use Ispira\Core\Job\JobFile;
 use Ispira\Core\Job\JobFileFormat;
 use Ispira\Core\Kernel\FileError;
@@ -41,11 +42,11 @@ final class DiagnosisStream
     }
 
     /**
-     * @return array<string, mixed> the diagnosis as it leaves the core
+     * @return DiagnosisShown the diagnosis as it leaves the core
      *
      * @throws FileError when the text is no job file
      */
-    public function of(string $json): array
+    public function of(string $json): DiagnosisShown
     {
         $file = $this->format->read($json);
         $circuit = $this->circuit($file);
@@ -55,7 +56,7 @@ final class DiagnosisStream
             $circuit,
             $case,
             $this->engine->diagnose($circuit, $case, new DecisionSettings()),
-        ))->toArray();
+        ))->shown();
     }
 
     /**

@@ -14,6 +14,7 @@ use Ispira\Core\Diagnosis\Inference\PredictionStore;
 use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
 use Ispira\Core\Diagnosis\Presentation\Learned;
 use Ispira\Core\Diagnosis\Presentation\Series;
+use Ispira\Core\Diagnosis\Presentation\Shown\LearnedShown;
 use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
 use Ispira\Core\Kernel\DisplayUnits;
 
@@ -37,7 +38,7 @@ final readonly class JobDiagnosis
         )->guessing;
     }
 
-    /** @return list<array{key: string, label: string, before: string, after: string|null}> what the readings taught about this machine */
+    /** @return list<LearnedShown> what the readings taught about this machine */
     public function learned(Job $job, CircuitModel $circuit): array
     {
         if ($circuit->learnables === []) {
@@ -52,8 +53,6 @@ final readonly class JobDiagnosis
     /**
      * @param list<string> $missingTools
      * @param string|null  $chosen test to describe instead of the proposed one
-     *
-     * @return array{diagnosis: array<string, mixed>, series: list<array<string, mixed>>, sheet: array<string, mixed>}
      */
     public function of(
         Job $job,
@@ -61,7 +60,7 @@ final readonly class JobDiagnosis
         array $missingTools = [],
         ?string $chosen = null,
         ?WhatIf $whatIf = null,
-    ): array {
+    ): Seen {
         $case = $whatIf === null ? $job->caseFile() : $whatIf->applyTo($job->caseFile());
         $diagnosis = (new Engine($this->store))->diagnose(
             $circuit,
@@ -92,23 +91,19 @@ final readonly class JobDiagnosis
         return $this->shown($circuit, $case, $diagnosis, $chosen);
     }
 
-    /** @return array{diagnosis: array<string, mixed>, series: list<array<string, mixed>>, sheet: array<string, mixed>} */
-    public function shown(CircuitModel $circuit, CaseFile $case, Diagnosis $diagnosis, ?string $chosen = null): array
+    public function shown(CircuitModel $circuit, CaseFile $case, Diagnosis $diagnosis, ?string $chosen = null): Seen
     {
         $shown =
             $chosen !== null && isset($circuit->tests[$chosen]) ? $circuit->tests[$chosen] : $diagnosis->next?->test;
 
-        return [
-            'diagnosis' => (new DiagnosisFormat($circuit, $case, $diagnosis, app(DisplayUnits::class)))->toArray(
-                $chosen,
-            ),
-            'series' =>
-                $shown === null
-                    ? []
-                    : (new Series($circuit, $case))->of($shown, $diagnosis->evidence, app(DisplayUnits::class)),
-            'sheet' => (new SoundCircuit($circuit))->sheet(
+        return new Seen(
+            diagnosis: (new DiagnosisFormat($circuit, $case, $diagnosis, app(DisplayUnits::class)))->shown($chosen),
+            series: $shown === null
+                ? []
+                : (new Series($circuit, $case))->of($shown, $diagnosis->evidence, app(DisplayUnits::class)),
+            sheet: (new SoundCircuit($circuit))->sheet(
                 $shown === null ? $circuit->highest() : $circuit->setUps[$shown->setUp],
             ),
-        ];
+        );
     }
 }

@@ -21,7 +21,7 @@ final readonly class LeadsOn
     /**
      * @param array<string, float> $odds by remedy
      *
-     * @return list<array{part: string, family: string, href: string}>
+     * @return list<LeadOn>
      */
     public function of(Job $job, array $odds): array
     {
@@ -34,11 +34,11 @@ final readonly class LeadsOn
         foreach ($odds as $remedy => $probability) {
             $family = $leads[$remedy] ?? null;
             if ($family !== null && $probability >= self::FROM && $this->families->has($family)) {
-                $on[] = [
-                    'part' => $texts->get("parts.$remedy"),
-                    'family' => $this->families->get($family)->texts()->get('name'),
-                    'href' => "/jobs/$job->id/circuit/other?family=$family",
-                ];
+                $on[] = new LeadOn(
+                    part: $texts->get("parts.$remedy"),
+                    family: $this->families->get($family)->texts()->get('name'),
+                    href: "/jobs/$job->id/circuit/other?family=$family",
+                );
             }
         }
 

@@ -17,14 +17,13 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\File;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Capture\CaptureError;
 use Ispira\Core\Capture\Format\CsvExport;
 use Ispira\Core\Capture\Format\VcdExport;
 use Ispira\Core\Capture\ImportSettings;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Kernel\Named;
 use Ispira\Core\Kernel\NumberReader;
 use Ispira\Core\Kernel\UnreadableNumber;
 use Ispira\Core\Reading\Reading;
@@ -39,28 +38,28 @@ final class CaptureController extends Controller
     private const MOST_KILOBYTES = 512_000;
     private const MOST_COLUMNS = 2000;
 
-    public function index(Request $request, Job $job): Response|RedirectResponse
+    public function index(Request $request, Job $job): CapturesPage|RedirectResponse
     {
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
         }
         $circuit = $job->circuit();
-        $captures = $job->captures()->get()->all();
+        $captures = array_values($job->captures()->get()->all());
 
-        return Inertia::render('Captures', [
-            'job' => JobView::head($job),
-            'open' => $job->stage === JobStage::Bench,
-            'positions' => array_map(
-                static fn($position): array => ['key' => (string) $position->key, 'label' => $position->label],
+        return new CapturesPage(
+            job: JobView::head($job),
+            open: $job->stage === JobStage::Bench,
+            positions: array_map(
+                static fn($position): Named => new Named(key: (string) $position->key, label: $position->label),
                 array_values($circuit->positions),
             ),
-            'captures' => array_map(
-                static fn(Capture $capture): array => CaptureView::of($capture, $circuit),
+            captures: array_map(
+                static fn(Capture $capture): CaptureShown => CaptureView::of($capture, $circuit),
                 $captures,
             ),
-            'steps' => CaptureView::steps(array_values($captures), $circuit),
-            'wanted' => $request->string('test')->limit(80, '')->toString(),
-        ]);
+            steps: CaptureView::steps($captures, $circuit),
+            wanted: $request->string('test')->limit(80, '')->toString(),
+        );
     }
 
     public function store(Request $request, Job $job, ImportCapture $import): RedirectResponse

@@ -16,46 +16,50 @@ use Ispira\Core\Kernel\DisplayUnits;
  */
 final class CaptureView
 {
-    /** @return array<string, mixed> */
-    public static function of(Capture $capture, CircuitModel $circuit): array
+    public static function of(Capture $capture, CircuitModel $circuit): CaptureShown
     {
         $head = $capture->shape();
         $words = new Words($circuit, app(DisplayUnits::class));
 
-        return [
-            'id' => $capture->id,
-            'name' => $capture->name,
-            'position' => $capture->position,
-            'positionLabel' =>
-                $capture->position === null ? null : ($circuit->positions[$capture->position] ?? null)?->label,
-            'takenAt' => $capture->taken_at->toIso8601String(),
-            'count' => $head->count,
-            'interval' => $head->interval,
-            'start' => $head->start,
-            'repairs' => $head->repairs,
-            'channels' => array_map(
-                static function (string $name, string $unit, int $channel) use ($capture, $circuit, $words): array {
+        return new CaptureShown(
+            id: $capture->id,
+            name: $capture->name,
+            position: $capture->position,
+            positionLabel: $capture->position === null
+                ? null
+                : ($circuit->positions[$capture->position] ?? null)?->label,
+            takenAt: $capture->taken_at->toIso8601String(),
+            count: $head->count,
+            interval: $head->interval,
+            start: $head->start,
+            repairs: $head->repairs,
+            channels: array_map(
+                static function (string $name, string $unit, int $channel) use (
+                    $capture,
+                    $circuit,
+                    $words,
+                ): ChannelShown {
                     $readings = [];
                     foreach (self::readings($capture, $circuit, $channel) as $test => $value) {
-                        $readings[] = [
-                            'test' => (string) $test,
-                            'title' => $words->test($circuit->tests[$test]),
-                            'value' => $words->number($value, $circuit->tests[$test]->probe->quantity),
-                        ];
+                        $readings[] = new ChannelReading(
+                            test: (string) $test,
+                            title: $words->test($circuit->tests[$test]),
+                            value: $words->number($value, $circuit->tests[$test]->probe->quantity),
+                        );
                     }
 
-                    return [
-                        'name' => $name,
-                        'unit' => $unit,
-                        'pulses' => $capture->pulses[$channel] ?? null,
-                        'readings' => $readings,
-                    ];
+                    return new ChannelShown(
+                        name: $name,
+                        unit: $unit,
+                        pulses: $capture->pulsesOf($channel),
+                        readings: $readings,
+                    );
                 },
                 $head->channels,
                 $head->units,
                 array_keys($head->channels),
             ),
-        ];
+        );
     }
 
     /**
@@ -107,10 +111,8 @@ final class CaptureView
      * The steps of the selector beside each other, from the newest capture of each position.
      *
      * @param list<Capture> $captures oldest first
-     *
-     * @return array{rows: list<array<string, mixed>>, findings: list<string>}
      */
-    public static function steps(array $captures, CircuitModel $circuit): array
+    public static function steps(array $captures, CircuitModel $circuit): StepsShown
     {
         $byPosition = [];
         foreach ($circuit->positions as $key => $position) {
@@ -124,20 +126,20 @@ final class CaptureView
         $table = new StepTable($byPosition);
         $duties = $table->duties();
 
-        return [
-            'rows' => array_map(
-                static fn(int|string $label): array => [
-                    'position' => (string) $label,
-                    'duty' => $duties[$label],
-                    'pulsed' => $byPosition[$label]->isPulsed(),
-                    'frequency' => $byPosition[$label]->frequency,
-                    'low' => $byPosition[$label]->low,
-                    'high' => $byPosition[$label]->high,
-                    'missing' => $byPosition[$label]->missing,
-                ],
+        return new StepsShown(
+            rows: array_map(
+                static fn(int|string $label): StepShown => new StepShown(
+                    position: (string) $label,
+                    duty: $duties[$label],
+                    pulsed: $byPosition[$label]->isPulsed(),
+                    frequency: $byPosition[$label]->frequency,
+                    low: $byPosition[$label]->low,
+                    high: $byPosition[$label]->high,
+                    missing: $byPosition[$label]->missing,
+                ),
                 array_keys($byPosition),
             ),
-            'findings' => $table->findings(),
-        ];
+            findings: $table->findings(),
+        );
     }
 }

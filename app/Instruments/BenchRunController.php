@@ -10,8 +10,6 @@ use App\Models\Workshop;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Planning\BenchSupply\BenchRunVerdict;
 use Ispira\Core\Planning\PlannerRegistry;
 
@@ -22,35 +20,36 @@ final class BenchRunController extends Controller
 {
     private const MOST_LISTED = 60;
 
-    public function index(Request $request): Response
+    public function index(Request $request): BenchRunsPage
     {
         $runs = $this->user($request)->workshop->benchRuns()->latest('ran_at')->limit(self::MOST_LISTED)->get();
         $texts = app(PlannerRegistry::class)->find('bench-supply')?->texts();
 
-        return Inertia::render('BenchRuns', [
-            'runs' => $runs
-                ->map(
-                    static fn(BenchRun $run): array => [
-                        'id' => $run->id,
-                        'model' => $run->model,
-                        'startsAt' => $run->starts_at,
-                        'points' => $run->points,
-                        'loaded' => $run->loaded,
-                        'amps' => $run->amps,
-                        'note' => $run->note,
-                        'good' => $run->against === [],
-                        'against' => array_map(
-                            static fn(string $key): string => $texts?->get("run.$key") ?? $key,
-                            $run->against,
+        return new BenchRunsPage(
+            runs: array_values(
+                $runs
+                    ->map(
+                        static fn(BenchRun $run): BenchRunShown => new BenchRunShown(
+                            id: $run->id,
+                            model: $run->model,
+                            startsAt: $run->starts_at,
+                            points: $run->points,
+                            loaded: $run->loaded,
+                            amps: $run->amps,
+                            note: $run->note,
+                            good: $run->against === [],
+                            against: array_map(
+                                static fn(string $key): string => $texts?->get("run.$key") ?? $key,
+                                $run->against,
+                            ),
+                            compared: $run->compared,
+                            at: $run->ran_at->toIso8601String(),
                         ),
-                        'compared' => $run->compared,
-                        'at' => $run->ran_at->toIso8601String(),
-                    ],
-                )
-                ->values()
-                ->all(),
-            'cautions' => $texts?->list('cautions') ?? [],
-        ]);
+                    )
+                    ->all(),
+            ),
+            cautions: $texts?->list('cautions') ?? [],
+        );
     }
 
     public function store(BenchRunRequest $request): RedirectResponse

@@ -10,8 +10,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Instrument\MeterTrouble;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Kernel\NumberReader;
@@ -25,42 +23,42 @@ final class InstrumentController extends Controller
     /** Base units of the quantities that are written in more than one. */
     private const CHOICES = ['Pa' => 'Pressure', 'kPa' => 'Vacuum', 'K' => 'Rise of temperature'];
 
-    public function index(Request $request): Response
+    public function index(Request $request): InstrumentsPage
     {
         $user = $this->user($request);
         $units = $user->displayUnits();
 
-        return Inertia::render('Instruments', [
-            'meters' => array_values(
+        return new InstrumentsPage(
+            meters: array_values(
                 $user->workshop
                     ->meters()
                     ->orderBy('name')
                     ->get()
                     ->map(
-                        static fn(MeterAddress $meter): array => [
-                            'id' => $meter->id,
-                            'name' => $meter->name,
-                            'host' => $meter->host,
-                            'port' => $meter->port,
-                            'identity' => $meter->identity,
-                        ],
+                        static fn(MeterAddress $meter): MeterShown => new MeterShown(
+                            id: $meter->id,
+                            name: $meter->name,
+                            host: $meter->host,
+                            port: $meter->port,
+                            identity: $meter->identity,
+                        ),
                     )
                     ->all(),
             ),
-            'tried' => $request->session()->get('tried'),
-            'leads' => Leads::ohms($request->session()),
-            'system' => $units->system,
-            'quantities' => array_map(
-                static fn(string $base, string $label): array => [
-                    'base' => $base,
-                    'label' => $label,
-                    'unit' => $units->unit($base)->symbol,
-                    'choices' => DisplayUnits::choices($base),
-                ],
+            tried: $request->session()->get('tried'),
+            leads: Leads::ohms($request->session()),
+            system: $units->system,
+            quantities: array_map(
+                static fn(string $base, string $label): UnitChoice => new UnitChoice(
+                    base: $base,
+                    label: $label,
+                    unit: $units->unit($base)->symbol,
+                    choices: DisplayUnits::choices($base),
+                ),
                 array_keys(self::CHOICES),
                 self::CHOICES,
             ),
-        ]);
+        );
     }
 
     public function store(Request $request): RedirectResponse
@@ -156,9 +154,9 @@ final class InstrumentController extends Controller
     {
         try {
             $meter->update(['identity' => mb_substr($meter->meter()->identity(), 0, 120)]);
-            $tried = ['meter' => $meter->id, 'works' => true, 'says' => "It answers: $meter->identity"];
+            $tried = new MeterTried(meter: $meter->id, works: true, says: "It answers: $meter->identity");
         } catch (MeterTrouble $trouble) {
-            $tried = ['meter' => $meter->id, 'works' => false, 'says' => $trouble->getMessage()];
+            $tried = new MeterTried(meter: $meter->id, works: false, says: $trouble->getMessage());
         }
 
         return redirect('/instruments', 303)->with('tried', $tried);

@@ -12,38 +12,40 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Device\Family;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\ParameterList;
+use Ispira\Core\Device\Shown\FieldShown;
+use Ispira\Core\Device\Shown\OnlyWith;
 use Ispira\Core\Device\Texts;
 use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Kernel\Choice;
+use Ispira\Core\Kernel\Keyed;
 use Ispira\Core\Repair\Ledger\EntryKind;
 
 final class CircuitController extends Controller
 {
     public function __construct(private readonly FamilyRegistry $families) {}
 
-    public function edit(Job $job, JobDiagnosis $diagnosis): Response
+    public function edit(Job $job, JobDiagnosis $diagnosis): CircuitPage
     {
         $circuit = $job->circuit();
 
-        return Inertia::render('Circuit', [
-            'job' => JobView::head($job),
-            'strip' => JobView::strip($job, $circuit),
-            'family' => $circuit->texts->get('name'),
-            'fields' => self::fields($this->families->get($job->family)),
-            'values' => (object) $job->parameters,
-            'sheet' => (new SoundCircuit($circuit))->sheet($circuit->highest()),
-            'learned' => $diagnosis->learned($job, $circuit),
-            'open' => $job->stage !== JobStage::Closed,
-            'mayChange' => ChangeCircuit::refusal($job) === null,
-            'changed' => RepairView::entries($job->ledger(), EntryKind::OtherCircuit),
-        ]);
+        return new CircuitPage(
+            job: JobView::head($job),
+            strip: JobView::strip($job, $circuit),
+            family: $circuit->texts->get('name'),
+            fields: self::fields($this->families->get($job->family)),
+            values: new Keyed($job->parameters),
+            sheet: (new SoundCircuit($circuit))->sheet($circuit->highest()),
+            learned: $diagnosis->learned($job, $circuit),
+            open: $job->stage !== JobStage::Closed,
+            mayChange: ChangeCircuit::refusal($job) === null,
+            changed: RepairView::entries($job->ledger(), EntryKind::OtherCircuit),
+        );
     }
 
     public function update(Request $request, Job $job): RedirectResponse
@@ -83,37 +85,35 @@ final class CircuitController extends Controller
     /**
      * The fields of a family's circuit, as a form shows them.
      *
-     * @return list<array<string, mixed>>
+     * @return list<FieldShown>
      */
     public static function fields(Family $family): array
     {
         return self::shown($family->parameters(), $family->texts());
     }
 
-    /**
-     * @return list<array<string, mixed>>
-     */
+    /** @return list<FieldShown> */
     public static function shown(ParameterList $parameters, Texts $texts): array
     {
         return array_map(
-            static fn(Parameter $p): array => [
-                'key' => $p->key,
-                'kind' => $p->kind,
-                'label' => $texts->get("parameters.$p->key.label"),
-                'hint' => $texts->find("parameters.$p->key.hint"),
-                'choices' => array_map(
-                    static fn(string $choice): array => [
-                        'value' => $choice,
-                        'label' => $texts->get("parameters.$p->key.$choice"),
-                    ],
+            static fn(Parameter $p): FieldShown => new FieldShown(
+                key: $p->key,
+                kind: $p->kind,
+                label: $texts->get("parameters.$p->key.label"),
+                hint: $texts->find("parameters.$p->key.hint"),
+                choices: array_map(
+                    static fn(string $choice): Choice => new Choice(
+                        value: $choice,
+                        label: $texts->get("parameters.$p->key.$choice"),
+                    ),
                     $p->choices,
                 ),
-                'unit' => $p->unit,
-                'default' => $p->default,
-                'countOf' => $p->countOf,
-                'shapesMap' => $p->shapesMap,
-                'onlyWith' => $p->onlyWith,
-            ],
+                unit: $p->unit,
+                default: $p->default,
+                countOf: $p->countOf,
+                shapesMap: $p->shapesMap,
+                onlyWith: $p->onlyWith === null ? null : new OnlyWith($p->onlyWith['key'], $p->onlyWith['values']),
+            ),
             array_values($parameters->parameters),
         );
     }

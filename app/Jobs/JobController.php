@@ -11,12 +11,15 @@ use App\Repair\RepairView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Job\MapKind;
+use Ispira\Core\Job\Shown\Cell;
+use Ispira\Core\Job\Shown\MapShown;
+use Ispira\Core\Kernel\Choice;
+use Ispira\Core\Kernel\Keyed;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 
@@ -24,12 +27,12 @@ final class JobController extends Controller
 {
     private const MOST_LISTED = 100;
 
-    /** @var array<string, list<array<string, mixed>>> cells of the circuits on a page, each read once */
+    /** @var array<string, list<Cell>> cells of the circuits on a page, each read once */
     private array $cellsOf = [];
 
     public function __construct(private readonly FamilyRegistry $families) {}
 
-    public function index(Request $request): Response
+    public function index(Request $request): JobsPage
     {
         $search = trim($request->string('q')->limit(100, '')->toString());
         $query = $this->user($request)
@@ -57,29 +60,23 @@ final class JobController extends Controller
         }
         $jobs = $query->get();
 
-        return Inertia::render('Jobs', [
-            'search' => $search,
-            'jobs' => $jobs
-                ->map(fn(Job $job): array => [...JobView::head($job), ...$this->stripInSmall($job)])
-                ->values()
-                ->all(),
-        ]);
+        return new JobsPage(search: $search, jobs: array_values($jobs->map($this->listed(...))->all()));
     }
 
-    /** @return array<string, mixed> */
-    private function stripInSmall(Job $job): array
+    private function listed(Job $job): JobListed
     {
-        $maps = JobView::maps($job);
-        $current = array_values(array_filter($maps, static fn(array $map): bool => $map['kind'] !== 'remembered'));
-        $positions = $this->cellsOf[$job->family . json_encode($job->parameters)] ??= JobView::cells($job->circuit());
+        $maps = array_filter(JobView::maps($job), static fn(MapShown $map): bool => $map->kind !== MapKind::Remembered);
 
-        return [
-            'positions' => $positions,
-            'states' => (object) ($current === [] ? [] : $current[count($current) - 1]['states']),
-        ];
+        return new JobListed(
+            job: JobView::head($job),
+            positions: ($this->cellsOf[$job->family . json_encode($job->parameters)] ??= JobView::cells(
+                $job->circuit(),
+            )),
+            states: $maps === [] ? new Keyed([]) : end($maps)->states,
+        );
     }
 
-    public function create(Request $request): Response
+    public function create(Request $request): NewJobPage
     {
         $units = $this->user($request)
             ->workshop->units()
@@ -87,55 +84,57 @@ final class JobController extends Controller
             ->orderBy('name')
             ->get();
 
-        return Inertia::render('NewJob', [
-            'families' => $this->familyChoices(),
-            'units' => $units
-                ->map(
-                    static fn(Unit $unit): array => [
-                        'id' => $unit->id,
-                        'name' => $unit->name,
-                        'place' => $unit->place,
-                        'model' => $unit->model,
-                        'history' => $unit->jobs
-                            ->map(
-                                static fn(Job $job): array => [
-                                    'number' => JobView::number($job),
-                                    'complaint' => $job->complaint,
-                                    'stage' => $job->stage->value,
-                                    'openedAt' => $job->created_at->toIso8601String(),
-                                    'found' => array_map(
-                                        static fn(Entry $found): string => $found->text('what') .
-                                            ', ' .
-                                            $found->text('condition'),
-                                        $job->ledger()->all(EntryKind::Found),
-                                    ),
-                                    'replaced' => array_column(JobView::replacements($job, $job->circuit()), 'label'),
-                                ],
-                            )
-                            ->values()
-                            ->all(),
-                        'circuit' =>
-                            $unit->jobs->first() === null
+        return new NewJobPage(
+            families: $this->familyChoices(),
+            units: array_values(
+                $units
+                    ->map(
+                        static fn(Unit $unit): UnitShown => new UnitShown(
+                            id: $unit->id,
+                            name: $unit->name,
+                            place: $unit->place,
+                            model: $unit->model,
+                            history: array_values(
+                                $unit->jobs
+                                    ->map(
+                                        static fn(Job $job): PastJob => new PastJob(
+                                            number: JobView::number($job),
+                                            complaint: $job->complaint,
+                                            stage: $job->stage,
+                                            openedAt: $job->created_at->toIso8601String(),
+                                            found: array_map(
+                                                static fn(Entry $found): string => $found->text('what') .
+                                                    ', ' .
+                                                    $found->text('condition'),
+                                                $job->ledger()->all(EntryKind::Found),
+                                            ),
+                                            replaced: array_column(
+                                                JobView::replacements($job, $job->circuit()),
+                                                'label',
+                                            ),
+                                        ),
+                                    )
+                                    ->all(),
+                            ),
+                            circuit: $unit->jobs->first() === null
                                 ? null
-                                : [
-                                    'family' => $unit->jobs->first()->family,
-                                    'parameters' => (object) $unit->jobs->first()->parameters,
-                                ],
-                    ],
-                )
-                ->values()
-                ->all(),
-            'models' => $this->circuitsByModel($request),
-            'start' => $this->start($request),
-        ]);
+                                : new KnownCircuit(
+                                    family: $unit->jobs->first()->family,
+                                    parameters: new Keyed($unit->jobs->first()->parameters),
+                                ),
+                        ),
+                    )
+                    ->all(),
+            ),
+            models: new Keyed($this->circuitsByModel($request)),
+            start: $this->start($request),
+        );
     }
 
     /**
      * The map and the questions of the circuit chosen so far.
-     *
-     * @return array<string, mixed>
      */
-    private function start(Request $request): array
+    private function start(Request $request): IntakeStart
     {
         $asked = $request->string('family')->limit(60, '')->toString();
         $usual = (string) $this->user($request)
@@ -155,18 +154,18 @@ final class JobController extends Controller
             $circuit = $family->circuit($family->parameters()->read([]));
         }
 
-        return [
-            'family' => $key,
-            'cells' => JobView::cells($circuit),
-            'questions' => JobView::questions($circuit),
-            'parts' => array_map(
-                static fn(string $part): array => ['value' => $part, 'label' => $circuit->texts->get("parts.$part")],
+        return new IntakeStart(
+            family: $key,
+            cells: JobView::cells($circuit),
+            questions: JobView::questions($circuit),
+            parts: array_map(
+                static fn(string $part): Choice => new Choice(value: $part, label: $circuit->texts->get("parts.$part")),
                 array_keys($circuit->parts),
             ),
-        ];
+        );
     }
 
-    /** @return array<string, array{family: string, parameters: object}> the latest circuit of each model */
+    /** @return array<string, KnownCircuit> the latest circuit of each model */
     private function circuitsByModel(Request $request): array
     {
         $jobs = $this->user($request)
@@ -178,26 +177,26 @@ final class JobController extends Controller
             ->get();
         $models = [];
         foreach ($jobs as $job) {
-            $models[(string) $job->unit->model] ??= [
-                'family' => $job->family,
-                'parameters' => (object) $job->parameters,
-            ];
+            $models[(string) $job->unit->model] ??= new KnownCircuit(
+                family: $job->family,
+                parameters: new Keyed($job->parameters),
+            );
         }
 
         return $models;
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<FamilyChoice> */
     private function familyChoices(): array
     {
         $choices = [];
         foreach ($this->families->all() as $key => $family) {
-            $choices[] = [
-                'key' => $key,
-                'name' => $family->texts()->get('name'),
-                'summary' => $family->texts()->get('summary'),
-                'parameters' => CircuitController::fields($family),
-            ];
+            $choices[] = new FamilyChoice(
+                key: $key,
+                name: $family->texts()->get('name'),
+                summary: $family->texts()->get('summary'),
+                parameters: CircuitController::fields($family),
+            );
         }
 
         return $choices;
@@ -243,30 +242,31 @@ final class JobController extends Controller
         return $this->whereItStands($job);
     }
 
-    public function complaint(Job $job): Response
+    public function complaint(Job $job): ComplaintPage
     {
         $circuit = $job->circuit();
 
-        return Inertia::render('Complaint', [
-            'job' => JobView::head($job),
-            'strip' => JobView::strip($job, $circuit),
-            'history' => $job->unit
-                ->jobs()
-                ->whereKeyNot($job->id)
-                ->latest()
-                ->get()
-                ->map(
-                    static fn(Job $other): array => [
-                        'id' => $other->id,
-                        'number' => JobView::number($other),
-                        'complaint' => $other->complaint,
-                        'stage' => $other->stage->value,
-                    ],
-                )
-                ->values()
-                ->all(),
-            'also' => RepairView::entries($job->ledger(), EntryKind::Also),
-            'open' => $job->stage !== JobStage::Closed,
-        ]);
+        return new ComplaintPage(
+            job: JobView::head($job),
+            strip: JobView::strip($job, $circuit),
+            history: array_values(
+                $job->unit
+                    ->jobs()
+                    ->whereKeyNot($job->id)
+                    ->latest()
+                    ->get()
+                    ->map(
+                        static fn(Job $other): OtherJob => new OtherJob(
+                            id: $other->id,
+                            number: JobView::number($other),
+                            complaint: $other->complaint,
+                            stage: $other->stage,
+                        ),
+                    )
+                    ->all(),
+            ),
+            also: RepairView::entries($job->ledger(), EntryKind::Also),
+            open: $job->stage !== JobStage::Closed,
+        );
     }
 }

@@ -16,7 +16,18 @@ use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\MapKind;
+use Ispira\Core\Job\Shown\Cell;
+use Ispira\Core\Job\Shown\JobHead;
+use Ispira\Core\Job\Shown\MapShown;
+use Ispira\Core\Job\Shown\Question;
+use Ispira\Core\Job\Shown\ReadingShown;
+use Ispira\Core\Job\Shown\ReplacementShown;
+use Ispira\Core\Job\Shown\StateChoice;
+use Ispira\Core\Job\Shown\Strip;
+use Ispira\Core\Job\Shown\StripCell;
+use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\Keyed;
 use Ispira\Core\Reading\Trust;
 use Ispira\Core\Repair\Work\JobOutcome;
 
@@ -25,31 +36,29 @@ use Ispira\Core\Repair\Work\JobOutcome;
  */
 final class JobView
 {
-    /** @return array<string, mixed> */
-    public static function head(Job $job): array
+    public static function head(Job $job): JobHead
     {
-        return [
-            'id' => $job->id,
-            'number' => self::number($job),
-            'unit' => $job->unit->name,
-            'place' => $job->unit->place,
-            'model' => $job->unit->model,
-            'complaint' => $job->complaint,
-            'since' => $job->since,
-            'intermittent' => $job->intermittent,
-            'replacedBefore' => $job->replaced_before,
-            'stage' => $job->stage->value,
-            'kind' => $job->kind->value,
-            'outcome' => $job->outcome?->value,
-            'dueOn' => $job->due_on?->toDateString(),
-            'flow' => array_map(static fn($stage): string => $stage->value, $job->kind->flow()),
-            'openedAt' => $job->created_at->toIso8601String(),
-            'closedAt' => $job->closed_at?->toIso8601String(),
-            'temporaryUntil' =>
-                $job->outcome === JobOutcome::Temporary
-                    ? $job->due_on?->toDateString()
-                    : $job->replacements->last()?->temporary_until?->toDateString(),
-        ];
+        return new JobHead(
+            id: $job->id,
+            number: self::number($job),
+            unit: $job->unit->name,
+            place: $job->unit->place,
+            model: $job->unit->model,
+            complaint: $job->complaint,
+            since: $job->since,
+            intermittent: $job->intermittent,
+            replacedBefore: $job->replaced_before,
+            stage: $job->stage,
+            kind: $job->kind,
+            outcome: $job->outcome,
+            dueOn: $job->due_on?->toDateString(),
+            flow: $job->kind->flow(),
+            openedAt: $job->created_at->toIso8601String(),
+            closedAt: $job->closed_at?->toIso8601String(),
+            temporaryUntil: $job->outcome === JobOutcome::Temporary
+                ? $job->due_on?->toDateString()
+                : $job->replacements->last()?->temporary_until?->toDateString(),
+        );
     }
 
     public static function number(Job $job): string
@@ -60,25 +69,25 @@ final class JobView
     /**
      * One cell a position, with the answers that it takes.
      *
-     * @return list<array{key: string, label: string, runs: bool, states: list<array{value: string, label: string}>}>
+     * @return list<Cell>
      */
     public static function cells(CircuitModel $circuit): array
     {
         $words = new Words($circuit);
 
         return array_map(
-            static fn(Position $p): array => [
-                'key' => $p->key,
-                'label' => $p->label,
-                'runs' => $p->runs(),
-                'states' => array_map(
-                    static fn(SpeedState $s): array => [
-                        'value' => $s->value,
-                        'label' => $words->state($s->value, $p->kind),
-                    ],
+            static fn(Position $p): Cell => new Cell(
+                key: $p->key,
+                label: $p->label,
+                runs: $p->runs(),
+                states: array_map(
+                    static fn(SpeedState $s): StateChoice => new StateChoice(
+                        value: $s,
+                        label: $words->state($s->value, $p->kind),
+                    ),
                     SpeedState::possible($p->kind),
                 ),
-            ],
+            ),
             array_values($circuit->positions),
         );
     }
@@ -86,7 +95,7 @@ final class JobView
     /**
      * What is asked with the complaint.
      *
-     * @return list<array{test: string, title: string, choices: list<array{value: string, label: string}>}>
+     * @return list<Question>
      */
     public static function questions(CircuitModel $circuit): array
     {
@@ -94,17 +103,17 @@ final class JobView
         $questions = [];
         foreach ($circuit->tests as $test) {
             if ($test->asked) {
-                $questions[] = [
-                    'test' => $test->key,
-                    'title' => $words->test($test),
-                    'choices' => array_map(
-                        static fn(string $value): array => [
-                            'value' => $value,
-                            'label' => $words->choice($test, $value),
-                        ],
+                $questions[] = new Question(
+                    test: $test->key,
+                    title: $words->test($test),
+                    choices: array_map(
+                        static fn(string $value): Choice => new Choice(
+                            value: $value,
+                            label: $words->choice($test, $value),
+                        ),
                         Judged::answers($circuit, $test),
                     ),
-                ];
+                );
             }
         }
 
@@ -113,36 +122,28 @@ final class JobView
 
     /**
      * The speed strip: the cells and every map laid over them.
-     *
-     * @return array{cells: list<array{key: string, label: string, runs: bool, states: list<array{value: string, label: string}>, expected: float}>, maps: list<array{id: string, kind: string, notedFor: string|null, episode: int, states: array<string, string>}>}
      */
-    public static function strip(Job $job, CircuitModel $circuit): array
+    public static function strip(Job $job, CircuitModel $circuit): Strip
     {
         $speeds = (new SoundCircuit($circuit))->speeds();
         $cells = array_map(
-            static fn(array $cell): array => $cell + ['expected' => $speeds[$cell['key']]],
+            static fn(Cell $cell): StripCell => new StripCell(
+                $cell->key,
+                $cell->label,
+                $cell->runs,
+                $cell->states,
+                $speeds[$cell->key],
+            ),
             self::cells($circuit),
         );
 
-        return ['cells' => $cells, 'maps' => self::maps($job)];
+        return new Strip(cells: $cells, maps: self::maps($job));
     }
 
-    /** @return list<array{id: string, kind: string, notedFor: string|null, episode: int, states: array<string, string>}> */
+    /** @return list<MapShown> */
     public static function maps(Job $job): array
     {
         $byMap = $job->readings->groupBy('speed_map_id');
-        $maps = $job->maps->map(
-            static fn(SpeedMap $map): array => [
-                'id' => $map->id,
-                'kind' => $map->kind->value,
-                'notedFor' => $map->noted_for,
-                'episode' => $map->episode,
-                'states' => ($byMap[$map->id] ?? collect())
-                    ->filter(static fn(Reading $r): bool => $r->strike === null)
-                    ->mapWithKeys(static fn(Reading $r): array => [substr($r->test, 6) => (string) $r->choice])
-                    ->all(),
-            ],
-        );
         // A cell that was listened to again stands in the map it corrects.
         $single = $job->readings->filter(
             static fn(Reading $r): bool => $r->speed_map_id === null &&
@@ -151,21 +152,33 @@ final class JobView
         );
 
         return array_values(
-            $maps
-                ->map(static function (array $map) use ($single): array {
-                    foreach ($single as $reading) {
-                        if ($reading->episode === $map['episode'] && $map['kind'] !== MapKind::Remembered->value) {
-                            $map['states'][substr($reading->test, 6)] ??= (string) $reading->choice;
+            $job->maps
+                ->map(static function (SpeedMap $map) use ($byMap, $single): MapShown {
+                    $states = [];
+                    foreach ($byMap[$map->id] ?? [] as $reading) {
+                        if ($reading->strike === null) {
+                            $states[substr($reading->test, 6)] = SpeedState::from((string) $reading->choice);
+                        }
+                    }
+                    foreach ($map->kind === MapKind::Remembered ? [] : $single as $reading) {
+                        if ($reading->episode === $map->episode) {
+                            $states[substr($reading->test, 6)] ??= SpeedState::from((string) $reading->choice);
                         }
                     }
 
-                    return $map;
+                    return new MapShown(
+                        id: $map->id,
+                        kind: $map->kind,
+                        notedFor: $map->noted_for,
+                        episode: $map->episode,
+                        states: new Keyed($states),
+                    );
                 })
                 ->all(),
         );
     }
 
-    /** @return list<array<string, mixed>> newest first, without the cells of maps */
+    /** @return list<ReadingShown> newest first, without the cells of maps */
     public static function readings(Job $job, CircuitModel $circuit): array
     {
         $words = new Words($circuit, app(DisplayUnits::class));
@@ -173,32 +186,31 @@ final class JobView
         return array_values(
             $job->readings
                 ->map(
-                    static fn(Reading $reading): array => [
-                        'id' => $reading->id,
-                        'test' => $reading->test,
-                        'title' => $words->test($circuit->tests[$reading->test]),
-                        'value' => $words->reading($reading->toCore()),
-                        'steady' => $reading->steady,
-                        'misbehaved' => $reading->misbehaved,
-                        'instrument' => $reading->instrument,
-                        'leads' =>
-                            $reading->lead_ohms > 0.0 ? $words->number($reading->lead_ohms, Quantity::Ohms) : null,
-                        'doubts' => array_column($reading->doubts ?? [], 'sentence'),
-                        'kept' => $reading->kept !== null,
-                        'episode' => $reading->episode,
-                        'map' => $reading->speed_map_id,
-                        'struck' => $reading->strike !== null,
-                        'struckBecause' => $reading->strike?->reason,
-                        'seenBefore' => $reading->speed_map_id === null && $reading->trust === Trust::Remembered,
-                        'takenAt' => $reading->taken_at->toIso8601String(),
-                    ],
+                    static fn(Reading $reading): ReadingShown => new ReadingShown(
+                        id: $reading->id,
+                        test: $reading->test,
+                        title: $words->test($circuit->tests[$reading->test]),
+                        value: $words->reading($reading->toCore()),
+                        steady: $reading->steady,
+                        misbehaved: $reading->misbehaved,
+                        instrument: $reading->instrument,
+                        leads: $reading->lead_ohms > 0.0 ? $words->number($reading->lead_ohms, Quantity::Ohms) : null,
+                        doubts: array_column($reading->doubts ?? [], 'sentence'),
+                        kept: $reading->kept !== null,
+                        episode: $reading->episode,
+                        map: $reading->speed_map_id,
+                        struck: $reading->strike !== null,
+                        struckBecause: $reading->strike?->reason,
+                        seenBefore: $reading->speed_map_id === null && $reading->trust === Trust::Remembered,
+                        takenAt: $reading->taken_at->toIso8601String(),
+                    ),
                 )
                 ->reverse()
                 ->all(),
         );
     }
 
-    /** @return list<array{id: string, remedy: string, label: string, partNumber: string|null, note: string|null, temporaryUntil: string|null, at: string, verdict: array<string, mixed>|null}> */
+    /** @return list<ReplacementShown> */
     public static function replacements(Job $job, CircuitModel $circuit): array
     {
         $words = new Words($circuit);
@@ -206,19 +218,18 @@ final class JobView
         return array_values(
             $job->replacements
                 ->map(
-                    static fn(Replacement $r): array => [
-                        'id' => $r->id,
-                        'remedy' => $r->remedy,
+                    static fn(Replacement $r): ReplacementShown => new ReplacementShown(
+                        id: $r->id,
+                        remedy: $r->remedy,
                         // What was only bridged is not called by the name of the part.
-                        'label' =>
-                            ($r->temporary_until === null ? null : $circuit->texts->find('temporary.done')) ??
+                        label: ($r->temporary_until === null ? null : $circuit->texts->find('temporary.done')) ??
                             $words->remedy($r->remedy),
-                        'partNumber' => $r->part_number,
-                        'note' => $r->note,
-                        'temporaryUntil' => $r->temporary_until?->toDateString(),
-                        'at' => $r->replaced_at->toIso8601String(),
-                        'verdict' => $r->verdict,
-                    ],
+                        partNumber: $r->part_number,
+                        note: $r->note,
+                        temporaryUntil: $r->temporary_until?->toDateString(),
+                        at: $r->replaced_at->toIso8601String(),
+                        verdict: $r->then(),
+                    ),
                 )
                 ->all(),
         );

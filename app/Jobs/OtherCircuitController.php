@@ -10,13 +10,14 @@ use App\Models\Reading;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Device\Family;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Job\CircuitChange;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Job\Shown\Question;
+use Ispira\Core\Kernel\Keyed;
 
 /**
  * A job whose circuit turns out to be another one: what would stay and what would not, before anything changes.
@@ -25,7 +26,7 @@ final class OtherCircuitController extends Controller
 {
     public function __construct(private readonly FamilyRegistry $families) {}
 
-    public function edit(Request $request, Job $job): Response|RedirectResponse
+    public function edit(Request $request, Job $job): OtherCircuitPage|RedirectResponse
     {
         $refusal = ChangeCircuit::refusal($job);
         if ($refusal !== null) {
@@ -44,36 +45,38 @@ final class OtherCircuitController extends Controller
         $kept = $stay->filter(static fn(Reading $one): bool => $one->strike === null);
         $states = $kept
             ->filter(static fn(Reading $one): bool => str_starts_with($one->test, 'speed@'))
-            ->mapWithKeys(static fn(Reading $one): array => [substr($one->test, 6) => (string) $one->choice]);
+            ->mapWithKeys(
+                static fn(Reading $one): array => [substr($one->test, 6) => SpeedState::from((string) $one->choice)],
+            );
 
-        return Inertia::render('OtherCircuit', [
-            'job' => JobView::head($job),
-            'families' => array_values(
+        return new OtherCircuitPage(
+            job: JobView::head($job),
+            families: array_values(
                 array_map(
-                    static fn(Family $one): array => [
-                        'key' => $one->key(),
-                        'name' => $one->texts()->get('name'),
-                        'summary' => $one->texts()->get('summary'),
-                    ],
+                    static fn(Family $one): FamilyHead => new FamilyHead(
+                        key: $one->key(),
+                        name: $one->texts()->get('name'),
+                        summary: $one->texts()->get('summary'),
+                    ),
                     $this->families->all(),
                 ),
             ),
-            'family' => $key,
-            'now' => $job->circuit()->texts->get('name'),
-            'fields' => CircuitController::fields($family),
-            'values' => (object) $values,
-            'problems' => $problems,
-            'kept' => $stay->map($said)->values()->all(),
-            'setAside' => $go->map($said)->values()->all(),
-            'cells' => JobView::cells($circuit),
-            'states' => (object) $states->all(),
-            'questions' => array_values(
+            family: $key,
+            now: $job->circuit()->texts->get('name'),
+            fields: CircuitController::fields($family),
+            values: new Keyed($values),
+            problems: new Keyed($problems),
+            kept: array_values($stay->map($said)->all()),
+            setAside: array_values($go->map($said)->all()),
+            cells: JobView::cells($circuit),
+            states: new Keyed($states->all()),
+            questions: array_values(
                 array_filter(
                     JobView::questions($circuit),
-                    static fn(array $one): bool => !$kept->contains('test', $one['test']),
+                    static fn(Question $one): bool => !$kept->contains('test', $one->test),
                 ),
             ),
-        ]);
+        );
     }
 
     public function update(Request $request, Job $job, ChangeCircuit $change): RedirectResponse

@@ -17,10 +17,9 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Job\Shown\ReadingShown;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Kernel\UnreadableNumber;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -32,7 +31,7 @@ final class LogController extends Controller
 {
     private const MOST_KILOBYTES = 12_000;
 
-    public function show(Job $job, DisplayUnits $units): Response|RedirectResponse
+    public function show(Job $job, DisplayUnits $units): LogPage|RedirectResponse
     {
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
@@ -53,30 +52,30 @@ final class LogController extends Controller
             ];
         }
 
-        return Inertia::render('Log', [
-            'job' => JobView::head($job),
-            'open' => $job->stage === JobStage::Bench,
-            'readings' => array_map(
-                static fn(array $reading): array => $reading + $facts[$reading['id']],
+        return new LogPage(
+            job: JobView::head($job),
+            open: $job->stage === JobStage::Bench,
+            readings: array_map(
+                static fn(ReadingShown $one): LoggedReading => new LoggedReading($one, ...$facts[$one->id]),
                 JobView::readings($job, $circuit),
             ),
-            'photos' => array_values(
+            photos: array_values(
                 $job
                     ->photos()
                     ->get()
                     ->map(
-                        static fn(Photo $photo): array => [
-                            'id' => $photo->id,
-                            'caption' => $photo->caption,
-                            'width' => $photo->width,
-                            'height' => $photo->height,
-                            'reading' => $job->readings->firstWhere('sequence', $photo->reading_sequence)?->id,
-                            'takenAt' => $photo->taken_at->toIso8601String(),
-                        ],
+                        static fn(Photo $photo): PhotoShown => new PhotoShown(
+                            id: $photo->id,
+                            caption: $photo->caption,
+                            width: $photo->width,
+                            height: $photo->height,
+                            reading: $job->readings->firstWhere('sequence', $photo->reading_sequence)?->id,
+                            takenAt: $photo->taken_at->toIso8601String(),
+                        ),
                     )
                     ->all(),
             ),
-        ]);
+        );
     }
 
     public function export(Job $job): StreamedResponse

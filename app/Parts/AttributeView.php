@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
+use Ispira\Core\Kernel\Choice;
+use Ispira\Core\Repair\Fit\AttributeShown;
 use Ispira\Core\Repair\Fit\FitAttribute;
 use Ispira\Core\Repair\Fit\PartType;
 
@@ -12,21 +14,21 @@ use Ispira\Core\Repair\Fit\PartType;
  */
 final class AttributeView
 {
-    /** @return list<array{key: string, label: string, unit: string, hint: string, choices: list<array{value: string, label: string}>}> */
+    /** @return list<AttributeShown> */
     public static function of(PartType $type): array
     {
         return array_map(
-            static fn(FitAttribute $one): array => [
-                'key' => $one->value,
-                'label' => $one->label(),
-                'unit' => $one->unit(),
-                'hint' => $one->hint(),
-                'choices' => array_map(
-                    static fn(string $value, string $label): array => ['value' => $value, 'label' => $label],
+            static fn(FitAttribute $one): AttributeShown => new AttributeShown(
+                key: $one->value,
+                label: $one->label(),
+                unit: $one->unit(),
+                hint: $one->hint(),
+                choices: array_map(
+                    static fn(string $value, string $label): Choice => new Choice(value: $value, label: $label),
                     array_map(strval(...), array_keys($one->choices())),
                     array_values($one->choices()),
                 ),
-            ],
+            ),
             $type->attributes(),
         );
     }

@@ -13,12 +13,12 @@ use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Kernel\FileError;
 use Ispira\Core\Repair\Fit\CataloguePart;
 use Ispira\Core\Repair\Fit\PartsFormat;
+use Ispira\Core\Repair\Fit\PartShown;
 use Ispira\Core\Repair\Fit\PartType;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -27,32 +27,32 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
  */
 final class PartsController extends Controller
 {
-    public function index(Request $request, FamilyRegistry $families): Response
+    public function index(Request $request, FamilyRegistry $families): PartsPage
     {
         $fits = [];
         foreach ($families->all() as $key => $family) {
             $circuit = $family->circuit($family->parameters()->read([]));
             foreach (array_keys($circuit->parts) as $part) {
-                $fits[] = [
-                    'value' => "$key:$part",
-                    'label' => $family->texts()->get('name') . ': ' . $circuit->texts->get("parts.$part"),
-                ];
+                $fits[] = new Choice(
+                    value: "$key:$part",
+                    label: $family->texts()->get('name') . ': ' . $circuit->texts->get("parts.$part"),
+                );
             }
         }
 
-        return Inertia::render('Parts', [
-            'parts' => array_map(PartsFormat::partToArray(...), $this->parts($this->user($request)->workshop)),
-            'types' => array_map(
-                static fn(PartType $one): array => [
-                    'value' => $one->value,
-                    'label' => $one->label(),
-                    'attributes' => AttributeView::of($one),
-                ],
+        return new PartsPage(
+            parts: array_map(PartShown::of(...), $this->parts($this->user($request)->workshop)),
+            types: array_map(
+                static fn(PartType $one): PartTypeShown => new PartTypeShown(
+                    value: $one->value,
+                    label: $one->label(),
+                    attributes: AttributeView::of($one),
+                ),
                 PartType::cases(),
             ),
-            'makes' => CataloguePart::MAKES,
-            'fits' => $fits,
-        ]);
+            makes: CataloguePart::MAKES,
+            fits: $fits,
+        );
     }
 
     public function store(Request $request): RedirectResponse

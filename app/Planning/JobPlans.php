@@ -23,7 +23,7 @@ final readonly class JobPlans
 {
     public function __construct(private FamilyRegistry $families, private PlannerRegistry $planners) {}
 
-    /** @return list<array{key: string, name: string, summary: string, measures: bool, tests: list<string>}> what a job of this family may have to plan */
+    /** @return list<PlannerHead> what a job of this family may have to plan */
     public function heads(Job $job): array
     {
         $family = $this->family($job);
@@ -41,22 +41,21 @@ final readonly class JobPlans
         return ($planner instanceof FilledFromJob ? $planner->filled($known) : []) + $planner->parameters()->blank();
     }
 
-    /** @return list<array{id: string, planner: string, name: string, said: list<string>, at: string|null, href: string}> newest last */
+    /** @return list<KeptPlan> newest last */
     public function kept(Job $job): array
     {
-        return array_map(function (Entry $one) use ($job): array {
+        return array_map(function (Entry $one) use ($job): KeptPlan {
             $planner = $this->planners->find($one->text('planner'));
             $values = $planner === null ? [] : self::unpacked($planner->parameters(), $one->map('values'));
 
-            return [
-                'id' => $one->id,
-                'planner' => $one->text('planner'),
-                'name' => $planner?->texts()->get('name') ?? $one->text('planner'),
-                'said' => $one->list('said'),
-                'at' => $one->at,
-                'href' =>
-                    "/planners/{$one->text('planner')}?" . http_build_query(['job' => $job->id, 'values' => $values]),
-            ];
+            return new KeptPlan(
+                id: $one->id,
+                planner: $one->text('planner'),
+                name: $planner?->texts()->get('name') ?? $one->text('planner'),
+                said: $one->list('said'),
+                at: $one->at,
+                href: "/planners/{$one->text('planner')}?" . http_build_query(['job' => $job->id, 'values' => $values]),
+            );
         }, $job->ledger()->all(EntryKind::Planned));
     }
 

@@ -15,13 +15,13 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Kernel\Keyed;
+use Ispira\Core\Kernel\Titled;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\Planner;
@@ -39,14 +39,12 @@ final class PlannerController extends Controller
 {
     public function __construct(private readonly PlannerRegistry $planners, private readonly JobPlans $plans) {}
 
-    public function index(): Response
+    public function index(): PlannersPage
     {
-        return Inertia::render('Planners', [
-            'planners' => array_values(array_map(PlanView::head(...), $this->planners->all())),
-        ]);
+        return new PlannersPage(planners: array_values(array_map(PlanView::head(...), $this->planners->all())));
     }
 
-    public function show(Request $request, string $key): Response
+    public function show(Request $request, string $key): PlannerPage
     {
         $planner = $this->planners->find($key) ?? abort(404);
         $given = $request->query('values', []);
@@ -70,23 +68,23 @@ final class PlannerController extends Controller
             $problems = $error->messages;
         }
 
-        return Inertia::render('Planner', [
-            'planner' => PlanView::head($planner),
-            'fields' => CircuitController::shown($planner->parameters(), $planner->texts()),
+        return new PlannerPage(
+            planner: PlanView::head($planner),
+            fields: CircuitController::shown($planner->parameters(), $planner->texts()),
             // An object even when nothing was given: an empty list has methods of its own, by names that a field may
             // have.
-            'values' => (object) $given,
-            'problems' => $problems,
-            'plan' => $plan === null ? null : PlanView::of($plan),
+            values: new Keyed($given),
+            problems: new Keyed($problems),
+            plan: $plan === null ? null : PlanView::of($plan),
             // They come before anything is done, so also before there is anything to work out.
-            'cautions' => $plan->cautions ?? $planner->texts()->list('cautions'),
-            'example' => $example,
-            'job' => $job === null ? null : JobView::head($job),
-            'open' => $job !== null && $job->stage !== JobStage::Closed,
-            'kept' => $job === null ? [] : $this->plans->kept($job),
-            'wanted' => $request->string('test')->limit(80, '')->toString(),
-            'tests' => $job === null || $plan === null ? [] : self::tests($job, $plan),
-        ]);
+            cautions: $plan->cautions ?? $planner->texts()->list('cautions'),
+            example: $example,
+            job: $job === null ? null : JobView::head($job),
+            open: $job !== null && $job->stage !== JobStage::Closed,
+            kept: $job === null ? [] : $this->plans->kept($job),
+            wanted: $request->string('test')->limit(80, '')->toString(),
+            tests: $job === null || $plan === null ? [] : self::tests($job, $plan),
+        );
     }
 
     /** Takes values that a worksheet works out of these readings down as readings of tests. */
@@ -179,7 +177,7 @@ final class PlannerController extends Controller
     /**
      * Tests of a job that ask for what was worked out, by the number of the value.
      *
-     * @return list<list<array{key: string, title: string}>>
+     * @return list<list<Titled>>
      */
     private static function tests(Job $job, Plan $plan): array
     {
@@ -193,7 +191,7 @@ final class PlannerController extends Controller
         return array_map(
             static fn(Worked $worked): array => array_values(
                 array_map(
-                    static fn(Test $test): array => ['key' => $test->key, 'title' => $words->test($test)],
+                    static fn(Test $test): Titled => new Titled(key: $test->key, title: $words->test($test)),
                     array_filter($offered, $worked->belongsTo(...)),
                 ),
             ),

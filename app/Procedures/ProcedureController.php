@@ -12,8 +12,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Kernel\NumberReader;
 use Ispira\Core\Kernel\UnreadableNumber;
 use Ispira\Core\Procedure\MarkKind;
@@ -30,7 +28,7 @@ final class ProcedureController extends Controller
 {
     public function __construct(private readonly WorkshopLibrary $library) {}
 
-    public function index(Request $request): Response
+    public function index(Request $request): ProceduresPage
     {
         $workshop = $this->user($request)->workshop;
         $job = $this->job($request);
@@ -40,16 +38,14 @@ final class ProcedureController extends Controller
             static fn(Procedure $one): bool => $job === null || $one->serves($job->family),
         );
 
-        return Inertia::render('Procedures', [
-            'procedures' => array_values(
+        return new ProceduresPage(
+            procedures: array_values(
                 array_map(
-                    static fn(Procedure $one): array => RunView::head($one) + [
-                        'own' => in_array($one->key, $own, true),
-                    ],
+                    static fn(Procedure $one): ProcedureHead => RunView::head($one, in_array($one->key, $own, true)),
                     $procedures,
                 ),
             ),
-            'running' => array_values(
+            running: array_values(
                 $workshop
                     ->procedureRuns()
                     ->with(['job.unit', 'marks'])
@@ -59,25 +55,25 @@ final class ProcedureController extends Controller
                     ->map(RunView::listed(...))
                     ->all(),
             ),
-            'job' => $job === null ? null : JobView::head($job),
-            'lead' => $this->user($request)->role === 'lead',
-        ]);
+            job: $job === null ? null : JobView::head($job),
+            lead: $this->user($request)->role === 'lead',
+        );
     }
 
-    public function show(Request $request, string $key): Response
+    public function show(Request $request, string $key): ProcedurePage
     {
         $user = $this->user($request);
         $procedure = $this->library->of($user->workshop)[$key] ?? abort(404);
         $job = $this->job($request);
 
-        return Inertia::render('Procedure', [
-            'procedure' => ProcedureFormat::toArray($procedure),
-            'asksForCapacitor' => $procedure->asksForCapacitor(),
-            'own' => in_array($key, $this->library->own($user->workshop), true),
-            'shipped' => $this->library->isShipped($key),
-            'lead' => $user->role === 'lead',
-            'job' => $job === null ? null : JobView::head($job),
-        ]);
+        return new ProcedurePage(
+            procedure: $procedure,
+            asksForCapacitor: $procedure->asksForCapacitor(),
+            own: in_array($key, $this->library->own($user->workshop), true),
+            shipped: $this->library->isShipped($key),
+            lead: $user->role === 'lead',
+            job: $job === null ? null : JobView::head($job),
+        );
     }
 
     public function start(Request $request, string $key): RedirectResponse
@@ -109,14 +105,14 @@ final class ProcedureController extends Controller
         return redirect("/runs/$id", 303);
     }
 
-    public function run(Request $request, string $run): Response
+    public function run(Request $request, string $run): RunPage
     {
         $stored = $this->found($request, $run);
 
-        return Inertia::render('Run', [
-            'run' => RunView::of($stored, now()->getPreciseTimestamp() / 1e6),
-            'job' => $stored->job === null ? null : JobView::head($stored->job),
-        ]);
+        return new RunPage(
+            run: RunView::of($stored, now()->getPreciseTimestamp() / 1e6),
+            job: $stored->job === null ? null : JobView::head($stored->job),
+        );
     }
 
     public function done(Request $request, string $run): RedirectResponse

@@ -15,8 +15,8 @@ final class DueCalendar
     private function __construct() {}
 
     /**
-     * @param list<array{id: string, number: string, unit: string, place: string|null, what: string, outcome: string, dueOn: string, overdue: bool}> $jobs
-     * @param list<array{id: string, job: string, jobId: string, unit: string, what: string, to: string, dueOn: string, overdue: bool}>      $loans
+     * @param list<DueJob> $jobs
+     * @param list<LoanShown>      $loans
      */
     public static function of(Workshop $workshop, array $jobs, array $loans): string
     {
@@ -24,20 +24,20 @@ final class DueCalendar
         foreach ($jobs as $job) {
             self::add(
                 $calendar,
-                "job-{$job['id']}",
-                $job['dueOn'],
-                ($job['outcome'] === 'adjusted' ? 'Undo: ' : 'Due: ') . "{$job['unit']}, {$job['number']}",
-                $job['what'],
-                $job['place'],
+                "job-{$job->id}",
+                $job->dueOn,
+                ($job->outcome === 'adjusted' ? 'Undo: ' : 'Due: ') . "{$job->unit}, {$job->number}",
+                $job->what,
+                $job->place,
             );
         }
         foreach ($loans as $loan) {
             self::add(
                 $calendar,
-                "loan-{$loan['id']}",
-                $loan['dueOn'],
-                "Back: {$loan['what']}",
-                "Lent to {$loan['to']} with {$loan['job']}, {$loan['unit']}.",
+                "loan-{$loan->id}",
+                $loan->dueOn,
+                "Back: {$loan->what}",
+                "Lent to {$loan->to} with {$loan->job}, {$loan->unit}.",
                 null,
             );
         }

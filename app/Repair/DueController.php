@@ -10,27 +10,24 @@ use App\Models\Job;
 use App\Models\Workshop;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as HttpResponse;
-use Inertia\Inertia;
-use Inertia\Response;
 
 /**
  * What has to be looked at again: temporary repairs, adjustments to undo, lent parts.
  */
 final class DueController extends Controller
 {
-    public function index(Request $request): Response
+    public function index(Request $request): DuePage
     {
         $workshop = $this->user($request)->workshop;
 
-        return Inertia::render('Due', [
-            'jobs' => self::jobs($workshop),
-            'loans' => RepairView::loans($workshop->id),
-            'open' => self::open($workshop),
-            'today' => now()->toDateString(),
-        ]);
+        return new DuePage(
+            jobs: self::jobs($workshop),
+            loans: RepairView::loans($workshop->id),
+            open: self::open($workshop),
+        );
     }
 
-    /** @return list<array{id: string, number: string, unit: string, closed: bool, items: list<array{of: string, aspect: string, what: string, why: string}>}> */
+    /** @return list<OpenJobItems> */
     private static function open(Workshop $workshop): array
     {
         return array_values(
@@ -42,13 +39,13 @@ final class DueController extends Controller
                 ->limit(200)
                 ->get()
                 ->map(
-                    static fn(Job $job): array => [
-                        'id' => $job->id,
-                        'number' => JobView::number($job),
-                        'unit' => $job->unit->name,
-                        'closed' => $job->closed_at !== null,
-                        'items' => $job->stillOpen()->items(),
-                    ],
+                    static fn(Job $job): OpenJobItems => new OpenJobItems(
+                        id: $job->id,
+                        number: JobView::number($job),
+                        unit: $job->unit->name,
+                        closed: $job->closed_at !== null,
+                        items: $job->stillOpen()->items(),
+                    ),
                 )
                 ->all(),
         );
@@ -64,7 +61,7 @@ final class DueController extends Controller
         ]);
     }
 
-    /** @return list<array{id: string, number: string, unit: string, place: string|null, what: string, outcome: string, dueOn: string, overdue: bool}> */
+    /** @return list<DueJob> */
     private static function jobs(Workshop $workshop): array
     {
         return array_values(
@@ -76,16 +73,16 @@ final class DueController extends Controller
                 ->limit(500)
                 ->get()
                 ->map(
-                    static fn(Job $job): array => [
-                        'id' => $job->id,
-                        'number' => JobView::number($job),
-                        'unit' => $job->unit->name,
-                        'place' => $job->unit->place,
-                        'what' => $job->complaint,
-                        'outcome' => $job->outcome === null ? '' : $job->outcome->value,
-                        'dueOn' => (string) $job->due_on?->toDateString(),
-                        'overdue' => $job->due_on !== null && $job->due_on->toDateString() < now()->toDateString(),
-                    ],
+                    static fn(Job $job): DueJob => new DueJob(
+                        id: $job->id,
+                        number: JobView::number($job),
+                        unit: $job->unit->name,
+                        place: $job->unit->place,
+                        what: $job->complaint,
+                        outcome: $job->outcome === null ? '' : $job->outcome->value,
+                        dueOn: (string) $job->due_on?->toDateString(),
+                        overdue: $job->due_on !== null && $job->due_on->toDateString() < now()->toDateString(),
+                    ),
                 )
                 ->all(),
         );

@@ -11,12 +11,12 @@ use App\Models\Job;
 use App\Parts\AttributeView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Kernel\Choice;
+use Ispira\Core\Kernel\Keyed;
 use Ispira\Core\Repair\Fit\FitCheck;
 use Ispira\Core\Repair\Fit\FitFinding;
-use Ispira\Core\Repair\Fit\PartsFormat;
+use Ispira\Core\Repair\Fit\PartShown;
 use Ispira\Core\Repair\Fit\PartType;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
@@ -26,7 +26,7 @@ use Ispira\Core\Repair\Ledger\EntryKind;
  */
 final class FitController extends Controller
 {
-    public function show(Request $request, Job $job): Response|RedirectResponse
+    public function show(Request $request, Job $job): FitPage|RedirectResponse
     {
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
@@ -40,42 +40,41 @@ final class FitController extends Controller
         $old = $this->given($request, 'old') ?? ($last?->map('old') ?? []);
         $new = $this->given($request, 'new') ?? ($last?->map('new') ?? []);
 
-        return Inertia::render('Fit', [
-            'job' => JobView::head($job),
-            'open' => $job->stage !== JobStage::Closed,
-            'type' => $type->value,
-            'types' => array_map(
-                static fn(PartType $one): array => ['value' => $one->value, 'label' => $one->label()],
+        return new FitPage(
+            job: JobView::head($job),
+            open: $job->stage !== JobStage::Closed,
+            type: $type->value,
+            types: array_map(
+                static fn(PartType $one): Choice => new Choice(value: $one->value, label: $one->label()),
                 PartType::cases(),
             ),
-            'attributes' => AttributeView::of($type),
-            'old' => (object) $old,
-            'new' => (object) $new,
-            'candidate' =>
-                $request->string('candidate')->toString() !== ''
-                    ? $request->string('candidate')->toString()
-                    : ($last?->text('candidate') ?:
-                    $choice?->text('partNumber') ?:
-                    ''),
-            'findings' => array_map(
-                static fn(FitFinding $one): array => [
-                    'key' => $one->attribute->value,
-                    'verdict' => $one->verdict->value,
-                    'how' => $one->how,
-                ],
+            attributes: AttributeView::of($type),
+            old: new Keyed($old),
+            new: new Keyed($new),
+            candidate: $request->string('candidate')->toString() !== ''
+                ? $request->string('candidate')->toString()
+                : ($last?->text('candidate') ?:
+                $choice?->text('partNumber') ?:
+                ''),
+            findings: array_map(
+                static fn(FitFinding $one): FindingShown => new FindingShown(
+                    key: $one->attribute->value,
+                    verdict: $one->verdict,
+                    how: $one->how,
+                ),
                 $findings = FitCheck::compare($type, $old, $new),
             ),
-            'worst' => FitCheck::worst($findings)->value,
-            'chosen' => $choice?->text('label'),
-            'checks' => RepairView::entries($ledger, EntryKind::Fit),
-            'catalogue' => array_values(
+            worst: FitCheck::worst($findings),
+            chosen: $choice?->text('label'),
+            checks: RepairView::entries($ledger, EntryKind::Fit),
+            catalogue: array_values(
                 $job->workshop
                     ->parts()
                     ->get()
-                    ->map(static fn(CatalogueEntry $entry): array => PartsFormat::partToArray($entry->toCore()))
+                    ->map(static fn(CatalogueEntry $entry): PartShown => PartShown::of($entry->toCore()))
                     ->all(),
             ),
-        ]);
+        );
     }
 
     public function store(Request $request, Job $job, RecordEntry $record): RedirectResponse

@@ -6,13 +6,20 @@ namespace App\Repair;
 
 use App\Jobs\JobView;
 use App\Models\Job;
-use App\Models\ProcedureRun;
+use App\Models\Replacement;
 use App\Planning\JobPlans;
 use App\Procedures\RunView;
 use Illuminate\Support\Carbon;
 use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Diagnosis\Presentation\Series;
+use Ispira\Core\Diagnosis\Presentation\Shown\SeriesStep;
 use Ispira\Core\Diagnosis\Presentation\Words;
+use Ispira\Core\Job\MapKind;
+use Ispira\Core\Job\Shown\ReadingShown;
+use Ispira\Core\Job\Shown\ReplacementShown;
+use Ispira\Core\Job\Shown\Strip;
+use Ispira\Core\Job\Shown\StripCell;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Reading\Trust;
 use Ispira\Core\Repair\Ledger\Entry;
@@ -90,7 +97,10 @@ final readonly class JobSheet
     {
         $readings = array_reverse(
             array_values(
-                array_filter(JobView::readings($job, $circuit), static fn(array $one): bool => $one['map'] === null),
+                array_filter(
+                    JobView::readings($job, $circuit),
+                    static fn(ReadingShown $one): bool => $one->map === null,
+                ),
             ),
         );
         $strip = new StripDown($ledger);
@@ -106,8 +116,12 @@ final readonly class JobSheet
         return [
             'readings' => $readings,
             'odds' => array_map(
-                static fn(array $one): array => ['label' => $one['label'], 'verdict' => $one['verdict']],
+                static fn(ReplacementShown $one, Replacement $stored): array => [
+                    'label' => $one->label,
+                    'verdict' => $stored->verdict,
+                ],
                 JobView::replacements($job, $circuit),
+                $job->replacements->all(),
             ),
             'now' => array_map(
                 static fn($suspect): array => [
@@ -130,8 +144,7 @@ final readonly class JobSheet
             'steps' => $strip->steps(),
             'leftOver' => $strip->leftOver(),
             'kit' => array_map(
-                static fn(array $kit): string => (is_string($kit['what']) ? $kit['what'] : '') .
-                    ($kit['substitute'] === '' ? '' : " ({$kit['substitute']})"),
+                static fn(KitShown $kit): string => $kit->what . ($kit->substitute === '' ? '' : " ($kit->substitute)"),
                 RepairView::kit($ledger),
             ),
             'wires' => $wires->rows(),
@@ -152,7 +165,7 @@ final readonly class JobSheet
                     ->runs()
                     ->with(['job.unit', 'marks'])
                     ->get()
-                    ->map(static fn(ProcedureRun $run): array => RunView::listed($run))
+                    ->map(RunView::listed(...))
                     ->all(),
             ),
             'minutes' => [
@@ -178,7 +191,7 @@ final readonly class JobSheet
         foreach ($job->readings->pluck('test')->unique() as $key) {
             $test = $circuit->tests[$key];
             $steps = $series->of($test, $evidence, app(DisplayUnits::class));
-            $read = array_filter($steps, static fn(array $step): bool => $step['read'] !== null);
+            $read = array_filter($steps, static fn(SeriesStep $step): bool => $step->read !== null);
             if (count($read) < 2 || isset($plots[$test->text])) {
                 continue;
             }
@@ -186,18 +199,18 @@ final readonly class JobSheet
             $plots[$test->text] = [
                 'title' => $title,
                 'steps' => array_map(
-                    static fn(array $step): array => [
-                        'position' => $step['position'],
-                        'expected' => $step['expected'],
-                        'read' => $step['read'],
-                        'text' => $step['text'],
+                    static fn(SeriesStep $step): array => [
+                        'position' => $step->position,
+                        'expected' => $step->expected,
+                        'read' => $step->read,
+                        'text' => $step->text,
                     ],
                     $steps,
                 ),
                 'most' => max(
                     1e-9,
                     ...array_map(
-                        static fn(array $step): float => max(abs($step['expected'] ?? 0.0), abs($step['read'] ?? 0.0)),
+                        static fn(SeriesStep $step): float => max(abs($step->expected ?? 0.0), abs($step->read ?? 0.0)),
                         $steps,
                     ),
                 ),
@@ -208,31 +221,32 @@ final readonly class JobSheet
     }
 
     /**
-     * @param array{cells: list<array{key: string, label: string, runs: bool, states: list<array{value: string, label: string}>, expected: float}>, maps: list<array{id: string, kind: string, notedFor: string|null, episode: int, states: array<string, string>}>} $strip
-     *
      * @return list<array{label: string, expected: float, before: string|null, beforeRight: bool, after: string|null, afterRight: bool}>
      */
-    private static function map(array $strip): array
+    private static function map(Strip $strip): array
     {
         $before = $after = null;
-        foreach ($strip['maps'] as $map) {
-            $before = $map['kind'] === 'before' ? $before ?? $map['states'] : $before;
-            $after = $map['kind'] === 'after' ? $map['states'] : $after;
+        foreach ($strip->maps as $map) {
+            $before = $map->kind === MapKind::Before ? $before ?? $map->states->values : $before;
+            $after = $map->kind === MapKind::After ? $map->states->values : $after;
         }
 
-        return array_map(static function (array $cell) use ($before, $after): array {
-            $word = array_column($cell['states'], 'label', 'value');
-            [$was, $is] = [$before[$cell['key']] ?? null, $after[$cell['key']] ?? null];
+        return array_map(static function (StripCell $cell) use ($before, $after): array {
+            $word = [];
+            foreach ($cell->states as $one) {
+                $word[$one->value->value] = $one->label;
+            }
+            [$was, $is] = [$before[$cell->key] ?? null, $after[$cell->key] ?? null];
 
             return [
-                'label' => $cell['label'],
-                'expected' => $cell['expected'],
-                'before' => $was === null ? null : $word[$was] ?? $was,
-                'beforeRight' => $was === 'right',
-                'after' => $is === null ? null : $word[$is] ?? $is,
-                'afterRight' => $is === 'right',
+                'label' => $cell->label,
+                'expected' => $cell->expected,
+                'before' => $was === null ? null : $word[$was->value] ?? $was->value,
+                'beforeRight' => $was === SpeedState::Right,
+                'after' => $is === null ? null : $word[$is->value] ?? $is->value,
+                'afterRight' => $is === SpeedState::Right,
             ];
-        }, $strip['cells']);
+        }, $strip->cells);
     }
 
     /** @return list<string> what was wrong, as the verdicts said it */

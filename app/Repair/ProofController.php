@@ -18,12 +18,11 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Device\Adjustable;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
+use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Repair\Ledger\Entry;
@@ -42,7 +41,7 @@ final class ProofController extends Controller
         private readonly JobPlans $plans,
     ) {}
 
-    public function show(Job $job): Response|RedirectResponse
+    public function show(Job $job): ProofPage|RedirectResponse
     {
         if (
             $job->stage === JobStage::Circuit ||
@@ -54,41 +53,40 @@ final class ProofController extends Controller
         $ledger = $job->ledger();
         $stillOpen = $job->stillOpen();
 
-        return Inertia::render('Proof', [
-            'job' => JobView::head($job),
-            'strip' => JobView::strip($job, $circuit),
-            'replacements' => JobView::replacements($job, $circuit),
-            'readings' => JobView::readings($job, $circuit),
-            'open' => $job->stage !== JobStage::Closed,
-            'machine' => $job->kind->hasMap() && in_array(JobStage::Proof, $job->kind->flow(), true),
-            'proved' => CloseJob::isProved($job),
-            'checks' =>
-                $job->stage === JobStage::Proof || $job->stage === JobStage::Closed
-                    ? $this->proof->shown($job, $circuit)
-                    : [],
-            'outcomes' => array_map(
-                static fn(JobOutcome $one): array => [
-                    'value' => $one->value,
-                    'needsReason' => $one->needsReason(),
-                    'needsDay' => $one->needsDay(),
-                    'needsName' => $one->needsName(),
-                ],
+        return new ProofPage(
+            job: JobView::head($job),
+            strip: JobView::strip($job, $circuit),
+            replacements: JobView::replacements($job, $circuit),
+            readings: JobView::readings($job, $circuit),
+            open: $job->stage !== JobStage::Closed,
+            machine: $job->kind->hasMap() && in_array(JobStage::Proof, $job->kind->flow(), true),
+            proved: CloseJob::isProved($job),
+            checks: $job->stage === JobStage::Proof || $job->stage === JobStage::Closed
+                ? $this->proof->shown($job, $circuit)
+                : [],
+            outcomes: array_map(
+                static fn(JobOutcome $one): EndingShown => new EndingShown(
+                    value: $one,
+                    needsReason: $one->needsReason(),
+                    needsDay: $one->needsDay(),
+                    needsName: $one->needsName(),
+                ),
                 $job->kind->outcomes($job->repairSheet()->never->outOfService),
             ),
-            'never' => $job->repairSheet()->never->because,
-            'adjusts' => array_map(
-                static fn(Adjustable $one): array => ['value' => $one->key, 'label' => $one->name],
+            never: $job->repairSheet()->never->because,
+            adjusts: array_map(
+                static fn(Adjustable $one): Choice => new Choice(value: $one->key, label: $one->name),
                 $job->repairSheet()->adjusts,
             ),
-            'adjusted' => RepairView::entries($ledger, EntryKind::Adjusted),
-            'loans' => RepairView::entries($ledger, EntryKind::Loan),
-            'closing' => RepairView::entries($ledger, EntryKind::Closed),
-            'passes' => $job->intermittent ? CloseJob::passes($job) : null,
-            'stillOpen' => $stillOpen->items(),
-            'settled' => $stillOpen->settled(),
-            'planners' => $this->plans->heads($job),
-            'plans' => $this->plans->kept($job),
-        ]);
+            adjusted: RepairView::entries($ledger, EntryKind::Adjusted),
+            loans: RepairView::entries($ledger, EntryKind::Loan),
+            closing: RepairView::entries($ledger, EntryKind::Closed),
+            passes: $job->intermittent ? CloseJob::passes($job) : null,
+            stillOpen: $stillOpen->items(),
+            settled: $stillOpen->settled(),
+            planners: $this->plans->heads($job),
+            plans: $this->plans->kept($job),
+        );
     }
 
     public function store(Request $request, Job $job, RecordMap $record): RedirectResponse

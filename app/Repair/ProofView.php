@@ -8,6 +8,7 @@ use App\Models\Job;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Presentation\Words;
+use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
@@ -60,31 +61,31 @@ final readonly class ProofView
         );
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<CheckShown> */
     public function shown(Job $job, CircuitModel $circuit): array
     {
         $words = new Words($circuit, app(DisplayUnits::class));
 
         return array_map(
-            static fn(ProofCheck $one): array => [
-                'test' => $one->test->key,
-                'title' => $words->test($one->test),
-                'setUp' => $words->setUp($one->test),
-                'unit' => $words->unit($one->test->probe->quantity)->symbol,
-                'choices' => array_map(
-                    static fn(string $value): array => [
-                        'value' => $value,
-                        'label' => $words->choice($one->test, $value),
-                    ],
+            static fn(ProofCheck $one): CheckShown => new CheckShown(
+                test: $one->test->key,
+                title: $words->test($one->test),
+                setUp: $words->setUp($one->test),
+                unit: $words->unit($one->test->probe->quantity)->symbol,
+                choices: array_map(
+                    static fn(string $value): Choice => new Choice(
+                        value: $value,
+                        label: $words->choice($one->test, $value),
+                    ),
                     Judged::answers($circuit, $one->test),
                 ),
-                'cautions' => $words->cautions($one->test),
-                'expected' => $one->expected,
-                'read' => $one->read,
-                'right' => $one->right,
-                'always' => $one->always,
-                'complained' => $one->complained,
-            ],
+                cautions: $words->cautions($one->test),
+                expected: $one->expected,
+                read: $one->read,
+                right: $one->right,
+                always: $one->always,
+                complained: $one->complained,
+            ),
             $this->checks($job, $circuit),
         );
     }

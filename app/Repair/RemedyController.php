@@ -10,8 +10,6 @@ use App\Models\Job;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Kernel\NumberReader;
 use Ispira\Core\Kernel\UnreadableNumber;
@@ -26,7 +24,7 @@ final class RemedyController extends Controller
 {
     public function __construct(private readonly RemedyView $remedies) {}
 
-    public function show(Request $request, Job $job): Response|RedirectResponse
+    public function show(Request $request, Job $job): RemedyPage|RedirectResponse
     {
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
@@ -35,22 +33,22 @@ final class RemedyController extends Controller
         $standing = $this->money($request, 'standing') ?? 0.0;
         $tools = $job->stage === JobStage::Bench ? $this->remedies->tools($job, $circuit) : [];
 
-        return Inertia::render('Remedy', [
-            'job' => JobView::head($job),
-            'open' => $job->stage === JobStage::Bench,
-            'outlook' => $this->remedies->outlook(
+        return new RemedyPage(
+            job: JobView::head($job),
+            open: $job->stage === JobStage::Bench,
+            outlook: $this->remedies->outlook(
                 $job,
                 $circuit,
                 $this->remedies->diagnosis($job, $circuit),
                 $standing,
                 $request->boolean('potted'),
             ),
-            'potted' => $request->boolean('potted'),
-            'standing' => $request->string('standing')->limit(20, '')->toString(),
-            'choices' => RepairView::entries($job->ledger(), EntryKind::Choice),
-            'tools' => $tools,
-            'breakEven' => $this->breakEven($request, $tools),
-        ]);
+            potted: $request->boolean('potted'),
+            standing: $request->string('standing')->limit(20, '')->toString(),
+            choices: RepairView::entries($job->ledger(), EntryKind::Choice),
+            tools: $tools,
+            breakEven: $this->breakEven($request, $tools),
+        );
     }
 
     public function store(Request $request, Job $job, RecordEntry $record): RedirectResponse
@@ -79,29 +77,28 @@ final class RemedyController extends Controller
             $request->boolean('potted'),
         );
         $option =
-            array_column($outlook['options'], null, 'key')[$data['option']] ??
+            array_column($outlook->options, null, 'key')[$data['option']] ??
             throw ValidationException::withMessages([
                 'option' => 'This way is not offered any more: the odds have changed. Choose again.',
             ]);
-        $option['leadDays'] !== null ||
+        $option->leadDays !== null ||
             throw ValidationException::withMessages(['option' => 'It is not to be had: choose another way.']);
         $record(
             $this->user($request),
             $job,
             Entry::read(strtolower($data['id']), EntryKind::Choice, [
-                'option' => $option['key'],
-                'label' => $option['label'],
-                'parts' => $option['parts'],
-                'kind' => $option['kind'],
-                'purchase' => $option['price'],
+                'option' => $option->key,
+                'label' => $option->label,
+                'parts' => $option->parts,
+                'kind' => $option->kind,
+                'purchase' => $option->price,
                 'selling' => $request->input('selling'),
-                'minutes' => $option['minutes'],
-                'leadDays' => $option['leadDays'],
-                'warrantyMonths' => $option['warrantyMonths'],
+                'minutes' => $option->minutes,
+                'leadDays' => $option->leadDays,
+                'warrantyMonths' => $option->warrantyMonths,
                 'partNumber' =>
-                    $data['partNumber'] ??
-                    (str_starts_with($option['key'], 'number:') ? substr($option['key'], 7) : null),
-                'expected' => $option['expected'],
+                    $data['partNumber'] ?? (str_starts_with($option->key, 'number:') ? substr($option->key, 7) : null),
+                'expected' => $option->expected,
                 'reason' => $data['reason'],
                 'lasting' => $request->input('lasting'),
             ]),
@@ -111,30 +108,28 @@ final class RemedyController extends Controller
     }
 
     /**
-     * @param list<array{key: string, label: string, saving: float}> $tools
-     *
-     * @return array{tool: string, label: string, price: string, perYear: string, typed: string, saving: float, jobs: int|null, months: float|null}|null
+     * @param list<ToolWorth> $tools
      */
-    private function breakEven(Request $request, array $tools): ?array
+    private function breakEven(Request $request, array $tools): ?BreakEvenShown
     {
         $price = $this->money($request, 'price');
         $tool = array_column($tools, null, 'key')[$request->string('tool')->toString()] ?? null;
         if ($price === null || $tool === null) {
             return null;
         }
-        $saving = $this->money($request, 'saving') ?? $tool['saving'];
+        $saving = $this->money($request, 'saving') ?? $tool->saving;
         $even = new BreakEven($price, $saving, $this->money($request, 'perYear') ?? 0.0);
 
-        return [
-            'tool' => $tool['key'],
-            'label' => $tool['label'],
-            'price' => $request->string('price')->toString(),
-            'perYear' => $request->string('perYear')->toString(),
-            'typed' => $request->string('saving')->toString(),
-            'saving' => $saving,
-            'jobs' => $even->jobs,
-            'months' => $even->months,
-        ];
+        return new BreakEvenShown(
+            tool: $tool->key,
+            label: $tool->label,
+            price: $request->string('price')->toString(),
+            perYear: $request->string('perYear')->toString(),
+            typed: $request->string('saving')->toString(),
+            saving: $saving,
+            jobs: $even->jobs,
+            months: $even->months,
+        );
     }
 
     private function money(Request $request, string $field): ?float

@@ -17,13 +17,12 @@ use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Repair\Proof\ProofChecks;
 use Ispira\Core\Repair\Remedy\CauseLeft;
 use Ispira\Core\Repair\Remedy\Outlook;
+use Ispira\Core\Repair\Remedy\OutlookShown;
 use Ispira\Core\Repair\Remedy\Quote;
 use Ispira\Core\Repair\Remedy\Remedies;
 
 /**
  * The ways to cure a job, priced for its workshop.
- *
- * @phpstan-import-type Shown from Outlook
  */
 final readonly class RemedyView
 {
@@ -34,14 +33,13 @@ final readonly class RemedyView
         return (new Engine($this->store))->diagnose($circuit, $job->caseFile(), $job->workshop->decisionSettings());
     }
 
-    /** @return array{options: list<Shown>, attempts: list<array{remedy: string, label: string, money: float, reached: float, fixes: float}>, money: float, test: array{title: string, costs: float, saves: float}|null} */
     public function outlook(
         Job $job,
         CircuitModel $circuit,
         Diagnosis $diagnosis,
         float $standing = 0.0,
         bool $potted = false,
-    ): array {
+    ): OutlookShown {
         $units = app(DisplayUnits::class);
         $checks = new ProofChecks($circuit, $job->repairSheet(), $diagnosis->evidence, $units);
 
@@ -69,7 +67,7 @@ final readonly class RemedyView
      * What each tool that some test needs saves on a complaint like this one: how much more the best first test is
      * worth with it.
      *
-     * @return list<array{key: string, label: string, saving: float}>
+     * @return list<ToolWorth>
      */
     public function tools(Job $job, CircuitModel $circuit): array
     {
@@ -89,11 +87,11 @@ final readonly class RemedyView
                 $with->next !== null && in_array($tool, $with->next->test->tools, true)
                     ? $engine->diagnose($circuit, $case, $job->workshop->decisionSettings([$tool]))
                     : $with;
-            $shown[] = [
-                'key' => $tool,
-                'label' => $words->tool($tool),
-                'saving' => max(0.0, ($with->next?->gain() ?? 0.0) - ($without->next?->gain() ?? 0.0)),
-            ];
+            $shown[] = new ToolWorth(
+                key: $tool,
+                label: $words->tool($tool),
+                saving: max(0.0, ($with->next?->gain() ?? 0.0) - ($without->next?->gain() ?? 0.0)),
+            );
         }
 
         return $shown;

@@ -5,14 +5,11 @@ declare(strict_types=1);
 namespace App\Repair;
 
 use App\Http\Controller;
-use App\Jobs\JobView;
 use App\Models\Job;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
@@ -45,26 +42,14 @@ final class RepairController extends Controller
         EntryKind::Also,
     ];
 
-    public function strip(Job $job): Response|RedirectResponse
+    public function strip(Job $job): StripPage|RedirectResponse
     {
-        return $job->stage === JobStage::Circuit
-            ? $this->whereItStands($job)
-            : Inertia::render('Strip', [
-                'job' => JobView::head($job),
-                'open' => $job->stage !== JobStage::Closed,
-                ...RepairView::strip($job, $job->ledger()),
-            ]);
+        return $job->stage === JobStage::Circuit ? $this->whereItStands($job) : RepairView::strip($job, $job->ledger());
     }
 
-    public function wires(Job $job): Response|RedirectResponse
+    public function wires(Job $job): WiresPage|RedirectResponse
     {
-        return $job->stage === JobStage::Circuit
-            ? $this->whereItStands($job)
-            : Inertia::render('Wires', [
-                'job' => JobView::head($job),
-                'open' => $job->stage !== JobStage::Closed,
-                ...RepairView::wires($job, $job->ledger()),
-            ]);
+        return $job->stage === JobStage::Circuit ? $this->whereItStands($job) : RepairView::wires($job, $job->ledger());
     }
 
     public function store(Request $request, Job $job, RecordEntry $record): RedirectResponse
@@ -94,11 +79,8 @@ final class RepairController extends Controller
             static fn(Entry $kit): string => $kit->text('sort') . $kit->text('what'),
             $job->ledger()->all(EntryKind::Kit),
         );
-        foreach ($route['kit'] ?? [] as $kit) {
-            [$sort, $what] = [
-                is_string($kit['sort'] ?? null) ? $kit['sort'] : 'tool',
-                is_string($kit['what'] ?? null) ? $kit['what'] : '',
-            ];
+        foreach ($route->kit ?? [] as $kit) {
+            [$sort, $what] = [(string) $kit->text('sort'), (string) $kit->text('what')];
             if (!in_array($sort . $what, $there, true)) {
                 $record(
                     $this->user($request),

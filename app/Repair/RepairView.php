@@ -8,8 +8,10 @@ use App\Jobs\JobView;
 use App\Models\Job;
 use App\Models\Photo;
 use App\Models\RepairEntry;
+use Ispira\Core\Job\JobStage;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Ledger\EntryShown;
 use Ispira\Core\Repair\Ledger\Ledger;
 use Ispira\Core\Repair\Work\StripDown;
 use Ispira\Core\Repair\Work\WireTransfer;
@@ -23,39 +25,32 @@ final class RepairView
 
     private function __construct() {}
 
-    /** @return list<array<string, mixed>> */
-    public static function entries(Ledger $ledger, EntryKind ...$kinds): array
+    /** @return list<EntryShown> */
+    public static function entries(Ledger $ledger, EntryKind $kind): array
     {
-        return array_map(
-            static fn(Entry $entry): array => [
-                'id' => $entry->id,
-                'kind' => $entry->kind->value,
-                'at' => $entry->at,
-                ...$entry->data,
-            ],
-            $ledger->all(...$kinds),
-        );
+        return array_map(EntryShown::of(...), $ledger->all($kind));
     }
 
-    /** @return array<string, mixed> */
-    public static function strip(Job $job, Ledger $ledger): array
+    public static function strip(Job $job, Ledger $ledger): StripPage
     {
         $strip = new StripDown($ledger);
 
-        return [
-            'found' => self::entries($ledger, EntryKind::Found),
-            'kit' => self::kit($ledger),
-            'down' => self::entries($ledger, EntryKind::Down),
-            'steps' => $strip->steps(),
-            'leftOver' => $strip->leftOver(),
-            'missingBefore' => $strip->missingBefore(),
-            'minutes' => $strip->minutes(),
-            'photos' => self::photos($job),
-            'route' => self::route($job),
-        ];
+        return new StripPage(
+            job: JobView::head($job),
+            open: $job->stage !== JobStage::Closed,
+            found: self::entries($ledger, EntryKind::Found),
+            kit: self::kit($ledger),
+            down: self::entries($ledger, EntryKind::Down),
+            steps: $strip->steps(),
+            leftOver: $strip->leftOver(),
+            missingBefore: $strip->missingBefore(),
+            minutes: $strip->minutes(),
+            photos: self::photos($job),
+            route: self::route($job),
+        );
     }
 
-    /** @return list<array<string, mixed>> what the job needs, and whether it lies ready */
+    /** @return list<KitShown> what the job needs, and whether it lies ready */
     public static function kit(Ledger $ledger): array
     {
         $ready = [];
@@ -64,28 +59,32 @@ final class RepairView
         }
 
         return array_map(
-            static fn(array $kit): array => $kit + [
-                'ready' => isset($ready[$kit['id']]),
-                'substitute' => $ready[$kit['id']] ?? '',
-            ],
-            self::entries($ledger, EntryKind::Kit),
+            static fn(Entry $kit): KitShown => new KitShown(
+                id: $kit->id,
+                sort: $kit->text('sort'),
+                what: $kit->text('what'),
+                ready: isset($ready[$kit->id]),
+                substitute: $ready[$kit->id] ?? '',
+            ),
+            $ledger->all(EntryKind::Kit),
         );
     }
 
-    /** @return array<string, mixed> */
-    public static function wires(Job $job, Ledger $ledger): array
+    public static function wires(Job $job, Ledger $ledger): WiresPage
     {
         $wires = new WireTransfer($ledger);
 
-        return [
-            'method' => $wires->method(),
-            'rows' => $wires->rows(),
-            'warnings' => $wires->warnings(),
-            'switches' => $wires->switches(),
-            'plugs' => self::entries($ledger, EntryKind::Plug),
-            'undone' => $wires->open(),
-            'functions' => self::functions($job),
-        ];
+        return new WiresPage(
+            job: JobView::head($job),
+            open: $job->stage !== JobStage::Closed,
+            method: $wires->method(),
+            rows: $wires->rows(),
+            warnings: $wires->warnings(),
+            switches: $wires->switches(),
+            plugs: self::entries($ledger, EntryKind::Plug),
+            undone: $wires->open(),
+            functions: self::functions($job),
+        );
     }
 
     /** @return list<string> what the wires of a plug or board do, in the family's words */
@@ -105,24 +104,22 @@ final class RepairView
             : array_map(strval(...), array_keys($functions));
     }
 
-    /** @return list<array{id: string, caption: string|null}> */
+    /** @return list<PhotoHead> */
     public static function photos(Job $job): array
     {
         return array_values(
             $job
                 ->photos()
                 ->get()
-                ->map(static fn(Photo $photo): array => ['id' => $photo->id, 'caption' => $photo->caption])
+                ->map(static fn(Photo $photo): PhotoHead => new PhotoHead(id: $photo->id, caption: $photo->caption))
                 ->all(),
         );
     }
 
     /**
      * The route that worked on the same model: the last closed job's, with the minutes of all of them.
-     *
-     * @return array{job: string, id: string, minutes: float|null, mean: float|null, jobs: int, steps: list<array<string, mixed>>, kit: list<array<string, mixed>>}|null
      */
-    public static function route(Job $job): ?array
+    public static function route(Job $job): ?RouteShown
     {
         if ($job->unit->model === null || $job->unit->model === '') {
             return null;
@@ -149,18 +146,18 @@ final class RepairView
             ),
         );
 
-        return [
-            'job' => JobView::number($last),
-            'id' => $last->id,
-            'minutes' => (new StripDown($ledger))->minutes(),
-            'mean' => $minutes === [] ? null : array_sum($minutes) / count($minutes),
-            'jobs' => $past->count(),
-            'steps' => self::entries($ledger, EntryKind::Down),
-            'kit' => self::entries($ledger, EntryKind::Kit),
-        ];
+        return new RouteShown(
+            job: JobView::number($last),
+            id: $last->id,
+            minutes: (new StripDown($ledger))->minutes(),
+            mean: $minutes === [] ? null : array_sum($minutes) / count($minutes),
+            jobs: $past->count(),
+            steps: self::entries($ledger, EntryKind::Down),
+            kit: self::entries($ledger, EntryKind::Kit),
+        );
     }
 
-    /** @return list<array{id: string, job: string, jobId: string, unit: string, what: string, to: string, dueOn: string, overdue: bool}> lent out by a workshop and not back */
+    /** @return list<LoanShown> lent out by a workshop and not back */
     public static function loans(int $workshop): array
     {
         $entries = RepairEntry::query()
@@ -177,19 +174,19 @@ final class RepairView
         foreach ($entries as $entry) {
             if ($entry->kind === EntryKind::Loan && !in_array($entry->id, $back, true)) {
                 $core = $entry->toCore();
-                $loans[] = [
-                    'id' => $entry->id,
-                    'job' => JobView::number($entry->job),
-                    'jobId' => $entry->job_id,
-                    'unit' => $entry->job->unit->name,
-                    'what' => $core->text('what'),
-                    'to' => $core->text('to'),
-                    'dueOn' => $core->text('dueOn'),
-                    'overdue' => $core->text('dueOn') < now()->toDateString(),
-                ];
+                $loans[] = new LoanShown(
+                    id: $entry->id,
+                    job: JobView::number($entry->job),
+                    jobId: $entry->job_id,
+                    unit: $entry->job->unit->name,
+                    what: $core->text('what'),
+                    to: $core->text('to'),
+                    dueOn: $core->text('dueOn'),
+                    overdue: $core->text('dueOn') < now()->toDateString(),
+                );
             }
         }
-        usort($loans, static fn(array $a, array $b): int => $a['dueOn'] <=> $b['dueOn']);
+        usort($loans, static fn(LoanShown $a, LoanShown $b): int => $a->dueOn <=> $b->dueOn);
 
         return $loans;
     }

@@ -10,15 +10,12 @@ use App\Bench\TestValue;
 use App\Http\Controller;
 use App\Jobs\JobView;
 use App\Models\Job;
-use App\Models\ProcedureRun;
 use App\Procedures\RunView;
 use App\Procedures\WorkshopLibrary;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\OfferedRemedy;
 use Ispira\Core\Device\Part;
@@ -27,7 +24,10 @@ use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\Named;
+use Ispira\Core\Kernel\Titled;
 use Ispira\Core\Procedure\Procedure;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Repair\Ledger\Entry;
@@ -42,7 +42,7 @@ final class SwapController extends Controller
 {
     public function __construct(private readonly RemedyView $remedies) {}
 
-    public function show(Job $job, WorkshopLibrary $library, DisplayUnits $units): Response|RedirectResponse
+    public function show(Job $job, WorkshopLibrary $library, DisplayUnits $units): SwapPage|RedirectResponse
     {
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
@@ -53,62 +53,66 @@ final class SwapController extends Controller
         $checks = new ProofChecks($circuit, $job->repairSheet(), $diagnosis->evidence, $units);
         $ledger = $job->ledger();
 
-        return Inertia::render('Swap', [
-            'job' => JobView::head($job),
-            'open' => $job->stage === JobStage::Bench,
-            'choice' => array_slice(RepairView::entries($ledger, EntryKind::Choice), -1)[0] ?? null,
-            'changes' => self::conversion($job)->changes ?? [],
-            'leading' => $diagnosis->suspects[0]->namesParts() ? $diagnosis->suspects[0]->remedy : 'none',
-            'parts' => array_map(
-                static fn(Part $part): array => ['key' => $part->key, 'label' => $words->part($part->key)],
+        return new SwapPage(
+            job: JobView::head($job),
+            open: $job->stage === JobStage::Bench,
+            choice: array_slice(RepairView::entries($ledger, EntryKind::Choice), -1)[0] ?? null,
+            changes: self::conversion($job)->changes ?? [],
+            leading: $diagnosis->suspects[0]->namesParts() ? $diagnosis->suspects[0]->remedy : 'none',
+            parts: array_map(
+                static fn(Part $part): Named => new Named(key: $part->key, label: $words->part($part->key)),
                 array_values($circuit->parts),
             ),
-            'repairCaution' => $circuit->texts->find('repair') ?? Words::general('repair'),
-            'temporary' => TemporaryOffer::of($job, $circuit),
-            'tests' => array_map(
-                static fn(Test $test): array => [
-                    'key' => $test->key,
-                    'title' => $words->test($test),
-                    'unit' => $words->unit($test->probe->quantity)->symbol,
-                    'expected' => $checks->expected($test),
-                    'choices' => array_map(
-                        static fn(string $value): array => [
-                            'value' => $value,
-                            'label' => $words->choice($test, $value),
-                        ],
+            repairCaution: $circuit->texts->find('repair') ?? Words::general('repair'),
+            temporary: TemporaryOffer::of($job, $circuit),
+            tests: array_map(
+                static fn(Test $test): PartTest => new PartTest(
+                    key: $test->key,
+                    title: $words->test($test),
+                    unit: $words->unit($test->probe->quantity)->symbol,
+                    expected: $checks->expected($test),
+                    choices: array_map(
+                        static fn(string $value): Choice => new Choice(
+                            value: $value,
+                            label: $words->choice($test, $value),
+                        ),
                         Judged::answers($circuit, $test),
                     ),
-                    'cautions' => $words->cautions($test),
-                ],
+                    cautions: $words->cautions($test),
+                ),
                 $this->partTests($job, $circuit, $diagnosis),
             ),
-            'measured' => array_map(
-                static fn(array $one): array => $one + [
-                    'title' => isset($circuit->tests[$one['test'] ?? ''])
-                        ? $words->test($circuit->tests[$one['test']])
+            measured: array_map(
+                static fn(Entry $one): PartMeasured => new PartMeasured(
+                    id: $one->id,
+                    title: isset($circuit->tests[$one->text('test')])
+                        ? $words->test($circuit->tests[$one->text('test')])
                         : '',
-                ],
-                RepairView::entries($ledger, EntryKind::Measured),
+                    right: $one->flag('right'),
+                    expected: $one->text('expected'),
+                    reason: $one->text('reason') === '' ? null : $one->text('reason'),
+                ),
+                $ledger->all(EntryKind::Measured),
             ),
-            'procedures' => array_values(
+            procedures: array_values(
                 array_map(
-                    static fn(Procedure $one): array => ['key' => $one->key, 'title' => $one->title],
+                    static fn(Procedure $one): Titled => new Titled(key: $one->key, title: $one->title),
                     array_filter(
                         $library->of($job->workshop),
                         static fn(Procedure $one): bool => $one->serves($job->family),
                     ),
                 ),
             ),
-            'runs' => array_values(
+            runs: array_values(
                 $job
                     ->runs()
                     ->with(['job.unit', 'marks'])
                     ->get()
-                    ->map(static fn(ProcedureRun $run): array => RunView::listed($run))
+                    ->map(RunView::listed(...))
                     ->all(),
             ),
-            'replacements' => JobView::replacements($job, $circuit),
-        ]);
+            replacements: JobView::replacements($job, $circuit),
+        );
     }
 
     /** What the new part shows before it goes in. */
@@ -187,13 +191,13 @@ final class SwapController extends Controller
             }
         }
         $until = TemporaryOffer::until($job, $circuit, $parts, $data['temporaryUntil'] ?? null);
-        $verdict = $job->stage === JobStage::Bench ? $diagnosis->of($job, $circuit)['diagnosis'] : null;
+        $verdict = $job->stage === JobStage::Bench ? $diagnosis->of($job, $circuit)->diagnosis : null;
         $snapshot =
             $verdict === null
                 ? null
                 : [
-                    'verdict' => $verdict['verdict'],
-                    'suspects' => array_slice((array) $verdict['suspects'], 0, 4),
+                    'verdict' => $verdict->verdict,
+                    'suspects' => array_slice($verdict->suspects, 0, 4),
                     'guessing' => $diagnosis->priceOfGuessing($job, $circuit),
                 ];
         try {

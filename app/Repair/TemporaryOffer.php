@@ -30,18 +30,17 @@ final class TemporaryOffer
         }
         $offer = self::of($job, $circuit);
         $problem = match (true) {
-            $offer === null || $parts !== [$offer['part']]
+            $offer === null || $parts !== [$offer->part]
                 => 'Only the part that this unit allows may be bridged, and nothing else with it.',
-            $offer['objection'] !== null => $offer['objection'],
-            $until > $offer['latest'] => "It may stand until {$offer['latest']} at most.",
+            $offer->objection !== null => $offer->objection,
+            $until > $offer->latest => "It may stand until {$offer->latest} at most.",
             default => null,
         };
 
         return $problem === null ? $until : throw ValidationException::withMessages(['temporaryUntil' => $problem]);
     }
 
-    /** @return array{part: string, name: string, days: string, latest: string, objection: string|null, cautions: list<string>, steps: list<string>}|null */
-    public static function of(Job $job, CircuitModel $circuit): ?array
+    public static function of(Job $job, CircuitModel $circuit): ?TemporaryShown
     {
         $family = app(FamilyRegistry::class)->get($job->family);
         if (!($family instanceof Bridged)) {
@@ -57,20 +56,19 @@ final class TemporaryOffer
         }
         [$kind, $test] = $repair->objection($answers) ?? [null, ''];
 
-        return [
-            'part' => $repair->part,
-            'name' => $texts->get('temporary.name'),
-            'days' => $texts->get('temporary.days', ['days' => (string) $repair->days]),
-            'latest' => now()->addDays($repair->days)->toDateString(),
-            'objection' =>
-                $kind === null
-                    ? null
-                    : $texts->get("temporary.$kind", [
-                        'test' => $words->test($tests[$test]),
-                        'answer' => $kind === 'refused' ? $words->choice($tests[$test], $answers[$test]) : '',
-                    ]),
-            'cautions' => $texts->list('temporary.cautions'),
-            'steps' => $texts->list('temporary.steps'),
-        ];
+        return new TemporaryShown(
+            part: $repair->part,
+            name: $texts->get('temporary.name'),
+            days: $texts->get('temporary.days', ['days' => (string) $repair->days]),
+            latest: now()->addDays($repair->days)->toDateString(),
+            objection: $kind === null
+                ? null
+                : $texts->get("temporary.$kind", [
+                    'test' => $words->test($tests[$test]),
+                    'answer' => $kind === 'refused' ? $words->choice($tests[$test], $answers[$test]) : '',
+                ]),
+            cautions: $texts->list('temporary.cautions'),
+            steps: $texts->list('temporary.steps'),
+        );
     }
 }

@@ -10,36 +10,36 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response;
 
 final class SessionController
 {
     private const TRIES = 5;
 
-    public function create(): Response
+    public function create(): SignInPage
     {
         $demo = config()->boolean('ispira.demo');
 
-        return Inertia::render('SignIn', [
-            'demo' => $demo
-                ? [
-                    'password' => config()->string('ispira.demo_password'),
-                    'accounts' => User::query()
-                        ->where('email', 'like', '%@halvmark.example')
-                        ->orderBy('id')
-                        ->get()
-                        ->map(
-                            static fn(User $user): array => [
-                                'name' => $user->name,
-                                'email' => $user->email,
-                                'role' => $user->role,
-                            ],
-                        )
-                        ->all(),
-                ]
+        return new SignInPage(
+            demo: $demo
+                ? new DemoShown(
+                    password: config()->string('ispira.demo_password'),
+                    accounts: array_values(
+                        User::query()
+                            ->where('email', 'like', '%@halvmark.example')
+                            ->orderBy('id')
+                            ->get()
+                            ->map(
+                                static fn(User $user): DemoAccount => new DemoAccount(
+                                    name: $user->name,
+                                    email: $user->email,
+                                    role: $user->role,
+                                ),
+                            )
+                            ->all(),
+                    ),
+                )
                 : null,
-        ]);
+        );
     }
 
     public function store(Request $request): RedirectResponse

@@ -30,6 +30,7 @@ use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\LoosePart;
 use Ispira\Core\Diagnosis\Inference\PredictionStore;
 use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
+use Ispira\Core\Diagnosis\Presentation\Shown\DiagnosisShown;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
@@ -136,8 +137,8 @@ final class DemoJob
             'part_number' => $partNumber,
             'note' => $note,
             'verdict' => [
-                'verdict' => $shown['verdict'],
-                'suspects' => array_slice((array) $shown['suspects'], 0, 4),
+                'verdict' => $shown->verdict,
+                'suspects' => array_slice($shown->suspects, 0, 4),
                 'guessing' => app(JobDiagnosis::class)->priceOfGuessing($this->job, $this->circuit),
             ],
             'temporary_until' => $temporaryDays === null ? null : $this->clock->copy()->addDays($temporaryDays),
@@ -356,7 +357,7 @@ final class DemoJob
         throw new \LogicException("The circuit has no fault $key.");
     }
 
-    /** @return array{next: Test|null, shown: array<string, mixed>} */
+    /** @return array{next: Test|null, shown: DiagnosisShown} */
     private function diagnosis(): array
     {
         $case = $this->job->unsetRelations()->caseFile();
@@ -369,7 +370,7 @@ final class DemoJob
 
         return [
             'next' => $diagnosis->next->test ?? ($cause === null ? null : $this->circuit->tests[$cause->test]),
-            'shown' => (new DiagnosisFormat($this->circuit, $case, $diagnosis))->toArray(),
+            'shown' => (new DiagnosisFormat($this->circuit, $case, $diagnosis))->shown(),
         ];
     }
 

@@ -2,7 +2,9 @@ import '../css/app.css';
 import { createInertiaApp, router, type ResolvedComponent } from '@inertiajs/react';
 import { createRoot } from 'react-dom/client';
 
-const pages = import.meta.glob<{ default: ResolvedComponent }>('./pages/*.tsx', { eager: true });
+// Every component with a capital letter may be a page; the server names it without its folder.
+const modules = import.meta.glob<{ default: ResolvedComponent }>('./*/[A-Z]*.tsx');
+const pages = new Map(Object.entries(modules).map(([path, load]) => [/(\w+)\.tsx$/.exec(path)?.[1], load]));
 
 // A page that takes longer than a blink says so with a line at the top.
 router.on('start', () => {
@@ -14,10 +16,10 @@ router.on('finish', () => {
 
 void createInertiaApp({
     title: (title) => (title ? `${title} · Ispira` : 'Ispira'),
-    resolve: (name) => {
-        const page = pages[`./pages/${name}.tsx`];
-        if (!page) throw new Error(`There is no page ${name}.`);
-        return page.default;
+    resolve: async (name) => {
+        const load = pages.get(name);
+        if (!load) throw new Error(`There is no page ${name}.`);
+        return (await load()).default;
     },
     setup({ el, App, props }) {
         createRoot(el).render(<App {...props} />);

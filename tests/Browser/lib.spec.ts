@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { minutes, money, percent, sketchNumber } from '../../resources/js/lib/format';
-import { letterOf, stateKeys, wordFor } from '../../resources/js/lib/states';
+import { letterOf, stateKeys, wordFor } from '../../resources/js/jobs/states';
 
 test('odds are rounded without ever claiming certainty', () => {
     expect(percent(0.999)).toBe('>99%');

@@ -52,7 +52,8 @@ final class ArchitectureTest extends TestCase
                 ...$this->files(__DIR__ . '/../../core/Circuit'),
                 ...$this->files(__DIR__ . '/../../core/Job'),
                 ...$this->files(__DIR__ . '/../../app/Http'),
-                ...$this->files(__DIR__ . '/../../app/Diagnosis'),
+                ...$this->files(__DIR__ . '/../../app/Bench'),
+                ...$this->files(__DIR__ . '/../../app/Jobs'),
             ]
             as $file => $code
         ) {

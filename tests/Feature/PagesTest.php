@@ -45,8 +45,8 @@ final class PagesTest extends TestCase
                 ->where('replacements.0.label', 'Resistor pack')
                 ->where('replacements.0.partNumber', 'TN-1')
                 ->where('replacements.0.note', 'as found')
-                ->where('replacements.0.verdict.verdict', null)
-                ->where('replacements.0.verdict.suspects.0.remedy', 'pack'),
+                ->where('replacements.0.verdict.label', null)
+                ->has('replacements.0.verdict.reasons.0'),
         );
     }
 
@@ -137,9 +137,9 @@ final class PagesTest extends TestCase
         $this->get('/')->assertInertia(
             static fn(Page $page) => $page
                 ->component('Jobs')
-                ->where('jobs.0.stage', 'closed')
+                ->where('jobs.0.job.stage', 'closed')
                 ->where('jobs.0.states.1', 'right')
-                ->where('jobs.0.number', 'J-0001'),
+                ->where('jobs.0.job.number', 'J-0001'),
         );
     }
 }

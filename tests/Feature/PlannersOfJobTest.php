@@ -138,7 +138,7 @@ final class PlannersOfJobTest extends TestCase
         $again = $this->props($plans[0]['href']);
         self::assertSame($values, array_intersect_key($again['values'], $values));
         self::assertNotNull($again['plan']);
-        self::assertSame($plans[0]['said'], app(JobSheet::class)->of($job->refresh(), true)['plans'][0]['said']);
+        self::assertSame($plans[0]['said'], app(JobSheet::class)->of($job->refresh(), true)['plans'][0]->said);
         self::assertContains('battery-drain', array_column($this->props("/jobs/$job->id/proof")['planners'], 'key'));
         $this->proveAndClose($job);
         $keep($this->ulid())->assertSessionHasErrors();

@@ -143,11 +143,7 @@ final class BenchCommand extends Command
         $case = new CaseFile($next === null ? $readings : [...$readings, $unit->read('next', $next->test, 0)]);
         $time = static function (Engine $engine) use ($circuit, $case): float {
             $start = hrtime(true);
-            (new DiagnosisFormat(
-                $circuit,
-                $case,
-                $engine->diagnose($circuit, $case, new DecisionSettings()),
-            ))->toArray();
+            (new DiagnosisFormat($circuit, $case, $engine->diagnose($circuit, $case, new DecisionSettings())))->shown();
 
             return (hrtime(true) - $start) / 1e6;
         };

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\SignedIn;
 use App\Models\User;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
@@ -21,12 +22,12 @@ final class HandleInertiaRequests extends Middleware
             ...parent::share($request),
             'user' =>
                 $user instanceof User
-                    ? [
-                        'name' => $user->name,
-                        'role' => $user->role,
-                        'workshop' => $user->workshop->name,
-                        'currency' => $user->workshop->currency,
-                    ]
+                    ? new SignedIn(
+                        name: $user->name,
+                        role: $user->role,
+                        workshop: $user->workshop->name,
+                        currency: $user->workshop->currency,
+                    )
                     : null,
             'notice' => fn() => $request->session()->get('notice'),
         ];

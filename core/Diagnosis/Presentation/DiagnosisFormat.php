@@ -12,6 +12,15 @@ use Ispira\Core\Diagnosis\Decision\Suspect;
 use Ispira\Core\Diagnosis\Decision\TestChoice;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Presentation\Shown\BeyondShown;
+use Ispira\Core\Diagnosis\Presentation\Shown\CauseShown;
+use Ispira\Core\Diagnosis\Presentation\Shown\DiagnosisShown;
+use Ispira\Core\Diagnosis\Presentation\Shown\FaultShown;
+use Ispira\Core\Diagnosis\Presentation\Shown\MisfitShown;
+use Ispira\Core\Diagnosis\Presentation\Shown\OriginShown;
+use Ispira\Core\Diagnosis\Presentation\Shown\SuspectShown;
+use Ispira\Core\Diagnosis\Presentation\Shown\TestChoiceShown;
+use Ispira\Core\Diagnosis\Presentation\Shown\VerdictShown;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Reading\Reading;
 
@@ -47,10 +56,8 @@ final readonly class DiagnosisFormat
 
     /**
      * @param string|null $chosen key of a test to describe instead of the proposed one
-     *
-     * @return array<string, mixed>
      */
-    public function toArray(?string $chosen = null): array
+    public function shown(?string $chosen = null): DiagnosisShown
     {
         $d = $this->diagnosis;
         $cards = new TestCard($this->circuit, $this->case, $d, $this->words->units);
@@ -65,110 +72,105 @@ final readonly class DiagnosisFormat
             \ARRAY_FILTER_USE_BOTH,
         );
 
-        return [
-            'suspects' => array_map($this->suspect(...), array_values($suspects)),
-            'next' => $d->next === null ? null : $this->choice($d->next),
-            'card' => $shown === null ? null : $cards->of($shown),
-            'tests' => array_map($this->choice(...), $choices),
-            'beyond' => array_map(
-                fn(Test $test): array => [
-                    'key' => $test->key,
-                    'title' => $this->words->test($test),
-                    'tools' => array_map($this->words->tool(...), $test->tools),
-                ],
+        return new DiagnosisShown(
+            suspects: array_map($this->suspect(...), array_values($suspects)),
+            next: $d->next === null ? null : $this->choice($d->next),
+            card: $shown === null ? null : $cards->of($shown),
+            tests: array_map($this->choice(...), $choices),
+            beyond: array_map(
+                fn(Test $test): BeyondShown => new BeyondShown(
+                    key: $test->key,
+                    title: $this->words->test($test),
+                    tools: array_map($this->words->tool(...), $test->tools),
+                ),
                 $d->beyond,
             ),
-            'verdict' =>
-                $d->verdict === null
-                    ? null
-                    : [
-                        'remedy' => $d->verdict->suspect->remedy,
-                        'label' => $this->words->remedy($d->verdict->suspect->remedy),
-                        'probability' => $d->verdict->suspect->probability,
-                        'byElimination' => $d->verdict->byElimination,
-                        'final' => $d->verdict->causesToCheck === [],
-                        'causes' => array_map(
-                            fn(CauseCheck $check): array => [
-                                'test' => $check->test,
-                                'title' => $this->words->test($this->circuit->tests[$check->test]),
-                                'question' => $this->circuit->texts->get("causes.$check->text"),
-                            ],
-                            $d->verdict->causesToCheck,
+            verdict: $d->verdict === null
+                ? null
+                : new VerdictShown(
+                    remedy: $d->verdict->suspect->remedy,
+                    label: $this->words->remedy($d->verdict->suspect->remedy),
+                    probability: $d->verdict->suspect->probability,
+                    byElimination: $d->verdict->byElimination,
+                    final: $d->verdict->causesToCheck === [],
+                    causes: array_map(
+                        fn(CauseCheck $check): CauseShown => new CauseShown(
+                            test: $check->test,
+                            title: $this->words->test($this->circuit->tests[$check->test]),
+                            question: $this->circuit->texts->get("causes.$check->text"),
                         ),
-                    ],
-            'misfit' =>
-                $d->misfit === null
-                    ? null
-                    : array_map(
-                        fn(string $id): array => $this->reasons->misfit($this->readingOf($id)),
-                        $d->misfit->spoiling,
+                        $d->verdict->causesToCheck,
                     ),
-            'traps' => (new Traps($this->circuit, $this->case, $d))->all(),
-            'guessing' => $d->guessing,
-            'learned' => $this->learned->values(),
-            'elsewhere' =>
-                $d->suspects[0]->remedy === HypothesisList::SOMETHING_ELSE
-                    ? (new Elsewhere($this->circuit, $this->case, $d, $this->words->units))->toArray()
-                    : null,
-        ];
+                ),
+            misfit: $d->misfit === null
+                ? null
+                : array_map(
+                    fn(string $id): MisfitShown => $this->reasons->misfit($this->readingOf($id)),
+                    $d->misfit->spoiling,
+                ),
+            traps: (new Traps($this->circuit, $this->case, $d))->all(),
+            guessing: $d->guessing,
+            learned: $this->learned->values(),
+            elsewhere: $d->suspects[0]->remedy === HypothesisList::SOMETHING_ELSE
+                ? (new Elsewhere($this->circuit, $this->case, $d, $this->words->units))->shown()
+                : null,
+        );
     }
 
-    /** @return array<string, mixed> */
-    private function suspect(Suspect $suspect): array
+    private function suspect(Suspect $suspect): SuspectShown
     {
         $faults = [];
         foreach (\array_slice($suspect->faults, 0, 4, true) as $key => $probability) {
             $told =
                 $suspect->probability >= self::DEGREE_FROM &&
                 $probability >= self::DEGREE_SHARE * $suspect->probability;
-            $faults[] = [
-                'key' => $key,
-                'label' => $this->words->hypothesis($suspect->examples[$key]),
-                'probability' => $probability,
-                'degree' => $told ? $this->learned->degree($key) : null,
-                'elements' => array_values(
+            $faults[] = new FaultShown(
+                key: $key,
+                label: $this->words->hypothesis($suspect->examples[$key]),
+                probability: $probability,
+                degree: $told ? $this->learned->degree($key) : null,
+                elements: array_values(
                     array_filter(
                         array_map(static fn($fault): string => $fault->element, $suspect->examples[$key]->faults),
                     ),
                 ),
-            ];
+            );
         }
         $origins = [];
         $total = array_sum($suspect->origins);
         foreach ($suspect->origins as $origin => $share) {
             if ($total > 0.0 && $share / $total > 0.1) {
-                $origins[] = [
-                    'origin' => $origin,
-                    'label' => Words::general("origins.$origin"),
-                    'share' => $share / $total,
-                ];
+                $origins[] = new OriginShown(
+                    origin: $origin,
+                    label: Words::general("origins.$origin"),
+                    share: $share / $total,
+                );
             }
         }
 
-        return [
-            'remedy' => $suspect->remedy,
-            'label' => $this->words->remedy($suspect->remedy),
-            'probability' => $suspect->probability,
-            'cost' => $suspect->cost,
-            'faults' => $faults,
-            'reasons' => $suspect->probability >= self::SHOWN_FROM ? $this->reasons->of($suspect) : [],
-            'origins' => $origins,
-        ];
+        return new SuspectShown(
+            remedy: $suspect->remedy,
+            label: $this->words->remedy($suspect->remedy),
+            probability: $suspect->probability,
+            cost: $suspect->cost,
+            faults: $faults,
+            reasons: $suspect->probability >= self::SHOWN_FROM ? $this->reasons->of($suspect) : [],
+            origins: $origins,
+        );
     }
 
-    /** @return array<string, mixed> */
-    private function choice(TestChoice $choice): array
+    private function choice(TestChoice $choice): TestChoiceShown
     {
-        return [
-            'key' => $choice->test->key,
-            'title' => $this->words->test($choice->test),
-            'gain' => $choice->gain(),
-            'saves' => $choice->saves,
-            'cost' => $choice->cost,
-            'minutes' => $choice->minutes,
-            'information' => $choice->information,
-            'elements' => array_values(array_filter([$choice->test->probe->at, $choice->test->probe->against])),
-        ];
+        return new TestChoiceShown(
+            key: $choice->test->key,
+            title: $this->words->test($choice->test),
+            gain: $choice->gain(),
+            saves: $choice->saves,
+            cost: $choice->cost,
+            minutes: $choice->minutes,
+            information: $choice->information,
+            elements: array_values(array_filter([$choice->test->probe->at, $choice->test->probe->against])),
+        );
     }
 
     private function readingOf(string $id): Reading

@@ -11,7 +11,9 @@ use Ispira\Core\Diagnosis\Decision\TestChoice;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\ReadingScale;
+use Ispira\Core\Diagnosis\Presentation\Shown\ElsewhereShown;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\Titled;
 use Ispira\Core\Reading\MeterAccuracy;
 use Ispira\Core\Reading\Reading;
 
@@ -40,10 +42,7 @@ final readonly class Elsewhere
         $this->words = new Words($circuit, $units);
     }
 
-    /**
-     * @return array{sound: list<string>, odd: list<string>, cleared: list<string>, together: list<string>, narrows: list<array{key: string, title: string}>}
-     */
-    public function toArray(): array
+    public function shown(): ElsewhereShown
     {
         $sound = $odd = $soundTests = $oddTests = [];
         foreach ($this->case->present() as $reading) {
@@ -67,22 +66,22 @@ final readonly class Elsewhere
         }
         $together = FaultsTogether::of($this->case, $this->diagnosis->evidence);
 
-        return [
-            'sound' => array_values(array_unique($sound)),
-            'odd' => array_values(array_unique($odd)),
-            'cleared' => $this->cleared($oddTests, $together),
-            'together' => array_map(
+        return new ElsewhereShown(
+            sound: array_values(array_unique($sound)),
+            odd: array_values(array_unique($odd)),
+            cleared: $this->cleared($oddTests, $together),
+            together: array_map(
                 fn(FaultsTogether $two): string => Words::general('elsewhere.together', [
                     'one' => $this->words->hypothesis($two->one),
                     'other' => $this->words->hypothesis($two->other),
                 ]),
                 $together,
             ),
-            'narrows' => array_map(
-                fn(TestChoice $c): array => ['key' => $c->test->key, 'title' => $this->words->test($c->test)],
+            narrows: array_map(
+                fn(TestChoice $c): Titled => new Titled(key: $c->test->key, title: $this->words->test($c->test)),
                 \array_slice($this->between($soundTests, $oddTests), 0, self::MOST_NAMED),
             ),
-        ];
+        );
     }
 
     /**

@@ -17,6 +17,7 @@ use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\LearnedValue;
 use Ispira\Core\Diagnosis\Inference\Learning;
+use Ispira\Core\Diagnosis\Presentation\Shown\LearnedShown;
 use Ispira\Core\Kernel\DisplayUnits;
 
 /**
@@ -48,21 +49,21 @@ final readonly class Learned
         $this->words = new Words($circuit, $units);
     }
 
-    /** @return list<array{key: string, label: string, before: string, after: string|null}> what is learned has an "after" */
+    /** @return list<LearnedShown> what is learned has an "after" */
     public function values(): array
     {
-        return array_map(function (Learnable $one): array {
+        return array_map(function (Learnable $one): LearnedShown {
             $before = $this->learning->before($one->quantity, $one->parameters);
             $after = $this->learning->after($one->quantity, $one->parameters);
             $isLearned =
                 $after !== null && $after->variance < self::NARROWED_TO * self::NARROWED_TO * $before->variance;
 
-            return [
-                'key' => $one->key,
-                'label' => $this->circuit->texts->get("learned.$one->key"),
-                'before' => $this->range($before),
-                'after' => $isLearned ? $this->about($after) : null,
-            ];
+            return new LearnedShown(
+                key: $one->key,
+                label: $this->circuit->texts->get("learned.$one->key"),
+                before: $this->range($before),
+                after: $isLearned ? $this->about($after) : null,
+            );
         }, $this->circuit->learnables);
     }
 

@@ -11,14 +11,14 @@ use Ispira\Core\Diagnosis\Decision\Suspect;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Presentation\Shown\MisfitShown;
+use Ispira\Core\Diagnosis\Presentation\Shown\ReasonShown;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Reading\MeterAccuracy;
 use Ispira\Core\Reading\Reading;
 
 /**
  * Why a suspect stands where it does: the readings that speak for and against it, with their numbers.
- *
- * @phpstan-type Reason array{readings: list<string>, speaks: 'for'|'against', weight: float, sentence: string}
  */
 final readonly class Reasons
 {
@@ -39,7 +39,7 @@ final readonly class Reasons
         $this->words = new Words($circuit, $units);
     }
 
-    /** @return list<Reason> strongest first; what no list holds foretells nothing, and has none */
+    /** @return list<ReasonShown> strongest first; what no list holds foretells nothing, and has none */
     public function of(Suspect $suspect): array
     {
         $own = $suspect->leading();
@@ -72,12 +72,12 @@ final readonly class Reasons
             }
             [$rival, $weight] = $this->foremost($reading, $own, $rivals);
             if (abs($weight) > self::SPEAKS_FROM && (!$reading->steady || $this->tellsApart($test, $own, $rival))) {
-                $reasons[] = [
-                    'readings' => [$reading->id],
-                    'speaks' => $weight > 0.0 ? 'for' : 'against',
-                    'weight' => $weight,
-                    'sentence' => $this->sentence($reading, $own, $rival),
-                ];
+                $reasons[] = new ReasonShown(
+                    readings: [$reading->id],
+                    speaks: $weight > 0.0 ? 'for' : 'against',
+                    weight: $weight,
+                    sentence: $this->sentence($reading, $own, $rival),
+                );
             }
         }
         foreach (['for', 'against'] as $side) {
@@ -91,15 +91,15 @@ final readonly class Reasons
                     'positions' => $positions,
                     'fault' => $this->words->hypothesis($own),
                 ]);
-                $reasons[] = [
-                    'readings' => array_map(strval(...), array_keys($map[$side])),
-                    'speaks' => $side,
-                    'weight' => $weights[$side],
-                    'sentence' => $sentence,
-                ];
+                $reasons[] = new ReasonShown(
+                    readings: array_map(strval(...), array_keys($map[$side])),
+                    speaks: $side,
+                    weight: $weights[$side],
+                    sentence: $sentence,
+                );
             }
         }
-        usort($reasons, static fn(array $a, array $b): int => abs($b['weight']) <=> abs($a['weight']));
+        usort($reasons, static fn(ReasonShown $a, ReasonShown $b): int => abs($b->weight) <=> abs($a->weight));
 
         return $reasons;
     }
@@ -181,8 +181,7 @@ final readonly class Reasons
         return Words::general($quantity->isNumber() ? 'reasons.number' : 'reasons.choice', $words);
     }
 
-    /** @return array{reading: string, sentence: string, hint: string} */
-    public function misfit(Reading $reading): array
+    public function misfit(Reading $reading): MisfitShown
     {
         $test = $this->circuit->tests[$reading->test];
         $quantity = $test->probe->quantity;
@@ -205,13 +204,13 @@ final readonly class Reasons
             }
         }
 
-        return [
-            'reading' => $reading->id,
-            'sentence' => Words::general('misfit.sentence', [
+        return new MisfitShown(
+            reading: $reading->id,
+            sentence: Words::general('misfit.sentence', [
                 'test' => $this->words->test($test),
                 'reading' => $this->words->reading($reading),
             ]),
-            'hint' => $hint,
-        ];
+            hint: $hint,
+        );
     }
 }

@@ -9,19 +9,18 @@ use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\Evidence;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Presentation\Shown\SeriesStep;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Reading\Reading;
 
 /**
  * The same measurement in every position of the selector, to be stepped through.
- *
- * @phpstan-type Step array{test: string, position: string, expected: float|null, expectedText: string, read: float|null, text: string|null}
  */
 final readonly class Series
 {
     public function __construct(private CircuitModel $circuit, private CaseFile $case) {}
 
-    /** @return list<Step> in the order of the selector; empty where a test stands alone */
+    /** @return list<SeriesStep> in the order of the selector; empty where a test stands alone */
     public function of(Test $test, Evidence $evidence, DisplayUnits $units = new DisplayUnits()): array
     {
         $words = new Words($this->circuit, $units);
@@ -34,14 +33,14 @@ final readonly class Series
         foreach ($series as $one) {
             $expected = $evidence->expected($evidence->hypotheses[HypothesisList::NOTHING_WRONG], $one)[0];
             $read = $this->newest($one);
-            $steps[] = [
-                'test' => $one->key,
-                'position' => $this->circuit->positions[$this->circuit->setUps[$one->setUp]->position]->label,
-                'expected' => is_finite($expected) ? $unit->fromBase($expected) : null,
-                'expectedText' => $words->number($expected, $one->probe->quantity),
-                'read' => \is_float($read?->value) ? $unit->fromBase($read->value) : null,
-                'text' => $read === null ? null : $words->reading($read),
-            ];
+            $steps[] = new SeriesStep(
+                test: $one->key,
+                position: $this->circuit->positions[$this->circuit->setUps[$one->setUp]->position]->label,
+                expected: is_finite($expected) ? $unit->fromBase($expected) : null,
+                expectedText: $words->number($expected, $one->probe->quantity),
+                read: \is_float($read?->value) ? $unit->fromBase($read->value) : null,
+                text: $read === null ? null : $words->reading($read),
+            );
         }
 
         return $steps;

@@ -6,6 +6,7 @@ namespace Ispira\Core\Diagnosis\Presentation;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\DrawnSheet;
+use Ispira\Core\Device\PotentialWords;
 use Ispira\Core\Device\SetUp;
 use Ispira\Core\Diagnosis\Inference\DrawnValues;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
@@ -52,10 +53,8 @@ final class SoundCircuit
 
     /**
      * The sheet for a set-up: what is closed, where current flows, and the potential of each node.
-     *
-     * @return array{width: float, height: float, nodes: array<array-key, array{x: float, y: float, volts: float|null, place: string}>, potential: array{unit: string, show: string, hide: string, supply: string}, elements: list<array{id: string, from: string, to: string, symbol: string, label: string, bends: list<array{0: float, 1: float}>, segment: int, side: string, groundAt: array{0: float, 1: float}|null, groundEnd: string|null, live: bool, open: bool}>}
      */
-    public function sheet(SetUp $setUp): array
+    public function sheet(SetUp $setUp): DrawnSheet
     {
         $values = $this->simulator->valuesFor($this->values, $setUp, $this->sound);
         $point = $this->simulator->solver->solve($values);
@@ -69,12 +68,17 @@ final class SoundCircuit
         );
     }
 
-    /** @return array{unit: string, show: string, hide: string, supply: string} what a potential is called here */
-    private function potential(): array
+    /** What a potential is called here. */
+    private function potential(): PotentialWords
     {
         $word = fn(string $key): string => $this->circuit->texts->find("potential.$key") ??
             Words::general("potential.$key");
 
-        return ['unit' => $word('unit'), 'show' => $word('show'), 'hide' => $word('hide'), 'supply' => $word('supply')];
+        return new PotentialWords(
+            unit: $word('unit'),
+            show: $word('show'),
+            hide: $word('hide'),
+            supply: $word('supply'),
+        );
     }
 }

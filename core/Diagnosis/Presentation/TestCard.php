@@ -15,14 +15,17 @@ use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Inference\Misbehaviour;
+use Ispira\Core\Diagnosis\Presentation\Shown\CardShown;
+use Ispira\Core\Diagnosis\Presentation\Shown\MarkShown;
+use Ispira\Core\Diagnosis\Presentation\Shown\MeaningShown;
+use Ispira\Core\Diagnosis\Presentation\Shown\OutcomeShown;
 use Ispira\Core\Instrument\MeterFunction;
+use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\Titled;
 
 /**
  * A test as it is shown to a person: what to do, what each outcome means, what each suspect predicts.
- *
- * @phpstan-type Outcome array{value: string|null, from: float|null, to: float|null, label: string, probability: float, remedies: list<array{remedy: string, label: string, fault: string, probability: float}>}
- * @phpstan-type Card array{key: string, title: string, quantity: string, unit: string, bench: bool, units: list<string>, setUp: string, position: string, red: string|null, black: string|null, at: string, against: string, meter: string, danger: string, cautions: list<string>, tools: list<string>, access: list<string>, watch: bool, choices: list<array{value: string, label: string}>, onTheWay: list<array{key: string, title: string}>, again: string|null, outcomes: list<Outcome>, marks: list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>}
  */
 final readonly class TestCard
 {
@@ -51,8 +54,7 @@ final readonly class TestCard
         $this->words = new Words($circuit, $units);
     }
 
-    /** @return Card */
-    public function of(Test $test): array
+    public function of(Test $test): CardShown
     {
         $texts = $this->circuit->texts;
         $volts = $test->probe->quantity === Quantity::Volts;
@@ -60,20 +62,20 @@ final readonly class TestCard
         $leads = $test->probe->against !== '' && !$gauge;
         $supply = $this->diagnosis->evidence->predictions->usualSupply();
 
-        return [
-            'key' => $test->key,
-            'title' => $this->words->test($test),
-            'quantity' => $test->probe->quantity->value,
-            'unit' => $this->words->unit($test->probe->quantity)->symbol,
-            'bench' => MeterFunction::for($test, $this->circuit) !== null,
-            'units' => DisplayUnits::choices($test->probe->quantity->unit()),
-            'setUp' => $this->words->setUp($test),
-            'position' => $this->circuit->setUps[$test->setUp]->position,
-            'red' => $leads || $gauge ? $this->words->place($test->probe->at) : null,
-            'black' => $leads ? $this->words->place($test->probe->against) : null,
-            'at' => $test->probe->at,
-            'against' => $leads ? $test->probe->against : '',
-            'meter' => Words::general(
+        return new CardShown(
+            key: $test->key,
+            title: $this->words->test($test),
+            quantity: $test->probe->quantity,
+            unit: $this->words->unit($test->probe->quantity)->symbol,
+            bench: MeterFunction::for($test, $this->circuit) !== null,
+            units: DisplayUnits::choices($test->probe->quantity->unit()),
+            setUp: $this->words->setUp($test),
+            position: $this->circuit->setUps[$test->setUp]->position,
+            red: $leads || $gauge ? $this->words->place($test->probe->at) : null,
+            black: $leads ? $this->words->place($test->probe->against) : null,
+            at: $test->probe->at,
+            against: $leads ? $test->probe->against : '',
+            meter: Words::general(
                 'meter.' .
                     $test->probe->quantity->value .
                     ($this->circuit->netlist->alternates() && ($volts || $test->probe->quantity === Quantity::Amps)
@@ -81,23 +83,23 @@ final readonly class TestCard
                         : ''),
                 ['range' => $this->meterRange($test, $supply)],
             ),
-            'danger' => $this->words->danger($test),
-            'cautions' => $this->words->cautions($test),
-            'tools' => array_map(static fn(string $key): string => $texts->get("tools.$key"), $test->tools),
-            'access' => array_map(static fn(string $key): string => $texts->get("access.$key"), $test->access),
-            'watch' => $this->watch($test),
-            'choices' => $this->choices($test),
-            'onTheWay' => $this->onTheWay($test),
-            'again' => $this->again($test),
-            'outcomes' => $test->probe->quantity->isNumber() ? $this->bands($test) : $this->outcomes($test),
-            'marks' => $test->probe->quantity->isNumber() ? $this->marks($test) : [],
-        ];
+            danger: $this->words->danger($test),
+            cautions: $this->words->cautions($test),
+            tools: array_map(static fn(string $key): string => $texts->get("tools.$key"), $test->tools),
+            access: array_map(static fn(string $key): string => $texts->get("access.$key"), $test->access),
+            watch: $this->watch($test),
+            choices: $this->choices($test),
+            onTheWay: $this->onTheWay($test),
+            again: $this->again($test),
+            outcomes: $test->probe->quantity->isNumber() ? $this->bands($test) : $this->outcomes($test),
+            marks: $test->probe->quantity->isNumber() ? $this->marks($test) : [],
+        );
     }
 
     /**
      * What is looked at in the same place before anything is measured there: it costs a moment once it is open.
      *
-     * @return list<array{key: string, title: string}>
+     * @return list<Titled>
      */
     private function onTheWay(Test $test): array
     {
@@ -117,7 +119,7 @@ final readonly class TestCard
         );
 
         return array_map(
-            fn(Test $look): array => ['key' => $look->key, 'title' => $this->words->test($look)],
+            fn(Test $look): Titled => new Titled(key: $look->key, title: $this->words->test($look)),
             \array_slice(array_values($looks), 0, self::MOST_LOOKS),
         );
     }
@@ -169,11 +171,11 @@ final readonly class TestCard
         ]);
     }
 
-    /** @return list<array{value: string, label: string}> */
+    /** @return list<Choice> */
     private function choices(Test $test): array
     {
         return array_map(
-            fn(string $value): array => ['value' => $value, 'label' => $this->words->choice($test, $value)],
+            fn(string $value): Choice => new Choice(value: $value, label: $this->words->choice($test, $value)),
             Judged::answers($this->circuit, $test),
         );
     }
@@ -181,26 +183,28 @@ final readonly class TestCard
     /**
      * What each choice would mean.
      *
-     * @return list<Outcome>
+     * @return list<OutcomeShown>
      */
     private function outcomes(Test $test): array
     {
         $outcomes = [];
-        foreach ($this->choices($test) as ['value' => $value, 'label' => $label]) {
+        foreach ($this->choices($test) as $choice) {
             $shares = [];
             foreach ($this->alive() as [$hypothesis, $probability]) {
                 $shares[] = [
                     $hypothesis,
-                    $probability * ($this->diagnosis->evidence->foreseen->chances($hypothesis, $test)[$value] ?? 0.0),
+                    $probability *
+                    ($this->diagnosis->evidence->foreseen->chances($hypothesis, $test)[$choice->value] ?? 0.0),
                 ];
             }
-            $outcomes[] = [
-                'value' => $value,
-                'from' => null,
-                'to' => null,
-                'label' => $label,
-                ...$this->meaning($shares),
-            ];
+            $outcomes[] = new OutcomeShown(
+                value: $choice->value,
+                from: null,
+                to: null,
+                label: $choice->label,
+                probability: array_sum(array_column($shares, 1)),
+                remedies: $this->meaning($shares),
+            );
         }
 
         return $outcomes;
@@ -209,24 +213,25 @@ final readonly class TestCard
     /**
      * Ranges of readings that mean the same, see {@see Bands}.
      *
-     * @return list<Outcome>
+     * @return list<OutcomeShown>
      */
     private function bands(Test $test): array
     {
-        return array_map(function (array $band) use ($test): array {
+        return array_map(function (array $band) use ($test): OutcomeShown {
             $open = is_infinite($band['from']);
             $from = $test->probe->quantity === Quantity::Ohms ? max(0.0, $band['from']) : $band['from'];
             $unit = $this->words->unit($test->probe->quantity);
             [$from, $to] = [$unit->fromBase($from), $unit->fromBase($band['to'])];
             $label = $open ? Words::general('over-range') : self::range($from, $to, $unit->symbol);
 
-            return [
-                'value' => null,
-                'from' => $open ? null : $from,
-                'to' => $open ? null : $to,
-                'label' => $label,
-                ...$this->meaning($band['shares']),
-            ];
+            return new OutcomeShown(
+                value: null,
+                from: $open ? null : $from,
+                to: $open ? null : $to,
+                label: $label,
+                probability: array_sum(array_column($band['shares'], 1)),
+                remedies: $this->meaning($band['shares']),
+            );
         }, (new Bands($this->diagnosis->evidence, $this->alive(self::COUNTED_FROM)))->of($test));
     }
 
@@ -255,7 +260,7 @@ final readonly class TestCard
     /**
      * @param list<array{0: Hypothesis, 1: float}> $shares
      *
-     * @return array{probability: float, remedies: list<array{remedy: string, label: string, fault: string, probability: float}>}
+     * @return list<MeaningShown>
      */
     private function meaning(array $shares): array
     {
@@ -272,22 +277,22 @@ final readonly class TestCard
         $remedies = [];
         foreach (\array_slice($byRemedy, 0, 3, true) as $remedy => $share) {
             if ($total > 0.0 && $share / $total > 0.05) {
-                $remedies[] = [
-                    'remedy' => $remedy,
-                    'label' => $this->words->remedy($remedy),
-                    'fault' => $this->words->hypothesis($leading[$remedy]),
-                    'probability' => $share / $total,
-                ];
+                $remedies[] = new MeaningShown(
+                    remedy: $remedy,
+                    label: $this->words->remedy($remedy),
+                    fault: $this->words->hypothesis($leading[$remedy]),
+                    probability: $share / $total,
+                );
             }
         }
 
-        return ['probability' => $total, 'remedies' => $remedies];
+        return $remedies;
     }
 
     /**
      * Where the likeliest suspects see the reading.
      *
-     * @return list<array{remedy: string, label: string, probability: float, from: float|null, to: float|null}>
+     * @return list<MarkShown>
      */
     private function marks(Test $test): array
     {
@@ -299,13 +304,13 @@ final readonly class TestCard
             [$least, $most] = $this->diagnosis->evidence->range($suspect->leading(), $test, 1.3);
             $open = is_infinite($least);
             $unit = $this->words->unit($test->probe->quantity);
-            $marks[] = [
-                'remedy' => $suspect->remedy,
-                'label' => $this->words->remedy($suspect->remedy),
-                'probability' => $suspect->probability,
-                'from' => $open ? null : $unit->fromBase($least),
-                'to' => $open ? null : $unit->fromBase($most),
-            ];
+            $marks[] = new MarkShown(
+                remedy: $suspect->remedy,
+                label: $this->words->remedy($suspect->remedy),
+                probability: $suspect->probability,
+                from: $open ? null : $unit->fromBase($least),
+                to: $open ? null : $unit->fromBase($most),
+            );
         }
 
         return $marks;

@@ -14,6 +14,7 @@ use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\LampState;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
+use Ispira\Core\Diagnosis\Presentation\Shown\TrapShown;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Reading\Trust;
 
@@ -21,8 +22,6 @@ use Ispira\Core\Reading\Trust;
  * Warns, in words, of readings that say less or something else than they seem to.
  *
  * The likelihoods already know this; a person has to be told.
- *
- * @phpstan-type Warning array{trap: string, readings: list<string>, sentence: string}
  */
 final readonly class Traps
 {
@@ -49,7 +48,7 @@ final readonly class Traps
         $this->sound = $diagnosis->evidence->hypotheses[HypothesisList::NOTHING_WRONG];
     }
 
-    /** @return list<Warning> */
+    /** @return list<TrapShown> */
     public function all(): array
     {
         $episode = \count($this->case->replacements);
@@ -71,8 +70,7 @@ final readonly class Traps
         );
     }
 
-    /** @return Warning|null */
-    private function ofOne(Reading $reading): ?array
+    private function ofOne(Reading $reading): ?TrapShown
     {
         $test = $this->circuit->tests[$reading->test];
         $trap = match (true) {
@@ -104,10 +102,8 @@ final readonly class Traps
 
     /**
      * @param list<Reading> $readings
-     *
-     * @return Warning|null
      */
-    private function together(array $readings): ?array
+    private function together(array $readings): ?TrapShown
     {
         $full = array_values(
             array_filter(
@@ -125,10 +121,8 @@ final readonly class Traps
 
     /**
      * @param list<Reading> $readings
-     *
-     * @return Warning|null
      */
-    private function comesAndGoes(array $readings): ?array
+    private function comesAndGoes(array $readings): ?TrapShown
     {
         if (!$this->case->intermittent) {
             return null;
@@ -145,10 +139,8 @@ final readonly class Traps
 
     /**
      * @param list<Reading> $readings
-     *
-     * @return Warning|null
      */
-    private function blamedOnTheLoad(array $readings): ?array
+    private function blamedOnTheLoad(array $readings): ?TrapShown
     {
         $chatters = array_values(
             array_filter($readings, static fn(Reading $r): bool => $r->value === SpeedState::CutsOut->value),
@@ -165,10 +157,8 @@ final readonly class Traps
 
     /**
      * @param list<Reading> $readings
-     *
-     * @return Warning|null
      */
-    private function newPart(array $readings): ?array
+    private function newPart(array $readings): ?TrapShown
     {
         $bad = array_values(
             array_filter(
@@ -200,20 +190,18 @@ final readonly class Traps
 
     /**
      * @param list<Reading> $readings
-     *
-     * @return Warning
      */
-    private function warning(string $trap, array $readings): array
+    private function warning(string $trap, array $readings): TrapShown
     {
         $words = new Words($this->circuit);
 
-        return [
-            'trap' => $trap,
-            'readings' => array_map(static fn(Reading $r): string => $r->id, $readings),
-            'sentence' => Words::general("traps.$trap", [
+        return new TrapShown(
+            trap: $trap,
+            readings: array_map(static fn(Reading $r): string => $r->id, $readings),
+            sentence: Words::general("traps.$trap", [
                 'reading' => $words->reading($readings[0]),
                 'test' => $words->test($this->circuit->tests[$readings[0]->test]),
             ]),
-        ];
+        );
     }
 }

@@ -16,15 +16,13 @@ use Ispira\Core\Repair\Proof\ProofChecks;
 
 /**
  * What was measured that would spoil a new part again, and that a way of repair leaves in the machine.
- *
- * @phpstan-type Left array{test: string, shown: string, ordinary: string, question: string}
  */
 final readonly class CauseLeft
 {
     /** Standard deviations within which a fault that the way cures explains a reading. */
     private const WITHIN = 2.5;
 
-    /** @var list<array{part: string, test: Test, reading: Reading, left: Left}> causes that were measured and are not right */
+    /** @var list<array{part: string, test: Test, reading: Reading, left: LeftShown}> causes that were measured and are not right */
     private array $found;
 
     public function __construct(
@@ -48,19 +46,19 @@ final readonly class CauseLeft
                     'part' => $check->part,
                     'test' => $test,
                     'reading' => $reading,
-                    'left' => [
-                        'test' => $words->test($test),
-                        'shown' => $words->reading($reading),
-                        'ordinary' => $checks->expected($test),
-                        'question' => $circuit->texts->get("causes.$check->text"),
-                    ],
+                    'left' => new LeftShown(
+                        test: $words->test($test),
+                        shown: $words->reading($reading),
+                        ordinary: $checks->expected($test),
+                        question: $circuit->texts->get("causes.$check->text"),
+                    ),
                 ];
             }
         }
         $this->found = $found;
     }
 
-    /** @return list<Left> each test once */
+    /** @return list<LeftShown> each test once */
     public function by(OfferedRemedy $offer, Diagnosis $diagnosis): array
     {
         $left = [];

@@ -125,8 +125,8 @@ final readonly class Acceptance
                     implode(
                         '; ',
                         array_map(
-                            static fn(array $step): string => $step['what'] .
-                                ($step['left'] > 0 ? ", {$step['left']} left over" : ''),
+                            static fn(StepBack $step): string => $step->what .
+                                ($step->left > 0 ? ", {$step->left} left over" : ''),
                             $open,
                         ),
                     ) .

@@ -12,12 +12,10 @@ use Ispira\Core\Repair\Ledger\Entry;
 
 /**
  * What the findings of a job leave to look into before it closes, besides the part that has failed.
- *
- * @phpstan-import-type Item from StillOpen
  */
 final readonly class FollowUps
 {
-    /** @return list<Item> one for each kind of finding */
+    /** @return list<OpenItem> one for each kind of finding */
     public static function of(RepairSheet $sheet, CaseFile $case): array
     {
         $items = [];
@@ -34,9 +32,8 @@ final readonly class FollowUps
         return $items;
     }
 
-    /** @return Item */
-    private static function item(FollowedUp $kind): array
+    private static function item(FollowedUp $kind): OpenItem
     {
-        return ['of' => Entry::FINDING, 'aspect' => $kind->key, 'what' => $kind->open, 'why' => ''];
+        return new OpenItem(of: Entry::FINDING, aspect: $kind->key, what: $kind->open, why: '');
     }
 }

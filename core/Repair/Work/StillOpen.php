@@ -10,15 +10,13 @@ use Ispira\Core\Repair\Ledger\Ledger;
 
 /**
  * What a job leaves open: one list, from plugs to follow-ups. Each stands until somebody settles it by name.
- *
- * @phpstan-type Item array{of: string, aspect: string, what: string, why: string}
  */
 final readonly class StillOpen
 {
-    /** @param list<Item> $found what the findings of the job leave, see {@see FollowUps} */
+    /** @param list<OpenItem> $found what the findings of the job leave, see {@see FollowUps} */
     public function __construct(private Ledger $ledger, private array $found = []) {}
 
-    /** @return list<Item> "of" is the entry that left it, "aspect" what of it */
+    /** @return list<OpenItem> "of" is the entry that left it, "aspect" what of it */
     public function items(): array
     {
         $settled = array_map(self::key(...), $this->entries());
@@ -26,7 +24,7 @@ final readonly class StillOpen
         return array_values(
             array_filter(
                 $this->all(),
-                static fn(array $item): bool => !\in_array("{$item['of']} {$item['aspect']}", $settled, true),
+                static fn(OpenItem $item): bool => !\in_array("{$item->of} {$item->aspect}", $settled, true),
             ),
         );
     }
@@ -35,26 +33,26 @@ final readonly class StillOpen
     public function beforeClosing(): array
     {
         return array_column(
-            array_filter($this->items(), static fn(array $item): bool => $item['of'] === Entry::FINDING),
+            array_filter($this->items(), static fn(OpenItem $item): bool => $item->of === Entry::FINDING),
             'what',
         );
     }
 
-    /** @return list<array{what: string, who: string, how: string, at: string|null}> */
+    /** @return list<SettledItem> */
     public function settled(): array
     {
         $what = [];
         foreach ($this->all() as $item) {
-            $what["{$item['of']} {$item['aspect']}"] = $item['what'];
+            $what["{$item->of} {$item->aspect}"] = $item->what;
         }
 
         return array_map(
-            static fn(Entry $one): array => [
-                'what' => $what[self::key($one)] ?? $one->text('aspect'),
-                'who' => $one->text('who'),
-                'how' => $one->text('how'),
-                'at' => $one->at,
-            ],
+            static fn(Entry $one): SettledItem => new SettledItem(
+                what: $what[self::key($one)] ?? $one->text('aspect'),
+                who: $one->text('who'),
+                how: $one->text('how'),
+                at: $one->at,
+            ),
             $this->entries(),
         );
     }
@@ -62,7 +60,7 @@ final readonly class StillOpen
     public function isOpen(Entry $settling): bool
     {
         foreach ($this->items() as $item) {
-            if ("{$item['of']} {$item['aspect']}" === self::key($settling)) {
+            if ("{$item->of} {$item->aspect}" === self::key($settling)) {
                 return true;
             }
         }
@@ -81,7 +79,7 @@ final readonly class StillOpen
         return "{$settling->text('of')} {$settling->text('aspect')}";
     }
 
-    /** @return list<Item> */
+    /** @return list<OpenItem> */
     private function all(): array
     {
         return [
@@ -94,16 +92,16 @@ final readonly class StillOpen
         ];
     }
 
-    /** @return list<Item> what else the user of the machine complained of */
+    /** @return list<OpenItem> what else the user of the machine complained of */
     private function also(): array
     {
         return array_map(
-            static fn(Entry $one): array => self::item($one, "Also complained of: {$one->text('what')}"),
+            static fn(Entry $one): OpenItem => self::item($one, "Also complained of: {$one->text('what')}"),
             $this->ledger->all(EntryKind::Also),
         );
     }
 
-    /** @return list<Item> plugs that were not latched or locked when they were last looked at */
+    /** @return list<OpenItem> plugs that were not latched or locked when they were last looked at */
     private function plugs(): array
     {
         $newest = [];
@@ -123,30 +121,30 @@ final readonly class StillOpen
         return $items;
     }
 
-    /** @return list<Item> screws and parts that did not go back on */
+    /** @return list<OpenItem> screws and parts that did not go back on */
     private function leftOff(): array
     {
         $items = [];
         foreach ((new StripDown($this->ledger))->steps() as $step) {
-            if ($step['done'] && $step['left'] > 0) {
-                $items[] = [
-                    'of' => $step['id'],
-                    'aspect' => 'left',
-                    'what' => "{$step['what']}: {$step['left']} of {$step['count']} not put back",
-                    'why' => (string) $step['reason'],
-                ];
+            if ($step->done && $step->left > 0) {
+                $items[] = new OpenItem(
+                    of: $step->id,
+                    aspect: 'left',
+                    what: "{$step->what}: {$step->left} of {$step->count} not put back",
+                    why: (string) $step->reason,
+                );
             }
         }
 
         return $items;
     }
 
-    /** @return list<Item> new parts that went in though a test spoke against them */
+    /** @return list<OpenItem> new parts that went in though a test spoke against them */
     private function newParts(): array
     {
         return array_values(
             array_map(
-                static fn(Entry $one): array => self::item(
+                static fn(Entry $one): OpenItem => self::item(
                     $one,
                     "New part fitted though it did not show {$one->text('expected')}",
                 ),
@@ -158,7 +156,7 @@ final readonly class StillOpen
         );
     }
 
-    /** @return list<Item> what the end of the job itself leaves to do */
+    /** @return list<OpenItem> what the end of the job itself leaves to do */
     private function atTheEnd(): array
     {
         $closed = $this->ledger->latest(EntryKind::Closed);
@@ -167,12 +165,12 @@ final readonly class StillOpen
         }
         $items = [];
         foreach ($closed->list('leftOut') as $number => $title) {
-            $items[] = [
-                'of' => $closed->id,
-                'aspect' => "check-$number",
-                'what' => "Not measured: $title",
-                'why' => $closed->text('reason'),
-            ];
+            $items[] = new OpenItem(
+                of: $closed->id,
+                aspect: "check-$number",
+                what: "Not measured: $title",
+                why: $closed->text('reason'),
+            );
         }
         $day = $closed->text('dueOn');
         $end = match (JobOutcome::from($closed->text('outcome'))) {
@@ -185,12 +183,11 @@ final readonly class StillOpen
 
         return $end === null
             ? $items
-            : [...$items, ['of' => $closed->id, 'aspect' => 'end', 'what' => $end, 'why' => $closed->text('reason')]];
+            : [...$items, new OpenItem(of: $closed->id, aspect: 'end', what: $end, why: $closed->text('reason'))];
     }
 
-    /** @return Item */
-    private static function item(Entry $entry, string $what): array
+    private static function item(Entry $entry, string $what): OpenItem
     {
-        return ['of' => $entry->id, 'aspect' => $entry->kind->value, 'what' => $what, 'why' => $entry->text('reason')];
+        return new OpenItem(of: $entry->id, aspect: $entry->kind->value, what: $what, why: $entry->text('reason'));
     }
 }

@@ -11,20 +11,18 @@ use Ispira\Core\Repair\Ledger\Ledger;
 
 /**
  * What came off, in order, and what went back on in the reverse of it.
- *
- * @phpstan-type Step array{id: string, what: string, count: int, back: int, left: int, reason: string|null, done: bool}
  */
 final readonly class StripDown
 {
     public function __construct(private Ledger $ledger) {}
 
-    /** @return list<Step> in the order taken off */
+    /** @return list<StepBack> in the order taken off */
     public function steps(): array
     {
-        return array_map(fn(Entry $down): array => $this->step($down), $this->ledger->all(EntryKind::Down));
+        return array_map(fn(Entry $down): StepBack => $this->step($down), $this->ledger->all(EntryKind::Down));
     }
 
-    /** @return list<Step> in the order in which it goes together */
+    /** @return list<StepBack> in the order in which it goes together */
     public function reassembly(): array
     {
         return array_reverse($this->steps());
@@ -33,11 +31,11 @@ final readonly class StripDown
     /**
      * Steps that are not back on, neither whole nor with a reason.
      *
-     * @return list<Step>
+     * @return list<StepBack>
      */
     public function open(): array
     {
-        return array_values(array_filter($this->steps(), static fn(array $step): bool => !$step['done']));
+        return array_values(array_filter($this->steps(), static fn(StepBack $step): bool => !$step->done));
     }
 
     /** Fasteners and parts taken off and not put back. */
@@ -123,7 +121,7 @@ final readonly class StripDown
                 );
             }
         }
-        $back = $this->step($down)['back'] + $up->count('count');
+        $back = $this->step($down)->back + $up->count('count');
         if ($back > $down->count('count')) {
             throw new EntryRefused('count', "Only {$down->count('count')} came off here. Where are the others from?");
         }
@@ -135,8 +133,7 @@ final readonly class StripDown
         }
     }
 
-    /** @return Step */
-    private function step(Entry $down): array
+    private function step(Entry $down): StepBack
     {
         $ups = $this->ledger->about($down->id, EntryKind::Up);
         $back = array_sum(array_map(static fn(Entry $up): int => $up->count('count'), $ups));
@@ -144,14 +141,14 @@ final readonly class StripDown
 
         $left = $down->count('count') - $back;
 
-        return [
-            'id' => $down->id,
-            'what' => $down->text('what'),
-            'count' => $down->count('count'),
-            'back' => $back,
-            'left' => $left,
-            'reason' => $reasons === [] ? null : implode('; ', $reasons),
-            'done' => $ups !== [] && ($left === 0 || $reasons !== []),
-        ];
+        return new StepBack(
+            id: $down->id,
+            what: $down->text('what'),
+            count: $down->count('count'),
+            back: $back,
+            left: $left,
+            reason: $reasons === [] ? null : implode('; ', $reasons),
+            done: $ups !== [] && ($left === 0 || $reasons !== []),
+        );
     }
 }

@@ -11,8 +11,6 @@ use Ispira\Core\Repair\Ledger\Ledger;
 
 /**
  * Wires that move from an old part to a new one, by what each of them does, not by its colour or place.
- *
- * @phpstan-type Row array{id: string, function: string, from: string, to: string, colour: string, label: string, moved: bool, checked: bool}
  */
 final readonly class WireTransfer
 {
@@ -26,20 +24,20 @@ final readonly class WireTransfer
         return $this->ledger->latest(EntryKind::Method)?->text('method');
     }
 
-    /** @return list<Row> */
+    /** @return list<WireRow> */
     public function rows(): array
     {
         return array_map(
-            fn(Entry $wire): array => [
-                'id' => $wire->id,
-                'function' => $wire->text('function'),
-                'from' => $wire->text('from'),
-                'to' => $wire->text('to'),
-                'colour' => $wire->text('colour'),
-                'label' => $wire->text('label'),
-                'moved' => $this->ledger->about($wire->id, EntryKind::WireMoved) !== [],
-                'checked' => $this->ledger->about($wire->id, EntryKind::WireChecked) !== [],
-            ],
+            fn(Entry $wire): WireRow => new WireRow(
+                id: $wire->id,
+                function: $wire->text('function'),
+                from: $wire->text('from'),
+                to: $wire->text('to'),
+                colour: $wire->text('colour'),
+                label: $wire->text('label'),
+                moved: $this->ledger->about($wire->id, EntryKind::WireMoved) !== [],
+                checked: $this->ledger->about($wire->id, EntryKind::WireChecked) !== [],
+            ),
             $this->ledger->all(EntryKind::Wire),
         );
     }
@@ -49,8 +47,8 @@ final readonly class WireTransfer
     {
         $warnings = $colours = $targets = [];
         foreach ($this->rows() as $row) {
-            $colours[mb_strtolower($row['colour'])][] = $row['function'];
-            $targets[mb_strtolower($row['to'])][] = $row['function'];
+            $colours[mb_strtolower($row->colour)][] = $row->function;
+            $targets[mb_strtolower($row->to)][] = $row->function;
         }
         foreach ($colours as $colour => $functions) {
             if (\count($functions) > 1) {
@@ -74,33 +72,33 @@ final readonly class WireTransfer
     {
         $open = [];
         foreach ($this->rows() as $row) {
-            if (!$row['moved'] || !$row['checked']) {
-                $open[] = $row['function'] . ($row['moved'] ? ' is not checked' : ' is not moved');
+            if (!$row->moved || !$row->checked) {
+                $open[] = $row->function . ($row->moved ? ' is not checked' : ' is not moved');
             }
         }
         foreach ($this->switches() as $one) {
-            if ($one['new'] === null) {
-                $open[] = "The switches {$one['name']} are not set on the new part";
+            if ($one->new === null) {
+                $open[] = "The switches {$one->name} are not set on the new part";
             }
         }
 
         return $open;
     }
 
-    /** @return list<array{id: string, name: string, old: string, new: string|null, reason: string}> */
+    /** @return list<SwitchRow> */
     public function switches(): array
     {
-        return array_map(function (Entry $one): array {
+        return array_map(function (Entry $one): SwitchRow {
             $set = $this->ledger->about($one->id, EntryKind::SwitchesSet);
             $last = $set === [] ? null : $set[\count($set) - 1];
 
-            return [
-                'id' => $one->id,
-                'name' => $one->text('name'),
-                'old' => $one->text('old'),
-                'new' => $last?->text('new'),
-                'reason' => $last?->text('reason') ?? '',
-            ];
+            return new SwitchRow(
+                id: $one->id,
+                name: $one->text('name'),
+                old: $one->text('old'),
+                new: $last?->text('new'),
+                reason: $last?->text('reason') ?? '',
+            );
         }, $this->ledger->all(EntryKind::Switches));
     }
 
@@ -110,7 +108,7 @@ final readonly class WireTransfer
         match ($entry->kind) {
             EntryKind::Wire => $this->acceptWire($entry),
             EntryKind::WireMoved => $this->acceptMove($this->row($entry)),
-            EntryKind::WireChecked => $this->row($entry)['moved'] ||
+            EntryKind::WireChecked => $this->row($entry)->moved ||
                 throw new EntryRefused('of', 'It is not moved yet: move it, then pull at it and check it.'),
             EntryKind::SwitchesSet => $this->acceptSwitches($entry),
             EntryKind::Plug => ($entry->flag('latched') && $entry->flag('locked')) ||
@@ -132,23 +130,23 @@ final readonly class WireTransfer
         }
         foreach ($this->rows() as $row) {
             if (
-                mb_strtolower($row['from']) === mb_strtolower($wire->text('from')) &&
-                $row['function'] === $wire->text('function')
+                mb_strtolower($row->from) === mb_strtolower($wire->text('from')) &&
+                $row->function === $wire->text('function')
             ) {
                 throw new EntryRefused('from', 'This wire is in the table already.');
             }
             if (
-                mb_strtolower($row['to']) === mb_strtolower($wire->text('to')) &&
-                self::isTap($row['function']) &&
+                mb_strtolower($row->to) === mb_strtolower($wire->text('to')) &&
+                self::isTap($row->function) &&
                 self::isTap($wire->text('function'))
             ) {
                 throw new EntryRefused(
                     'to',
-                    "Terminal {$row['to']} has the {$row['function']} already. Two speed taps fed at once burn the winding: cap the idle one by itself.",
+                    "Terminal {$row->to} has the {$row->function} already. Two speed taps fed at once burn the winding: cap the idle one by itself.",
                 );
             }
-            if ($row['label'] !== '' && $row['label'] === $wire->text('label')) {
-                throw new EntryRefused('label', "The tag \"{$row['label']}\" is on another wire: {$row['function']}.");
+            if ($row->label !== '' && $row->label === $wire->text('label')) {
+                throw new EntryRefused('label', "The tag \"{$row->label}\" is on another wire: {$row->function}.");
             }
         }
     }
@@ -158,20 +156,16 @@ final readonly class WireTransfer
         return preg_match('/\b(tap|speed)/i', $function) === 1;
     }
 
-    /** @param Row $row */
-    private function acceptMove(array $row): void
+    private function acceptMove(WireRow $row): void
     {
         foreach ($this->rows() as $other) {
             if (
                 $this->method() === self::ONE_AT_A_TIME &&
-                $other['id'] !== $row['id'] &&
-                $other['moved'] &&
-                !$other['checked']
+                $other->id !== $row->id &&
+                $other->moved &&
+                !$other->checked
             ) {
-                throw new EntryRefused(
-                    'of',
-                    "One at a time: check \"{$other['function']}\" before the next comes off.",
-                );
+                throw new EntryRefused('of', "One at a time: check \"{$other->function}\" before the next comes off.");
             }
         }
     }
@@ -190,11 +184,10 @@ final readonly class WireTransfer
         }
     }
 
-    /** @return Row */
-    private function row(Entry $entry): array
+    private function row(Entry $entry): WireRow
     {
         foreach ($this->rows() as $row) {
-            if ($row['id'] === $entry->text('of')) {
+            if ($row->id === $entry->text('of')) {
                 return $row;
             }
         }

@@ -1,6 +1,7 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
 import { useState, type ReactNode } from 'react';
-import type { JobHead, Shared } from '@/lib/types';
+import type { JobHead } from '@/generated/props';
+import type { Shared } from '@/lib/page';
 
 function currentTheme(): string {
     return typeof document === 'undefined' ? '' : (document.documentElement.dataset.theme ?? '');

@@ -15,7 +15,7 @@
 
 <h2>What was done</h2>
 @forelse($done as $one)
-    <p><strong>{{ $one['label'] }}</strong>@if($one['partNumber']), part {{ $one['partNumber'] }}@endif.@if($one['note']) {{ $one['note'] }}@endif</p>
+    <p><strong>{{ $one->label }}</strong>@if($one->partNumber), part {{ $one->partNumber }}@endif.@if($one->note) {{ $one->note }}@endif</p>
 @empty
     @if($adjusted === [])<p>Nothing was replaced.</p>@endif
 @endforelse
@@ -30,10 +30,10 @@
 
 @if($stillOpen !== [])
 <h2>Still open</h2>
-<ul>@foreach($stillOpen as $one)<li><strong>{{ $one['what'] }}</strong>@if($one['why'] !== ''): {{ $one['why'] }}@endif</li>@endforeach</ul>
+<ul>@foreach($stillOpen as $one)<li><strong>{{ $one->what }}</strong>@if($one->why !== ''): {{ $one->why }}@endif</li>@endforeach</ul>
 @endif
 @if($settled !== [])
-<p class="soft">Settled since: @foreach($settled as $one){{ $one['what'] }}, by {{ $one['who'] }}: {{ $one['how'] }}. @endforeach</p>
+<p class="soft">Settled since: @foreach($settled as $one){{ $one->what }}, by {{ $one->who }}: {{ $one->how }}. @endforeach</p>
 @endif
 
 <h2>What we advise</h2>

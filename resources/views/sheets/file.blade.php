@@ -32,17 +32,17 @@
 
 @if($stillOpen !== [])
 <h2>Still open</h2>
-<ul>@foreach($stillOpen as $one)<li><strong>{{ $one['what'] }}</strong>@if($one['why'] !== ''): {{ $one['why'] }}@endif</li>@endforeach</ul>
+<ul>@foreach($stillOpen as $one)<li><strong>{{ $one->what }}</strong>@if($one->why !== ''): {{ $one->why }}@endif</li>@endforeach</ul>
 @endif
 @if($settled !== [])
-<p class="soft">Settled since: @foreach($settled as $one){{ $one['what'] }}, by {{ $one['who'] }}: {{ $one['how'] }}. @endforeach</p>
+<p class="soft">Settled since: @foreach($settled as $one){{ $one->what }}, by {{ $one->who }}: {{ $one->how }}. @endforeach</p>
 @endif
 
 <h2>Readings</h2>
 <table class="lines">
     <tr><th>Time</th><th>Test</th><th>Read</th><th></th></tr>
     @foreach($readings as $one)
-        <tr><td style="width: 96px" class="soft">{{ \Illuminate\Support\Carbon::parse($one['takenAt'])->format('d.m. H:i') }}</td><td>{{ $one['title'] }}@if($one['doubts'] !== [])<br><span class="soft">{{ implode(' ', $one['doubts']) }}</span>@endif</td><td style="width: 110px"><strong>{{ $one['value'] }}</strong></td><td style="width: 90px" class="soft">{{ $one['struck'] ? 'struck out' : ($one['steady'] ? '' : 'wandered') }}{{ $one['episode'] > 0 ? ' after repair' : '' }}</td></tr>
+        <tr><td style="width: 96px" class="soft">{{ \Illuminate\Support\Carbon::parse($one->takenAt)->format('d.m. H:i') }}</td><td>{{ $one->title }}@if($one->doubts !== [])<br><span class="soft">{{ implode(' ', $one->doubts) }}</span>@endif</td><td style="width: 110px"><strong>{{ $one->value }}</strong></td><td style="width: 90px" class="soft">{{ $one->struck ? 'struck out' : ($one->steady ? '' : 'wandered') }}{{ $one->episode > 0 ? ' after repair' : '' }}</td></tr>
     @endforeach
 </table>
 
@@ -69,7 +69,7 @@
 
 @if($plans !== [])
     <h2>Planned and worked out</h2>
-    @foreach($plans as $one)<p><strong>{{ $one['name'] }}</strong>: {{ implode(' ', $one['said']) }}</p>@endforeach
+    @foreach($plans as $one)<p><strong>{{ $one->name }}</strong>: {{ implode(' ', $one->said) }}</p>@endforeach
 @endif
 
 @if($kit !== [])
@@ -79,19 +79,19 @@
 
 @if($steps !== [])
     <h2>Taken apart and put back</h2>
-    <table class="lines">@foreach($steps as $step)<tr><td>{{ $step['what'] }}</td><td style="width: 150px">{{ $step['count'] }} off, {{ $step['back'] }} back{{ $step['left'] > 0 ? ", {$step['left']} left over" : '' }}</td><td style="width: 160px" class="soft">{{ $step['reason'] }}</td></tr>@endforeach</table>
+    <table class="lines">@foreach($steps as $step)<tr><td>{{ $step->what }}</td><td style="width: 150px">{{ $step->count }} off, {{ $step->back }} back{{ $step->left > 0 ? ", {$step->left} left over" : '' }}</td><td style="width: 160px" class="soft">{{ $step->reason }}</td></tr>@endforeach</table>
     <p class="soft">Left over: {{ $leftOver }}. @if($asFound !== [])As found: {{ implode('; ', $asFound) }}.@endif</p>
 @endif
 
 @if($wires !== [] || $switches !== [])
     <h2>Wires and switches</h2>
-    <table class="lines">@foreach($wires as $wire)<tr><td>{{ $wire['function'] }}</td><td>{{ $wire['colour'] }} {{ $wire['label'] }}</td><td>{{ $wire['from'] }} to {{ $wire['to'] }}</td><td style="width: 120px" class="soft">{{ $wire['moved'] ? 'moved' : '' }} {{ $wire['checked'] ? 'and checked' : '' }}</td></tr>@endforeach</table>
-    @foreach($switches as $one)<p>{{ $one['name'] }}: {{ $one['old'] }} on the old part, {{ $one['new'] ?? 'not set' }} on the new. {{ $one['reason'] }}</p>@endforeach
+    <table class="lines">@foreach($wires as $wire)<tr><td>{{ $wire->function }}</td><td>{{ $wire->colour }} {{ $wire->label }}</td><td>{{ $wire->from }} to {{ $wire->to }}</td><td style="width: 120px" class="soft">{{ $wire->moved ? 'moved' : '' }} {{ $wire->checked ? 'and checked' : '' }}</td></tr>@endforeach</table>
+    @foreach($switches as $one)<p>{{ $one->name }}: {{ $one->old }} on the old part, {{ $one->new ?? 'not set' }} on the new. {{ $one->reason }}</p>@endforeach
 @endif
 
 @if($runs !== [])
     <h2>Procedures</h2>
-    @foreach($runs as $run)<p>{{ $run['title'] }}: {{ $run['state'] }}, {{ \Illuminate\Support\Carbon::parse($run['at'])->format('d.m. H:i') }}</p>@endforeach
+    @foreach($runs as $run)<p>{{ $run->title }}: {{ $run->state }}, {{ \Illuminate\Support\Carbon::parse($run->at)->format('d.m. H:i') }}</p>@endforeach
 @endif
 
 @if($checks !== [])

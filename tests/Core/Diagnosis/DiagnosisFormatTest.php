@@ -57,7 +57,7 @@ final class DiagnosisFormatTest extends TestCase
         $schema = (string) file_get_contents(__DIR__ . '/../../../docs/formats/diagnosis.schema.json');
         foreach ([null, 'common-ohms', 'look-pack', 'speed@direct', 'no such test'] as $chosen) {
             $written = json_decode(
-                json_encode($format->toArray($chosen), \JSON_THROW_ON_ERROR),
+                json_encode($format->shown($chosen), \JSON_THROW_ON_ERROR),
                 false,
                 64,
                 \JSON_THROW_ON_ERROR,
@@ -74,10 +74,10 @@ final class DiagnosisFormatTest extends TestCase
         $card = (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of(
             $bench->circuit->tests['look-pack-plug'],
         );
-        self::assertSame(['fine', 'burnt', 'corroded'], array_column($card['outcomes'], 'value'));
-        self::assertEqualsWithDelta(1.0, array_sum(array_column($card['outcomes'], 'probability')), 0.05);
-        $burnt = $card['outcomes'][1];
-        self::assertContains('pack-plug', array_column($burnt['remedies'], 'remedy'));
+        self::assertSame(['fine', 'burnt', 'corroded'], array_column($card->outcomes, 'value'));
+        self::assertEqualsWithDelta(1.0, array_sum(array_column($card->outcomes, 'probability')), 0.05);
+        $burnt = $card->outcomes[1];
+        self::assertContains('pack-plug', array_column($burnt->remedies, 'remedy'));
     }
 
     public function testAFlueFanIsSpunByHandBeforeAnythingLiveIsMeasuredUnderTheSameCover(): void
@@ -88,7 +88,7 @@ final class DiagnosisFormatTest extends TestCase
             $case = Bench::case(['off' => 'right', 'full' => 'slow'], ['noise' => 'squeal', ...$more]);
 
             return array_column(
-                (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of($live)['onTheWay'],
+                (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of($live)->onTheWay,
                 'key',
             );
         };
@@ -103,18 +103,18 @@ final class DiagnosisFormatTest extends TestCase
         $card = (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of(
             $bench->circuit->tests['common-volts@3'],
         );
-        self::assertStringStartsWith('under ', $card['outcomes'][0]['label']);
-        self::assertLessThan(2.0, $card['outcomes'][0]['to']);
-        self::assertSame('pack', $card['outcomes'][0]['remedies'][0]['remedy']);
-        $high = $card['outcomes'][\count($card['outcomes']) - 1];
-        self::assertSame('pack-plug', $high['remedies'][0]['remedy']);
-        self::assertGreaterThan(10.0, $high['from']);
-        foreach (\array_slice($card['outcomes'], 1) as $n => $band) {
-            self::assertGreaterThanOrEqual($card['outcomes'][$n]['to'], $band['from'], 'bands do not overlap');
+        self::assertStringStartsWith('under ', $card->outcomes[0]->label);
+        self::assertLessThan(2.0, $card->outcomes[0]->to);
+        self::assertSame('pack', $card->outcomes[0]->remedies[0]->remedy);
+        $high = $card->outcomes[\count($card->outcomes) - 1];
+        self::assertSame('pack-plug', $high->remedies[0]->remedy);
+        self::assertGreaterThan(10.0, $high->from);
+        foreach (\array_slice($card->outcomes, 1) as $n => $band) {
+            self::assertGreaterThanOrEqual($card->outcomes[$n]->to, $band->from, 'bands do not overlap');
         }
-        self::assertSame('pack plug, common pin', $card['red']);
-        self::assertSame('battery minus', $card['black']);
-        self::assertNotEmpty($card['cautions']);
+        self::assertSame('pack plug, common pin', $card->red);
+        self::assertSame('battery minus', $card->black);
+        self::assertNotEmpty($card->cautions);
     }
 
     public function testAnOpenPredictionHasItsOwnBandAndMark(): void
@@ -124,21 +124,20 @@ final class DiagnosisFormatTest extends TestCase
         $card = (new TestCard($bench->circuit, $case, $bench->diagnose($case)))->of(
             $bench->circuit->tests['common-ohms'],
         );
-        $last = $card['outcomes'][\count($card['outcomes']) - 1];
-        self::assertSame('over range', $last['label']);
-        self::assertNull($last['from']);
-        self::assertNull($card['marks'][0]['from'], 'the leading suspect predicts an open circuit');
+        $last = $card->outcomes[\count($card->outcomes) - 1];
+        self::assertSame('over range', $last->label);
+        self::assertNull($last->from);
+        self::assertNull($card->marks[0]->from, 'the leading suspect predicts an open circuit');
     }
 
     public function testReasonsCarryTheNumbers(): void
     {
         $bench = new Bench();
         $case = Bench::case(self::MAP, ['common-volts@3' => 12.6]);
-        $shown = (new DiagnosisFormat($bench->circuit, $case, $bench->diagnose($case)))->toArray();
-        self::assertIsArray($shown['suspects']);
-        $plug = $shown['suspects'][0];
-        self::assertSame('pack-plug', $plug['remedy']);
-        $sentences = implode(' ', array_column($plug['reasons'], 'sentence'));
+        $shown = (new DiagnosisFormat($bench->circuit, $case, $bench->diagnose($case)))->shown();
+        $plug = $shown->suspects[0];
+        self::assertSame('pack-plug', $plug->remedy);
+        $sentences = implode(' ', array_column($plug->reasons, 'sentence'));
         self::assertMatchesRegularExpression(
             '/12\.6 V\. \d+\.\d V expected with no contact in the pack plug; [\d.]+ V with/',
             $sentences,

@@ -123,8 +123,8 @@ final class EngineTest extends TestCase
         self::assertNotNull($diagnosis->misfit);
         self::assertSame(['reading-battery-volts@4'], $diagnosis->misfit->spoiling);
         self::assertNull($diagnosis->verdict);
-        $shown = (new DiagnosisFormat($bench->circuit, $case, $diagnosis))->toArray();
-        self::assertNull($shown['verdict']);
+        $shown = (new DiagnosisFormat($bench->circuit, $case, $diagnosis))->shown();
+        self::assertNull($shown->verdict);
     }
 
     public function testAMisfitGuessesAtTheDecimalPoint(): void
@@ -133,7 +133,7 @@ final class EngineTest extends TestCase
         $case = Bench::case(self::ONLY_HIGH, ['battery-volts@4' => 1.29]);
         $diagnosis = $bench->diagnose($case);
         self::assertNotNull($diagnosis->misfit);
-        $hint = (new Reasons($bench->circuit, $case, $diagnosis))->misfit($case->readings[6])['hint'];
+        $hint = (new Reasons($bench->circuit, $case, $diagnosis))->misfit($case->readings[6])->hint;
         self::assertStringContainsString('12.9 V instead of 1.3 V', $hint);
     }
 

@@ -14,6 +14,7 @@ use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\MemoryStore;
+use Ispira\Core\Diagnosis\Presentation\Shown\OutcomeShown;
 use Ispira\Core\Diagnosis\Presentation\TestCard;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
 use Ispira\Core\Kernel\RandomSource;
@@ -132,7 +133,7 @@ final class LawsTest extends TestCase
                 $test = $diagnosis->next->test;
                 self::assertGreaterThan(0.0, $diagnosis->next->information, $test->key);
                 $card = (new TestCard(self::machine($family)->circuit, $case, $diagnosis))->of($test);
-                foreach ($test->probe->quantity->isNumber() ? $card['outcomes'] : [] as $outcome) {
+                foreach ($test->probe->quantity->isNumber() ? $card->outcomes : [] as $outcome) {
                     $rows += $this->leadsTo($family, $case, $test, $outcome);
                 }
             }
@@ -142,28 +143,26 @@ final class LawsTest extends TestCase
 
     /**
      * Enters the middle of a row that is likely and clear, and looks whether its leader leads then.
-     *
-     * @param array{from: float|null, to: float|null, probability: float, remedies: list<array{remedy: string, probability: float}>} $outcome
      */
-    private function leadsTo(string $family, CaseFile $case, Test $test, array $outcome): int
+    private function leadsTo(string $family, CaseFile $case, Test $test, OutcomeShown $outcome): int
     {
-        $first = $outcome['remedies'][0] ?? null;
-        $clear = $first !== null && $first['probability'] > 2.0 * ($outcome['remedies'][1]['probability'] ?? 0.0);
-        if (!$clear || $outcome['probability'] < 0.05) {
+        $first = $outcome->remedies[0] ?? null;
+        $clear = $first !== null && $first->probability > 2.0 * ($outcome->remedies[1]->probability ?? 0.0);
+        if (!$clear || $outcome->probability < 0.05) {
             return 0;
         }
         // The pages show amperes, ohms and volts in these units themselves; others are left out.
         if (
-            $outcome['from'] === null ||
-            $outcome['to'] === null ||
+            $outcome->from === null ||
+            $outcome->to === null ||
             !\in_array($test->probe->quantity->value, ['volts', 'amps', 'ohms'], true)
         ) {
             return 0;
         }
-        $middle = 0.5 * ($outcome['from'] + $outcome['to']);
+        $middle = 0.5 * ($outcome->from + $outcome->to);
         $after = self::diagnose($family, $case->with(new Reading('row', $test->key, $middle, true)));
         self::assertSame(
-            $first['remedy'],
+            $first->remedy,
             $after->suspects[0]->remedy,
             "$family, $test->key at $middle, of " . json_encode($outcome),
         );

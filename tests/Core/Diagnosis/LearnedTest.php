@@ -106,9 +106,9 @@ final class LearnedTest extends TestCase
         $values = (new Learned($bench->circuit, $bench->diagnose(new CaseFile($readings))->evidence))->values();
         $total = $machine->value('resistor-1.ohms') + $machine->value('resistor-2.ohms');
         $total += $machine->value('resistor-3.ohms');
-        self::assertMatchesRegularExpression('/^about [\d.]+ Ω$/', (string) $values[1]['after']);
-        self::assertEqualsWithDelta($total, (float) substr((string) $values[1]['after'], 6), 0.35 * $total);
-        self::assertNull($values[0]['after'], 'ohms say nothing of the supply');
+        self::assertMatchesRegularExpression('/^about [\d.]+ Ω$/', (string) $values[1]->after);
+        self::assertEqualsWithDelta($total, (float) substr((string) $values[1]->after, 6), 0.35 * $total);
+        self::assertNull($values[0]->after, 'ohms say nothing of the supply');
     }
 
     #[DataProviderExternal(Families::class, 'all')]
@@ -203,19 +203,19 @@ final class LearnedTest extends TestCase
         }
         $case = new CaseFile($readings);
         $found = (new Engine())->diagnose($bench->circuit, $case, new DecisionSettings());
-        $format = (new DiagnosisFormat($bench->circuit, $case, $found))->toArray();
+        $format = (new DiagnosisFormat($bench->circuit, $case, $found))->shown();
         self::assertSame('something-else', $found->suspects[0]->remedy);
         self::assertNull($found->verdict);
-        $elsewhere = $format['elsewhere'];
-        self::assertIsArray($elsewhere);
-        self::assertNotSame([], $elsewhere['odd']);
-        self::assertNotSame([], $elsewhere['sound']);
-        self::assertNotSame([], $elsewhere['cleared']);
-        self::assertStringContainsString('where sound machines show', $elsewhere['odd'][0]);
-        self::assertNotSame([], $elsewhere['narrows']);
-        foreach ($elsewhere['narrows'] as $test) {
-            self::assertTrue($bench->circuit->tests[$test['key']]->probe->quantity->isNumber(), $test['key']);
-            self::assertNotContains($test['key'], array_map(static fn(Reading $r): string => $r->test, $readings));
+        $elsewhere = $format->elsewhere;
+        self::assertNotNull($elsewhere);
+        self::assertNotSame([], $elsewhere->odd);
+        self::assertNotSame([], $elsewhere->sound);
+        self::assertNotSame([], $elsewhere->cleared);
+        self::assertStringContainsString('where sound machines show', $elsewhere->odd[0]);
+        self::assertNotSame([], $elsewhere->narrows);
+        foreach ($elsewhere->narrows as $test) {
+            self::assertTrue($bench->circuit->tests[$test->key]->probe->quantity->isNumber(), $test->key);
+            self::assertNotContains($test->key, array_map(static fn(Reading $r): string => $r->test, $readings));
         }
     }
 

@@ -31,7 +31,7 @@ final class SeriesTest extends TestCase
             array_column($steps, 'test'),
         );
         self::assertSame([null, null, null, 7.5, null, null], array_column($steps, 'read'));
-        self::assertSame('7.5 V', $steps[3]['text']);
+        self::assertSame('7.5 V', $steps[3]->text);
         $expected = array_column($steps, 'expected');
         self::assertGreaterThan($expected[2], $expected[5]);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
+use Ispira\Core\Device\DrawnElement;
 use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -30,9 +31,9 @@ final class SoundCircuitTest extends TestCase
         $sound = new SoundCircuit($bench->circuit);
         foreach (['1', '2', '3', '4'] as $position) {
             $live = [];
-            foreach ($sound->sheet($bench->circuit->setUps[$position])['elements'] as $element) {
-                if ($element['live']) {
-                    $live[$element['id']] = [$element['from'], $element['to']];
+            foreach ($sound->sheet($bench->circuit->setUps[$position])->elements as $element) {
+                if ($element->live) {
+                    $live[$element->id] = [$element->from, $element->to];
                 }
             }
             self::assertArrayHasKey('battery', $live);
@@ -49,8 +50,8 @@ final class SoundCircuitTest extends TestCase
             self::assertSame(
                 [],
                 array_filter(
-                    $sound->sheet($bench->circuit->setUps[$position])['elements'],
-                    static fn(array $e): bool => $e['live'] && $e['id'] !== 'battery',
+                    $sound->sheet($bench->circuit->setUps[$position])->elements,
+                    static fn(DrawnElement $e): bool => $e->live && $e->id !== 'battery',
                 ),
             );
         }
@@ -60,26 +61,26 @@ final class SoundCircuitTest extends TestCase
     {
         $bench = new Bench();
         $elements = array_column(
-            (new SoundCircuit($bench->circuit))->sheet($bench->circuit->setUps['2'])['elements'],
+            (new SoundCircuit($bench->circuit))->sheet($bench->circuit->setUps['2'])->elements,
             null,
             'id',
         );
-        self::assertTrue($elements['contact-1']['open']);
-        self::assertFalse($elements['contact-2']['open']);
+        self::assertTrue($elements['contact-1']->open);
+        self::assertFalse($elements['contact-2']->open);
         $unplugged = array_column(
-            (new SoundCircuit($bench->circuit))->sheet($bench->circuit->setUps['pack-out'])['elements'],
+            (new SoundCircuit($bench->circuit))->sheet($bench->circuit->setUps['pack-out'])->elements,
             null,
             'id',
         );
-        self::assertTrue($unplugged['plug-pack']['open']);
-        self::assertTrue($unplugged['relay']['open']);
+        self::assertTrue($unplugged['plug-pack']->open);
+        self::assertTrue($unplugged['relay']->open);
     }
 
     public function testFloatingNodesHaveNoPotential(): void
     {
         $bench = new Bench();
-        $nodes = (new SoundCircuit($bench->circuit))->sheet($bench->circuit->setUps['pack-out'])['nodes'];
-        self::assertNull($nodes['pack-1']['volts']);
-        self::assertEqualsWithDelta(13.1, $nodes['battery']['volts'] ?? 0.0, 0.1);
+        $nodes = (new SoundCircuit($bench->circuit))->sheet($bench->circuit->setUps['pack-out'])->nodes->values;
+        self::assertNull($nodes['pack-1']->volts);
+        self::assertEqualsWithDelta(13.1, $nodes['battery']->volts ?? 0.0, 0.1);
     }
 }

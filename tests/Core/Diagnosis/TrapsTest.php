@@ -107,9 +107,9 @@ final class TrapsTest extends TestCase
     {
         $bench = new Bench(family: 'electronic-blower');
         $case = new CaseFile([]);
-        $card = (new DiagnosisFormat($bench->circuit, $case, $bench->diagnose($case)))->toArray('command@3')['card'];
-        self::assertIsArray($card);
-        self::assertStringContainsString('load lamp never goes', implode(' ', $card['cautions']));
+        $card = (new DiagnosisFormat($bench->circuit, $case, $bench->diagnose($case)))->shown('command@3')->card;
+        self::assertNotNull($card);
+        self::assertStringContainsString('load lamp never goes', implode(' ', $card->cautions));
     }
 
     public function testTwoConnectedPartsHideBehindEachOtherUntilTheyAreSeparated(): void

@@ -101,7 +101,7 @@ final class AnyCircuitTest extends TestCase
                     $diagnosis->suspects[0]->probability >= Engine::SURE,
                 "$sheet, $hidden->key: what now?",
             );
-            self::assertNotSame([], (new DiagnosisFormat($circuit, $case, $diagnosis))->toArray()['suspects']);
+            self::assertNotSame([], (new DiagnosisFormat($circuit, $case, $diagnosis))->shown()->suspects);
             if ($diagnosis->next === null) {
                 break;
             }

@@ -8,6 +8,7 @@ use Ispira\Core\Circuit\Element;
 use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\AdjustmentKind;
 use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\DrawnElement;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
@@ -165,7 +166,7 @@ abstract class FamilyContract extends TestCase
         $sheet = (new SoundCircuit($circuit))->sheet($circuit->setUps[array_key_last($circuit->positions)]);
         self::assertNotSame(
             [],
-            array_filter($sheet['elements'], static fn(array $e): bool => $e['live']),
+            array_filter($sheet->elements, static fn(DrawnElement $e): bool => $e->live),
             'something is live in the last position',
         );
     }

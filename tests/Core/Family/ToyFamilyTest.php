@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Family;
 
+use Ispira\Core\Device\DrawnElement;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
@@ -44,9 +45,9 @@ final class ToyFamilyTest extends TestCase
         $diagnosis = (new Engine())->diagnose($circuit, $case, new DecisionSettings());
         self::assertSame('button', $diagnosis->suspects[0]->remedy);
         self::assertGreaterThan(0.9, $diagnosis->suspects[0]->probability);
-        $shown = (new DiagnosisFormat($circuit, $case, $diagnosis))->toArray('look');
-        self::assertIsArray($shown['card']);
-        self::assertSame('Look at the button', $shown['card']['title']);
+        $shown = (new DiagnosisFormat($circuit, $case, $diagnosis))->shown('look');
+        self::assertNotNull($shown->card);
+        self::assertSame('Look at the button', $shown->card->title);
     }
 
     public function testItsStripSheetFileAndTrialWork(): void
@@ -56,8 +57,8 @@ final class ToyFamilyTest extends TestCase
         self::assertSame(['off' => 0.0, '1' => 1.0], (new SoundCircuit($circuit))->speeds());
         $live = array_column(
             array_filter(
-                (new SoundCircuit($circuit))->sheet($circuit->setUps['1'])['elements'],
-                static fn(array $e): bool => $e['live'],
+                (new SoundCircuit($circuit))->sheet($circuit->setUps['1'])->elements,
+                static fn(DrawnElement $e): bool => $e->live,
             ),
             'id',
         );

@@ -199,16 +199,16 @@ final class RemediesTest extends TestCase
         $shown = (new Outlook($bench->circuit, new Remedies($bench->circuit, $sheet, new DecisionSettings())))->shown(
             $diagnosis,
         );
-        self::assertEqualsWithDelta(1.0, $shown['attempts'][0]['reached'], 1e-5);
-        foreach (\array_slice($shown['attempts'], 1) as $n => $attempt) {
+        self::assertEqualsWithDelta(1.0, $shown->attempts[0]->reached, 1e-5);
+        foreach (\array_slice($shown->attempts, 1) as $n => $attempt) {
             self::assertLessThan(
-                $shown['attempts'][$n]['reached'],
-                $attempt['reached'],
+                $shown->attempts[$n]->reached,
+                $attempt->reached,
                 'Each is reached less often than the one before.',
             );
         }
-        self::assertNotNull($shown['test']);
-        self::assertGreaterThan($shown['attempts'][0]['money'], $shown['money']);
+        self::assertNotNull($shown->test);
+        self::assertGreaterThan($shown->attempts[0]->money, $shown->money);
         self::assertEqualsWithDelta(1.0, array_sum(Remedies::chances($diagnosis)), 1e-6);
     }
 
@@ -227,7 +227,7 @@ final class RemediesTest extends TestCase
 
             return array_map(
                 static fn(array $left): array => array_column($left, 'test'),
-                array_column($outlook->shown($diagnosis)['options'], 'left', 'key'),
+                array_column($outlook->shown($diagnosis)->options, 'left', 'key'),
             );
         };
         $sound = $left(['current@4' => 14.0]);

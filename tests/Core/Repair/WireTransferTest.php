@@ -135,7 +135,7 @@ final class WireTransferTest extends TestCase
             'new' => '0111',
             'reason' => 'the new board counts from the other end',
         ]);
-        self::assertSame('0111', $this->transfer()->switches()[0]['new']);
+        self::assertSame('0111', $this->transfer()->switches()[0]->new);
     }
 
     public function testAPlugIsDoneWhenItLatchesAndLocks(): void

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Http\Page;
+use App\Planning\PlannerHead;
+use Ispira\Core\Device\DrawnSheet;
+use Ispira\Core\Diagnosis\Presentation\Shown\DiagnosisShown;
+use Ispira\Core\Diagnosis\Presentation\Shown\SeriesStep;
+use Ispira\Core\Job\Shown\JobHead;
+use Ispira\Core\Job\Shown\ReadingShown;
+use Ispira\Core\Job\Shown\ReplacementShown;
+use Ispira\Core\Job\Shown\Strip;
+use Ispira\Core\Kernel\Keyed;
+
+final readonly class BenchPage extends Page
+{
+    /**
+     * @param list<ReadingShown> $readings
+     * @param list<ReplacementShown> $replacements
+     * @param list<SeriesStep> $series
+     * @param list<PlannerHead> $planners
+     * @param Keyed<list<PlannerHead>> $worksheets
+     * @param list<Tool> $tools
+     * @param list<MeterName> $meters
+     * @param list<LeadOn> $leadsOn
+     */
+    public function __construct(
+        public JobHead $job,
+        public Strip $strip,
+        public array $readings,
+        public array $replacements,
+        public DiagnosisShown $diagnosis,
+        public array $series,
+        public DrawnSheet $sheet,
+        public ?string $chosen,
+        public bool $open,
+        public array $planners,
+        public Keyed $worksheets,
+        public array $tools,
+        public bool $stepping,
+        public ?string $whatIf,
+        public array $meters,
+        public float $leads,
+        public array $leadsOn,
+    ) {}
+}

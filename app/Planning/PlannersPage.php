@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Http\Page;
+
+final readonly class PlannersPage extends Page
+{
+    /**
+     * @param list<PlannerHead> $planners
+     */
+    public function __construct(public array $planners) {}
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Procedures;
+
+/**
+ * A procedure in a list.
+ */
+final readonly class ProcedureHead
+{
+    /**
+     * @param bool $own whether the text is the workshop's own
+     */
+    public function __construct(
+        public string $key,
+        public string $title,
+        public string $summary,
+        public int $minutes,
+        public int $steps,
+        public bool $own,
+    ) {}
+}

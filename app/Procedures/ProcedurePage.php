@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Procedures;
+
+use App\Http\Page;
+use Ispira\Core\Job\Shown\JobHead;
+use Ispira\Core\Procedure\Procedure;
+
+final readonly class ProcedurePage extends Page
+{
+    public function __construct(
+        public Procedure $procedure,
+        public bool $asksForCapacitor,
+        public bool $own,
+        public bool $shipped,
+        public bool $lead,
+        public ?JobHead $job,
+    ) {}
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Procedures;
+
+use App\Http\Page;
+use Ispira\Core\Job\Shown\JobHead;
+
+final readonly class ProceduresPage extends Page
+{
+    /**
+     * @param list<ProcedureHead> $procedures
+     * @param list<RunListed> $running
+     */
+    public function __construct(
+        public array $procedures,
+        public array $running,
+        public ?JobHead $job,
+        public bool $lead,
+    ) {}
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Procedures;
+
+use Ispira\Core\Procedure\Procedure;
+
+/**
+ * A procedure as it is worked.
+ */
+final readonly class RunShown
+{
+    /**
+     * @param list<StepTime> $times
+     */
+    public function __construct(
+        public string $id,
+        public Procedure $procedure,
+        public int $step,
+        public float $since,
+        public float $now,
+        public float $remaining,
+        public bool $late,
+        public bool $finished,
+        public ?string $aborted,
+        public array $times,
+        public string $startedAt,
+    ) {}
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair;
+
+use App\Http\Page;
+
+final readonly class DuePage extends Page
+{
+    /**
+     * @param list<DueJob> $jobs
+     * @param list<LoanShown> $loans
+     * @param list<OpenJobItems> $open
+     */
+    public function __construct(public array $jobs, public array $loans, public array $open) {}
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repair;
+
+/**
+ * A photo to choose.
+ */
+final readonly class PhotoHead
+{
+    public function __construct(public string $id, public ?string $caption) {}
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Presentation\Shown;
+
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Kernel\Choice;
+use Ispira\Core\Kernel\Titled;
+
+/**
+ * A test as it is shown to the person who does it.
+ */
+final readonly class CardShown
+{
+    /**
+     * @param bool $bench whether a meter on the bench reads it
+     * @param list<string> $units
+     * @param string|null $red place of the lead in words
+     * @param string $at node or element of the lead
+     * @param list<string> $cautions
+     * @param list<string> $tools
+     * @param list<string> $access
+     * @param bool $watch whether what the machine does meanwhile is worth noting
+     * @param list<Choice> $choices
+     * @param list<Titled> $onTheWay looked at in the same place before anything is measured there
+     * @param list<OutcomeShown> $outcomes
+     * @param list<MarkShown> $marks
+     */
+    public function __construct(
+        public string $key,
+        public string $title,
+        public Quantity $quantity,
+        public string $unit,
+        public bool $bench,
+        public array $units,
+        public string $setUp,
+        public string $position,
+        public ?string $red,
+        public ?string $black,
+        public string $at,
+        public string $against,
+        public string $meter,
+        public string $danger,
+        public array $cautions,
+        public array $tools,
+        public array $access,
+        public bool $watch,
+        public array $choices,
+        public array $onTheWay,
+        public ?string $again,
+        public array $outcomes,
+        public array $marks,
+    ) {}
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Job\Shown;
+
+use Ispira\Core\Job\JobKind;
+use Ispira\Core\Job\JobStage;
+use Ispira\Core\Repair\Work\JobOutcome;
+
+/**
+ * What every page of a job shows of it.
+ */
+final readonly class JobHead
+{
+    /**
+     * @param string|null $dueOn day as YYYY-MM-DD
+     * @param list<JobStage> $flow the stages that a job of this kind goes through
+     */
+    public function __construct(
+        public string $id,
+        public string $number,
+        public string $unit,
+        public ?string $place,
+        public ?string $model,
+        public string $complaint,
+        public ?string $since,
+        public bool $intermittent,
+        public ?string $replacedBefore,
+        public JobStage $stage,
+        public JobKind $kind,
+        public ?JobOutcome $outcome,
+        public ?string $dueOn,
+        public array $flow,
+        public string $openedAt,
+        public ?string $closedAt,
+        public ?string $temporaryUntil,
+    ) {}
+}

@@ -1,0 +1,65 @@
+import type { CardShown } from '@/generated/props';
+import { percent } from '@/lib/format';
+
+interface Props {
+    card: CardShown;
+    typed: number | null;
+}
+
+/** What each suspect would show, on one scale, and where the number in the dock falls. */
+export default function NumberLine({ card, typed }: Props) {
+    const ends = card.marks.flatMap((mark) => [mark.from, mark.to]).filter((end): end is number => end !== null);
+    if (card.marks.length === 0) return null;
+    const low = Math.min(0, ...ends);
+    const high = Math.max(card.quantity === 'ohms' ? 1 : 2, ...ends) * 1.04;
+    const open = card.marks.some((mark) => mark.from === null);
+    const scale = open ? 86 : 100;
+    const at = (value: number) => ((Math.min(Math.max(value, low), high) - low) / (high - low)) * scale;
+    const ticks = (open ? [0, 0.25, 0.5, 0.75] : [0, 0.25, 0.5, 0.75, 1]).map((part) => low + part * (high - low));
+    // A rounded zero has no sign.
+    const written = (tick: number) => (high < 3 ? tick.toFixed(1) : tick.toFixed(0)).replace(/^-(0(\.0)?)$/, '$1');
+    return (
+        <figure
+            aria-label="What each suspect would show"
+            className="grid grid-cols-[minmax(90px,36%)_1fr] items-center gap-x-3 text-[0.86rem]"
+        >
+            {card.marks.map((mark) => (
+                <div key={mark.remedy} className="contents">
+                    <span className="truncate text-right" title={mark.label}>
+                        {mark.label} <span className="figure text-soft">{percent(mark.probability)}</span>
+                    </span>
+                    <span className="relative block h-[18px] border-l border-rule">
+                        <span className="absolute inset-x-0 top-1/2 h-px bg-rule" />
+                        {mark.from === null || mark.to === null ? (
+                            <span className="absolute top-[3px] right-0 h-3 w-[12%] bg-bad/80" />
+                        ) : (
+                            <span
+                                className="absolute top-[3px] h-3 bg-lake"
+                                style={{
+                                    left: `${at(mark.from)}%`,
+                                    width: `${Math.max(1.2, at(mark.to) - at(mark.from))}%`,
+                                    opacity: 0.35 + 0.65 * mark.probability,
+                                }}
+                            />
+                        )}
+                        {typed !== null && (
+                            <span
+                                className="absolute inset-y-0 w-[3px] bg-warn"
+                                style={{ left: `calc(${at(typed)}% - 1px)` }}
+                            />
+                        )}
+                    </span>
+                </div>
+            ))}
+            <span className="text-right text-soft">{card.unit}</span>
+            <span className="figure relative block h-4 text-[0.78rem] text-soft">
+                {ticks.map((tick, n) => (
+                    <span key={n} className="absolute -translate-x-1/2" style={{ left: `${at(tick)}%` }}>
+                        {written(tick)}
+                    </span>
+                ))}
+                {open && <span className="absolute right-0">open</span>}
+            </span>
+        </figure>
+    );
+}

@@ -1,0 +1,1527 @@
+// Written by `php artisan ispira:types` from the classes of the same names. Change those, not this.
+
+export interface AdjustedEntry {
+    id: string;
+    at: string | null;
+    kind: 'adjusted';
+    of: string | null;
+    what: string;
+    before: string;
+    after: string;
+    undoOn: string | null;
+}
+
+export interface AlsoEntry {
+    id: string;
+    at: string | null;
+    kind: 'also';
+    what: string;
+}
+
+/** One attempt of the cheapest order of attempts. */
+export interface AttemptShown {
+    remedy: string;
+    label: string;
+    money: number;
+    reached: number;
+    fixes: number;
+}
+
+/** What a kind of part is compared by, as a form shows it. */
+export interface AttributeShown {
+    key: string;
+    label: string;
+    unit: string;
+    hint: string;
+    choices: Choice[];
+}
+
+export interface BenchPage {
+    job: JobHead;
+    strip: Strip;
+    readings: ReadingShown[];
+    replacements: ReplacementShown[];
+    diagnosis: DiagnosisShown;
+    series: SeriesStep[];
+    sheet: DrawnSheet;
+    chosen: string | null;
+    open: boolean;
+    planners: PlannerHead[];
+    worksheets: Record<string, PlannerHead[] | undefined>;
+    tools: Tool[];
+    stepping: boolean;
+    whatIf: string | null;
+    meters: MeterName[];
+    leads: number;
+    leadsOn: LeadOn[];
+}
+
+/** A run of a motor on the bench supply. */
+export interface BenchRunShown {
+    id: string;
+    model: string;
+    startsAt: number | null;
+    points: [number, number][];
+    loaded: boolean;
+    amps: number | null;
+    note: string | null;
+    good: boolean;
+    against: string[];
+    compared: boolean;
+    at: string;
+}
+
+export interface BenchRunsPage {
+    runs: BenchRunShown[];
+    cautions: string[];
+}
+
+/** A test that needs a tool which is not at hand. */
+export interface BeyondShown {
+    key: string;
+    title: string;
+    tools: string[];
+}
+
+/** When a tool has paid for itself. */
+export interface BreakEvenShown {
+    tool: string;
+    label: string;
+    price: string;
+    perYear: string;
+    typed: string;
+    saving: number;
+    jobs: number | null;
+    months: number | null;
+}
+
+/** A capture of a scope. */
+export interface CaptureShown {
+    id: string;
+    name: string;
+    position: string | null;
+    positionLabel: string | null;
+    takenAt: string;
+    count: number;
+    interval: number;
+    start: number;
+    repairs: string[];
+    channels: ChannelShown[];
+}
+
+export interface CapturesPage {
+    job: JobHead;
+    open: boolean;
+    positions: Named[];
+    captures: CaptureShown[];
+    steps: StepsShown;
+    wanted: string;
+}
+
+/** A test as it is shown to the person who does it. */
+export interface CardShown {
+    key: string;
+    title: string;
+    quantity: Quantity;
+    unit: string;
+    /** Whether a meter on the bench reads it. */
+    bench: boolean;
+    units: string[];
+    setUp: string;
+    position: string;
+    /** Place of the lead in words. */
+    red: string | null;
+    black: string | null;
+    /** Node or element of the lead. */
+    at: string;
+    against: string;
+    meter: string;
+    danger: string;
+    cautions: string[];
+    tools: string[];
+    access: string[];
+    /** Whether what the machine does meanwhile is worth noting. */
+    watch: boolean;
+    choices: Choice[];
+    /** Looked at in the same place before anything is measured there. */
+    onTheWay: Titled[];
+    again: string | null;
+    outcomes: OutcomeShown[];
+    marks: MarkShown[];
+}
+
+/** What has to be looked at before a new part goes in. */
+export interface CauseShown {
+    test: string;
+    title: string;
+    question: string;
+}
+
+/** A position of the selector with the answers that it takes. */
+export interface Cell {
+    key: string;
+    label: string;
+    /** Whether something should run in it. */
+    runs: boolean;
+    states: StateChoice[];
+}
+
+/** What a channel shows of a test. */
+export interface ChannelReading {
+    test: string;
+    title: string;
+    value: string;
+}
+
+/** A channel of a capture. */
+export interface ChannelShown {
+    name: string;
+    unit: string;
+    pulses: Pulses | null;
+    readings: ChannelReading[];
+}
+
+/** Curves over one axis. */
+export interface Chart {
+    title: string;
+    x: string;
+    y: string;
+    curves: { label: string; points: [number, number][]; style: 'plain' | 'heavy' | 'dashed' }[];
+    /** Points with a name. */
+    marks: { x: number; y: number; label: string }[];
+    /** Of the x axis. */
+    bands: { from: number; to: number; label: string }[];
+    /** Of the y axis. */
+    levels: { y: number; label: string }[];
+}
+
+/** One of the checks that prove a repair. */
+export interface CheckShown {
+    test: string;
+    title: string;
+    setUp: string;
+    unit: string;
+    choices: Choice[];
+    cautions: string[];
+    expected: string;
+    read: string | null;
+    /** Null while it is not read. */
+    right: boolean | null;
+    /** Whether no note replaces it. */
+    always: boolean;
+    complained: boolean;
+}
+
+/** One answer out of several, and what it is called. */
+export interface Choice {
+    value: string;
+    label: string;
+}
+
+export interface ChoiceEntry {
+    id: string;
+    at: string | null;
+    option: string;
+    label: string;
+    parts: string[];
+    kind: string;
+    purchase: number;
+    selling: number | null;
+    minutes: number;
+    leadDays: number | null;
+    warrantyMonths: number;
+    partNumber: string | null;
+    expected: number;
+    reason: string;
+    lasting: string | null;
+}
+
+export interface CircuitPage {
+    job: JobHead;
+    strip: Strip;
+    family: string;
+    fields: FieldShown[];
+    values: Record<string, unknown>;
+    sheet: DrawnSheet;
+    learned: LearnedShown[];
+    open: boolean;
+    mayChange: boolean;
+    changed: OtherCircuitEntry[];
+}
+
+export interface ClosedEntry {
+    id: string;
+    at: string | null;
+    kind: 'closed';
+    outcome: 'repaired' | 'temporary' | 'not-repaired' | 'proven-good' | 'adjusted' | 'advised' | 'watched' | 'not-in-service' | 'handed-over';
+    reason: string | null;
+    dueOn: string | null;
+    who: string | null;
+    leftOut: string[];
+}
+
+export interface ComplaintPage {
+    job: JobHead;
+    strip: Strip;
+    history: OtherJob[];
+    also: AlsoEntry[];
+    open: boolean;
+}
+
+/** Somebody of the demo. */
+export interface DemoAccount {
+    name: string;
+    email: string;
+    role: string;
+}
+
+/** Who may sign in to look around. */
+export interface DemoShown {
+    password: string;
+    accounts: DemoAccount[];
+}
+
+/** A diagnosis as it leaves the core (see docs/formats/diagnosis.schema.json). */
+export interface DiagnosisShown {
+    /** Likeliest first. */
+    suspects: SuspectShown[];
+    next: TestChoiceShown | null;
+    /** Of the proposed test, or of the one that was chosen instead. */
+    card: CardShown | null;
+    /** Best first. */
+    tests: TestChoiceShown[];
+    /** Tests that need a tool which is not at hand. */
+    beyond: BeyondShown[];
+    verdict: VerdictShown | null;
+    /** Readings that no suspect explains; null when they all fit. */
+    misfit: MisfitShown[] | null;
+    traps: TrapShown[];
+    /** Money that buying on the odds as they stand would waste on average. */
+    guessing: number;
+    learned: LearnedShown[];
+    elsewhere: ElsewhereShown | null;
+}
+
+export interface DownEntry {
+    id: string;
+    at: string | null;
+    kind: 'down';
+    what: string;
+    fastener: string | null;
+    length: string | null;
+    count: number;
+    where: string | null;
+    clip: string | null;
+    irreversible: boolean;
+    behind: string | null;
+    alternative: string | null;
+    alternativeMinutes: number | null;
+    confirmed: boolean;
+    photo: string | null;
+}
+
+/** An element as it stands on a sheet, in one state of its circuit. */
+export interface DrawnElement {
+    id: string;
+    from: string;
+    to: string;
+    symbol: string;
+    label: string;
+    bends: [number, number][];
+    segment: number;
+    side: string;
+    groundAt: [number, number] | null;
+    groundEnd: 'from' | 'to' | null;
+    live: boolean;
+    open: boolean;
+}
+
+/** A node where it stands on a sheet. */
+export interface DrawnNode {
+    x: number;
+    y: number;
+    /** Potential against the reference of the sheet; null where the node floats. */
+    volts: number | null;
+    /** Where it is found, in words. */
+    place: string;
+}
+
+/** A circuit sheet in one state of its circuit: what is closed, where current flows, the potential of each node. */
+export interface DrawnSheet {
+    width: number;
+    height: number;
+    nodes: Record<string, DrawnNode | undefined>;
+    potential: PotentialWords;
+    elements: DrawnElement[];
+}
+
+/** A job that has to be looked at again. */
+export interface DueJob {
+    id: string;
+    number: string;
+    unit: string;
+    place: string | null;
+    what: string;
+    outcome: string;
+    dueOn: string;
+    overdue: boolean;
+}
+
+export interface DuePage {
+    jobs: DueJob[];
+    loans: LoanShown[];
+    open: OpenJobItems[];
+}
+
+/** What can be said when no fault of the list explains the readings. */
+export interface ElsewhereShown {
+    sound: string[];
+    odd: string[];
+    cleared: string[];
+    together: string[];
+    narrows: Titled[];
+}
+
+/** A way in which a job can end, and what it asks for. */
+export interface EndingShown {
+    value: JobOutcome;
+    needsReason: boolean;
+    needsDay: boolean;
+    needsName: boolean;
+}
+
+/** A kind of circuit, with what its circuit is told by. */
+export interface FamilyChoice {
+    key: string;
+    name: string;
+    summary: string;
+    parameters: FieldShown[];
+}
+
+/** A kind of circuit. */
+export interface FamilyHead {
+    key: string;
+    name: string;
+    summary: string;
+}
+
+/** One way in which a suspect may have failed. */
+export interface FaultShown {
+    key: string;
+    label: string;
+    probability: number;
+    /** How bad it is, in the trade's words; null where it has no degree. */
+    degree: string | null;
+    /** Of the netlist, for the sheet. */
+    elements: string[];
+}
+
+/** A field of a form, as a family or a planner declares it. */
+export interface FieldShown {
+    key: string;
+    kind: 'choice' | 'number' | 'numbers' | 'text';
+    label: string;
+    hint: string | null;
+    choices: Choice[];
+    unit: string;
+    default: string | number | null;
+    countOf: string | null;
+    /** Whether it changes the positions of the selector. */
+    shapesMap: boolean;
+    onlyWith: OnlyWith | null;
+}
+
+/** A value that was worked out, and how it stands against its limit. */
+export interface Figure {
+    label: string;
+    value: string;
+    standing: 'fine' | 'refused' | '';
+    note: string;
+}
+
+/** One attribute of an old part against its candidate. */
+export interface FindingShown {
+    key: string;
+    verdict: FitVerdict;
+    how: string;
+}
+
+export interface FitEntry {
+    id: string;
+    at: string | null;
+    kind: 'fit';
+    when: 'purchase' | 'beside';
+    type: string;
+    candidate: string;
+    old: Record<string, string | undefined>;
+    new: Record<string, string | undefined>;
+    accepted: boolean;
+    reason: string | null;
+}
+
+export interface FitPage {
+    job: JobHead;
+    open: boolean;
+    type: string;
+    types: Choice[];
+    attributes: AttributeShown[];
+    old: Record<string, string | undefined>;
+    new: Record<string, string | undefined>;
+    candidate: string;
+    findings: FindingShown[];
+    worst: FitVerdict;
+    chosen: string | null;
+    checks: FitEntry[];
+    catalogue: PartShown[];
+}
+
+export type FitVerdict =
+    | 'same'
+    | 'compatible'
+    | 'adapt'
+    | 'unknown'
+    | 'wrong';
+
+export interface FoundEntry {
+    id: string;
+    at: string | null;
+    kind: 'found';
+    what: string;
+    condition: 'missing' | 'stripped' | 'pried' | 'swapped' | 'not-original' | 'damaged';
+    count: number | null;
+    note: string | null;
+    photo: string | null;
+}
+
+export interface HeldEntry {
+    id: string;
+    at: string | null;
+    kind: 'held';
+    replacement: string;
+    held: boolean;
+    because: string | null;
+}
+
+export interface InstrumentsPage {
+    meters: MeterShown[];
+    tried: MeterTried | null;
+    leads: number;
+    system: string;
+    quantities: UnitChoice[];
+}
+
+/** The map and the questions of the circuit chosen so far. */
+export interface IntakeStart {
+    family: string;
+    cells: Cell[];
+    questions: Question[];
+    parts: Choice[];
+}
+
+/** What every page of a job shows of it. */
+export interface JobHead {
+    id: string;
+    number: string;
+    unit: string;
+    place: string | null;
+    model: string | null;
+    complaint: string;
+    since: string | null;
+    intermittent: boolean;
+    replacedBefore: string | null;
+    stage: JobStage;
+    kind: JobKind;
+    outcome: JobOutcome | null;
+    /** Day as YYYY-MM-DD. */
+    dueOn: string | null;
+    /** The stages that a job of this kind goes through. */
+    flow: JobStage[];
+    openedAt: string;
+    closedAt: string | null;
+    temporaryUntil: string | null;
+}
+
+export type JobKind =
+    | 'fault'
+    | 'loose-part'
+    | 'adjustment'
+    | 'follow-up'
+    | 'remote';
+
+/** A job in the list of jobs, with its strip in small. */
+export interface JobListed {
+    job: JobHead;
+    positions: Cell[];
+    states: Record<string, SpeedState | undefined>;
+}
+
+export type JobOutcome =
+    | 'repaired'
+    | 'temporary'
+    | 'not-repaired'
+    | 'proven-good'
+    | 'adjusted'
+    | 'advised'
+    | 'watched'
+    | 'not-in-service'
+    | 'handed-over';
+
+export type JobStage =
+    | 'circuit'
+    | 'bench'
+    | 'proof'
+    | 'closed';
+
+export interface JobsPage {
+    search: string;
+    jobs: JobListed[];
+}
+
+/** An answer of a planner that was kept with a job. */
+export interface KeptPlan {
+    id: string;
+    planner: string;
+    name: string;
+    said: string[];
+    at: string | null;
+    href: string;
+}
+
+export interface KitEntry {
+    id: string;
+    at: string | null;
+    kind: 'kit';
+    sort: 'tool' | 'consumable' | 'carry-over' | 'restore';
+    what: string;
+}
+
+/** Something that the job needs, and whether it lies ready. */
+export interface KitShown {
+    id: string;
+    sort: string;
+    what: string;
+    ready: boolean;
+    substitute: string;
+}
+
+/** A circuit that was told with an earlier job. */
+export interface KnownCircuit {
+    family: string;
+    parameters: Record<string, unknown>;
+}
+
+/** A suspect that belongs to another circuit of the machine. */
+export interface LeadOn {
+    part: string;
+    family: string;
+    href: string;
+}
+
+/** A value of this machine that readings teach. */
+export interface LearnedShown {
+    key: string;
+    label: string;
+    before: string;
+    /** Null while nothing has taught it. */
+    after: string | null;
+}
+
+/** What was measured that a way of repair leaves in the machine. */
+export interface LeftShown {
+    test: string;
+    shown: string;
+    ordinary: string;
+    question: string;
+}
+
+export interface LoanEntry {
+    id: string;
+    at: string | null;
+    kind: 'loan';
+    what: string;
+    to: string;
+    dueOn: string;
+}
+
+/** A part that was lent out. */
+export interface LoanShown {
+    id: string;
+    job: string;
+    jobId: string;
+    unit: string;
+    what: string;
+    to: string;
+    dueOn: string;
+    overdue: boolean;
+}
+
+export interface LogPage {
+    job: JobHead;
+    open: boolean;
+    readings: LoggedReading[];
+    photos: PhotoShown[];
+}
+
+/** A reading with where and how it was taken. */
+export interface LoggedReading {
+    reading: ReadingShown;
+    setUp: string;
+    place: string;
+    unit: string;
+    number: number | null;
+}
+
+export type MapKind =
+    | 'before'
+    | 'remembered'
+    | 'after';
+
+/** A speed map as it was noted. */
+export interface MapShown {
+    id: string;
+    kind: MapKind;
+    notedFor: string | null;
+    episode: number;
+    /** By position. */
+    states: Record<string, SpeedState | undefined>;
+}
+
+/** Where a suspect sees the reading. */
+export interface MarkShown {
+    remedy: string;
+    label: string;
+    probability: number;
+    /** Null for over range. */
+    from: number | null;
+    to: number | null;
+}
+
+/** What an outcome says about one suspect. */
+export interface MeaningShown {
+    remedy: string;
+    label: string;
+    fault: string;
+    probability: number;
+}
+
+/** A meter of the workshop. */
+export interface MeterName {
+    id: string;
+    name: string;
+}
+
+/** A meter of the workshop with its address. */
+export interface MeterShown {
+    id: string;
+    name: string;
+    host: string;
+    port: number;
+    identity: string | null;
+}
+
+/** Whether a meter answered. */
+export interface MeterTried {
+    meter: string;
+    works: boolean;
+    says: string;
+}
+
+/** A reading that no suspect explains. */
+export interface MisfitShown {
+    reading: string;
+    sentence: string;
+    /** Which slips show like that. */
+    hint: string;
+}
+
+/** Something with a key, and what it is called. */
+export interface Named {
+    key: string;
+    label: string;
+}
+
+export interface NewJobPage {
+    families: FamilyChoice[];
+    units: UnitShown[];
+    models: Record<string, KnownCircuit | undefined>;
+    start: IntakeStart;
+}
+
+/** A field that is asked only when another one has one of these values. */
+export interface OnlyWith {
+    key: string;
+    values: string[];
+}
+
+/** Something that a job leaves open, until somebody settles it. */
+export interface OpenItem {
+    /** Entry that left it. */
+    of: string;
+    /** What of it. */
+    aspect: string;
+    what: string;
+    why: string;
+}
+
+/** What a job leaves open. */
+export interface OpenJobItems {
+    id: string;
+    number: string;
+    unit: string;
+    closed: boolean;
+    items: OpenItem[];
+}
+
+/** Where a fault may have come from. */
+export interface OriginShown {
+    origin: string;
+    label: string;
+    share: number;
+}
+
+export interface OtherCircuitEntry {
+    id: string;
+    at: string | null;
+    kind: 'other-circuit';
+    from: string;
+    to: string;
+    reason: string | null;
+    setAside: string[];
+}
+
+export interface OtherCircuitPage {
+    job: JobHead;
+    families: FamilyHead[];
+    family: string;
+    now: string;
+    fields: FieldShown[];
+    values: Record<string, unknown>;
+    problems: Record<string, string | undefined>;
+    kept: string[];
+    setAside: string[];
+    cells: Cell[];
+    states: Record<string, SpeedState | undefined>;
+    questions: Question[];
+}
+
+/** Another job of the same unit. */
+export interface OtherJob {
+    id: string;
+    number: string;
+    complaint: string;
+    stage: JobStage;
+}
+
+/** A range of readings, or an answer, and what it would mean. */
+export interface OutcomeShown {
+    /** The answer; null for a number. */
+    value: string | null;
+    from: number | null;
+    to: number | null;
+    label: string;
+    probability: number;
+    remedies: MeaningShown[];
+}
+
+/** What it takes from the odds as they stand to a machine that runs. */
+export interface OutlookShown {
+    options: RemedyShown[];
+    attempts: AttemptShown[];
+    money: number;
+    test: TestWorth | null;
+}
+
+/** What the new part showed. */
+export interface PartMeasured {
+    id: string;
+    title: string;
+    right: boolean;
+    expected: string;
+    reason: string | null;
+}
+
+/** A part of the catalogue. */
+export interface PartShown {
+    number: string;
+    name: string;
+    type: string;
+    make: string;
+    fits: string[];
+    supersedes: string[];
+    price: number;
+    freight: number;
+    selling: number | null;
+    leadDays: number | null;
+    warrantyMonths: number;
+    lifeYears: number;
+    comeBack: number;
+    lost: number;
+    attributes: Record<string, string | undefined>;
+}
+
+/** What the new part should show before it goes in. */
+export interface PartTest {
+    key: string;
+    title: string;
+    unit: string;
+    expected: string;
+    choices: Choice[];
+    cautions: string[];
+}
+
+/** A kind of part with what it is compared by. */
+export interface PartTypeShown {
+    value: string;
+    label: string;
+    attributes: AttributeShown[];
+}
+
+export interface PartsPage {
+    parts: PartShown[];
+    types: PartTypeShown[];
+    makes: string[];
+    fits: Choice[];
+}
+
+/** An earlier job of a unit. */
+export interface PastJob {
+    number: string;
+    complaint: string;
+    stage: JobStage;
+    openedAt: string;
+    found: string[];
+    replaced: string[];
+}
+
+/** A photo to choose. */
+export interface PhotoHead {
+    id: string;
+    caption: string | null;
+}
+
+/** A photo of the job. */
+export interface PhotoShown {
+    id: string;
+    caption: string | null;
+    width: number;
+    height: number;
+    reading: string | null;
+    takenAt: string;
+}
+
+/** What a planner answers. */
+export interface PlanShown {
+    cautions: string[];
+    refusals: string[];
+    findings: string[];
+    steps: string[];
+    figures: Figure[];
+    tables: PlanTable[];
+    charts: Chart[];
+    sheet: DrawnSheet | null;
+    worked: WorkedShown[];
+}
+
+/** Rows of text under named columns. */
+export interface PlanTable {
+    title: string;
+    columns: string[];
+    rows: string[][];
+    /** Numbers of the rows that stand out. */
+    marked: number[];
+}
+
+/** A planner or worksheet. */
+export interface PlannerHead {
+    key: string;
+    name: string;
+    summary: string;
+    measures: boolean;
+    tests: string[];
+}
+
+export interface PlannerPage {
+    planner: PlannerHead;
+    fields: FieldShown[];
+    values: Record<string, unknown>;
+    problems: Record<string, string | undefined>;
+    plan: PlanShown | null;
+    cautions: string[];
+    /** Whether what stands in the fields is an example's. */
+    example: boolean;
+    job: JobHead | null;
+    open: boolean;
+    kept: KeptPlan[];
+    wanted: string;
+    tests: Titled[][];
+}
+
+export interface PlannersPage {
+    planners: PlannerHead[];
+}
+
+export interface PlugEntry {
+    id: string;
+    at: string | null;
+    kind: 'plug';
+    what: string;
+    latched: boolean;
+    locked: boolean;
+    reason: string | null;
+}
+
+/** What a potential is called in a circuit: volts, or vacuum. */
+export interface PotentialWords {
+    unit: string;
+    show: string;
+    hide: string;
+    supply: string;
+}
+
+/** Steps in their order, with cautions before them and a way to a safe state from any of them. */
+export interface Procedure {
+    /** Stable identifier: lower case and hyphens. */
+    key: string;
+    title: string;
+    summary: string;
+    /** Keys of the families that it serves; empty for all. */
+    families: string[];
+    /** Before anything is done. */
+    cautions: string[];
+    steps: Step[];
+    /** What makes it safe when it is broken off. */
+    abort: string[];
+}
+
+/** A procedure in a list. */
+export interface ProcedureHead {
+    key: string;
+    title: string;
+    summary: string;
+    minutes: number;
+    steps: number;
+    /** Whether the text is the workshop's own. */
+    own: boolean;
+}
+
+export interface ProcedurePage {
+    procedure: Procedure;
+    asksForCapacitor: boolean;
+    own: boolean;
+    shipped: boolean;
+    lead: boolean;
+    job: JobHead | null;
+}
+
+export interface ProceduresPage {
+    procedures: ProcedureHead[];
+    running: RunListed[];
+    job: JobHead | null;
+    lead: boolean;
+}
+
+export interface ProofPage {
+    job: JobHead;
+    strip: Strip;
+    replacements: ReplacementShown[];
+    readings: ReadingShown[];
+    open: boolean;
+    machine: boolean;
+    proved: boolean;
+    checks: CheckShown[];
+    outcomes: EndingShown[];
+    never: string;
+    adjusts: Choice[];
+    adjusted: AdjustedEntry[];
+    loans: LoanEntry[];
+    closing: ClosedEntry[];
+    passes: number | null;
+    stillOpen: OpenItem[];
+    settled: SettledItem[];
+    planners: PlannerHead[];
+    plans: KeptPlan[];
+}
+
+/** What a row of pulses is: how often, how wide, how even, and what is amiss in it. */
+export interface Pulses {
+    low: number;
+    high: number;
+    mean: number;
+    /** In Hz; null without pulses. */
+    frequency: number | null;
+    /** Share of the time that it is high, in %. */
+    duty: number | null;
+    /** Standard deviation of the periods over their mean, in %. */
+    jitter: number | null;
+    /** Whole ones that were measured. */
+    periods: number;
+    /** Pulses that should have come in the gaps. */
+    missing: number;
+    /** Edges that belong to the contact and not to the signal. */
+    bounces: number;
+    /** Whether it is high that does something, told by where it rests; null where that cannot be told. */
+    activeHigh: boolean | null;
+    /** Longest time between an edge up and the next, in s. */
+    longest: number | null;
+}
+
+export type Quantity =
+    | 'volts'
+    | 'amps'
+    | 'ohms'
+    | 'duty'
+    | 'vacuum'
+    | 'capacitance'
+    | 'rise'
+    | 'pressure'
+    | 'frequency'
+    | 'speed'
+    | 'lamp'
+    | 'observation';
+
+/** What is asked with the complaint. */
+export interface Question {
+    test: string;
+    title: string;
+    choices: Choice[];
+}
+
+/** A reading as pages show it. */
+export interface ReadingShown {
+    id: string;
+    test: string;
+    title: string;
+    value: string;
+    steady: boolean;
+    misbehaved: boolean | null;
+    instrument: string | null;
+    leads: string | null;
+    doubts: string[];
+    kept: boolean;
+    episode: number;
+    map: string | null;
+    struck: boolean;
+    struckBecause: string | null;
+    /** Seen before the job, on the day of takenAt. */
+    seenBefore: boolean;
+    takenAt: string;
+}
+
+/** A reading, or the map, that speaks for or against a suspect. */
+export interface ReasonShown {
+    readings: string[];
+    speaks: 'for' | 'against';
+    /** Natural logarithm of what it does to the odds. */
+    weight: number;
+    sentence: string;
+}
+
+export interface RemedyPage {
+    job: JobHead;
+    open: boolean;
+    outlook: OutlookShown;
+    potted: boolean;
+    standing: string;
+    choices: ChoiceEntry[];
+    tools: ToolWorth[];
+    breakEven: BreakEvenShown | null;
+}
+
+/** A way to cure the machine, priced. */
+export interface RemedyShown {
+    key: string;
+    label: string;
+    kind: string;
+    parts: string[];
+    price: number;
+    labour: number;
+    standing: number;
+    comeBack: number;
+    expected: number;
+    perYear: number;
+    fixes: number;
+    /** Null when it is not to be had. */
+    leadDays: number | null;
+    warrantyMonths: number;
+    lifeYears: number;
+    comeBackChance: number;
+    lost: number;
+    minutes: number;
+    why: string;
+    whyNot: string;
+    changes: string[];
+    /** Who gave price and time for this job. */
+    quotedBy: string | null;
+    left: LeftShown[];
+}
+
+/** A part that was replaced, with the verdict under which it was. */
+export interface ReplacementShown {
+    id: string;
+    remedy: string;
+    label: string;
+    partNumber: string | null;
+    note: string | null;
+    temporaryUntil: string | null;
+    at: string;
+    verdict: VerdictThen | null;
+}
+
+/** The route that worked on the same model. */
+export interface RouteShown {
+    job: string;
+    id: string;
+    minutes: number | null;
+    mean: number | null;
+    jobs: number;
+    steps: DownEntry[];
+    kit: KitEntry[];
+}
+
+/** A procedure that was begun. */
+export interface RunListed {
+    id: string;
+    title: string;
+    job: string | null;
+    at: string;
+    state: string;
+}
+
+export interface RunPage {
+    run: RunShown;
+    job: JobHead | null;
+}
+
+/** A procedure as it is worked. */
+export interface RunShown {
+    id: string;
+    procedure: Procedure;
+    step: number;
+    since: number;
+    now: number;
+    remaining: number;
+    late: boolean;
+    finished: boolean;
+    aborted: string | null;
+    times: StepTime[];
+    startedAt: string;
+}
+
+/** One position of a test that is taken in all of them. */
+export interface SeriesStep {
+    test: string;
+    position: string;
+    expected: number | null;
+    expectedText: string;
+    read: number | null;
+    text: string | null;
+}
+
+/** Something that was left open, and who settled it. */
+export interface SettledItem {
+    what: string;
+    who: string;
+    how: string;
+    at: string | null;
+}
+
+export interface SignInPage {
+    demo: DemoShown | null;
+}
+
+/** Who is signed in. */
+export interface SignedIn {
+    name: string;
+    role: string;
+    workshop: string;
+    currency: string;
+}
+
+export type SpeedState =
+    | 'right'
+    | 'slow'
+    | 'fast'
+    | 'dead'
+    | 'cuts-out'
+    | 'runs'
+    | 'stays'
+    | 'overruns';
+
+/** What a position may be doing, and what that is called in it. */
+export interface StateChoice {
+    value: SpeedState;
+    label: string;
+}
+
+/** One thing to do. */
+export interface Step {
+    text: string;
+    /** What can hurt, before it. */
+    cautions: string[];
+    /** Time to pass once it was begun. */
+    wait: Wait | null;
+    /** What should be seen at its end. */
+    expect: string | null;
+    /** What to do when that is not seen. */
+    otherwise: string | null;
+    /** For what cannot be undone: what lies behind, and the other way. */
+    confirm: string | null;
+}
+
+/** A step of the strip-down, and how much of it is back on. */
+export interface StepBack {
+    id: string;
+    what: string;
+    count: number;
+    back: number;
+    left: number;
+    reason: string | null;
+    done: boolean;
+}
+
+/** Pulses in one position of the selector. */
+export interface StepShown {
+    position: string;
+    duty: number | null;
+    pulsed: boolean;
+    frequency: number | null;
+    low: number;
+    high: number;
+    missing: number;
+}
+
+/** How long a step took. */
+export interface StepTime {
+    step: number;
+    seconds: number;
+}
+
+/** The positions of the selector beside each other. */
+export interface StepsShown {
+    rows: StepShown[];
+    findings: string[];
+}
+
+/** The speed strip: the cells, and every map laid over them. */
+export interface Strip {
+    cells: StripCell[];
+    maps: MapShown[];
+}
+
+/** A position with the speed that a sound machine has in it. */
+export interface StripCell {
+    key: string;
+    label: string;
+    /** Whether something should run in it. */
+    runs: boolean;
+    states: StateChoice[];
+    /** As a part of the highest. */
+    expected: number;
+}
+
+export interface StripPage {
+    job: JobHead;
+    open: boolean;
+    found: FoundEntry[];
+    kit: KitShown[];
+    down: DownEntry[];
+    steps: StepBack[];
+    leftOver: number;
+    missingBefore: number;
+    minutes: number | null;
+    photos: PhotoHead[];
+    route: RouteShown | null;
+}
+
+/** What may have to be replaced, with its odds and the reasons for them. */
+export interface SuspectShown {
+    remedy: string;
+    label: string;
+    probability: number;
+    cost: number;
+    faults: FaultShown[];
+    reasons: ReasonShown[];
+    origins: OriginShown[];
+}
+
+export interface SwapPage {
+    job: JobHead;
+    open: boolean;
+    choice: ChoiceEntry | null;
+    changes: string[];
+    leading: string;
+    parts: Named[];
+    repairCaution: string;
+    temporary: TemporaryShown | null;
+    tests: PartTest[];
+    measured: PartMeasured[];
+    procedures: Titled[];
+    runs: RunListed[];
+    replacements: ReplacementShown[];
+}
+
+/** Switches of the old part and how they are set on the new one. */
+export interface SwitchRow {
+    id: string;
+    name: string;
+    old: string;
+    new: string | null;
+    reason: string;
+}
+
+/** A part that may be kept running for some days. */
+export interface TemporaryShown {
+    part: string;
+    name: string;
+    days: string;
+    latest: string;
+    objection: string | null;
+    cautions: string[];
+    steps: string[];
+}
+
+/** A test that is left, and what it is worth. */
+export interface TestChoiceShown {
+    key: string;
+    title: string;
+    /** Money that it saves beyond its own cost. */
+    gain: number;
+    saves: number;
+    cost: number;
+    minutes: number;
+    /** Bits. */
+    information: number;
+    elements: string[];
+}
+
+/** The best test that is left, in money. */
+export interface TestWorth {
+    title: string;
+    costs: number;
+    saves: number;
+}
+
+/** Something that is done, by its key, and its title. */
+export interface Titled {
+    key: string;
+    title: string;
+}
+
+/** A tool that tests of the circuit need. */
+export interface Tool {
+    key: string;
+    label: string;
+    atHand: boolean;
+}
+
+/** What a tool saves on a complaint like this one. */
+export interface ToolWorth {
+    key: string;
+    label: string;
+    saving: number;
+}
+
+/** A warning of readings that say less or something else than they seem to. */
+export interface TrapShown {
+    trap: string;
+    readings: string[];
+    sentence: string;
+}
+
+/** A quantity that is written in more than one unit. */
+export interface UnitChoice {
+    base: string;
+    label: string;
+    unit: string;
+    choices: string[];
+}
+
+/** A unit that the workshop knows. */
+export interface UnitShown {
+    id: string;
+    name: string;
+    place: string | null;
+    model: string | null;
+    history: PastJob[];
+    circuit: KnownCircuit | null;
+}
+
+export interface VerdictPage {
+    job: JobHead;
+    strip: Strip;
+    readings: ReadingShown[];
+    replacements: ReplacementShown[];
+    diagnosis: DiagnosisShown;
+    sheet: DrawnSheet;
+    open: boolean;
+    guessedOnTheMap: number;
+    outlook: OutlookShown;
+    refit: string[];
+    part: string | null;
+    leadsOn: LeadOn[];
+    held: HeldEntry[];
+}
+
+/** The part to replace. */
+export interface VerdictShown {
+    remedy: string;
+    label: string;
+    probability: number;
+    byElimination: boolean;
+    /** Whether no cause is left to look at. */
+    final: boolean;
+    causes: CauseShown[];
+}
+
+/** What the diagnosis said when a part was replaced. */
+export interface VerdictThen {
+    /** Null where nothing was sure. */
+    label: string | null;
+    probability: number | null;
+    /** Money that buying on the map alone would have wasted on average. */
+    guessing: number;
+    reasons: string[];
+}
+
+/** A time that has to pass before a step is done. */
+export interface Wait {
+    /** Seconds that must pass. */
+    least: number;
+    /** Seconds after which it has gone wrong; null when it may take any longer. */
+    most: number | null;
+    /** Why it is waited for. */
+    reason: string;
+    /** What lengthens it: "stored-charge" by the capacitor that is told when the procedure starts. */
+    formula: string | null;
+}
+
+/** A wire that moves from the old part to the new one. */
+export interface WireRow {
+    id: string;
+    function: string;
+    from: string;
+    to: string;
+    colour: string;
+    label: string;
+    moved: boolean;
+    checked: boolean;
+}
+
+export interface WiresPage {
+    job: JobHead;
+    open: boolean;
+    method: string | null;
+    rows: WireRow[];
+    warnings: string[];
+    switches: SwitchRow[];
+    plugs: PlugEntry[];
+    undone: string[];
+    functions: string[];
+}
+
+/** A value that a worksheet works out. */
+export interface WorkedShown {
+    label: string;
+    quantity: Quantity;
+    test: string;
+}

@@ -1,0 +1,196 @@
+import type { InstrumentsPage } from '@/generated/props';
+import { router, useForm, usePage } from '@inertiajs/react';
+import { useState } from 'react';
+import type { Shared } from '@/lib/page';
+import Button from '@/ui/Button';
+import Choices from '@/ui/Choices';
+import { TextField } from '@/ui/Field';
+import Frame from '@/ui/Frame';
+
+type Props = InstrumentsPage & Shared;
+
+function NewMeter() {
+    const form = useForm({ name: '', host: '', port: '5025' });
+    return (
+        <form
+            className="mt-3 grid items-start gap-3 sm:grid-cols-[1fr_1fr_8rem_auto]"
+            onSubmit={(event) => {
+                event.preventDefault();
+                form.post('/instruments', { preserveScroll: true, onSuccess: () => form.reset() });
+            }}
+        >
+            <TextField
+                label="Name"
+                value={form.data.name}
+                onChange={(event) => form.setData('name', event.target.value)}
+                error={form.errors.name}
+                hint="As the workshop calls it"
+                required
+            />
+            <TextField
+                label="Address"
+                value={form.data.host}
+                onChange={(event) => form.setData('host', event.target.value)}
+                error={form.errors.host}
+                hint="Such as 192.168.1.40"
+                required
+            />
+            <TextField
+                label="Port"
+                value={form.data.port}
+                onChange={(event) => form.setData('port', event.target.value)}
+                error={form.errors.port}
+                inputMode="numeric"
+                required
+            />
+            <Button type="submit" className="sm:mt-[1.65rem]" disabled={form.processing}>
+                Add and try
+            </Button>
+        </form>
+    );
+}
+
+/** What measures: meters on the network, leads, and the units in which numbers are read and typed. */
+export default function Instruments() {
+    const { meters, tried, leads, system, quantities, errors } = usePage<Props>().props;
+    const [ohms, setOhms] = useState('');
+    const sendLeads = (value: string) =>
+        router.post(
+            '/leads',
+            { ohms: value },
+            { preserveScroll: true, preserveState: 'errors', onSuccess: () => setOhms('') },
+        );
+    return (
+        <Frame title="Instruments">
+            <div className="mx-auto max-w-[900px] px-5 py-6">
+                <h1 className="text-[1.8rem] leading-none font-semibold">Instruments</h1>
+                <section aria-labelledby="meters" className="mt-5">
+                    <h2 id="meters" className="text-lg font-semibold">
+                        Meters on the network
+                    </h2>
+                    <p className="text-soft">
+                        A bench meter that speaks SCPI over TCP. On the bench, choose it in the dock: its function and
+                        range are set for the test, and a value that comes to rest is held.
+                    </p>
+                    {meters.length === 0 && <p className="mt-2">None yet. Readings are typed until there is one.</p>}
+                    <ul className="mt-2">
+                        {meters.map((meter) => (
+                            <li
+                                key={meter.id}
+                                className="flex flex-wrap items-center gap-x-3 border-t border-rule py-1"
+                            >
+                                <span className="font-medium">{meter.name}</span>
+                                <span className="figure text-soft">
+                                    {meter.host}:{meter.port}
+                                </span>
+                                <span className="min-w-0 flex-1 text-soft max-sm:basis-full">
+                                    {meter.identity ?? 'has not answered yet'}
+                                </span>
+                                <Button
+                                    kind="quiet"
+                                    onClick={() =>
+                                        router.post(`/instruments/${meter.id}/try`, {}, { preserveScroll: true })
+                                    }
+                                >
+                                    Try<span className="sr-only"> {meter.name}</span>
+                                </Button>
+                                <Button
+                                    kind="quiet"
+                                    onClick={() => router.delete(`/instruments/${meter.id}`, { preserveScroll: true })}
+                                >
+                                    Take off the list<span className="sr-only">: {meter.name}</span>
+                                </Button>
+                                {tried?.meter === meter.id && (
+                                    <p
+                                        role="status"
+                                        className={`w-full pb-2 font-medium ${tried.works ? 'text-good' : 'text-bad'}`}
+                                    >
+                                        {tried.says}
+                                    </p>
+                                )}
+                            </li>
+                        ))}
+                    </ul>
+                    <NewMeter />
+                </section>
+                <section aria-labelledby="leads" className="mt-8 border-t border-rule pt-4">
+                    <h2 id="leads" className="text-lg font-semibold">
+                        Test leads
+                    </h2>
+                    <p className="text-soft">
+                        Hold the tips together on the lowest ohms range and type what the meter shows. It is taken off
+                        of every resistance until you sign out.
+                    </p>
+                    {leads > 0 ? (
+                        <p className="mt-2 flex items-center gap-3">
+                            <span className="figure text-lg font-medium">{leads} Ω</span> is taken off.{' '}
+                            <Button kind="quiet" onClick={() => sendLeads('')}>
+                                Take nothing off
+                            </Button>
+                        </p>
+                    ) : (
+                        <form
+                            className="mt-2 flex items-start gap-3"
+                            onSubmit={(event) => {
+                                event.preventDefault();
+                                sendLeads(ohms);
+                            }}
+                        >
+                            <TextField
+                                label="Leads together, Ω"
+                                value={ohms}
+                                onChange={(event) => setOhms(event.target.value)}
+                                error={errors.ohms}
+                                inputMode="decimal"
+                                className="w-60"
+                            />
+                            <Button type="submit" className="mt-[1.65rem]">
+                                Take off
+                            </Button>
+                        </form>
+                    )}
+                </section>
+                <section aria-labelledby="units" className="mt-8 border-t border-rule pt-4">
+                    <h2 id="units" className="text-lg font-semibold">
+                        Units
+                    </h2>
+                    <p className="mb-3 text-soft">
+                        In which numbers are shown to you, and a bare number is taken. Any other unit can be typed
+                        behind the number: 1.2 inwc, 54 °F, 0.42k, OL.
+                    </p>
+                    <Choices
+                        label="System"
+                        value={system}
+                        choices={[
+                            { value: 'metric', label: 'Metric' },
+                            { value: 'us', label: 'US' },
+                        ]}
+                        onChange={(next) => router.post('/units', { system: next }, { preserveScroll: true })}
+                    />
+                    <div className="mt-4 grid gap-4 sm:grid-cols-3">
+                        {quantities.map((one) => (
+                            <label key={one.base} className="block">
+                                <span className="mb-1 block font-medium">{one.label}</span>
+                                <select
+                                    value={one.unit}
+                                    onChange={(event) =>
+                                        router.post(
+                                            '/units',
+                                            { base: one.base, unit: event.target.value },
+                                            { preserveScroll: true },
+                                        )
+                                    }
+                                    className="min-h-11 w-full rounded-[4px] border border-soft/60 bg-sheet px-2"
+                                >
+                                    {one.choices.map((unit) => (
+                                        <option key={unit}>{unit}</option>
+                                    ))}
+                                </select>
+                            </label>
+                        ))}
+                    </div>
+                </section>
+            </div>
+        </Frame>
+    );
+}

@@ -1,0 +1,157 @@
+import { Link, router, usePage } from '@inertiajs/react';
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import SpeedMapEntry from '@/jobs/SpeedMapEntry';
+import SpeedStrip from '@/jobs/SpeedStrip';
+import { day } from '@/lib/format';
+import { wordFor } from '@/jobs/states';
+import { word } from '@/lib/payload';
+import type { ComplaintPage, SpeedState } from '@/generated/props';
+import type { Shared } from '@/lib/page';
+import { useEntry } from '@/repair/useEntry';
+import Button from '@/ui/Button';
+import { TextField } from '@/ui/Field';
+import Frame from '@/ui/Frame';
+
+type Props = ComplaintPage & Shared;
+
+export default function Complaint() {
+    const { job, strip, history, also, open, errors } = usePage<Props>().props;
+    const [id, setId] = useState(ulid);
+    const [notedFor, setNotedFor] = useState('');
+    const [second, setSecond] = useState('');
+    const { note, sending } = useEntry(job.id);
+    const [states, setStates] = useState<Record<string, SpeedState | undefined>>({});
+    const remembered = strip.maps.filter((map) => map.kind === 'remembered');
+    const add = (event: React.FormEvent) => {
+        event.preventDefault();
+        router.post(
+            `/jobs/${job.id}/maps`,
+            {
+                id,
+                notedFor,
+                states: Object.fromEntries(Object.entries(states).map(([key, state]) => [key, state ?? null])),
+            },
+            {
+                preserveState: true,
+                preserveScroll: true,
+                onSuccess: () => {
+                    setId(ulid());
+                    setNotedFor('');
+                    setStates({});
+                },
+            },
+        );
+    };
+    return (
+        <Frame title={`Complaint ${job.number}`} job={job} here="complaint">
+            <SpeedStrip strip={strip} />
+            <div className="mx-auto grid max-w-[1180px] gap-10 px-5 py-6 lg:grid-cols-[1fr_1.5fr]">
+                <section aria-label="Complaint">
+                    <h1 className="text-[1.6rem] leading-tight font-semibold">{job.complaint}</h1>
+                    <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+                        <dt className="text-soft">Unit</dt>
+                        <dd>{[job.unit, job.place, job.model].filter(Boolean).join(', ')}</dd>
+                        <dt className="text-soft">Opened</dt>
+                        <dd>{day(job.openedAt)}</dd>
+                        <dt className="text-soft">Since</dt>
+                        <dd>{job.since ?? 'not said'}</dd>
+                        <dt className="text-soft">Shows</dt>
+                        <dd>{job.intermittent ? 'comes and goes' : 'always'}</dd>
+                        <dt className="text-soft">Replaced before</dt>
+                        <dd>{job.replacedBefore ?? 'nothing known'}</dd>
+                    </dl>
+                    {also.map((one) => (
+                        <p key={one.id} className="mt-2 border-l-4 border-warn pl-3">
+                            <span className="text-soft">Also:</span> {word(one.what)}
+                        </p>
+                    ))}
+                    {open && (
+                        <form
+                            className="mt-3 flex flex-wrap items-start gap-3"
+                            onSubmit={(event) => {
+                                event.preventDefault();
+                                note('also', { what: second }, () => setSecond(''));
+                            }}
+                        >
+                            <TextField
+                                label="A second thing that is wrong"
+                                hint="It stays open until somebody settles it by name."
+                                value={second}
+                                onChange={(event) => setSecond(event.target.value)}
+                                error={errors.what}
+                                className="min-w-64 flex-1"
+                            />
+                            <Button type="submit" disabled={sending || second.trim() === ''} className="mt-7">
+                                Note it
+                            </Button>
+                        </form>
+                    )}
+                    {history.length > 0 && (
+                        <>
+                            <h2 className="mt-5 font-semibold">Other jobs on this unit</h2>
+                            <ul>
+                                {history.map((other) => (
+                                    <li key={other.id}>
+                                        <Link
+                                            href={`/jobs/${other.id}`}
+                                            className="inline-flex min-h-11 items-center gap-2 text-lake underline underline-offset-4"
+                                        >
+                                            <span className="figure">{other.number}</span> {other.complaint}
+                                        </Link>
+                                    </li>
+                                ))}
+                            </ul>
+                        </>
+                    )}
+                    <p className="mt-5">
+                        <a
+                            href={`/jobs/${job.id}/file`}
+                            className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
+                            download
+                        >
+                            Export the job file
+                        </a>
+                    </p>
+                </section>
+                <section aria-label="Earlier behaviour">
+                    <h2 className="text-lg font-semibold">How it behaved before</h2>
+                    <p className="mb-3 text-soft">
+                        What is remembered counts less than what was heard today, but the order in which positions died
+                        is evidence.
+                    </p>
+                    {remembered.map((map) => (
+                        <p key={map.id} className="border-t border-rule py-1.5">
+                            <strong className="font-semibold">{map.notedFor}:</strong>{' '}
+                            {strip.cells
+                                .filter((cell) => map.states[cell.key])
+                                .map((cell) => `${cell.label} ${wordFor(map.states[cell.key] as SpeedState, cell)}`)
+                                .join(', ')}
+                        </p>
+                    ))}
+                    {open && (
+                        <form onSubmit={add} className="mt-3 flex flex-col gap-3">
+                            <TextField
+                                label="When"
+                                value={notedFor}
+                                onChange={(event) => setNotedFor(event.target.value)}
+                                error={errors.notedFor}
+                                hint="For example: last winter, two weeks ago."
+                            />
+                            <SpeedMapEntry
+                                legend="What it did then"
+                                cells={strip.cells}
+                                states={states}
+                                onChange={setStates}
+                                error={errors.states}
+                            />
+                            <Button type="submit" className="self-start">
+                                Add what is remembered
+                            </Button>
+                        </form>
+                    )}
+                </section>
+            </div>
+        </Frame>
+    );
+}

@@ -1,0 +1,314 @@
+import { router, usePage } from '@inertiajs/react';
+import { useEffect, useRef, useState } from 'react';
+import { ulid } from 'ulid';
+import Questions from '@/jobs/Questions';
+import SpeedMapEntry from '@/jobs/SpeedMapEntry';
+import { day } from '@/lib/format';
+import type { FieldShown, NewJobPage, SpeedState } from '@/generated/props';
+import type { Parameters, Shared } from '@/lib/page';
+import Button from '@/ui/Button';
+import Choices from '@/ui/Choices';
+import { TextArea, TextField } from '@/ui/Field';
+import Frame from '@/ui/Frame';
+import Select from '@/ui/Select';
+
+const jobKinds = [
+    { value: 'fault', label: 'A fault on a unit', hint: null },
+    {
+        value: 'loose-part',
+        label: 'A loose part on the bench',
+        hint: 'Is it still good? No selector, no map: only what can be seen and measured on the part alone.',
+    },
+    {
+        value: 'adjustment',
+        label: 'A planned adjustment',
+        hint: 'Another tap, another airflow: noted from what to what, proved, and undone on a day if wanted.',
+    },
+    {
+        value: 'follow-up',
+        label: 'A follow-up',
+        hint: 'Is it still right? The map again; if it is not, the job goes to the bench.',
+    },
+    {
+        value: 'remote',
+        label: 'A remote request',
+        hint: 'Find me a part: what is told and measured elsewhere, and what to buy.',
+    },
+];
+
+type Props = NewJobPage & Shared;
+
+export default function NewJob() {
+    const { families, units, models, start, errors } = usePage<Props>().props;
+    const [ids] = useState(() => ({ id: ulid(), mapId: ulid() }));
+    const [name, setName] = useState('');
+    const [place, setPlace] = useState('');
+    const [model, setModel] = useState('');
+    const [complaint, setComplaint] = useState('');
+    const [since, setSince] = useState('');
+    const [also, setAlso] = useState('');
+    const [replaced, setReplaced] = useState('');
+    const [intermittent, setIntermittent] = useState('no');
+    const [kind, setKind] = useState('fault');
+    const [part, setPart] = useState('');
+    const [chosenFamily, setChosenFamily] = useState<string | null>(null);
+    const [shape, setShape] = useState<Record<string, string>>({});
+    const [answers, setAnswers] = useState<Record<string, string>>({});
+    const [states, setStates] = useState<Record<string, SpeedState | undefined>>({});
+    const [sending, setSending] = useState(false);
+    const unit = units.find((one) => one.name.toLowerCase() === name.trim().toLowerCase());
+    const known = unit?.circuit ?? models[unit?.model ?? model.trim()] ?? null;
+    const family = families.find((one) => one.key === (chosenFamily ?? known?.family ?? start.family)) ?? families[0];
+    const shaping = (family?.parameters ?? []).filter((field) => field.shapesMap);
+    const kept = known && known.family === family?.key ? (known.parameters as Parameters) : {};
+    const shapeOf = (field: FieldShown) => shape[field.key] ?? String(kept[field.key] ?? field.default ?? '');
+    // A circuit known from an earlier job serves again unless its map is another one.
+    const parameters: Parameters =
+        shaping.every((field) => String(kept[field.key] ?? field.default ?? '') === shapeOf(field)) &&
+        Object.keys(kept).length > 0
+            ? kept
+            : Object.fromEntries(shaping.map((field) => [field.key, shapeOf(field)]));
+    const wanted = JSON.stringify([family?.key, shaping.map(shapeOf)]);
+    // What the page came with is the map of the usual family in its ordinary shape.
+    const asked = useRef(
+        JSON.stringify([
+            start.family,
+            (families.find((one) => one.key === start.family)?.parameters ?? [])
+                .filter((field) => field.shapesMap)
+                .map((field) => field.default ?? ''),
+        ]),
+    );
+    const underWay = useRef<(() => void) | null>(null);
+    useEffect(() => {
+        if (asked.current === wanted) return;
+        asked.current = wanted;
+        const [key] = JSON.parse(wanted) as [string];
+        const request = {
+            family: key,
+            parameters: Object.fromEntries(shaping.map((field) => [field.key, shapeOf(field)])),
+        };
+        // An answer to an earlier choice must not come after that to this one.
+        underWay.current?.();
+        router.reload({
+            only: ['start'],
+            data: request,
+            onCancelToken: (token) => {
+                underWay.current = token.cancel;
+            },
+        });
+        // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, [wanted]);
+    const { cells, questions } = start;
+    const submit = (event: React.FormEvent) => {
+        event.preventDefault();
+        setSending(true);
+        router.post(
+            '/jobs',
+            {
+                ...ids,
+                unitId: unit?.id ?? null,
+                unitName: name,
+                unitPlace: place,
+                unitModel: model,
+                kind,
+                part: kind === 'loose-part' ? part : null,
+                complaint,
+                also,
+                since,
+                replacedBefore: replaced,
+                intermittent: intermittent === 'yes',
+                family: family?.key ?? '',
+                parameters: parameters as Record<string, string>,
+                answers,
+                states: Object.fromEntries(cells.map((cell) => [cell.key, states[cell.key] ?? null])),
+            },
+            { preserveState: true, onFinish: () => setSending(false) },
+        );
+    };
+    return (
+        <Frame title="New job">
+            <form onSubmit={submit} className="mx-auto max-w-[1180px] px-5 py-6">
+                <h1 className="mb-5 text-[1.8rem] leading-none font-semibold">New job</h1>
+                <Choices
+                    label="Kind of job"
+                    value={kind}
+                    onChange={setKind}
+                    choices={jobKinds.map((one) => ({ value: one.value, label: one.label }))}
+                    hint={jobKinds.find((one) => one.value === kind)?.hint ?? null}
+                />
+                <div className="mt-5 grid gap-x-10 gap-y-4 lg:grid-cols-2">
+                    <div className="flex flex-col gap-4">
+                        <TextField
+                            label="UnitShown"
+                            list="units"
+                            value={name}
+                            onChange={(event) => setName(event.target.value)}
+                            error={errors.unitName ?? errors.unitId}
+                            hint={
+                                kind === 'loose-part'
+                                    ? 'Not needed for a loose part.'
+                                    : 'A vehicle or an appliance. Choose one that was here before, or type a new name.'
+                            }
+                            autoComplete="off"
+                            required={kind !== 'loose-part'}
+                        />
+                        <datalist id="units">
+                            {units.map((one) => (
+                                <option key={one.id} value={one.name} />
+                            ))}
+                        </datalist>
+                        {unit ? (
+                            <section aria-label="History of the unit" className="border-l-4 border-lake pl-3">
+                                <p className="font-medium">
+                                    {[unit.place, unit.model].filter(Boolean).join(', ') || 'No model noted'}
+                                </p>
+                                {unit.history.length === 0 && <p className="text-soft">No job yet.</p>}
+                                <ul>
+                                    {unit.history.slice(0, 4).map((past) => (
+                                        <li key={past.number}>
+                                            <span className="figure text-soft">{past.number}</span> {day(past.openedAt)}
+                                            : {past.complaint}
+                                            {past.replaced.length > 0 && (
+                                                <strong className="font-semibold">
+                                                    . Replaced: {past.replaced.join(', ')}
+                                                </strong>
+                                            )}
+                                            {past.found.length > 0 && (
+                                                <span className="text-soft">. As found: {past.found.join('; ')}</span>
+                                            )}
+                                        </li>
+                                    ))}
+                                </ul>
+                            </section>
+                        ) : (
+                            <div className="grid gap-4 sm:grid-cols-2">
+                                <TextField
+                                    label="Where it belongs"
+                                    value={place}
+                                    onChange={(event) => setPlace(event.target.value)}
+                                    error={errors.unitPlace}
+                                />
+                                <TextField
+                                    label="Model"
+                                    value={model}
+                                    onChange={(event) => setModel(event.target.value)}
+                                    error={errors.unitModel}
+                                    hint={known ? 'Its circuit is known from an earlier job.' : null}
+                                />
+                            </div>
+                        )}
+                    </div>
+                    <div className="flex flex-col gap-4">
+                        <TextArea
+                            label="Complaint"
+                            rows={2}
+                            value={complaint}
+                            onChange={(event) => setComplaint(event.target.value)}
+                            error={errors.complaint}
+                            hint={
+                                kind === 'loose-part'
+                                    ? 'Empty: is it still good?'
+                                    : 'What the user of the machine says.'
+                            }
+                            required={kind !== 'loose-part'}
+                        />
+                        <div className="grid gap-4 sm:grid-cols-2">
+                            <TextField
+                                label="A second thing that is wrong"
+                                value={also}
+                                onChange={(event) => setAlso(event.target.value)}
+                                error={errors.also}
+                            />
+                            <TextField
+                                label="Since when"
+                                value={since}
+                                onChange={(event) => setSince(event.target.value)}
+                                error={errors.since}
+                            />
+                            <TextField
+                                label="Replaced before on this unit"
+                                hint="Each part, with commas between: several point to what drives them."
+                                value={replaced}
+                                onChange={(event) => setReplaced(event.target.value)}
+                                error={errors.replacedBefore}
+                            />
+                        </div>
+                        <Choices
+                            label="How it shows"
+                            value={intermittent}
+                            onChange={setIntermittent}
+                            choices={[
+                                { value: 'no', label: 'Always' },
+                                { value: 'yes', label: 'Comes and goes' },
+                            ]}
+                        />
+                    </div>
+                </div>
+                <div className="mt-6 border-t border-rule pt-4">
+                    <div className="mb-3 flex flex-col gap-3">
+                        <Choices
+                            label="Kind of circuit"
+                            value={family?.key ?? ''}
+                            onChange={(key) => {
+                                setChosenFamily(key);
+                                setShape({});
+                                setStates({});
+                                setAnswers({});
+                            }}
+                            choices={families.map((one) => ({ value: one.key, label: one.name }))}
+                            hint={family?.summary ?? null}
+                        />
+                        {shaping.map((field) => (
+                            <Choices
+                                key={field.key}
+                                label={field.label}
+                                value={shapeOf(field)}
+                                onChange={(value) => setShape({ ...shape, [field.key]: value })}
+                                choices={field.choices}
+                                hint={field.hint}
+                            />
+                        ))}
+                    </div>
+                    {kind === 'loose-part' ? (
+                        <Select
+                            label="The part on the bench"
+                            choices={start.parts}
+                            empty="choose"
+                            value={part}
+                            onChange={(event) => setPart(event.target.value)}
+                            error={errors.part ?? errors.parameters ?? errors.family}
+                            className="max-w-96"
+                        />
+                    ) : (
+                        <>
+                            <SpeedMapEntry
+                                legend="Step through the selector: what does it do?"
+                                cells={cells}
+                                states={states}
+                                onChange={setStates}
+                                error={errors.states ?? errors.parameters ?? errors.family}
+                            />
+                            <p className="mt-2 text-soft">
+                                Leave a position untouched when it was not tried. "Key off" is with the selector left
+                                where it was.
+                            </p>
+                        </>
+                    )}
+                    {kind !== 'loose-part' && questions.length > 0 && (
+                        <Questions
+                            questions={questions}
+                            answers={answers}
+                            onChange={setAnswers}
+                            error={errors.answers}
+                        />
+                    )}
+                </div>
+                <div className="mt-5">
+                    <Button kind="act" type="submit" disabled={sending}>
+                        Open the job
+                    </Button>
+                </div>
+            </form>
+        </Frame>
+    );
+}

@@ -1,0 +1,120 @@
+import { Link, router, usePage } from '@inertiajs/react';
+import { useState } from 'react';
+import { clock, day } from '@/lib/format';
+import type { ProceduresPage } from '@/generated/props';
+import type { Shared } from '@/lib/page';
+import Button from '@/ui/Button';
+import { TextArea } from '@/ui/Field';
+import Frame from '@/ui/Frame';
+
+type Props = ProceduresPage & Shared;
+
+/** Work that has an order, waits and a safe way out. */
+export default function Procedures() {
+    const { procedures, running, job, lead, errors } = usePage<Props>().props;
+    const [text, setText] = useState('');
+    const at = job ? `?job=${job.id}` : '';
+    return (
+        <Frame title="Procedures" {...(job ? { job } : {})}>
+            <div className="mx-auto max-w-[900px] px-5 py-6">
+                <h1 className="text-[1.8rem] leading-none font-semibold">Procedures</h1>
+                <p className="mt-2 text-soft">
+                    {job ? 'Those that serve this kind of unit. ' : ''}Cautions first, then step by step; waits run on
+                    the server's clock, whatever happens to this page.
+                </p>
+                {running.some((run) => run.state === 'running') && (
+                    <section aria-labelledby="running" className="mt-4 border-l-4 border-warn bg-caution px-3 py-2">
+                        <h2 id="running" className="font-semibold">
+                            Under way
+                        </h2>
+                        <ul>
+                            {running
+                                .filter((run) => run.state === 'running')
+                                .map((run) => (
+                                    <li key={run.id}>
+                                        <Link
+                                            href={`/runs/${run.id}`}
+                                            className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
+                                        >
+                                            {run.title}
+                                        </Link>{' '}
+                                        {run.job && <span>{run.job}, </span>}
+                                        <span className="text-soft">since {clock(run.at)}</span>
+                                    </li>
+                                ))}
+                        </ul>
+                    </section>
+                )}
+                <ul className="mt-5 border-b border-rule">
+                    {procedures.map((one) => (
+                        <li key={one.key} className="border-t border-rule py-2">
+                            <Link
+                                href={`/procedures/${one.key}${at}`}
+                                className="inline-flex min-h-11 items-center text-lg font-semibold text-lake underline underline-offset-4"
+                            >
+                                {one.title}
+                            </Link>
+                            <span className="text-soft">
+                                {' '}
+                                {one.steps} steps{one.minutes > 0 ? `, waits of ${one.minutes} min and more` : ''}
+                                {one.own ? ", in the workshop's own words" : ''}
+                            </span>
+                            <p>{one.summary}</p>
+                        </li>
+                    ))}
+                </ul>
+                {running.length > 0 && (
+                    <section aria-labelledby="past" className="mt-8">
+                        <h2 id="past" className="text-lg font-semibold">
+                            Lately
+                        </h2>
+                        <ul>
+                            {running.map((run) => (
+                                <li key={run.id} className="border-t border-rule">
+                                    <Link
+                                        href={`/runs/${run.id}`}
+                                        className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
+                                    >
+                                        {run.title}
+                                    </Link>{' '}
+                                    <span className="text-soft">
+                                        {run.job ? `${run.job}, ` : ''}
+                                        {day(run.at)}, {run.state}
+                                    </span>
+                                </li>
+                            ))}
+                        </ul>
+                    </section>
+                )}
+                {lead && !job && (
+                    <section aria-labelledby="own" className="mt-8 border-t border-rule pt-4">
+                        <h2 id="own" className="text-lg font-semibold">
+                            A procedure of the workshop's own
+                        </h2>
+                        <form
+                            className="mt-2"
+                            onSubmit={(event) => {
+                                event.preventDefault();
+                                router.post('/procedures', { text }, { preserveScroll: true, preserveState: 'errors' });
+                            }}
+                        >
+                            <TextArea
+                                label="Procedure as JSON"
+                                hint="Copy the text of another as a beginning. The same key replaces it for this workshop."
+                                rows={8}
+                                mono
+                                value={text}
+                                onChange={(event) => setText(event.target.value)}
+                                error={errors.text}
+                                spellCheck={false}
+                            />
+                            <Button type="submit" className="mt-2" disabled={text.trim() === ''}>
+                                Store
+                            </Button>
+                        </form>
+                    </section>
+                )}
+            </div>
+        </Frame>
+    );
+}

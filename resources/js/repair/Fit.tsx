@@ -1,0 +1,271 @@
+import { router, usePage } from '@inertiajs/react';
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import RepairNav from '@/repair/RepairNav';
+import { day } from '@/lib/format';
+import { payload, word } from '@/lib/payload';
+import type { AttributeShown, Cell, FitPage } from '@/generated/props';
+import type { Shared } from '@/lib/page';
+import Button from '@/ui/Button';
+import Choices from '@/ui/Choices';
+import { TextArea, TextField } from '@/ui/Field';
+import Frame from '@/ui/Frame';
+import Select from '@/ui/Select';
+import Tick from '@/ui/Tick';
+
+type Verdict = 'same' | 'compatible' | 'adapt' | 'unknown' | 'wrong';
+type Values = Record<string, string | undefined>;
+
+type Props = FitPage & Shared;
+
+const looks: Record<Verdict, { mark: string; word: string; colour: string }> = {
+    same: { mark: '=', word: 'same', colour: 'var(--good)' },
+    compatible: { mark: '≈', word: 'compatible', colour: 'var(--good)' },
+    adapt: { mark: '±', word: 'adapt', colour: 'var(--warn)' },
+    unknown: { mark: '?', word: 'not known', colour: 'var(--soft)' },
+    wrong: { mark: '×', word: 'wrong', colour: 'var(--bad)' },
+};
+
+function Cell({
+    attribute,
+    side,
+    value,
+    onChange,
+    disabled,
+}: {
+    attribute: AttributeShown;
+    side: string;
+    value: string;
+    onChange: (value: string) => void;
+    disabled: boolean;
+}) {
+    const label = `${attribute.label}, ${side}`;
+    if (attribute.choices.length > 0)
+        return (
+            <Select
+                bare
+                label={label}
+                choices={attribute.choices}
+                empty="not known"
+                value={value}
+                disabled={disabled}
+                onChange={(event) => onChange(event.target.value)}
+            />
+        );
+    return (
+        <span className="flex items-center gap-1.5">
+            <input
+                aria-label={label}
+                value={value}
+                disabled={disabled}
+                onChange={(event) => onChange(event.target.value)}
+                className="min-h-11 w-full min-w-0 rounded-[4px] border border-soft/60 bg-sheet px-2.5 py-1.5"
+            />
+            {attribute.unit && <span className="w-7 shrink-0 text-soft">{attribute.unit}</span>}
+        </span>
+    );
+}
+
+export default function Fit() {
+    const page = usePage<Props>().props;
+    const { job, open, type, types, attributes, findings, worst, chosen, checks, catalogue, errors } = page;
+    const [id, setId] = useState(ulid);
+    const [old, setOld] = useState<Values>(page.old);
+    const [next, setNext] = useState<Values>(page.new);
+    const [candidate, setCandidate] = useState(page.candidate);
+    const [when, setWhen] = useState(checks.length === 0 ? 'purchase' : 'beside');
+    const [accepted, setAccepted] = useState(true);
+    const [reason, setReason] = useState('');
+    const [sending, setSending] = useState(false);
+    const compare = (extra: Record<string, unknown> = {}) =>
+        router.get(`/jobs/${job.id}/fit`, payload({ type, candidate, old, new: next, ...extra }), {
+            preserveState: true,
+            preserveScroll: true,
+            replace: true,
+        });
+    const take = (number: string) => {
+        const part = catalogue.find((one) => one.number === number);
+        if (!part) return;
+        setCandidate(part.number);
+        setNext(part.attributes);
+        compare({ type: part.type, candidate: part.number, new: part.attributes });
+    };
+    const submit = (event: React.FormEvent) => {
+        event.preventDefault();
+        setSending(true);
+        router.post(`/jobs/${job.id}/fit`, payload({ id, when, type, candidate, old, new: next, accepted, reason }), {
+            preserveState: true,
+            preserveScroll: true,
+            onSuccess: () => {
+                setId(ulid());
+                setReason('');
+            },
+            onFinish: () => setSending(false),
+        });
+    };
+    const fitting = catalogue.filter((part) => part.type === type);
+    return (
+        <Frame title={`Fit check ${job.number}`} job={job} here="remedy">
+            <RepairNav job={job.id} here="fit" />
+            <div className="mx-auto max-w-[1240px] px-5 py-5">
+                <h1 className="text-[1.7rem] leading-tight font-semibold">Old part against its candidate</h1>
+                <p className="mb-3 max-w-[60em] text-soft">
+                    Before anything is taken apart, as far as it can be known, and again with both side by side.{' '}
+                    {chosen && <>Chosen: {chosen}.</>}
+                </p>
+                <div className="flex flex-wrap items-end gap-4">
+                    <Select
+                        label="Kind of part"
+                        choices={types}
+                        value={type}
+                        onChange={(event) => compare({ type: event.target.value })}
+                        disabled={!open}
+                        className="w-64 max-sm:w-full"
+                    />
+                    <Select
+                        label="Candidate from the catalogue"
+                        choices={fitting.map((part) => ({ value: part.number, label: `${part.number}, ${part.name}` }))}
+                        empty={fitting.length === 0 ? 'none of this kind' : 'choose, or type below'}
+                        value={fitting.some((part) => part.number === candidate) ? candidate : ''}
+                        onChange={(event) => take(event.target.value)}
+                        disabled={!open || fitting.length === 0}
+                        className="w-72 max-sm:w-full"
+                    />
+                    <TextField
+                        label="Candidate"
+                        value={candidate}
+                        onChange={(event) => setCandidate(event.target.value)}
+                        error={errors.candidate}
+                        disabled={!open}
+                        className="w-64 max-sm:w-full"
+                    />
+                </div>
+                <div className="relative mt-4 overflow-x-auto">
+                    <table className="w-full border-b border-rule max-sm:block sm:min-w-[44rem]">
+                        <thead className="max-sm:sr-only">
+                            <tr className="text-left">
+                                <th className="w-[17rem] py-1.5 pr-3 font-semibold">Attribute</th>
+                                <th className="w-[15rem] pr-3 font-semibold">Old part</th>
+                                <th className="w-[15rem] pr-3 font-semibold">Candidate</th>
+                                <th className="font-semibold">Fits</th>
+                            </tr>
+                        </thead>
+                        <tbody className="max-sm:block">
+                            {attributes.map((attribute) => {
+                                const finding = findings.find((one) => one.key === attribute.key);
+                                const look = looks[finding?.verdict ?? 'unknown'];
+                                return (
+                                    <tr
+                                        key={attribute.key}
+                                        className="border-t border-rule align-top max-sm:grid max-sm:grid-cols-2"
+                                    >
+                                        <th
+                                            scope="row"
+                                            className="py-2 pr-3 text-left font-normal max-sm:col-span-2 max-sm:pb-0"
+                                        >
+                                            <span className="font-medium">{attribute.label}</span>
+                                            {attribute.hint && (
+                                                <span className="block text-[0.88rem] text-soft">{attribute.hint}</span>
+                                            )}
+                                        </th>
+                                        <td className="py-1.5 pr-3">
+                                            <span aria-hidden="true" className="text-[0.85rem] text-soft sm:hidden">
+                                                old
+                                            </span>
+                                            <Cell
+                                                attribute={attribute}
+                                                side="old part"
+                                                value={old[attribute.key] ?? ''}
+                                                onChange={(value) => setOld({ ...old, [attribute.key]: value })}
+                                                disabled={!open}
+                                            />
+                                        </td>
+                                        <td className="py-1.5 pr-3">
+                                            <span aria-hidden="true" className="text-[0.85rem] text-soft sm:hidden">
+                                                candidate
+                                            </span>
+                                            <Cell
+                                                attribute={attribute}
+                                                side="candidate"
+                                                value={next[attribute.key] ?? ''}
+                                                onChange={(value) => setNext({ ...next, [attribute.key]: value })}
+                                                disabled={!open}
+                                            />
+                                        </td>
+                                        <td className="py-2 max-sm:col-span-2 max-sm:pt-0">
+                                            <span
+                                                className="figure mr-2 inline-block w-5 text-center text-lg leading-none font-medium"
+                                                style={{ color: look.colour }}
+                                                aria-hidden="true"
+                                            >
+                                                {look.mark}
+                                            </span>
+                                            <span className="font-semibold" style={{ color: look.colour }}>
+                                                {look.word}
+                                            </span>{' '}
+                                            {finding?.how}
+                                        </td>
+                                    </tr>
+                                );
+                            })}
+                        </tbody>
+                    </table>
+                </div>
+                {open && (
+                    <>
+                        <div className="mt-3 flex flex-wrap items-center gap-4">
+                            <Button onClick={() => compare()}>Compare</Button>
+                            <p role="status">
+                                All in all:{' '}
+                                <strong className="font-semibold" style={{ color: looks[worst].colour }}>
+                                    {looks[worst].word}
+                                </strong>
+                            </p>
+                        </div>
+                        <form onSubmit={submit} className="mt-5 max-w-[46em] border-t-2 border-ink pt-3">
+                            <h2 className="mb-1 text-lg font-semibold">Put the comparison on record</h2>
+                            <Choices
+                                label="When"
+                                value={when}
+                                onChange={setWhen}
+                                choices={[
+                                    { value: 'purchase', label: 'Before buying' },
+                                    { value: 'beside', label: 'Old and new side by side' },
+                                ]}
+                            />
+                            <Tick checked={accepted} onChange={setAccepted}>
+                                It is taken
+                            </Tick>
+                            <TextArea
+                                label="Reason, or how it is adapted"
+                                rows={2}
+                                value={reason}
+                                onChange={(event) => setReason(event.target.value)}
+                                error={errors.reason ?? errors.type}
+                            />
+                            <Button kind="act" type="submit" disabled={sending} className="mt-3">
+                                Record the comparison
+                            </Button>
+                        </form>
+                    </>
+                )}
+                {checks.length > 0 && (
+                    <section aria-label="Comparisons on record" className="mt-6">
+                        <h2 className="font-semibold">On record</h2>
+                        <ul>
+                            {checks.map((one) => (
+                                <li key={one.id} className="border-t border-rule py-1.5">
+                                    {one.at ? day(one.at) : ''},{' '}
+                                    {one.when === 'beside' ? 'side by side' : 'before buying'}:{' '}
+                                    <strong className="font-semibold">{word(one.candidate)}</strong>,{' '}
+                                    {one.accepted ? 'taken' : 'not taken'}
+                                    {word(one.reason) !== '' ? `: ${word(one.reason)}` : ''}
+                                </li>
+                            ))}
+                        </ul>
+                    </section>
+                )}
+            </div>
+        </Frame>
+    );
+}

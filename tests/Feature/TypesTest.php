@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Console\TypeScript\PropTypes;
+use App\Http\Page;
+use Illuminate\Support\Facades\Artisan;
+use Ispira\Core\Job\JobStage;
+use Ispira\Core\Kernel\Keyed;
+use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Ledger\OfKind;
+use Tests\TestCase;
+
+/**
+ * The types of TypeScript are those of the classes that pages are sent.
+ */
+final class TypesTest extends TestCase
+{
+    public function testTheTypesOfTypeScriptAreThoseOfPhp(): void
+    {
+        self::assertSame(0, Artisan::call('ispira:types --check'), Artisan::output());
+    }
+
+    public function testEachTypeOfPhpHasItsCounterpart(): void
+    {
+        $module = (new PropTypes())->module([Everything::class]);
+        foreach (
+            [
+                'name: string;',
+                'count: number;',
+                'share: number | null;',
+                "side: 'left' | 'right';",
+                'lists: string[];',
+                'either: (string | number)[];',
+                'at: [number, number] | null;',
+                'point: { x: number; label: string };',
+                'byKey: Record<string, number | undefined>;',
+                'stage: JobStage;',
+                'loans: LoanEntry[];',
+                '/** Words about it. */',
+                '/** One of each. */',
+            ]
+            as $line
+        ) {
+            self::assertStringContainsString($line, $module);
+        }
+        self::assertStringContainsString("export type JobStage =\n    | 'circuit'\n    | 'bench'", $module);
+        self::assertMatchesRegularExpression("/interface LoanEntry \{\n    id: string;\n.*what: string;/s", $module);
+    }
+
+    public function testWhatHasNoCounterpartIsRefusedByName(): void
+    {
+        $this->expectExceptionMessage('callable');
+        (new PropTypes())->module([Untold::class]);
+    }
+
+    public function testEveryPageThatIsSentHasAComponent(): void
+    {
+        $components = [];
+        foreach (glob(resource_path('js/*/*.tsx')) ?: [] as $file) {
+            $components[basename($file, '.tsx')] = true;
+        }
+        foreach (glob(app_path('*/*Page.php')) ?: [] as $file) {
+            $class = 'App\\' . basename(dirname($file)) . '\\' . basename($file, '.php');
+            if (is_subclass_of($class, Page::class)) {
+                self::assertArrayHasKey($class::component(), $components);
+            }
+        }
+    }
+}
+
+/**
+ * One of each.
+ */
+final readonly class Everything
+{
+    /**
+     * @param 'left'|'right'                     $side
+     * @param list<string>                       $lists  words about it
+     * @param list<string|int>                   $either
+     * @param array{0: float, 1: float}|null     $at
+     * @param array{x: float, label: string}     $point
+     * @param Keyed<float>                       $byKey
+     * @param list<mixed>                        $loans
+     */
+    public function __construct(
+        public string $name,
+        public int $count,
+        public ?float $share,
+        public string $side,
+        public array $lists,
+        public array $either,
+        public ?array $at,
+        public array $point,
+        public Keyed $byKey,
+        public JobStage $stage,
+        #[OfKind(EntryKind::Loan)] public array $loans,
+    ) {}
+}
+
+final readonly class Untold
+{
+    /** @param list<callable> $made */
+    public function __construct(public array $made) {}
+}
