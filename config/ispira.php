@@ -1,5 +1,7 @@
 <?php
 
+use App\Bench\CoreFingerprint;
+
 return [
     // Shows the demo accounts on the sign-in page. Never set this where real jobs are kept.
     'demo' => (bool) env('ISPIRA_DEMO', false),
@@ -7,8 +9,8 @@ return [
     // Password of every demo account.
     'demo_password' => env('ISPIRA_DEMO_PASSWORD', 'lake-ferry'),
 
-    // Folder in which predictions are kept between requests.
-    'predictions' => storage_path('framework/cache/predictions'),
+    // Folder in which predictions are kept between requests: another version of the core has one of its own.
+    'predictions' => storage_path('framework/cache/predictions/' . CoreFingerprint::of(base_path('core'))),
 
     // Folder of the samples of captures.
     'captures' =>

@@ -31,11 +31,24 @@ final readonly class FilePredictionStore implements PredictionStore
     {
         if (!is_dir($this->folder)) {
             @mkdir($this->folder, 0o775, true);
+            $this->clearOthers();
         }
         // Written aside and moved, so that a reader never sees half a file.
         $temporary = tempnam($this->folder, 'new');
         if ($temporary !== false && file_put_contents($temporary, serialize($cells)) !== false) {
             rename($temporary, $this->file($hash));
+        }
+    }
+
+    /** Removes what other versions of the core have kept. */
+    private function clearOthers(): void
+    {
+        foreach (glob(dirname($this->folder) . '/*/*.predictions') ?: [] as $file) {
+            $folder = dirname($file);
+            if ($folder !== $this->folder && preg_match('/^[0-9a-f]{16}$/', basename($folder)) === 1) {
+                @unlink($file);
+                @rmdir($folder);
+            }
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Bench\CoreFingerprint;
 use App\Bench\DiagnosisStream;
 use App\Bench\FilePredictionStore;
 use Illuminate\Support\Facades\Artisan;
@@ -124,6 +125,27 @@ final class CommandsTest extends TestCase
         self::assertSame([], $store->load('abc'));
         array_map(unlink(...), glob("$folder/*") ?: []);
         rmdir($folder);
+    }
+
+    public function testWhatAnotherVersionOfTheCoreHasKeptIsLeftOutAndCleared(): void
+    {
+        $parent = sys_get_temp_dir() . '/versions-' . $this->ulid();
+        [$before, $now] = ["$parent/0123456789abcdef", "$parent/fedcba9876543210"];
+        (new FilePredictionStore($before))->save('abc', ['none|speed@1' => pack('d*', 1.0)]);
+        $store = new FilePredictionStore($now);
+        self::assertSame([], $store->load('abc'));
+        $store->save('abc', ['none|speed@1' => pack('d*', 2.0)]);
+        self::assertDirectoryDoesNotExist($before);
+        $core = "$parent/core";
+        mkdir($core);
+        file_put_contents("$core/A.php", '<?php // one');
+        $first = CoreFingerprint::of($core);
+        self::assertMatchesRegularExpression('/^[0-9a-f]{16}$/', $first);
+        file_put_contents("$core/A.php", '<?php // two');
+        self::assertNotSame($first, CoreFingerprint::of($core));
+        self::assertStringEndsWith(CoreFingerprint::of(base_path('core')), config()->string('ispira.predictions'));
+        array_map(unlink(...), ["$core/A.php", "$now/abc.predictions"]);
+        array_map(rmdir(...), [$core, $now, $parent]);
     }
 
     public function testTheDemoAccountsAreSilentOutsideTheDemo(): void
