@@ -6,7 +6,7 @@ namespace App\Bench;
 
 use App\Http\Page;
 use App\Planning\PlannerHead;
-use Ispira\Core\Device\DrawnSheet;
+use Ispira\Core\Device\Drawing\DrawnSheet;
 use Ispira\Core\Diagnosis\Presentation\Shown\DiagnosisShown;
 use Ispira\Core\Diagnosis\Presentation\Shown\SeriesStep;
 use Ispira\Core\Job\Shown\JobHead;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use Ispira\Core\Device\DrawnSheet;
+use Ispira\Core\Device\Drawing\DrawnSheet;
 use Ispira\Core\Diagnosis\Presentation\Shown\DiagnosisShown;
 use Ispira\Core\Diagnosis\Presentation\Shown\SeriesStep;
 

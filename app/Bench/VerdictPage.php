@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Http\Page;
-use Ispira\Core\Device\DrawnSheet;
+use Ispira\Core\Device\Drawing\DrawnSheet;
 use Ispira\Core\Diagnosis\Presentation\Shown\DiagnosisShown;
 use Ispira\Core\Job\Shown\JobHead;
 use Ispira\Core\Job\Shown\ReadingShown;

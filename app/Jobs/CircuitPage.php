@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Http\Page;
-use Ispira\Core\Device\DrawnSheet;
+use Ispira\Core\Device\Drawing\DrawnSheet;
 use Ispira\Core\Device\Shown\FieldShown;
 use Ispira\Core\Diagnosis\Presentation\Shown\LearnedShown;
 use Ispira\Core\Job\Shown\JobHead;

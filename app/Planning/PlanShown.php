@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use Ispira\Core\Device\DrawnSheet;
+use Ispira\Core\Device\Drawing\DrawnSheet;
 use Ispira\Core\Planning\Chart;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\PlanTable;

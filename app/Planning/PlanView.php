@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use Ispira\Core\Device\DrawnSheet;
-use Ispira\Core\Device\PotentialWords;
+use Ispira\Core\Device\Drawing\DrawnSheet;
+use Ispira\Core\Device\Drawing\PotentialWords;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\Planner;

@@ -6,6 +6,7 @@ namespace Ispira\Core\Device;
 
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
+use Ispira\Core\Device\Drawing\Sheet;
 
 /**
  * Everything the engine and the pages need to know about one circuit.

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Planning;
 
 use Ispira\Core\Circuit\Netlist;
-use Ispira\Core\Device\Sheet;
+use Ispira\Core\Device\Drawing\Sheet;
 
 /**
  * What a planner found, in the order in which it is read: cautions, what is refused, what to do, figures, tables,

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis\Presentation;
 
 use Ispira\Core\Device\CircuitModel;
-use Ispira\Core\Device\DrawnSheet;
-use Ispira\Core\Device\PotentialWords;
+use Ispira\Core\Device\Drawing\DrawnSheet;
+use Ispira\Core\Device\Drawing\PotentialWords;
 use Ispira\Core\Device\SetUp;
 use Ispira\Core\Diagnosis\Inference\DrawnValues;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;

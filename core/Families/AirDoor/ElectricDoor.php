@@ -12,6 +12,7 @@ use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\CauseCheck;
 use Ispira\Core\Device\Conductor;
 use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Drawing\Sheet;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Observation;
@@ -21,7 +22,6 @@ use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\SetUp;
-use Ispira\Core\Device\Sheet;
 
 /**
  * Control head – two motor wires whose polarity it reverses – geared motor – door; with five wires

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Families\AirDoor;
 
-use Ispira\Core\Device\Sheet;
-use Ispira\Core\Device\SheetElement;
+use Ispira\Core\Device\Drawing\Sheet;
+use Ispira\Core\Device\Drawing\SheetElement;
 
 /**
  * Supply at the left, the head's two outputs in the middle, the geared motor at the right, what it reports below.

@@ -7,13 +7,13 @@ namespace Ispira\Core\Families\AirDoor;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\CauseCheck;
 use Ispira\Core\Device\Conductor;
+use Ispira\Core\Device\Drawing\Sheet;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Part;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\SetUp;
-use Ispira\Core\Device\Sheet;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Device\Unknown;
 

@@ -8,13 +8,13 @@ use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\CauseCheck;
+use Ispira\Core\Device\Drawing\Sheet;
 use Ispira\Core\Device\Hazard;
 use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Safety;
 use Ispira\Core\Device\SetUp;
-use Ispira\Core\Device\Sheet;
 
 /**
  * Engine – supply hose – check valve – tank – control valve – a hose and a diaphragm for each door.

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Families\AirDoor;
 
-use Ispira\Core\Device\Sheet;
-use Ispira\Core\Device\SheetElement;
+use Ispira\Core\Device\Drawing\Sheet;
+use Ispira\Core\Device\Drawing\SheetElement;
 
 /**
  * Engine and tank at the left, the control valve's ports in the middle, a diaphragm for each door at the right.

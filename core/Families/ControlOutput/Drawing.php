@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Families\ControlOutput;
 
-use Ispira\Core\Device\Sheet;
-use Ispira\Core\Device\SheetElement;
+use Ispira\Core\Device\Drawing\Sheet;
+use Ispira\Core\Device\Drawing\SheetElement;
 
 /**
  * Transformer at the left, board in the middle, the coil that it holds at the right.

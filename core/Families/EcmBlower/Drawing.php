@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Families\EcmBlower;
 
-use Ispira\Core\Device\Sheet;
-use Ispira\Core\Device\SheetElement;
+use Ispira\Core\Device\Drawing\Sheet;
+use Ispira\Core\Device\Drawing\SheetElement;
 
 /**
  * Line along the top, the calls below it, the module and its motor at the right.

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Families\ElectronicBlower;
 
-use Ispira\Core\Device\Sheet;
-use Ispira\Core\Device\SheetElement;
+use Ispira\Core\Device\Drawing\Sheet;
+use Ispira\Core\Device\Drawing\SheetElement;
 
 /**
  * Power along the top, the command along the bottom, the module where they meet, the blower at the right.

@@ -10,14 +10,14 @@ use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\Conductor;
 use Ispira\Core\Device\ConductorKind;
+use Ispira\Core\Device\Drawing\Sheet;
+use Ispira\Core\Device\Drawing\SheetElement;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Position;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\SetUp;
-use Ispira\Core\Device\Sheet;
-use Ispira\Core\Device\SheetElement;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Device\Unknown;
 

@@ -6,8 +6,8 @@ namespace Ispira\Core\Planning\BenchSupply;
 
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
-use Ispira\Core\Device\Sheet;
-use Ispira\Core\Device\SheetElement;
+use Ispira\Core\Device\Drawing\Sheet;
+use Ispira\Core\Device\Drawing\SheetElement;
 
 /**
  * The circuit of the supply: mains and bus on top, logic supply below, one common, five wires at the right.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
-use Ispira\Core\Device\DrawnElement;
+use Ispira\Core\Device\Drawing\DrawnElement;
 use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -8,7 +8,7 @@ use Ispira\Core\Circuit\Element;
 use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\AdjustmentKind;
 use Ispira\Core\Device\CircuitModel;
-use Ispira\Core\Device\DrawnElement;
+use Ispira\Core\Device\Drawing\DrawnElement;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Family;
 
-use Ispira\Core\Device\DrawnElement;
+use Ispira\Core\Device\Drawing\DrawnElement;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ispira\Core\Device;
+namespace Ispira\Core\Device\Drawing;
 
 /**
  * A node where it stands on a sheet.

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ispira\Core\Device;
+namespace Ispira\Core\Device\Drawing;
 
 /**
  * Where the nodes of a netlist stand on the circuit sheet, and how its elements are drawn.

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ispira\Core\Device;
+namespace Ispira\Core\Device\Drawing;
 
 /**
  * What a potential is called in a circuit: volts, or vacuum.
