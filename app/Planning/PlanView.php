@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use Ispira\Core\Device\Drawing\DrawnSheet;
+use Ispira\Core\Device\Drawing\Placement;
 use Ispira\Core\Device\Drawing\PotentialWords;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Planning\Plan;
@@ -58,9 +59,7 @@ final class PlanView
         $word = static fn(string $key): string => Words::general("potential.$key");
 
         return DrawnSheet::of(
-            $plan->sheet,
-            $plan->netlist,
-            $plan->netlist->solver()->solve(),
+            new Placement($plan->sheet, $plan->netlist, $plan->netlist->solver()->solve()),
             [],
             new PotentialWords($word('unit'), $word('show'), $word('hide'), $word('supply')),
         );

@@ -15,11 +15,13 @@ final readonly class Sheet
     /**
      * @param array<array-key, array{0: float, 1: float}> $nodes
      * @param array<string, SheetElement>              $elements by element id; others are not drawn
+     * @param array<string, SheetBlock>                $blocks   by a name of their own
      */
     public function __construct(
         public float $width,
         public float $height,
         public array $nodes,
         public array $elements,
+        public array $blocks = [],
     ) {}
 }

@@ -6,6 +6,7 @@ namespace Ispira\Core\Diagnosis\Presentation;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Drawing\DrawnSheet;
+use Ispira\Core\Device\Drawing\Placement;
 use Ispira\Core\Device\Drawing\PotentialWords;
 use Ispira\Core\Device\SetUp;
 use Ispira\Core\Diagnosis\Inference\DrawnValues;
@@ -51,21 +52,20 @@ final class SoundCircuit
         return array_map(static fn(float $speed): float => $speed / $full, $speeds);
     }
 
+    /** Everything of the sheet where it stands in a set-up. */
+    public function placement(SetUp $setUp): Placement
+    {
+        $values = $this->simulator->valuesFor($this->values, $setUp, $this->sound);
+
+        return new Placement($this->circuit->sheet, $this->circuit->netlist, $this->simulator->solver->solve($values));
+    }
+
     /**
      * The sheet for a set-up: what is closed, where current flows, and the potential of each node.
      */
     public function sheet(SetUp $setUp): DrawnSheet
     {
-        $values = $this->simulator->valuesFor($this->values, $setUp, $this->sound);
-        $point = $this->simulator->solver->solve($values);
-
-        return DrawnSheet::of(
-            $this->circuit->sheet,
-            $this->circuit->netlist,
-            $point,
-            $this->circuit->places,
-            $this->potential(),
-        );
+        return DrawnSheet::of($this->placement($setUp), $this->circuit->places, $this->potential());
     }
 
     /** What a potential is called here. */

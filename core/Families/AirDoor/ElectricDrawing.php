@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\AirDoor;
 
 use Ispira\Core\Device\Drawing\Sheet;
+use Ispira\Core\Device\Drawing\SheetBlock;
 use Ispira\Core\Device\Drawing\SheetElement;
 
 /**
@@ -21,12 +22,8 @@ final class ElectricDrawing
             '0' => [40.0, $bottom],
             'battery' => [40.0, 60.0],
             'fed' => [110.0, 60.0],
-            'head' => [180.0, 60.0],
-            'head-ground' => [180.0, 250.0],
-            'warm-top' => [220.0, 60.0],
-            'warm-side' => [270.0, 60.0],
-            'cold-top' => [220.0, 190.0],
-            'cold-side' => [270.0, 190.0],
+            'head' => [190.0, 60.0],
+            'head-ground' => [240.0, 380.0],
             'warm-out' => [310.0, 60.0],
             'cold-out' => [310.0, 190.0],
             'warm-pin' => [420.0, 60.0],
@@ -38,48 +35,53 @@ final class ElectricDrawing
             'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, $bottom]),
             'fuse' => new SheetElement('fuse', 'fuse'),
             'feed' => new SheetElement('wire', 'feed'),
-            'ground' => new SheetElement('wire', groundAt: [180.0, $bottom]),
-            'head-supply' => new SheetElement('resistor', 'head', side: 'left'),
-            'warm-stage' => new SheetElement('wire'),
-            'cold-stage' => new SheetElement('wire', '', [[200.0, 60.0], [200.0, 190.0]]),
-            'warm-high' => new SheetElement('relay', 'warm +', side: 'above'),
-            'warm-low' => new SheetElement(
-                'relay',
-                'warm −',
-                [[270.0, 120.0], [240.0, 120.0], [240.0, 250.0]],
-                0,
-                side: 'right',
-            ),
-            'cold-high' => new SheetElement('relay', 'cold +', side: 'above'),
-            'cold-low' => new SheetElement('relay', 'cold −', [[270.0, 250.0]], 0, side: 'right'),
-            'warm-joint' => new SheetElement('wire'),
-            'cold-joint' => new SheetElement('wire'),
+            'ground' => new SheetElement('wire', groundAt: [240.0, $bottom]),
             'warm-wire' => new SheetElement('wire', 'warm wire'),
             'cold-wire' => new SheetElement('wire', 'cold wire', side: 'above'),
             'warm-plug' => new SheetElement('plug'),
             'cold-plug' => new SheetElement('plug'),
             'motor' => new SheetElement('motor', 'door', side: 'left'),
         ];
+        foreach (['warm' => ['A', 'B'], 'cold' => ['B', 'A']] as $way => [$plus, $minus]) {
+            [$plusY, $minusY] = [$nodes[$plus][1], $nodes[$minus][1]];
+            $elements["direct-$way-plus"] = new SheetElement(
+                'jumper',
+                '',
+                with: "direct-$way-plus",
+                plusAt: [520.0, $plusY],
+            );
+            $elements["direct-$way-minus"] = new SheetElement(
+                'jumper',
+                '',
+                [[520.0, $minusY]],
+                groundAt: [520.0, $minusY + 45.0],
+                with: "direct-$way-minus",
+            );
+        }
+        $head = ['head-supply', 'warm-stage', 'cold-stage', 'warm-high', 'warm-low', 'cold-high', 'cold-low'];
+        array_push($head, 'warm-joint', 'cold-joint', 'warm', 'cold', 'ask-warm', 'ask-cold', 'reference');
         if ($feedback) {
+            array_push($head, 'decide-warm', 'decide-cold', 'sense-warm', 'sense-cold');
             $nodes += [
-                'ref' => [250.0, 310.0],
-                'ref-pin' => [420.0, 310.0],
-                'track' => [470.0, 345.0],
-                'low-pin' => [420.0, 405.0],
-                'told' => [250.0, 345.0],
-                'told-pin' => [370.0, 345.0],
+                'ref' => [310.0, 290.0],
+                'ref-pin' => [420.0, 290.0],
+                'track' => [470.0, 340.0],
+                'low-pin' => [420.0, 400.0],
+                'told' => [310.0, 340.0],
+                'told-pin' => [400.0, 340.0],
             ];
             $elements += [
-                'reference' => new SheetElement('battery', '5 V', [[215.0, 310.0], [215.0, 250.0]], 0, side: 'below'),
                 'ref-wire' => new SheetElement('wire', '5 V wire', side: 'above'),
-                'track-upper' => new SheetElement('resistor', '', [[470.0, 310.0]], 1),
-                'track-lower' => new SheetElement('resistor', '', [[470.0, 405.0]], 0),
+                'track-upper' => new SheetElement('resistor', '', [[470.0, 290.0]], 1),
+                'track-lower' => new SheetElement('resistor', '', [[470.0, 400.0]], 0),
                 'wiper' => new SheetElement('wire', 'wiper', side: 'above'),
                 'told-wire' => new SheetElement('wire', 'report to head', side: 'below'),
-                'low-wire' => new SheetElement('wire', 'low wire', [[180.0, 405.0]], 0, side: 'below'),
+                'low-wire' => new SheetElement('wire', 'low wire', side: 'below', toAt: [240.0, 400.0]),
             ];
         }
 
-        return new Sheet(530.0, 470.0, $nodes, $elements);
+        return new Sheet(545.0, 470.0, $nodes, $elements, [
+            'head' => new SheetBlock('climate head', 190.0, 35.0, 120.0, 345.0, $head),
+        ]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\AirDoor;
 
 use Ispira\Core\Device\Drawing\Sheet;
+use Ispira\Core\Device\Drawing\SheetBlock;
 use Ispira\Core\Device\Drawing\SheetElement;
 
 /**
@@ -23,7 +24,10 @@ final class VacuumDrawing
             'check' => [115.0, 200.0],
             'tank' => [205.0, 200.0],
             'head' => [290.0, 200.0],
+            'pump' => [510.0, 390.0],
         ];
+        $blocks = [];
+        $pumped = array_map(static fn(string $door): string => "pump-$door", VacuumDoors::DOORS);
         $elements = [
             'engine' => new SheetElement('vacuum', 'engine', side: 'right', groundAt: [40.0, $bottom]),
             'supply-hose' => new SheetElement('wire', 'supply'),
@@ -43,8 +47,18 @@ final class VacuumDrawing
             );
             $elements["hose-$door"] = new SheetElement('wire', 'hose');
             $elements["rod-$door"] = new SheetElement('diaphragm', 'door', [], 0, 'left', [460.0, $y + 75.0]);
+            $elements["pump-$door"] = new SheetElement('jumper', '', [[510.0, $y]], 1, with: "pump-$door");
+            // The door hangs on the rod of the diaphragm: two of the netlist, one sign.
+            $blocks["door-$door"] = new SheetBlock('', 460.0, $y, 0.0, 0.0, ["door-$door"], 'pad');
         }
+        $elements['hand-pump'] = new SheetElement(
+            'vacuum',
+            'hand pump',
+            side: 'left',
+            groundAt: [510.0, $bottom],
+            with: $pumped,
+        );
 
-        return new Sheet(530.0, 470.0, $nodes, $elements);
+        return new Sheet(540.0, 470.0, $nodes, $elements, $blocks);
     }
 }

@@ -41,7 +41,9 @@ final readonly class Drawing
             default => 530.0,
         };
 
-        return new Sheet($width, 470.0, $nodes + $controlNodes + $fanNodes, $elements + $control + $fans);
+        $nodes += $controlNodes + $fanNodes;
+
+        return new Sheet($width, 470.0, $nodes, $elements + $control + $fans + $this->laid($nodes));
     }
 
     /** @return array{0: array<string, array{0: float, 1: float}>, 1: array<string, SheetElement>} */
@@ -53,6 +55,21 @@ final readonly class Drawing
                 'switch-plug' => new SheetElement('plug', 'thermal switch', side: 'left'),
                 'stage-1' => new SheetElement('relay', 'stage 1', side: 'left'),
                 'stage-2' => new SheetElement('relay', 'stage 2'),
+                'jump-low' => new SheetElement(
+                    'jumper',
+                    'bridge',
+                    [[150.0, 130.0], [150.0, 200.0]],
+                    1,
+                    side: 'left',
+                    with: 'jump-low',
+                ),
+                'jump-high' => new SheetElement(
+                    'jumper',
+                    'bridge',
+                    [[190.0, 112.0], [330.0, 112.0]],
+                    1,
+                    with: 'jump-high',
+                ),
             ],
         ];
     }
@@ -62,19 +79,34 @@ final readonly class Drawing
     {
         $nodes = ['ask-low' => [110.0, 330.0], 'ask-high' => [150.0, 250.0]];
         $elements = [
-            'request-low' => new SheetElement('relay', 'low request', side: 'right', groundAt: [110.0, self::BOTTOM]),
-            'request-high' => new SheetElement('relay', 'high request', side: 'right', groundAt: [150.0, self::BOTTOM]),
+            'request-low' => new SheetElement('relay', 'ask low', side: 'left', groundAt: [110.0, self::BOTTOM]),
+            'request-high' => new SheetElement('relay', 'ask high', side: 'right', groundAt: [150.0, self::BOTTOM]),
+            'jump-low' => new SheetElement(
+                'jumper',
+                '',
+                [[80.0, 330.0]],
+                groundAt: [80.0, self::BOTTOM],
+                with: 'jump-low',
+            ),
+            'jump-high' => new SheetElement(
+                'jumper',
+                '',
+                [[131.0, 250.0]],
+                groundAt: [131.0, 300.0],
+                with: 'jump-high',
+            ),
         ];
         if ($this->layout->pair()) {
             $elements['k1-coil'] = new SheetElement('coil', 'K1', [[110.0, 60.0]], 1, side: 'left');
-            $elements['k2-coil'] = new SheetElement('coil', 'K2, K3', [[150.0, 60.0]], 1, side: 'right');
+            $elements['k2-coil'] = new SheetElement('coil', 'K2', [[150.0, 60.0]], 1, side: 'left');
+            $elements['k3-coil'] = new SheetElement('coil', 'K3', [[195.0, 60.0], [195.0, 250.0]], 1, side: 'right');
 
             return [$nodes, $elements];
         }
         $elements['k-low-coil'] = new SheetElement('coil', '', [[110.0, 60.0]], 1, side: 'left');
         $elements['k-high-coil'] = new SheetElement('coil', '', [[150.0, 60.0]], 1, side: 'left');
-        $elements['k-low-contact'] = new SheetElement('relay', 'low relay', side: 'right');
-        $elements['k-high-contact'] = new SheetElement('relay', 'high relay');
+        $elements['k-low-contact'] = new SheetElement('relay', 'low relay', [[190.0, 60.0]], 1, side: 'right');
+        $elements['k-high-contact'] = new SheetElement('relay', 'high relay', [[220.0, 60.0]], 1);
         $elements['k-low-joint'] = new SheetElement('wire');
         $elements['k-high-joint'] = new SheetElement('wire');
 
@@ -108,7 +140,16 @@ final readonly class Drawing
                 'b-ground' => [480.0, 400.0],
             ],
             [
-                'k1-contact' => new SheetElement('relay', 'K1'),
+                'k1-contact' => new SheetElement('relay', 'K1', [[240.0, 60.0]], 1),
+                'lamp' => new SheetElement(
+                    'lamp',
+                    'test lamp',
+                    [[390.0, 60.0]],
+                    1,
+                    side: 'right',
+                    groundAt: [390.0, 165.0],
+                    with: 'lamp',
+                ),
                 'k1-joint' => new SheetElement('wire'),
                 'plug-a' => new SheetElement('plug', 'plug', side: 'left'),
                 'fan-a' => new SheetElement('motor', 'main fan', side: 'left'),
@@ -223,5 +264,44 @@ final readonly class Drawing
         $elements["ground-$fan"] = new SheetElement('wire', groundAt: [$x, self::BOTTOM]);
 
         return [["$fan-minus" => [$x, 340.0], "$fan-ground" => [$x, 395.0]], $elements];
+    }
+
+    /**
+     * What a test lays at the fans: jumpers from the battery, a clip to ground, a lamp in place of a fan.
+     *
+     * @param array<array-key, array{0: float, 1: float}> $nodes
+     *
+     * @return array<string, SheetElement>
+     */
+    private function laid(array $nodes): array
+    {
+        $elements = [];
+        foreach ($this->layout->fans() as $fan) {
+            [$x, $plus] = $nodes[$this->layout->plus($fan)];
+            $minus = $nodes["$fan-minus"][1];
+            $side = $x + 42.0;
+            $elements["direct-$fan"] = new SheetElement('jumper', '', with: "direct-$fan", plusAt: [$side, $plus]);
+            $elements["direct-minus-$fan"] = new SheetElement(
+                'jumper',
+                '',
+                [[$side, $minus]],
+                groundAt: [$side, $minus + 40.0],
+                with: "direct-minus-$fan",
+            );
+            if ($this->layout->twoInputs($fan)) {
+                $name = Layout::own('direct-low', $fan);
+                [$x, $y] = $nodes[Layout::own('low-in', $fan)];
+                $elements[$name] = new SheetElement('jumper', '', with: $name, plusAt: [$x, $y + 45.0]);
+            }
+        }
+        if ($this->layout->pair()) {
+            return $elements;
+        }
+        [$x, $y] = $nodes['a-ground'];
+        $elements['lamp'] = $this->layout->twoInputs('a')
+            ? new SheetElement('lamp', 'test lamp', [[250.0, 225.0], [305.0, 225.0], [305.0, $y]], 2, with: 'lamp')
+            : new SheetElement('lamp', 'test lamp', [[$x + 53.0, 200.0], [$x + 53.0, $y]], 1, with: 'lamp');
+
+        return $elements;
     }
 }

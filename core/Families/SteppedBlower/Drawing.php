@@ -6,6 +6,7 @@ namespace Ispira\Core\Families\SteppedBlower;
 
 use Ispira\Core\Device\Drawing\Sheet;
 use Ispira\Core\Device\Drawing\SheetElement;
+use Ispira\Core\Device\Drawing\Wire;
 
 /**
  * Where everything stands on the circuit sheet of a stepped-resistor blower.
@@ -24,6 +25,9 @@ final readonly class Drawing
     private const PACK_END = 340.0;
     private const COMMON = 398.0;
     private const MOTOR = 492.0;
+
+    /** Where what is laid for a test stands, beside the blower. */
+    private const BESIDE = 548.0;
 
     private float $first;
 
@@ -72,7 +76,9 @@ final readonly class Drawing
             $sideNodes['mode-out'] = [$x, $y + 26.0];
         }
 
-        return new Sheet(530.0, 474.0, $nodes + $sideNodes, $elements + $this->pack() + $sideElements);
+        $nodes += $sideNodes;
+
+        return new Sheet(575.0, 474.0, $nodes, $elements + $this->pack() + $sideElements + $this->laid($nodes));
     }
 
     private function y(int $position): float
@@ -195,5 +201,64 @@ final readonly class Drawing
                 'high-joint' => new SheetElement('wire', bends: [[self::MOTOR, 428.0]]),
             ],
         ];
+    }
+
+    /**
+     * What a test lays: a lamp in place of the blower, jumpers to it, taps joined, a contact bridged.
+     *
+     * @param array<array-key, array{0: float, 1: float}> $nodes
+     *
+     * @return array<string, SheetElement>
+     */
+    private function laid(array $nodes): array
+    {
+        $v = $this->variant;
+        $ends = [$nodes[$v->plusNode()], $nodes[$v->minusNode()]];
+        $over = $v->feedSide ? [] : [[$ends[0][0], 36.0]];
+        $height = $v->feedSide ? $ends[0][1] : 36.0;
+        $elements = [
+            'lamp' => new SheetElement(
+                'lamp',
+                'test lamp',
+                [...$over, [self::BESIDE, $height], [self::BESIDE, $ends[1][1]]],
+                \count($over) + 1,
+                side: 'left',
+                with: 'lamp',
+            ),
+            'direct-plus' => new SheetElement(
+                'jumper',
+                'fused jumper',
+                with: 'direct-plus',
+                plusAt: [self::BESIDE, $nodes['motor-plus'][1]],
+            ),
+            'direct-minus' => new SheetElement(
+                'jumper',
+                '',
+                [[self::BESIDE, $nodes['motor-minus'][1]]],
+                groundAt: [self::BESIDE, self::BOTTOM],
+                with: 'direct-minus',
+            ),
+        ];
+        foreach ($v->lowPositions() as $k) {
+            if ($k + 1 < $v->top) {
+                $elements["bridge-$k"] = new SheetElement('jumper', '', with: "bridge-$k");
+            }
+        }
+        if ($v->modeContact()) {
+            $at = array_map(static fn(string $node): array => $nodes[$node], $v->modeNodes());
+            $level = Wire::same($at[0][1], $at[1][1]);
+            $elements['mode-other'] = new SheetElement(
+                'jumper',
+                '',
+                array_map(
+                    static fn(array $end): array => [$end[0] - ($level ? 0.0 : 28.0), $end[1] - ($level ? 28.0 : 0.0)],
+                    $at,
+                ),
+                1,
+                with: 'mode-other',
+            );
+        }
+
+        return $elements;
     }
 }

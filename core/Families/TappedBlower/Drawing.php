@@ -31,6 +31,7 @@ final readonly class Drawing
             'common' => [$winding, 430.0],
             'capacitor-in' => [430.0, 300.0],
             'auxiliary-end' => [520.0, 300.0],
+            'R' => [130.0, 345.0],
         ];
         // The slowest tap stands on top: its current passes all sections.
         foreach ($taps as $tap => $name) {
@@ -49,6 +50,29 @@ final readonly class Drawing
         ];
         foreach (array_keys(\array_slice($taps, 1)) as $before) {
             $elements['section-' . ($before + 1)] = new SheetElement('winding', '', side: 'right');
+        }
+        $elements += [
+            'transformer' => new SheetElement('transformer', '24 V', side: 'right', groundAt: [130.0, self::BOTTOM]),
+            'transformer-load' => new SheetElement(
+                'resistor',
+                'board',
+                [[95.0, 345.0]],
+                1,
+                side: 'left',
+                groundAt: [95.0, self::BOTTOM],
+            ),
+        ];
+        foreach (array_keys($this->wiring->assignment()) as $number => $call) {
+            $x = 205.0 + 75.0 * $number;
+            $terminal = Wiring::terminal($call);
+            $nodes[$terminal] = [$x, 400.0];
+            $elements["call-$call"] = new SheetElement('relay', "$call call", [[$x, 345.0]], 1, side: 'right');
+            $elements["input-$call"] = new SheetElement(
+                'resistor',
+                $terminal,
+                side: 'right',
+                groundAt: [$x, self::BOTTOM],
+            );
         }
         foreach ($this->wiring->assignment() as $call => $tap) {
             $y = 300.0 - $step * $tap;

@@ -310,6 +310,7 @@ final readonly class CompoundWiring
                 'feed' => new SheetElement('wire'),
                 'fuse' => new SheetElement('fuse', 'fuse'),
                 'plug-feed' => new SheetElement('plug', 'FEED'),
+                'lamp' => new SheetElement('lamp', 'test lamp', side: 'left', groundAt: [160.0, 160.0], with: 'lamp'),
                 'series' => new SheetElement('resistor', 'series field'),
                 'motor' => new SheetElement('motor', 'wiper', side: 'left'),
                 'shunt' => new SheetElement('resistor', 'shunt field', [[440.0, 60.0]], 1, side: 'right'),

@@ -11,6 +11,7 @@ use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\Conductor;
 use Ispira\Core\Device\ConductorKind;
 use Ispira\Core\Device\Drawing\Sheet;
+use Ispira\Core\Device\Drawing\SheetBlock;
 use Ispira\Core\Device\Drawing\SheetElement;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Observation;
@@ -274,7 +275,7 @@ final readonly class ThreeBrushWiring
         $bottom = 440.0;
 
         return new Sheet(
-            610.0,
+            545.0,
             470.0,
             [
                 '0' => [40.0, $bottom],
@@ -291,13 +292,10 @@ final readonly class ThreeBrushWiring
                 'park-feed-pin' => [310.0, 360.0],
                 'L' => [380.0, 200.0],
                 'H' => [380.0, 110.0],
-                'l' => [440.0, 200.0],
-                'h' => [490.0, 110.0],
-                'c' => [440.0, 320.0],
-                'C' => [440.0, 370.0],
-                'ground-pin' => [440.0, 405.0],
-                'jumper-low' => [345.0, 165.0],
-                'jumper-high' => [345.0, 75.0],
+                'C' => [425.0, 240.0],
+                'ground-pin' => [425.0, 400.0],
+                'jumper-low' => [368.0, 165.0],
+                'jumper-high' => [357.0, 75.0],
             ],
             [
                 'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, $bottom]),
@@ -314,36 +312,25 @@ final readonly class ThreeBrushWiring
                 'plug-low' => new SheetElement('plug', 'plug'),
                 'plug-high' => new SheetElement('plug'),
                 'cam-run' => new SheetElement('relay', 'cam', side: 'left'),
-                'cam-rest' => new SheetElement(
-                    'relay',
-                    'cam at rest',
-                    [[380.0, 290.0], [380.0, 370.0]],
-                    1,
-                    side: 'right',
-                ),
-                'brush-low' => new SheetElement('wire', 'low brush', side: 'above'),
-                'brush-high' => new SheetElement('wire', 'high brush', side: 'above'),
-                'upper' => new SheetElement('wire', '', [[490.0, 320.0]]),
-                'motor' => new SheetElement('motor', 'wiper', side: 'left'),
-                'brush-common' => new SheetElement('wire', 'common', side: 'right'),
+                'cam-rest' => new SheetElement('relay', 'cam at rest', side: 'above', toAt: [425.0, 290.0]),
                 'plug-common' => new SheetElement('plug'),
-                'ground' => new SheetElement('wire', groundAt: [440.0, $bottom]),
+                'ground' => new SheetElement('wire', groundAt: [425.0, $bottom]),
                 'direct-low' => new SheetElement(
                     'jumper',
                     'fused jumper to low',
-                    [[40.0, 22.0], [345.0, 22.0]],
+                    [[40.0, 22.0], [368.0, 22.0]],
                     1,
                     with: 'direct-low',
                 ),
-                'on-low' => new SheetElement('jumper', with: 'direct-low'),
+                'on-low' => new SheetElement('jumper', with: 'direct-low', toAt: [368.0, 200.0]),
                 'direct-high' => new SheetElement(
                     'jumper',
                     'fused jumper to high',
-                    [[40.0, 22.0], [345.0, 22.0]],
+                    [[40.0, 22.0], [357.0, 22.0]],
                     1,
                     with: 'direct-high',
                 ),
-                'on-high' => new SheetElement('jumper', with: 'direct-high'),
+                'on-high' => new SheetElement('jumper', with: 'direct-high', toAt: [357.0, 110.0]),
                 'direct-park' => new SheetElement(
                     'jumper',
                     'fused jumper to park feed',
@@ -351,14 +338,42 @@ final readonly class ThreeBrushWiring
                     2,
                     with: 'direct-park',
                 ),
-                'join-park' => new SheetElement('jumper', 'joined', side: 'left', with: 'join-park'),
+                'join-park' => new SheetElement(
+                    'jumper',
+                    'joined',
+                    [[366.0, 200.0], [366.0, 262.0], [322.0, 262.0]],
+                    2,
+                    side: 'above',
+                    with: 'join-park',
+                    toAt: [322.0, 290.0],
+                ),
+                'lamp' => new SheetElement(
+                    'lamp',
+                    'test lamp',
+                    [[310.0, 230.0], [275.0, 230.0], [275.0, 400.0]],
+                    2,
+                    side: 'left',
+                    with: 'lamp',
+                ),
                 'direct-common' => new SheetElement(
                     'jumper',
                     'clip to common',
-                    [[495.0, 370.0]],
-                    side: 'right',
+                    [[425.0, 265.0], [495.0, 265.0]],
+                    2,
+                    side: 'left',
                     groundAt: [495.0, $bottom],
                     with: 'direct-common',
+                ),
+            ],
+            [
+                'motor' => new SheetBlock(
+                    'wiper motor',
+                    380.0,
+                    80.0,
+                    90.0,
+                    160.0,
+                    ['brush-low', 'brush-high', 'brush-common', 'motor', 'upper', 'between'],
+                    'motor',
                 ),
             ],
         );

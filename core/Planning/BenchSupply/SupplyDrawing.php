@@ -7,6 +7,7 @@ namespace Ispira\Core\Planning\BenchSupply;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Drawing\Sheet;
+use Ispira\Core\Device\Drawing\SheetBlock;
 use Ispira\Core\Device\Drawing\SheetElement;
 
 /**
@@ -33,8 +34,8 @@ final class SupplyDrawing
             Element::resistor('reservoir', 'raw', '0', 1e9),
             Element::resistor('regulator', 'raw', 'vcc', 1.0),
             Element::resistor('fixed', 'vcc', 'pot-top', max(1.0, $design->of('fixed') * 1e3)),
-            Element::resistor('pot', 'pot-top', '0', $design->of('pot') * 1e3),
-            Element::resistor('wiper', 'pot-top', 'wiper', 1.0),
+            Element::resistor('pot', 'pot-top', 'wiper', 0.5e3 * $design->of('pot')),
+            Element::resistor('pot-lower', 'wiper', '0', 0.5e3 * $design->of('pot')),
             Element::resistor('series', 'wiper', 'vsp', max(1.0, $design->of('series') * 1e3)),
             Element::resistor('lamp', 'vcc', 'fg', $design->of('lampOhms') * 1e3),
         ]);
@@ -49,26 +50,37 @@ final class SupplyDrawing
             470.0,
             [
                 'L' => [50.0, 60.0],
-                'N' => [50.0, 150.0],
+                'N' => [260.0, 130.0],
                 'fused' => [150.0, 60.0],
-                'limited' => [230.0, 60.0],
-                'bus' => [340.0, 60.0],
+                'limited' => [260.0, 60.0],
+                'bus' => [320.0, 60.0],
                 '0' => [340.0, $bottom],
                 'vm' => [600.0, 60.0],
                 'raw' => [120.0, 250.0],
                 'vcc' => [340.0, 250.0],
                 'pot-top' => [470.0, 250.0],
-                'wiper' => [520.0, 320.0],
+                'wiper' => [470.0, 320.0],
                 'vsp' => [620.0, 320.0],
                 'fg' => [600.0, 200.0],
             ],
             [
-                'mains' => new SheetElement('mains', 'mains', side: 'left'),
+                'mains' => new SheetElement(
+                    'mains',
+                    'mains',
+                    [[50.0, 165.0], [225.0, 165.0], [225.0, 130.0]],
+                    side: 'right',
+                ),
                 'fuse' => new SheetElement('fuse', 'fuse'),
-                'surge' => new SheetElement('resistor', 'surge', [[150.0, 150.0]], side: 'right'),
+                'surge' => new SheetElement('resistor', 'surge', side: 'right', toAt: [150.0, 165.0]),
                 'inrush' => new SheetElement('resistor', 'inrush'),
-                'bridge' => new SheetElement('module', 'bridge', side: 'below'),
-                'bus-capacitor' => new SheetElement('capacitor', 'bulk', side: 'left', groundAt: [340.0, 150.0]),
+                'bus-capacitor' => new SheetElement(
+                    'capacitor',
+                    'bulk',
+                    [[370.0, 60.0]],
+                    1,
+                    side: 'left',
+                    groundAt: [370.0, 150.0],
+                ),
                 'bleeder' => new SheetElement(
                     'resistor',
                     'bleeder',
@@ -89,14 +101,15 @@ final class SupplyDrawing
                 ),
                 'regulator' => new SheetElement('module', '15 V', [[200.0, 250.0]], 1, side: 'below'),
                 'fixed' => new SheetElement('resistor', $design->trimmed ? 'trimmer' : 'fixed'),
-                'pot' => new SheetElement('resistor', 'potentiometer', side: 'left', groundAt: [470.0, 380.0]),
-                'wiper' => new SheetElement('wire', '', [[520.0, 250.0]]),
+                'pot' => new SheetElement('resistor', 'potentiometer', side: 'left'),
+                'pot-lower' => new SheetElement('resistor', '', groundAt: [470.0, 395.0]),
                 'series' => new SheetElement(
                     $design->of('series') > 0.0 ? 'resistor' : 'wire',
                     $design->of('series') > 0.0 ? 'series, to Vsp' : 'Vsp',
                 ),
                 'lamp' => new SheetElement('resistor', 'FG lamp', [[340.0, 200.0]], 1),
             ],
+            ['bridge' => new SheetBlock('bridge', 260.0, 40.0, 60.0, 110.0, ['bridge', 'return'])],
         );
     }
 }

@@ -320,20 +320,51 @@ export interface DownEntry {
     photo: string | null;
 }
 
+/** A part that is drawn as one sign with several terminals. */
+export interface DrawnBlock {
+    id: string;
+    label: string;
+    shape: 'box' | 'motor' | 'pad';
+    left: number;
+    top: number;
+    width: number;
+    height: number;
+    /** That are inside. */
+    elements: string[];
+    live: boolean;
+}
+
 /** An element as it stands on a sheet, in one state of its circuit. */
 export interface DrawnElement {
     id: string;
     from: string;
     to: string;
-    symbol: string;
+    symbol: Symbol;
     label: string;
-    bends: [number, number][];
-    segment: number;
     side: string;
-    groundAt: [number, number] | null;
-    groundEnd: 'from' | 'to' | null;
+    /** Middle of its sign. */
+    at: [number, number];
+    /** Of its length from the first terminal, in degrees. */
+    angle: number;
+    /** Of its length. */
+    half: number;
+    /** To either side of it. */
+    reach: number;
+    /** Corners of the lines that lead to its sign, or of the line that it is. */
+    wires: [number, number][][];
+    /** Places where such a line hops over another. */
+    hops: [number, number][];
     live: boolean;
+    /** Apart: a contact, a plug, a wire that was taken off. */
     open: boolean;
+    /** 1 where current flows from its first end to its second, -1 the other way, 0 where none does or it alternates. */
+    flow: number;
+}
+
+/** A place where lines are joined: what only crosses has none. */
+export interface DrawnJoint {
+    at: [number, number];
+    live: boolean;
 }
 
 /** A node where it stands on a sheet. */
@@ -353,6 +384,16 @@ export interface DrawnSheet {
     nodes: Record<string, DrawnNode | undefined>;
     potential: PotentialWords;
     elements: DrawnElement[];
+    blocks: DrawnBlock[];
+    signs: DrawnSign[];
+    joints: DrawnJoint[];
+}
+
+/** A place where a node is drawn once more instead of a line to it: ground, a clip on the battery. */
+export interface DrawnSign {
+    at: [number, number];
+    kind: 'ground' | 'plus';
+    node: string;
 }
 
 /** A job that has to be looked at again. */
@@ -1368,6 +1409,29 @@ export interface SwitchRow {
     new: string | null;
     reason: string;
 }
+
+export type Symbol =
+    | 'wire'
+    | 'resistor'
+    | 'fuse'
+    | 'contact'
+    | 'relay'
+    | 'plug'
+    | 'motor'
+    | 'battery'
+    | 'coil'
+    | 'module'
+    | 'signal'
+    | 'mains'
+    | 'transformer'
+    | 'vacuum'
+    | 'tank'
+    | 'one-way'
+    | 'diaphragm'
+    | 'winding'
+    | 'capacitor'
+    | 'jumper'
+    | 'lamp';
 
 /** A part that may be kept running for some days. */
 export interface TemporaryShown {

@@ -1,0 +1,97 @@
+import { Dialog } from 'radix-ui';
+import { useRef, useState } from 'react';
+import Button from '@/ui/Button';
+import Legend from './Legend';
+import SheetSvg, { type SheetProps } from './SheetSvg';
+
+const MOST = 4;
+
+/** The whole sheet over the whole screen: pinched, or enlarged by keys, and what its signs mean. */
+export default function SheetDialog(props: SheetProps) {
+    const { sheet, title } = props;
+    const [zoom, setZoom] = useState(1);
+    const fingers = useRef(new Map<number, [number, number]>());
+    const pinch = useRef<{ apart: number; zoom: number } | null>(null);
+    const apart = () => {
+        const [one, other] = [...fingers.current.values()];
+        return one && other ? Math.hypot(one[0] - other[0], one[1] - other[1]) : 0;
+    };
+    const set = (next: number) => setZoom(Math.max(1, Math.min(MOST, next)));
+    const base = Math.max(
+        1,
+        Math.min(window.innerWidth / sheet.width, (window.innerHeight - 130) / sheet.height),
+        Math.min(1, (window.innerWidth * 2) / sheet.width),
+    );
+    const scale = base * zoom;
+    return (
+        <Dialog.Root onOpenChange={() => setZoom(1)}>
+            <Dialog.Trigger asChild>
+                <button
+                    type="button"
+                    className="absolute right-1 bottom-1 min-h-11 rounded-[4px] border border-rule bg-sheet px-2 text-[0.92rem] text-lake"
+                >
+                    Enlarge
+                </button>
+            </Dialog.Trigger>
+            <Dialog.Portal>
+                <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+                <Dialog.Content
+                    aria-describedby={undefined}
+                    className="fixed inset-2 z-50 flex flex-col overflow-hidden rounded-[6px] border border-rule bg-paper"
+                >
+                    <div className="flex flex-wrap items-center gap-2 border-b border-rule px-3 py-1.5">
+                        <Dialog.Title className="mr-auto text-lg font-semibold">Circuit</Dialog.Title>
+                        <Button kind="quiet" onClick={() => set(zoom / 1.35)} disabled={zoom <= 1} aria-label="Smaller">
+                            −
+                        </Button>
+                        <Button
+                            kind="quiet"
+                            onClick={() => set(zoom * 1.35)}
+                            disabled={zoom >= MOST}
+                            aria-label="Larger"
+                        >
+                            +
+                        </Button>
+                        <Dialog.Close asChild>
+                            <Button kind="quiet">Close</Button>
+                        </Dialog.Close>
+                    </div>
+                    <div
+                        // Two fingers pinch; one scrolls, as everywhere.
+                        className="min-h-0 flex-1 touch-pan-x touch-pan-y overflow-auto p-3"
+                        tabIndex={0}
+                        role="region"
+                        aria-label={title}
+                        onPointerDown={(event) => {
+                            fingers.current.set(event.pointerId, [event.clientX, event.clientY]);
+                            pinch.current = fingers.current.size === 2 ? { apart: apart(), zoom } : null;
+                        }}
+                        onPointerMove={(event) => {
+                            if (!fingers.current.has(event.pointerId)) return;
+                            fingers.current.set(event.pointerId, [event.clientX, event.clientY]);
+                            if (pinch.current && pinch.current.apart > 0)
+                                set((pinch.current.zoom * apart()) / pinch.current.apart);
+                        }}
+                        onPointerUp={(event) => {
+                            fingers.current.delete(event.pointerId);
+                            pinch.current = null;
+                        }}
+                        onPointerCancel={(event) => {
+                            fingers.current.delete(event.pointerId);
+                            pinch.current = null;
+                        }}
+                    >
+                        <div style={{ width: sheet.width * scale, height: sheet.height * scale }} className="mx-auto">
+                            <SheetSvg
+                                {...props}
+                                seen={{ left: 0, top: 0, right: sheet.width, bottom: sheet.height }}
+                                scale={scale}
+                            />
+                        </div>
+                    </div>
+                    <Legend sheet={sheet} />
+                </Dialog.Content>
+            </Dialog.Portal>
+        </Dialog.Root>
+    );
+}
