@@ -1,6 +1,6 @@
 import type { DrawnBlock, DrawnElement, DrawnSheet, SuspectShown } from '@/generated/props';
 import CircuitSymbol, { Fan } from './CircuitSymbol';
-import { arrowOf, boxOf, path, type Box, type Point } from './geometry';
+import { arrowOf, path, ringOf, type Box, type Point } from './geometry';
 import { doubts, placeLabels, placeLeads } from './labels';
 
 export interface SheetProps {
@@ -163,20 +163,11 @@ function Element({
 }
 
 function Mark({ element, doubt }: { element: DrawnElement; doubt: number }) {
-    const box = boxOf(element);
-    const turn = (element.angle * Math.PI) / 180;
-    const [x, y]: Point =
-        element.symbol === 'contact'
-            ? [element.at[0] + element.half * Math.cos(turn), element.at[1] + element.half * Math.sin(turn)]
-            : [element.at[0], element.at[1]];
-    const radius =
-        element.symbol === 'contact'
-            ? 12
-            : Math.max(12, (box.right - box.left) / 2 + 5, (box.bottom - box.top) / 2 + 5);
+    const { at, radius } = ringOf(element);
     return (
         <circle
-            cx={x}
-            cy={y}
+            cx={at[0]}
+            cy={at[1]}
             r={radius}
             fill="var(--bad)"
             fillOpacity={0.1 + 0.22 * doubt}

@@ -22,16 +22,22 @@ export function around([x, y]: Point, wide: number, high: number): Box {
     return { left: x - wide, right: x + wide, top: y - high, bottom: y + high };
 }
 
-/** The stretches of a line, each as a thin box. */
+/** The stretches of a line, each as a thin box; what runs aslant as a row of small ones. */
 export function boxesOf(points: Point[], room: number): Box[] {
-    return points.slice(1).map(([x, y], n) => {
+    return points.slice(1).flatMap(([x, y], n) => {
         const [a, b] = points[n] ?? [x, y];
-        return {
-            left: Math.min(a, x) - room,
-            right: Math.max(a, x) + room,
-            top: Math.min(b, y) - room,
-            bottom: Math.max(b, y) + room,
-        };
+        const steps = Math.abs(x - a) < 1 || Math.abs(y - b) < 1 ? 1 : Math.ceil(Math.hypot(x - a, y - b) / 5);
+        return Array.from({ length: steps }, (_, step) => {
+            const [from, to] = [step / steps, (step + 1) / steps];
+            const [left, right] = [a + from * (x - a), a + to * (x - a)].sort((one, other) => one - other);
+            const [top, bottom] = [b + from * (y - b), b + to * (y - b)].sort((one, other) => one - other);
+            return {
+                left: (left ?? 0) - room,
+                right: (right ?? 0) + room,
+                top: (top ?? 0) - room,
+                bottom: (bottom ?? 0) + room,
+            };
+        });
     });
 }
 
@@ -41,6 +47,22 @@ export function boxOf(element: DrawnElement, room = 0): Box {
     const [cos, sin] = [Math.abs(Math.cos(turn)), Math.abs(Math.sin(turn))];
     const [half, reach] = [element.half, element.reach];
     return around(element.at, half * cos + reach * sin + room, half * sin + reach * cos + room);
+}
+
+/** The pad of a position of the selector: where its contact ends. */
+export function padOf({ at, angle, half }: Pick<DrawnElement, 'at' | 'angle' | 'half'>): Point {
+    const turn = (angle * Math.PI) / 180;
+    return [at[0] + half * Math.cos(turn), at[1] + half * Math.sin(turn)];
+}
+
+/** The ring around the sign of a suspect. */
+export function ringOf(element: DrawnElement): { at: Point; radius: number } {
+    if (element.symbol === 'contact') return { at: padOf(element), radius: 12 };
+    const box = boxOf(element);
+    return {
+        at: [element.at[0], element.at[1]],
+        radius: Math.max(12, (box.right - box.left) / 2 + 5, (box.bottom - box.top) / 2 + 5),
+    };
 }
 
 /** A line as a path, with an arc where it hops over another. */

@@ -1,6 +1,6 @@
-import type { DrawnElement, DrawnSheet, SuspectShown } from '@/generated/props';
+import type { DrawnSheet, SuspectShown } from '@/generated/props';
 import { percent } from '@/lib/format';
-import { around, arrowOf, boxesOf, boxOf, overlap, type Box, type Point } from './geometry';
+import { around, arrowOf, boxesOf, boxOf, overlap, padOf, ringOf, type Box, type Point } from './geometry';
 
 /** A text where it was found room. */
 export interface Label {
@@ -33,7 +33,12 @@ const HANDLE = 12;
 
 /** Width of a text in sheet units, on the safe side of the fonts that ship. */
 export function widthOf(text: string, size: number, kind: Label['kind']): number {
-    return text.length * size * (kind === 'volts' ? 0.61 : kind === 'suspect' ? 0.56 : 0.53);
+    if (kind === 'volts') return text.length * size * 0.61;
+    const ems = Array.from(text).reduce(
+        (sum, letter) => sum + (/[MW%]/.test(letter) ? 0.86 : /[A-Z<>]/.test(letter) ? 0.64 : 0.52),
+        0,
+    );
+    return ems * size * (kind === 'suspect' ? 1.04 : 1);
 }
 
 function boxAt(wanted: Wanted, place: Wanted['places'][number]): Box {
@@ -82,14 +87,9 @@ function obstacles(sheet: DrawnSheet): Box[] {
         ...sheet.elements
             .filter((one) => one.symbol === 'contact')
             .flatMap((one) => {
-                const turn = (one.angle * Math.PI) / 180;
-                return [-1, 1].map((sign) =>
-                    around(
-                        [one.at[0] + sign * one.half * Math.cos(turn), one.at[1] + sign * one.half * Math.sin(turn)],
-                        6,
-                        6,
-                    ),
-                );
+                const pad = padOf(one);
+                const hub: Point = [2 * one.at[0] - pad[0], 2 * one.at[1] - pad[1]];
+                return [around(hub, 6, 6), around(pad, 6, 6), ...(one.open ? [] : boxesOf([hub, pad], 2.5))];
             }),
         ...sheet.blocks
             .filter((block) => block.shape !== 'pad')
@@ -174,12 +174,6 @@ function beside(box: Box, side: string, size: number, far: number): Wanted['plac
     ];
 }
 
-/** The pad of a position of the selector: where its contact ends. */
-function padOf({ at, angle, half }: Pick<DrawnElement, 'at' | 'angle' | 'half'>): Point {
-    const turn = (angle * Math.PI) / 180;
-    return [at[0] + half * Math.cos(turn), at[1] + half * Math.sin(turn)];
-}
-
 /** Places along a line beside which its name may stand. */
 function stations(points: Point[]): Point[] {
     return points.slice(1).flatMap(([x, y], n) => {
@@ -190,7 +184,12 @@ function stations(points: Point[]): Point[] {
     });
 }
 
-function names(sheet: DrawnSheet, carried: Map<string, SuspectShown>, size: number): Wanted[] {
+function names(
+    sheet: DrawnSheet,
+    carried: Map<string, SuspectShown>,
+    doubt: Map<string, number>,
+    size: number,
+): Wanted[] {
     const wanted: Wanted[] = [];
     const text = (id: string, label: string) => {
         const suspect = carried.get(id);
@@ -228,7 +227,13 @@ function names(sheet: DrawnSheet, carried: Map<string, SuspectShown>, size: numb
     for (const element of sheet.elements) {
         const label = text(element.id, element.label);
         if (label === '') continue;
-        const own = element.symbol === 'contact' ? around(padOf(element), 5, 5) : boxOf(element);
+        const ring = ringOf(element);
+        const own =
+            (doubt.get(element.id) ?? 0) > 0.02 && element.symbol !== 'wire'
+                ? around(ring.at, ring.radius, ring.radius)
+                : element.symbol === 'contact'
+                  ? around(padOf(element), 5, 5)
+                  : boxOf(element);
         const along = (element.wires as Point[][]).flatMap((wire) => [...stations(wire), ...wire.slice(0, 1)]);
         wanted.push({
             key: element.id,
@@ -275,13 +280,18 @@ export function placeLabels(
     within: Box,
 ): Label[] {
     const handle = (HANDLE * size) / 14;
+    const doubt = doubts(sheet, suspects);
     const taken = [
         ...obstacles(sheet),
+        ...sheet.elements
+            .filter((one) => (doubt.get(one.id) ?? 0) > 0.02 && one.symbol !== 'wire' && one.symbol !== 'jumper')
+            .map(ringOf)
+            .map(({ at, radius }) => around(at, radius + 1, radius + 1)),
         ...leads.map((lead) => around(lead.handle, handle + 3, handle + 3)),
         ...leads.flatMap((lead) => stem(lead)),
     ];
     const carried = odds(sheet, suspects);
-    const wanted = [...names(sheet, carried, size), ...(withVolts ? volts(sheet, size * 0.88) : [])].sort(
+    const wanted = [...names(sheet, carried, doubt, size), ...(withVolts ? volts(sheet, size * 0.88) : [])].sort(
         (a, b) => rank(b) - rank(a),
     );
     const labels: Label[] = [];
