@@ -54,6 +54,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/jobs/{job}/hook-up', [ReadingController::class, 'hookedUp']);
     Route::post('/jobs/{job}/readings/{reading}/strike', [ReadingController::class, 'strike']);
     Route::post('/jobs/{job}/readings/{reading}/keep', [ReadingController::class, 'keep']);
+    Route::post('/jobs/{job}/readings/{reading}/undo', [ReadingController::class, 'undo']);
+    Route::get('/jobs/{job}/pulse', [BenchController::class, 'pulse']);
     Route::get('/jobs/{job}/verdict', [VerdictController::class, 'show']);
     Route::get('/jobs/{job}/log', [LogController::class, 'show']);
     Route::get('/jobs/{job}/log.csv', [LogController::class, 'export']);

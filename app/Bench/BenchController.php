@@ -12,6 +12,7 @@ use App\Models\MeterAddress;
 use App\Planning\JobPlans;
 use App\Planning\PlannerHead;
 use App\Planning\PlanView;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -21,6 +22,7 @@ use Ispira\Core\Job\JobStage;
 use Ispira\Core\Kernel\Keyed;
 use Ispira\Core\Planning\PlannerRegistry;
 use Ispira\Core\Planning\Worksheet;
+use Ispira\Core\Repair\Ledger\EntryKind;
 
 final class BenchController extends Controller
 {
@@ -69,6 +71,8 @@ final class BenchController extends Controller
             ),
             leads: Leads::ohms($request->session()),
             leadsOn: $leads->of($job, array_column($seen->diagnosis->suspects, 'probability', 'remedy')),
+            cannot: self::cannot($job, $circuit),
+            pulse: Pulse::of($job),
         );
     }
 
@@ -108,6 +112,34 @@ final class BenchController extends Controller
             ),
             array_map(strval(...), array_keys($keys)),
         );
+    }
+
+    /** Asked every other second by a bench that is seen. */
+    public function pulse(Job $job): JsonResponse
+    {
+        return response()->json(['pulse' => Pulse::of($job)]);
+    }
+
+    /** @return list<CannotShown> */
+    private static function cannot(Job $job, CircuitModel $circuit): array
+    {
+        $words = new Words($circuit);
+        $cannot = [];
+        foreach ($job->ledger()->all(EntryKind::Cannot) as $one) {
+            $test = $circuit->tests[$one->text('test')] ?? null;
+            if ($test !== null) {
+                $cannot[] = new CannotShown(
+                    id: $one->id,
+                    test: $test->key,
+                    title: $words->test($test),
+                    because: $one->text('because'),
+                    note: $one->text('note') === '' ? null : $one->text('note'),
+                    at: $one->at,
+                );
+            }
+        }
+
+        return $cannot;
     }
 
     /** Notes which tools a person has not at hand; those that this circuit does not need stay as they were. */

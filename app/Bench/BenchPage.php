@@ -26,6 +26,8 @@ final readonly class BenchPage extends Page
      * @param list<Tool> $tools
      * @param list<MeterName> $meters
      * @param list<LeadOn> $leadsOn
+     * @param list<CannotShown> $cannot newest last
+     * @param string $pulse another one when somebody has changed the job
      */
     public function __construct(
         public JobHead $job,
@@ -45,5 +47,7 @@ final readonly class BenchPage extends Page
         public array $meters,
         public float $leads,
         public array $leadsOn,
+        public array $cannot,
+        public string $pulse,
     ) {}
 }

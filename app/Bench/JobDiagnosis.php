@@ -34,7 +34,7 @@ final readonly class JobDiagnosis
         return (new Engine($this->store))->diagnose(
             $circuit,
             $job->caseFile()->mapOnly($circuit),
-            $job->workshop->decisionSettings(),
+            $job->decisionSettings(),
         )->guessing;
     }
 
@@ -44,7 +44,7 @@ final readonly class JobDiagnosis
         if ($circuit->learnables === []) {
             return [];
         }
-        $evidence = (new Engine($this->store))->weigh($circuit, $job->caseFile(), $job->workshop->decisionSettings());
+        $evidence = (new Engine($this->store))->weigh($circuit, $job->caseFile(), $job->decisionSettings());
         $evidence->predictions->keep();
 
         return (new Learned($circuit, $evidence, app(DisplayUnits::class)))->values();
@@ -62,11 +62,7 @@ final readonly class JobDiagnosis
         ?WhatIf $whatIf = null,
     ): Seen {
         $case = $whatIf === null ? $job->caseFile() : $whatIf->applyTo($job->caseFile());
-        $diagnosis = (new Engine($this->store))->diagnose(
-            $circuit,
-            $case,
-            $job->workshop->decisionSettings($missingTools),
-        );
+        $diagnosis = (new Engine($this->store))->diagnose($circuit, $case, $job->decisionSettings($missingTools));
 
         if ($job->part !== null) {
             // What says nothing of the part on the bench is not offered for it.

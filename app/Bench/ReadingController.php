@@ -65,11 +65,9 @@ final class ReadingController extends Controller
         if ($job->stage !== JobStage::Bench) {
             return $this->whereItStands($job, 'Only readings of a job on the bench can be struck out.');
         }
-        $strike = Strike::query()->firstOrCreate(
-            ['reading_sequence' => $found->sequence],
-            ['user_id' => $this->user($request)->id, 'reason' => $data['reason'] ?? null, 'struck_at' => now()],
-        );
-        $notice = $strike->wasRecentlyCreated ? null : 'That reading was struck out already.';
+        $notice = Strike::out($found, $this->user($request), $data['reason'] ?? null)
+            ? null
+            : 'That reading was struck out already.';
 
         return redirect("/jobs/$job->id/bench" . ($request->boolean('again') ? "?test=$found->test" : ''), 303)->with(
             'notice',
@@ -88,14 +86,7 @@ final class ReadingController extends Controller
             $tests = array_filter($locked->circuit()->tests, LoosePart::isHookedUp(...));
             foreach ($locked->readings as $reading) {
                 if (isset($tests[$reading->test]) && $reading->strike === null) {
-                    Strike::query()->firstOrCreate(
-                        ['reading_sequence' => $reading->sequence],
-                        [
-                            'user_id' => $this->user($request)->id,
-                            'reason' => 'The hook-up on the bench was wrong.',
-                            'struck_at' => now(),
-                        ],
-                    );
+                    Strike::out($reading, $this->user($request), 'The hook-up on the bench was wrong.');
                 }
             }
 
@@ -106,6 +97,36 @@ final class ReadingController extends Controller
         }
 
         return redirect("/jobs/$job->id/bench", 303);
+    }
+
+    /** Takes back what a person has just done: the newest reading of the job, or a strike. */
+    public function undo(Request $request, Job $job, string $reading): RedirectResponse
+    {
+        $user = $this->user($request);
+        $done = DB::transaction(function () use ($job, $reading, $user): bool {
+            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $found = $locked->readings->firstWhere('id', $reading);
+            abort_unless($found instanceof Reading, 404);
+            if ($locked->stage !== JobStage::Bench) {
+                return false;
+            }
+            $strike = $found->strike;
+            if ($strike !== null) {
+                $isOwn = $strike->user_id === $user->id && $strike->struck_at->gt(now()->subMinute());
+
+                return $isOwn && $strike->update(['taken_back_at' => now()]);
+            }
+            $newest = $locked->readings->whereNull('speed_map_id')->last();
+
+            return $newest?->id === $found->id &&
+                $found->user_id === $user->id &&
+                Strike::out($found, $user, 'taken back at once');
+        });
+
+        return redirect("/jobs/$job->id/bench", 303)->with(
+            'notice',
+            $done ? null : 'That cannot be taken back any more: strike it out in the readings, and say why.',
+        );
     }
 
     /** Answers the doubts about a reading: it is right as it stands. */

@@ -181,6 +181,8 @@ final class JobView
     /** @return list<ReadingShown> newest first, without the cells of maps */
     public static function readings(Job $job, CircuitModel $circuit): array
     {
+        /** @var array<int, string> $names */
+        $names = $job->workshop->users()->pluck('name', 'id')->all();
         $words = new Words($circuit, app(DisplayUnits::class));
 
         return array_values(
@@ -203,6 +205,7 @@ final class JobView
                         struckBecause: $reading->strike?->reason,
                         seenBefore: $reading->speed_map_id === null && $reading->trust === Trust::Remembered,
                         takenAt: $reading->taken_at->toIso8601String(),
+                        by: $names[$reading->user_id] ?? '',
                     ),
                 )
                 ->reverse()

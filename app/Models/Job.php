@@ -13,12 +13,14 @@ use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\LoosePart;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\ReplacedBefore;
 use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\Ledger;
 use Ispira\Core\Repair\Work\FollowUps;
 use Ispira\Core\Repair\Work\JobOutcome;
@@ -147,6 +149,19 @@ final class Job extends Model
         $this->still_open = count($this->refresh()->stillOpen()->items());
         $this->updated_at = now();
         $this->save();
+    }
+
+    /**
+     * The money and means with which its tests are weighed.
+     *
+     * @param list<string> $missingTools
+     */
+    public function decisionSettings(array $missingTools = []): DecisionSettings
+    {
+        return $this->workshop->decisionSettings(
+            $missingTools,
+            array_map(static fn(Entry $one): string => $one->text('test'), $this->ledger()->all(EntryKind::Cannot)),
+        );
     }
 
     /** What it leaves to be done. */

@@ -17,6 +17,7 @@ use Ispira\Core\Reading\Trust;
  * @property int         $sequence
  * @property string      $id
  * @property string      $job_id
+ * @property int         $user_id
  * @property string|null $speed_map_id
  * @property string      $test
  * @property float|null  $number
@@ -68,7 +69,7 @@ final class Reading extends Model
     /** @return HasOne<Strike, $this> */
     public function strike(): HasOne
     {
-        return $this->hasOne(Strike::class, 'reading_sequence', 'sequence');
+        return $this->hasOne(Strike::class, 'reading_sequence', 'sequence')->whereNull('taken_back_at');
     }
 
     /** @return HasOne<KeptReading, $this> */

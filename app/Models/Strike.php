@@ -13,7 +13,9 @@ use Illuminate\Support\Carbon;
  * @property int         $reading_sequence
  * @property string|null $reason
  * @property bool        $set_aside whether it was taken on another circuit
+ * @property int         $user_id
  * @property Carbon      $struck_at
+ * @property Carbon|null $taken_back_at
  */
 final class Strike extends Model
 {
@@ -27,5 +29,20 @@ final class Strike extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.u';
 
-    protected $casts = ['struck_at' => 'datetime', 'set_aside' => 'boolean'];
+    protected $casts = ['struck_at' => 'datetime', 'taken_back_at' => 'datetime', 'set_aside' => 'boolean'];
+
+    /** Strikes a reading out, once; a strike that was taken back counts anew. */
+    public static function out(Reading $reading, User $user, ?string $reason): bool
+    {
+        $strike = self::query()->find($reading->sequence);
+        if ($strike !== null && $strike->taken_back_at === null) {
+            return false;
+        }
+        self::query()->updateOrCreate(
+            ['reading_sequence' => $reading->sequence],
+            ['user_id' => $user->id, 'reason' => $reason, 'struck_at' => now(), 'taken_back_at' => null],
+        );
+
+        return true;
+    }
 }

@@ -72,10 +72,13 @@ final class Workshop extends Model
         return $this->hasMany(User::class);
     }
 
-    /** @param list<string> $missingTools */
-    public function decisionSettings(array $missingTools = []): DecisionSettings
+    /**
+     * @param list<string> $missingTools
+     * @param list<string> $leftOut      tests that cannot be done
+     */
+    public function decisionSettings(array $missingTools = [], array $leftOut = []): DecisionSettings
     {
-        return new DecisionSettings($this->labour_per_hour, $this->come_back_hours, $missingTools);
+        return new DecisionSettings($this->labour_per_hour, $this->come_back_hours, $missingTools, [], $leftOut);
     }
 
     /** The next number of a job; call inside the transaction that stores the job. */

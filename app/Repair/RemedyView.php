@@ -30,7 +30,7 @@ final readonly class RemedyView
 
     public function diagnosis(Job $job, CircuitModel $circuit): Diagnosis
     {
-        return (new Engine($this->store))->diagnose($circuit, $job->caseFile(), $job->workshop->decisionSettings());
+        return (new Engine($this->store))->diagnose($circuit, $job->caseFile(), $job->decisionSettings());
     }
 
     public function outlook(
@@ -55,7 +55,7 @@ final readonly class RemedyView
         return new Remedies(
             $circuit,
             $job->repairSheet(),
-            $job->workshop->decisionSettings(),
+            $job->decisionSettings(),
             $this->own($job, $circuit),
             $standing,
             $potted,
@@ -74,7 +74,7 @@ final readonly class RemedyView
         $case = $job->caseFile()->mapOnly($circuit);
         $words = new Words($circuit);
         $engine = new Engine($this->store);
-        $with = $engine->diagnose($circuit, $case, $job->workshop->decisionSettings());
+        $with = $engine->diagnose($circuit, $case, $job->decisionSettings());
         $tools = [];
         foreach ($circuit->tests as $test) {
             foreach ($test->tools as $tool) {
@@ -85,7 +85,7 @@ final readonly class RemedyView
         foreach (array_keys($tools) as $tool) {
             $without =
                 $with->next !== null && in_array($tool, $with->next->test->tools, true)
-                    ? $engine->diagnose($circuit, $case, $job->workshop->decisionSettings([$tool]))
+                    ? $engine->diagnose($circuit, $case, $job->decisionSettings([$tool]))
                     : $with;
             $shown[] = new ToolWorth(
                 key: $tool,

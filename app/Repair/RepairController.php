@@ -40,6 +40,7 @@ final class RepairController extends Controller
         EntryKind::Settled,
         EntryKind::Quote,
         EntryKind::Also,
+        EntryKind::Cannot,
     ];
 
     public function strip(Job $job): StripPage|RedirectResponse

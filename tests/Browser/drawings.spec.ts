@@ -107,11 +107,17 @@ for (const width of [1280, 390]) {
         for (const { paths } of all)
             for (const path of paths) {
                 await page.goto(path);
+                await expect(page.locator('[data-readings]')).toBeVisible();
                 const sheet = page.locator('[data-sheet] svg[role=img]');
+                // On a phone a test without leads has no drawing of its own: it lies one press away.
+                if ((await sheet.count()) === 0) continue;
                 await expect(sheet).toBeVisible();
                 await page.evaluate(() => document.fonts.ready);
                 wrong.push(...(await faults(page, 12)).map((one) => `${path}: ${one}`));
-                const odds = await page.getByRole('region', { name: 'Suspects' }).innerText();
+                if (width === 390) await page.getByRole('button', { name: 'Suspects', exact: true }).click();
+                const odds = await page
+                    .getByRole(width === 390 ? 'dialog' : 'region', { name: 'Suspects' })
+                    .innerText();
                 for (const text of await sheet.locator('text[data-label]').allInnerTexts()) {
                     const share = /[<>]?\d+%$/.exec(text)?.[0];
                     if (share) expect(odds, `${path}: ${text}`).toContain(share);

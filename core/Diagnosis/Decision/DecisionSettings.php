@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Decision;
 
+use Ispira\Core\Device\Test;
+
 /**
  * The money and means of a workshop, on which the worth of a test depends.
  */
@@ -14,13 +16,21 @@ final readonly class DecisionSettings
      * @param float $comeBackHours  labour that a wrong part costs beyond its own fitting: second visit, return, trust
      * @param list<string> $missingTools keys of the tools that are not at hand
      * @param array<string, float> $prices part prices that differ from the ordinary ones
+     * @param list<string> $leftOut keys of tests that cannot be done on this job
      */
     public function __construct(
         public float $labourPerHour = 75.0,
         public float $comeBackHours = 1.5,
         public array $missingTools = [],
         public array $prices = [],
+        public array $leftOut = [],
     ) {}
+
+    public function allows(Test $test): bool
+    {
+        return array_intersect($test->tools, $this->missingTools) === [] &&
+            !\in_array($test->key, $this->leftOut, true);
+    }
 
     public function comeBack(): float
     {

@@ -231,7 +231,7 @@ final class TestValues
 
     private function canDo(Test $test): bool
     {
-        return $test->possible && array_intersect($test->tools, $this->settings->missingTools) === [];
+        return $test->possible && $this->settings->allows($test);
     }
 
     /**

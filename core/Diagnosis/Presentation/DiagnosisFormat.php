@@ -110,6 +110,7 @@ final readonly class DiagnosisFormat
                 ),
             traps: (new Traps($this->circuit, $this->case, $d))->all(),
             guessing: $d->guessing,
+            left: (new Why($d, $this->words))->left(),
             learned: $this->learned->values(),
             elsewhere: $d->suspects[0]->remedy === HypothesisList::SOMETHING_ELSE
                 ? (new Elsewhere($this->circuit, $this->case, $d, $this->words->units))->shown()

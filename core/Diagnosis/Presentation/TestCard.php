@@ -61,6 +61,7 @@ final readonly class TestCard
         $gauge = $test->probe->quantity === Quantity::Vacuum;
         $leads = $test->probe->against !== '' && !$gauge;
         $supply = $this->diagnosis->evidence->predictions->usualSupply();
+        $outcomes = $test->probe->quantity->isNumber() ? $this->bands($test) : $this->outcomes($test);
 
         return new CardShown(
             key: $test->key,
@@ -84,6 +85,7 @@ final readonly class TestCard
                 ['range' => $this->meterRange($test, $supply)],
             ),
             danger: $this->words->danger($test),
+            deadly: $this->words->isDeadly($test),
             cautions: $this->words->cautions($test),
             tools: array_map(static fn(string $key): string => $texts->get("tools.$key"), $test->tools),
             access: array_map(static fn(string $key): string => $texts->get("access.$key"), $test->access),
@@ -91,7 +93,8 @@ final readonly class TestCard
             choices: $this->choices($test),
             onTheWay: $this->onTheWay($test),
             again: $this->again($test),
-            outcomes: $test->probe->quantity->isNumber() ? $this->bands($test) : $this->outcomes($test),
+            why: (new Why($this->diagnosis, $this->words))->sentence($outcomes),
+            outcomes: $outcomes,
             marks: $test->probe->quantity->isNumber() ? $this->marks($test) : [],
         );
     }

@@ -15,6 +15,7 @@ use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\LampState;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Diagnosis\Presentation\Shown\TrapShown;
+use Ispira\Core\Reading\MeterAccuracy;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Reading\Trust;
 
@@ -63,6 +64,7 @@ final readonly class Traps
             array_filter([
                 ...array_map($this->ofOne(...), $readings),
                 $this->together($readings),
+                $this->disagree($readings),
                 $this->comesAndGoes($readings),
                 $this->blamedOnTheLoad($readings),
                 $this->newPart($readings),
@@ -98,6 +100,25 @@ final readonly class Traps
         };
 
         return $trap === null ? null : $this->warning($trap, [$reading]);
+    }
+
+    /**
+     * Two answers to one test that do not agree: one of them is wrong, or it comes and goes.
+     *
+     * @param list<Reading> $readings
+     */
+    private function disagree(array $readings): ?TrapShown
+    {
+        $first = [];
+        foreach ($this->case->intermittent ? [] : $readings as $reading) {
+            $quantity = $this->circuit->tests[$reading->test]->probe->quantity;
+            $before = $first[$reading->test] ??= $reading;
+            if (!MeterAccuracy::agree($quantity, $before->value, $reading->value)) {
+                return $this->warning('disagree', [$before, $reading]);
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -201,6 +222,7 @@ final readonly class Traps
             sentence: Words::general("traps.$trap", [
                 'reading' => $words->reading($readings[0]),
                 'test' => $words->test($this->circuit->tests[$readings[0]->test]),
+                'other' => $words->reading($readings[\count($readings) - 1]),
             ]),
         );
     }

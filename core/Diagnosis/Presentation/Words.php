@@ -118,6 +118,18 @@ final class Words
         ]);
     }
 
+    /** Whether what stands there during a test can kill at a touch: line voltage, a charged bus. */
+    public function isDeadly(Test $test): bool
+    {
+        $setUp = $this->circuit->setUps[$test->setUp] ?? null;
+
+        return $setUp !== null &&
+            array_filter(
+                $this->circuit->safety->hazards($setUp),
+                static fn(Hazard $hazard): bool => $hazard->shocks(),
+            ) !== [];
+    }
+
     /** @return list<string> the cautions before a test */
     public function cautions(Test $test): array
     {

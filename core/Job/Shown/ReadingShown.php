@@ -11,6 +11,7 @@ final readonly class ReadingShown
 {
     /**
      * @param list<string> $doubts
+     * @param string $by name of the person
      * @param bool $seenBefore seen before the job, on the day of takenAt
      */
     public function __construct(
@@ -30,5 +31,6 @@ final readonly class ReadingShown
         public ?string $struckBecause,
         public bool $seenBefore,
         public string $takenAt,
+        public string $by,
     ) {}
 }

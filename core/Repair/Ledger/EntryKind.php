@@ -37,6 +37,7 @@ enum EntryKind: string
     case Removed = 'removed';
     case Settled = 'settled';
     case Also = 'also';
+    case Cannot = 'cannot';
     case Planned = 'planned';
     case Quote = 'quote';
     case OtherCircuit = 'other-circuit';
@@ -139,6 +140,11 @@ enum EntryKind: string
                 'source' => 'text?',
             ],
             self::Also => ['what' => 'text'],
+            self::Cannot => [
+                'test' => 'text',
+                'because' => ['tool', 'access', 'unsafe', 'customer'],
+                'note' => 'text?',
+            ],
             self::Planned => ['planner' => 'text', 'values' => 'map', 'said' => 'list'],
             self::Settled => ['of' => 'text', 'aspect' => 'text', 'who' => 'text', 'how' => 'text'],
         };

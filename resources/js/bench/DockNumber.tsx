@@ -10,25 +10,27 @@ interface Typed {
     overRange: boolean;
     error: boolean;
     onType: (value: string) => void;
+    /** Whether the dock has keys of its own: then no keyboard of the system comes up. */
+    ownKeys?: boolean;
 }
 
 const box = 'figure w-full min-w-0 rounded-[5px] border-2 bg-black/40 py-2 pl-3 text-right text-[2.2rem] leading-none';
 
 /** The number as it is typed, and the unit in which it is. */
-export function TypedNumber({ card, field, value, overRange, error, onType }: Typed) {
+export function TypedNumber({ card, field, value, overRange, error, onType, ownKeys = false }: Typed) {
     const inUnit = (unit: string) => {
         const base = { pressure: 'Pa', vacuum: 'kPa', rise: 'K' }[card.quantity as string];
         if (base) router.post('/units', { base, unit }, { preserveScroll: true, preserveState: true });
     };
     return (
-        <label className="relative flex min-w-[210px] flex-1 items-stretch sm:max-w-[290px]">
+        <label className="relative flex min-w-[200px] flex-1 items-stretch sm:max-w-[250px]">
             <span className="sr-only">Reading in {card.unit}</span>
             <input
                 ref={field}
                 value={overRange ? 'OL' : value}
                 readOnly={overRange}
                 onChange={(event) => onType(event.target.value)}
-                inputMode="decimal"
+                inputMode={ownKeys ? 'none' : 'decimal'}
                 autoComplete="off"
                 aria-invalid={error ? true : undefined}
                 aria-describedby={error ? 'dock-error' : undefined}

@@ -1,7 +1,9 @@
 import { Link } from '@inertiajs/react';
-import type { CardShown, OutcomeShown, TestChoiceShown } from '@/generated/props';
-import { minutes, percent } from '@/lib/format';
+import type { CannotShown, CardShown, DiagnosisShown, OutcomeShown, TestChoiceShown } from '@/generated/props';
+import { minutes, money, percent } from '@/lib/format';
+import Cautions from './Cautions';
 import NumberLine from './NumberLine';
+import { becauseOf } from './cannot';
 
 function Means({ outcome }: { outcome: OutcomeShown }) {
     const [first, ...others] = outcome.remedies;
@@ -22,33 +24,145 @@ function Means({ outcome }: { outcome: OutcomeShown }) {
     );
 }
 
-interface Props {
-    card: CardShown;
+/** How far it is, and how long this takes. */
+export function StepLine({
+    diagnosis,
+    choice,
+    proposed,
+    done,
+}: {
+    diagnosis: DiagnosisShown;
     choice: TestChoiceShown | undefined;
     proposed: boolean;
-    typed: number | null;
-}
-
-/** What to do, where, with what, the caution first, and what each outcome would mean. */
-export default function NextTest({ card, choice, proposed, typed }: Props) {
+    done: number;
+}) {
     return (
-        <div className="flex flex-col gap-2" data-test={card.key}>
-            <p className="text-soft">
+        <p className="flex items-baseline justify-between gap-3 text-soft">
+            <span>
                 {proposed ? 'Do this next' : 'Chosen by you'}
                 {choice ? `, ${minutes(choice.minutes)}` : ''}
-            </p>
-            <p className="font-medium" data-danger>
-                {card.danger}.
-            </p>
-            {card.cautions.map((caution) => (
-                <p key={caution} className="border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">
-                    {caution}
-                </p>
+            </span>
+            {proposed && diagnosis.left > 0 && (
+                <span className="whitespace-nowrap">
+                    {done + 1} of about {done + diagnosis.left}
+                </span>
+            )}
+        </p>
+    );
+}
+
+/** Why this test, in one sentence with its numbers. */
+export function WhyThis({
+    card,
+    choice,
+    currency,
+}: {
+    card: CardShown;
+    choice: TestChoiceShown | undefined;
+    currency: string;
+}) {
+    return (
+        <p className="leading-snug" data-why>
+            <strong className="font-semibold">Why:</strong> {card.why}
+            {choice && choice.saves > 0.5
+                ? `; saves ${money(choice.saves, currency)}, costs ${money(choice.cost, currency)}`
+                : choice
+                  ? `; costs ${money(choice.cost, currency)}`
+                  : ''}
+            .
+        </p>
+    );
+}
+
+/** What was proposed before, where this stands in its place. */
+export function InsteadOf({ cannot }: { cannot: CannotShown | undefined }) {
+    return cannot ? (
+        <p className="leading-snug text-soft">
+            In place of “{cannot.title}”: {becauseOf(cannot.because)}.
+        </p>
+    ) : null;
+}
+
+/** The places of the two leads. */
+export function LeadPlaces({ card }: { card: CardShown }) {
+    const places = [
+        { name: 'A', label: 'Red lead, A', place: card.red, look: 'bg-[#a12d22]' },
+        { name: 'B', label: 'Black lead, B', place: card.black, look: 'border border-dock-rule bg-[#14181b]' },
+    ].filter((one) => one.place !== null);
+    return (
+        <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5">
+            {places.map((one) => (
+                <div key={one.name} className="contents">
+                    <dt
+                        className={`flex h-6 w-6 items-center justify-center rounded-full text-sm font-semibold text-white ${one.look}`}
+                        aria-label={one.label}
+                    >
+                        {one.name}
+                    </dt>
+                    <dd>{one.place}</dd>
+                </div>
             ))}
-            <h1 className="text-[1.4rem] leading-tight font-semibold">{card.title}</h1>
-            {card.again && <p>{card.again}</p>}
+        </dl>
+    );
+}
+
+/** What each outcome would mean, one line each. */
+export function Outcomes({ card, most }: { card: CardShown; most: number }) {
+    return (
+        <table className="w-full table-fixed border-collapse text-[0.95rem]">
+            <caption className="sr-only">What each outcome would mean</caption>
+            <colgroup>
+                <col className={card.unit ? 'w-[8.2rem]' : 'w-[38%]'} />
+                <col />
+            </colgroup>
+            <tbody>
+                {card.outcomes
+                    .filter((outcome) => outcome.probability > 0.003)
+                    .slice(0, most)
+                    .map((outcome) => (
+                        <tr key={`${outcome.value ?? ''}${outcome.label}`} className="border-t border-rule">
+                            <th
+                                scope="row"
+                                className={`py-0.5 pr-3 text-left align-top font-medium ${card.unit ? 'figure text-[0.86rem] whitespace-nowrap' : 'leading-snug'}`}
+                            >
+                                {outcome.label}
+                            </th>
+                            <td
+                                className="truncate py-0.5"
+                                title={outcome.remedies.map((one) => `${one.label}: ${one.fault}`).join('; ')}
+                            >
+                                <Means outcome={outcome} />
+                            </td>
+                        </tr>
+                    ))}
+            </tbody>
+        </table>
+    );
+}
+
+interface Props {
+    jobId: string;
+    card: CardShown;
+    diagnosis: DiagnosisShown;
+    proposed: boolean;
+    typed: number | null;
+    currency: string;
+    done: number;
+    cannot: CannotShown | undefined;
+}
+
+/** What to do, where, with what, the caution first, why, and what each outcome would mean. */
+export default function NextTest({ jobId, card, diagnosis, proposed, typed, currency, done, cannot }: Props) {
+    const choice = diagnosis.tests.find((test) => test.key === card.key);
+    return (
+        <div className="flex flex-col gap-1.5" data-test={card.key}>
+            <StepLine diagnosis={diagnosis} choice={choice} proposed={proposed} done={done} />
+            <Cautions key={card.key} jobId={jobId} card={card} />
+            <h1 className="text-[1.35rem] leading-tight font-semibold">{card.title}</h1>
+            {proposed && <InsteadOf cannot={cannot} />}
+            {card.again && <p className="leading-snug">{card.again}</p>}
             {card.onTheWay.length > 0 && (
-                <p>
+                <p className="leading-snug">
                     <span className="text-soft">With power off, while it is open: </span>
                     {card.onTheWay.map((look, n) => (
                         <span key={look.key}>
@@ -60,62 +174,19 @@ export default function NextTest({ card, choice, proposed, typed }: Props) {
                     ))}
                 </p>
             )}
-            <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5">
-                {card.red && (
-                    <>
-                        <dt
-                            className="flex h-6 w-6 items-center justify-center rounded-full bg-[#a12d22] text-sm font-semibold text-white"
-                            aria-label="Red lead, A"
-                        >
-                            A
-                        </dt>
-                        <dd>{card.red}</dd>
-                    </>
-                )}
-                {card.black && (
-                    <>
-                        <dt
-                            className="flex h-6 w-6 items-center justify-center rounded-full border border-dock-rule bg-[#14181b] text-sm font-semibold text-white"
-                            aria-label="Black lead, B"
-                        >
-                            B
-                        </dt>
-                        <dd>{card.black}</dd>
-                    </>
-                )}
-                <dt className="sr-only">With</dt>
-                <dd className="col-span-2 text-soft">
-                    {card.setUp}. {card.meter}
-                    {card.tools.length > 1
-                        ? `; ${card.tools
-                              .slice(1)
-                              .map((tool) => tool.charAt(0).toLowerCase() + tool.slice(1))
-                              .join(', ')}`
-                        : ''}
-                    .
-                </dd>
-            </dl>
-            <table className="w-full border-collapse text-[0.95rem]">
-                <caption className="sr-only">What each outcome would mean</caption>
-                <tbody>
-                    {card.outcomes
-                        .filter((outcome) => outcome.probability > 0.003)
-                        .slice(0, 6)
-                        .map((outcome) => (
-                            <tr key={`${outcome.value ?? ''}${outcome.label}`} className="border-t border-rule">
-                                <th
-                                    scope="row"
-                                    className={`py-1 pr-3 text-left align-top font-medium whitespace-nowrap ${card.unit ? 'figure text-[0.88rem]' : ''}`}
-                                >
-                                    {outcome.label}
-                                </th>
-                                <td className="py-1">
-                                    <Means outcome={outcome} />
-                                </td>
-                            </tr>
-                        ))}
-                </tbody>
-            </table>
+            <LeadPlaces card={card} />
+            <p className="leading-snug text-soft">
+                {card.setUp}. {card.meter}
+                {card.tools.length > 1
+                    ? `; ${card.tools
+                          .slice(1)
+                          .map((tool) => tool.charAt(0).toLowerCase() + tool.slice(1))
+                          .join(', ')}`
+                    : ''}
+                .
+            </p>
+            <WhyThis card={card} choice={choice} currency={currency} />
+            <Outcomes card={card} most={card.marks.length > 0 ? 4 : 6} />
             <NumberLine card={card} typed={typed} />
         </div>
     );

@@ -6,35 +6,48 @@ interface Props {
     typed: number | null;
 }
 
+const MOST = 4;
+
+/** The step of an axis that is read at a glance: one, two or five of a power of ten. */
+function even(rough: number): number {
+    const power = 10 ** Math.floor(Math.log10(rough));
+    return power * ([1, 2, 5].find((one) => one * power >= rough) ?? 10);
+}
+
 /** What each suspect would show, on one scale, and where the number in the dock falls. */
 export default function NumberLine({ card, typed }: Props) {
-    const ends = card.marks.flatMap((mark) => [mark.from, mark.to]).filter((end): end is number => end !== null);
-    if (card.marks.length === 0) return null;
+    const marks = card.marks.filter((mark, n) => n < 2 || mark.probability >= 0.03).slice(0, MOST);
+    const ends = marks.flatMap((mark) => [mark.from, mark.to]).filter((end): end is number => end !== null);
+    if (marks.length === 0) return null;
     const low = Math.min(0, ...ends);
-    const high = Math.max(card.quantity === 'ohms' ? 1 : 2, ...ends) * 1.04;
-    const open = card.marks.some((mark) => mark.from === null);
+    const most = Math.max(card.quantity === 'ohms' ? 1 : 2, ...ends);
+    const step = even((most - low) / 4);
+    const high = Math.max(most * 1.04, low + step);
+    const open = marks.some((mark) => mark.from === null);
     const scale = open ? 86 : 100;
     const at = (value: number) => ((Math.min(Math.max(value, low), high) - low) / (high - low)) * scale;
-    const ticks = (open ? [0, 0.25, 0.5, 0.75] : [0, 0.25, 0.5, 0.75, 1]).map((part) => low + part * (high - low));
+    const first = Math.ceil(low / step) * step;
+    const ticks = Array.from({ length: Math.floor((high - first) / step + 1e-6) + 1 }, (_, n) => first + n * step);
     // A rounded zero has no sign.
-    const written = (tick: number) => (high < 3 ? tick.toFixed(1) : tick.toFixed(0)).replace(/^-(0(\.0)?)$/, '$1');
+    const written = (tick: number) =>
+        (step < 1 ? tick.toFixed(step < 0.1 ? 2 : 1) : tick.toFixed(0)).replace(/^-(0(\.0+)?)$/, '$1');
     return (
         <figure
             aria-label="What each suspect would show"
             className="grid grid-cols-[minmax(90px,36%)_1fr] items-center gap-x-3 text-[0.86rem]"
         >
-            {card.marks.map((mark) => (
+            {marks.map((mark) => (
                 <div key={mark.remedy} className="contents">
                     <span className="truncate text-right" title={mark.label}>
                         {mark.label} <span className="figure text-soft">{percent(mark.probability)}</span>
                     </span>
-                    <span className="relative block h-[18px] border-l border-rule">
+                    <span className="relative block h-4 border-l border-rule">
                         <span className="absolute inset-x-0 top-1/2 h-px bg-rule" />
                         {mark.from === null || mark.to === null ? (
-                            <span className="absolute top-[3px] right-0 h-3 w-[12%] bg-bad/80" />
+                            <span className="absolute top-[2px] right-0 h-3 w-[12%] bg-bad/80" />
                         ) : (
                             <span
-                                className="absolute top-[3px] h-3 bg-lake"
+                                className="absolute top-[2px] h-3 bg-lake"
                                 style={{
                                     left: `${at(mark.from)}%`,
                                     width: `${Math.max(1.2, at(mark.to) - at(mark.from))}%`,

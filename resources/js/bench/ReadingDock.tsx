@@ -1,159 +1,139 @@
-import { router, usePage } from '@inertiajs/react';
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { ulid } from 'ulid';
-import type { CardShown, MeterName } from '@/generated/props';
-import type { Shared } from '@/lib/page';
-import useLiveMeter, { letGo } from '@/bench/useLiveMeter';
+import { useEffect, useRef, useState } from 'react';
 import Button from '@/ui/Button';
 import { LiveNumber, TypedNumber } from './DockNumber';
 import Leads from './Leads';
+import { useDock, type Dock, type DockProps, type Undo } from './useDock';
 
-interface Props {
-    jobId: string;
-    meters: MeterName[];
-    leads: number;
-    stepping: boolean;
-    card: CardShown;
-    supplyLabel: string;
+const small = 'figure mt-0.5 min-h-9 rounded-[4px] border border-dock-rule bg-black/40 px-2 text-base text-dock-ink';
+
+/** What was recorded and what can be taken back, or what is wrong with it. */
+export function DockSays({
+    dock,
+    lastWords,
+    standing,
+    undo,
+}: {
+    dock: Dock;
     lastWords: string | null;
-    typed: string;
-    onType: (value: string) => void;
-    onLive: (value: number | null) => void;
-    onRecorded: (page: { props: unknown }) => void;
+    standing: string;
+    undo: Undo;
+}) {
+    return (
+        <div className="flex min-w-0 flex-wrap items-center gap-x-3 text-[0.95rem] leading-snug">
+            {dock.error ? (
+                <p id="dock-error" role="alert" className="font-medium text-[#f5a99b]">
+                    {dock.error}
+                </p>
+            ) : (
+                <p role="status" className="text-dock-soft">
+                    {lastWords ?? standing}
+                </p>
+            )}
+            {undo.undo !== null && (
+                <button
+                    type="button"
+                    onClick={undo.takeBack}
+                    aria-keyshortcuts="U"
+                    className="min-h-11 text-dock-ink underline underline-offset-4"
+                >
+                    Undo <span className="key max-lg:hidden">U</span>
+                </button>
+            )}
+        </div>
+    );
 }
 
-/** Where a unit of several letters may follow the number, letters are typed and no shortcuts. */
-export function spellsUnit(card: CardShown, typed: string): boolean {
-    return typed !== '' && (card.units.length > 1 || card.quantity === 'capacitance');
+/** The answers of a test that is looked at or listened to. */
+export function Answers({ dock, card, grid }: { dock: Dock; card: DockProps['card']; grid: boolean }) {
+    return (
+        <div
+            role="group"
+            aria-label={card.title}
+            className={
+                grid
+                    ? `grid gap-2 ${card.choices.length > 4 ? 'grid-cols-2' : 'grid-cols-1'}`
+                    : 'flex min-w-0 flex-[5_1_0] flex-wrap items-center gap-2 max-lg:basis-full'
+            }
+        >
+            {card.choices.map((one, n) => (
+                <Button
+                    key={one.value}
+                    kind="dock"
+                    data-choice={one.value}
+                    aria-pressed={dock.choice === one.value}
+                    aria-keyshortcuts={String(n + 1)}
+                    onClick={() => dock.setChoice(one.value)}
+                    className="min-h-14 text-[1.05rem]"
+                >
+                    {one.label} <span className="key max-lg:hidden">{n + 1}</span>
+                </Button>
+            ))}
+        </div>
+    );
+}
+
+/** Whether the machine misbehaves while it is read. */
+export function Watched({ dock }: { dock: Dock }) {
+    return (
+        <div
+            role="group"
+            aria-label="What the machine does while you read"
+            className="flex items-stretch gap-2 sm:flex-col sm:gap-1"
+        >
+            {(
+                [
+                    [true, 'misbehaves now', 'B'],
+                    [false, 'works now', 'F'],
+                ] as const
+            ).map(([bad, words, key]) => (
+                <Button
+                    key={key}
+                    kind="dock"
+                    aria-pressed={dock.misbehaved === bad}
+                    aria-keyshortcuts={key}
+                    onClick={() => dock.note(bad)}
+                    className="text-[0.95rem] max-sm:flex-1 max-sm:px-2 sm:min-h-9! sm:px-3"
+                >
+                    {words} <span className="key max-lg:hidden">{key}</span>
+                </Button>
+            ))}
+        </div>
+    );
+}
+
+/** The day of a reading that is older than the job. */
+export function SeenOn({ dock }: { dock: Dock }) {
+    return (
+        <label className="flex flex-col justify-center text-[0.82rem] text-dock-soft">
+            seen before, on
+            <input
+                type="date"
+                value={dock.seenOn}
+                onChange={(event) => dock.setSeenOn(event.target.value)}
+                className="mt-0.5 min-h-9 w-36 rounded-[4px] border border-dock-rule bg-black/40 px-2 text-base text-dock-ink [color-scheme:dark]"
+            />
+        </label>
+    );
 }
 
 /** Always in reach: the number or the choice, what is doubtful about it, and Record. */
-export default function ReadingDock({
-    jobId,
-    meters,
-    leads,
-    stepping,
-    card,
-    supplyLabel,
-    lastWords,
-    typed,
-    onType,
-    onLive,
-    onRecorded,
-}: Props) {
-    const { errors } = usePage<Shared>().props;
-    const [id, setId] = useState(ulid);
-    const [choice, setChoice] = useState('');
-    const [overRange, setOverRange] = useState(false);
-    const [steady, setSteady] = useState(true);
-    const [misbehaved, setMisbehaved] = useState<boolean | null>(null);
-    const [supply, setSupply] = useState('');
-    const [seenOn, setSeenOn] = useState('');
-    /** On a phone the day is asked for only where it is wanted. */
-    const [dated, setDated] = useState(false);
-    const [sending, setSending] = useState(false);
-    const [lost, setLost] = useState(false);
-    const [left, setLeft] = useState(() => localStorage.getItem('ispira-hand') === 'left');
-    const field = useRef<HTMLInputElement>(null);
-    const numeric = card.unit !== '';
-    const [wanted, setWanted] = useState(() => localStorage.getItem('ispira-meter') ?? '');
-    const meter = numeric && card.bench && meters.some((one) => one.id === wanted) ? wanted : '';
-    const live = useLiveMeter(jobId, card.key, meter);
-    const readsNothing = meter !== '' && (live === null || live.trouble !== null);
-
-    // Keys go to whatever has the focus in the dock: without a field to type in, to Record.
+export default function ReadingDock(props: DockProps & { undo: Undo }) {
+    const { meters, leads, stepping, card, supplyLabel, lastWords, typed, onType, undo } = props;
+    const dock = useDock(props, undo);
+    const { numeric, meter, field } = dock;
+    const [more, setMore] = useState(false);
     const act = useRef<HTMLDivElement>(null);
     useEffect(() => {
-        if (meter !== '' && window.matchMedia('(pointer: fine)').matches) act.current?.querySelector('button')?.focus();
+        if (meter !== '') act.current?.querySelector('button')?.focus();
     }, [meter]);
-    useEffect(() => onLive(live?.trouble === null ? live.number : null), [live?.number, live?.trouble]); // eslint-disable-line react-hooks/exhaustive-deps
-
     // A new test mounts a new dock: the field is ready for its number.
     useEffect(() => {
         if (window.matchMedia('(pointer: fine)').matches) field.current?.focus();
-    }, []);
-
-    // The same id goes out again on the next try, so nothing is taken down twice.
-    useEffect(
-        () =>
-            router.on('exception', (event) => {
-                event.preventDefault();
-                setLost(true);
-                setSending(false);
-            }),
-        [],
-    );
-
-    const record = () => {
-        if (sending || readsNothing) return;
-        setSending(true);
-        setLost(false);
-        router.post(
-            `/jobs/${jobId}/readings`,
-            {
-                id,
-                test: card.key,
-                value: overRange ? null : typed,
-                choice,
-                overRange,
-                steady,
-                misbehaved,
-                supplyVolts: supply,
-                seenOn: meter === '' ? seenOn : '',
-                meter,
-                series: stepping,
-            },
-            {
-                preserveState: true,
-                preserveScroll: true,
-                onSuccess: (page) => {
-                    setId(ulid());
-                    onType('');
-                    setOverRange(false);
-                    setSteady(true);
-                    setMisbehaved(null);
-                    setChoice('');
-                    setSeenOn('');
-                    onRecorded(page);
-                },
-                onFinish: () => setSending(false),
-            },
-        );
-    };
-    const choose = (next: string) => {
-        localStorage.setItem('ispira-meter', next);
-        setWanted(next);
-    };
-    const release = () => void letGo(jobId, card.key, meter);
-    const note = (bad: boolean) => setMisbehaved(misbehaved === bad ? null : bad);
-    const onKeyDown = (event: KeyboardEvent) => {
-        if (event.altKey || event.ctrlKey || event.metaKey) return;
-        const key = event.key.toLowerCase();
-        const number = Number(event.key);
-        if (meter === '' && spellsUnit(card, typed) && key.length === 1) return;
-        if (numeric && key === 'i' && card.bench && meters.length > 0)
-            choose(meter === '' ? (meters[0]?.id ?? '') : '');
-        else if (numeric && key === 'r' && meter !== '') release();
-        else if (key === 'enter' && (event.target as HTMLElement).tagName !== 'BUTTON') record();
-        else if (numeric && meter === '' && key === 'o') setOverRange(!overRange);
-        else if (numeric && meter === '' && key === 's') setSteady(!steady);
-        else if (card.watch && key === 'b') note(true);
-        else if (card.watch && key === 'f') note(false);
-        else if (!numeric && number >= 1 && number <= card.choices.length)
-            setChoice(card.choices[number - 1]?.value ?? '');
-        else return;
-        event.preventDefault();
-    };
-    const error = errors.value ?? errors.supplyVolts ?? errors.seenOn ?? errors.id;
-    const swap = () => {
-        localStorage.setItem('ispira-hand', left ? 'right' : 'left');
-        setLeft(!left);
-    };
+    }, [field]);
     return (
         <section
             aria-label="Reading"
-            onKeyDown={onKeyDown}
-            className={`on-dock flex flex-wrap items-stretch gap-x-3 gap-y-2 bg-dock px-5 py-3 text-dock-ink max-sm:px-3 ${left ? 'flex-row-reverse' : ''}`}
+            className="on-dock flex flex-wrap items-stretch gap-x-3 gap-y-1.5 bg-dock px-5 py-2 text-dock-ink"
         >
             {numeric ? (
                 <>
@@ -162,21 +142,21 @@ export default function ReadingDock({
                             card={card}
                             field={field}
                             value={typed}
-                            overRange={overRange}
-                            error={Boolean(error)}
+                            overRange={dock.overRange}
+                            error={Boolean(dock.error)}
                             onType={onType}
                         />
                     ) : (
-                        <LiveNumber live={live} />
+                        <LiveNumber live={dock.live} />
                     )}
                     {card.bench && meters.length > 0 && (
                         <label className="flex flex-col justify-center text-[0.82rem] text-dock-soft">
                             read by <span className="sr-only">(I)</span>
                             <select
                                 value={meter}
-                                onChange={(event) => choose(event.target.value)}
+                                onChange={(event) => dock.chooseMeter(event.target.value)}
                                 aria-keyshortcuts="I"
-                                className="mt-0.5 min-h-9 max-w-36 rounded-[4px] border border-dock-rule bg-dock px-1 text-base text-dock-ink"
+                                className="mt-0.5 min-h-9 max-w-32 rounded-[4px] border border-dock-rule bg-dock px-1 text-base text-dock-ink"
                             >
                                 <option value="">hand, typed</option>
                                 {meters.map((one) => (
@@ -191,140 +171,69 @@ export default function ReadingDock({
                         <>
                             <Button
                                 kind="dock"
-                                aria-pressed={overRange}
+                                aria-pressed={dock.overRange}
                                 aria-keyshortcuts="O"
-                                onClick={() => setOverRange(!overRange)}
+                                onClick={() => dock.setOverRange(!dock.overRange)}
+                                className="px-3"
                             >
                                 over range <span className="key max-lg:hidden">O</span>
                             </Button>
                             <Button
                                 kind="dock"
-                                aria-pressed={!steady}
+                                aria-pressed={!dock.steady}
                                 aria-keyshortcuts="S"
-                                onClick={() => setSteady(!steady)}
+                                onClick={() => dock.setSteady(!dock.steady)}
+                                className="px-3"
                             >
                                 wanders <span className="key max-lg:hidden">S</span>
                             </Button>
                         </>
                     ) : (
-                        <Button kind="dock" aria-keyshortcuts="R" onClick={release}>
+                        <Button kind="dock" aria-keyshortcuts="R" onClick={dock.release}>
                             let go <span className="key max-lg:hidden">R</span>
                         </Button>
                     )}
+                    {card.watch && <Watched dock={dock} />}
                     {card.quantity === 'ohms' && <Leads ohms={leads} />}
-                    {card.watch && (
-                        <div
-                            role="group"
-                            aria-label="What the machine does while you read"
-                            className="flex flex-wrap items-stretch gap-x-3 gap-y-2"
-                        >
-                            <Button
-                                kind="dock"
-                                aria-pressed={misbehaved === true}
-                                aria-keyshortcuts="B"
-                                onClick={() => note(true)}
-                            >
-                                misbehaves now <span className="key max-lg:hidden">B</span>
-                            </Button>
-                            <Button
-                                kind="dock"
-                                aria-pressed={misbehaved === false}
-                                aria-keyshortcuts="F"
-                                onClick={() => note(false)}
-                            >
-                                works now <span className="key max-lg:hidden">F</span>
-                            </Button>
-                        </div>
-                    )}
-                    <label className="flex w-24 flex-col justify-center text-[0.82rem] text-dock-soft max-sm:hidden">
-                        {supplyLabel}
-                        <input
-                            value={supply}
-                            onChange={(event) => setSupply(event.target.value)}
-                            inputMode="decimal"
-                            className="figure mt-0.5 min-h-9 rounded-[4px] border border-dock-rule bg-black/40 px-2 text-base text-dock-ink"
-                        />
-                    </label>
                 </>
             ) : (
-                <div
-                    role="group"
-                    aria-label={card.title}
-                    className="flex min-w-0 flex-[5_1_0] flex-wrap items-center gap-2 max-lg:basis-full"
-                >
-                    {card.choices.map((one, n) => (
-                        <Button
-                            key={one.value}
-                            kind="dock"
-                            data-choice={one.value}
-                            aria-pressed={choice === one.value}
-                            aria-keyshortcuts={String(n + 1)}
-                            onClick={() => setChoice(one.value)}
-                            className="min-h-14 text-[1.05rem]"
-                        >
-                            {one.label} <span className="key max-lg:hidden">{n + 1}</span>
-                        </Button>
-                    ))}
-                </div>
+                <Answers dock={dock} card={card} grid={false} />
             )}
-            {meter === '' && !stepping && (
-                <label
-                    className={`flex flex-col justify-center text-[0.82rem] text-dock-soft ${dated ? '' : 'max-sm:hidden'}`}
-                >
-                    seen before, on
-                    <input
-                        type="date"
-                        value={seenOn}
-                        onChange={(event) => setSeenOn(event.target.value)}
-                        className="mt-0.5 min-h-9 w-36 rounded-[4px] border border-dock-rule bg-black/40 px-2 text-base text-dock-ink [color-scheme:dark]"
-                    />
-                </label>
-            )}
-            <div className="flex min-w-[160px] flex-[2_1_0] flex-col justify-center text-[0.95rem] leading-snug">
-                <p className="sr-only" id="dock-where">
-                    {card.title}
-                </p>
-                {meter !== '' && live?.trouble ? (
-                    <p role="alert" className="font-medium text-[#f5a99b]">
-                        {live.trouble} What was recorded is kept; you can type instead.
-                    </p>
-                ) : error ? (
-                    <p id="dock-error" role="alert" className="font-medium text-[#f5a99b]">
-                        {error}
-                    </p>
-                ) : lost ? (
-                    <p role="alert" className="font-medium text-[#f5a99b]">
-                        No connection. The reading is kept here: press Record again when it is back.
-                    </p>
-                ) : (
-                    <p role="status" className="text-dock-soft">
-                        {lastWords ?? `${card.setUp}.`}
-                    </p>
-                )}
+            {more ? (
+                <>
+                    {numeric && (
+                        <label className="flex w-24 flex-col justify-center text-[0.82rem] text-dock-soft">
+                            {supplyLabel}
+                            <input
+                                value={dock.supply}
+                                onChange={(event) => dock.setSupply(event.target.value)}
+                                inputMode="decimal"
+                                className={small}
+                            />
+                        </label>
+                    )}
+                    {meter === '' && !stepping && <SeenOn dock={dock} />}
+                </>
+            ) : (
                 <button
                     type="button"
-                    onClick={swap}
-                    className="self-start text-[0.82rem] text-dock-soft underline decoration-dotted underline-offset-4 sm:hidden"
+                    onClick={() => setMore(true)}
+                    className="min-h-11 self-center text-[0.9rem] text-dock-soft underline decoration-dotted underline-offset-4"
                 >
-                    {left ? 'for the right hand' : 'for the left hand'}
+                    {numeric ? 'supply, day' : 'day'}
                 </button>
-                {meter === '' && !stepping && !dated && (
-                    <button
-                        type="button"
-                        onClick={() => setDated(true)}
-                        className="self-start text-[0.82rem] text-dock-soft underline decoration-dotted underline-offset-4 sm:hidden"
-                    >
-                        seen before
-                    </button>
-                )}
+            )}
+            <div className="flex min-w-[150px] flex-[2_1_0] flex-col justify-center">
+                <p className="sr-only">{card.title}</p>
+                <DockSays dock={dock} lastWords={lastWords} standing={`${card.setUp}.`} undo={undo} />
             </div>
-            <div ref={act} className="flex max-sm:flex-1">
+            <div ref={act} className="flex">
                 <Button
                     kind="act"
-                    onClick={record}
-                    disabled={sending}
-                    aria-disabled={readsNothing}
-                    className="min-h-14 min-w-32 flex-1 px-7 text-[1.2rem] aria-disabled:opacity-45"
+                    onClick={dock.record}
+                    disabled={dock.sending}
+                    aria-disabled={dock.readsNothing}
+                    className="min-h-14 min-w-28 flex-1 px-5 text-[1.2rem] aria-disabled:opacity-45"
                 >
                     Record
                 </Button>

@@ -9,16 +9,27 @@ interface Props {
     open: boolean;
     spoiling?: string[];
     onWhatIf?: (reading: string, showed: string) => void;
+    onStruck?: (reading: string) => void;
 }
 
+const why = ['wrong pin', 'wrong range or unit', 'the lead was off', 'taken again'];
+
 /** Everything that was observed, newest first. Struck readings stay, crossed out. */
-export default function ReadingLog({ jobId, readings, open, spoiling = [], onWhatIf }: Props) {
+export default function ReadingLog({ jobId, readings, open, spoiling = [], onWhatIf, onStruck }: Props) {
     const [asked, setAsked] = useState<Record<string, string>>({});
-    const strike = (id: string) =>
+    const [striking, setStriking] = useState('');
+    const strike = (id: string, reason: string) =>
         router.post(
             `/jobs/${jobId}/readings/${id}/strike`,
-            { reason: null },
-            { preserveScroll: true, preserveState: true },
+            { reason },
+            {
+                preserveScroll: true,
+                preserveState: true,
+                onSuccess: () => {
+                    setStriking('');
+                    onStruck?.(id);
+                },
+            },
         );
     const keep = (id: string) =>
         router.post(`/jobs/${jobId}/readings/${id}/keep`, {}, { preserveScroll: true, preserveState: true });
@@ -28,7 +39,7 @@ export default function ReadingLog({ jobId, readings, open, spoiling = [], onWha
             {readings.map((reading) => (
                 <li
                     key={reading.id}
-                    className={`flex items-center gap-3 border-t border-rule py-1 ${spoiling.includes(reading.id) ? 'bg-caution' : ''}`}
+                    className={`flex flex-wrap items-center gap-3 border-t border-rule py-1 ${spoiling.includes(reading.id) ? 'bg-caution' : ''}`}
                 >
                     <span
                         className={`figure w-24 shrink-0 text-right text-[0.92rem] font-medium ${reading.struck ? 'line-through opacity-70' : ''}`}
@@ -50,7 +61,10 @@ export default function ReadingLog({ jobId, readings, open, spoiling = [], onWha
                             {reading.instrument ? `, by ${reading.instrument}` : ''}
                             {reading.leads ? `, leads of ${reading.leads} taken off` : ''}
                             {reading.kept ? ', doubted and kept' : ''}
-                            {reading.struck ? ', struck out' : ''}
+                            {reading.by ? `, ${reading.by}` : ''}
+                            {reading.struck
+                                ? `, struck out${reading.struckBecause ? `: ${reading.struckBecause}` : ''}`
+                                : ''}
                         </span>
                         {!reading.struck &&
                             !reading.kept &&
@@ -95,12 +109,31 @@ export default function ReadingLog({ jobId, readings, open, spoiling = [], onWha
                     {open && !reading.struck && (
                         <button
                             type="button"
-                            onClick={() => strike(reading.id)}
+                            aria-expanded={striking === reading.id}
+                            onClick={() => setStriking(striking === reading.id ? '' : reading.id)}
                             className="min-h-11 shrink-0 px-2 text-lake underline underline-offset-4"
                             aria-label={`Strike out: ${reading.title}, ${reading.value}`}
                         >
                             Strike out
                         </button>
+                    )}
+                    {striking === reading.id && (
+                        <span
+                            role="group"
+                            aria-label="Why it is struck out"
+                            className="flex basis-full flex-wrap gap-2 pb-1"
+                        >
+                            {why.map((reason) => (
+                                <button
+                                    key={reason}
+                                    type="button"
+                                    onClick={() => strike(reading.id, reason)}
+                                    className="min-h-11 rounded-[4px] border border-soft/60 bg-sheet px-3"
+                                >
+                                    {reason}
+                                </button>
+                            ))}
+                        </span>
                     )}
                 </li>
             ))}

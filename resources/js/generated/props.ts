@@ -54,6 +54,10 @@ export interface BenchPage {
     meters: MeterName[];
     leads: number;
     leadsOn: LeadOn[];
+    /** Newest last. */
+    cannot: CannotShown[];
+    /** Another one when somebody has changed the job. */
+    pulse: string;
 }
 
 /** A run of a motor on the bench supply. */
@@ -93,6 +97,17 @@ export interface BreakEvenShown {
     saving: number;
     jobs: number | null;
     months: number | null;
+}
+
+/** A test that cannot be done on this job, and why not. */
+export interface CannotShown {
+    /** Of the entry. */
+    id: string;
+    test: string;
+    title: string;
+    because: string;
+    note: string | null;
+    at: string | null;
 }
 
 /** A capture of a scope. */
@@ -137,6 +152,8 @@ export interface CardShown {
     against: string;
     meter: string;
     danger: string;
+    /** Whether a touch can kill: its cautions are never folded. */
+    deadly: boolean;
     cautions: string[];
     tools: string[];
     access: string[];
@@ -146,6 +163,8 @@ export interface CardShown {
     /** Looked at in the same place before anything is measured there. */
     onTheWay: Titled[];
     again: string | null;
+    /** What it is worth, in one sentence without its stop. */
+    why: string;
     outcomes: OutcomeShown[];
     marks: MarkShown[];
 }
@@ -298,6 +317,8 @@ export interface DiagnosisShown {
     traps: TrapShown[];
     /** Money that buying on the odds as they stand would waste on average. */
     guessing: number;
+    /** Tests that are about left, the next among them. */
+    left: number;
     learned: LearnedShown[];
     elsewhere: ElsewhereShown | null;
 }
@@ -1146,6 +1167,8 @@ export interface ReadingShown {
     /** Seen before the job, on the day of takenAt. */
     seenBefore: boolean;
     takenAt: string;
+    /** Name of the person. */
+    by: string;
 }
 
 /** A reading, or the map, that speaks for or against a suspect. */

@@ -139,7 +139,7 @@ export default function NewJob() {
                 <div className="mt-5 grid gap-x-10 gap-y-4 lg:grid-cols-2">
                     <div className="flex flex-col gap-4">
                         <TextField
-                            label="UnitShown"
+                            label="Unit"
                             list="units"
                             value={name}
                             onChange={(event) => setName(event.target.value)}

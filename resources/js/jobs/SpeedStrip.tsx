@@ -43,7 +43,7 @@ interface BarProps {
     faint?: boolean;
 }
 
-/** SpeedState is told by shape first: full bar, low bar, tall bar with a cap, cross, broken bar, waves. */
+/** State is told by shape first: full bar, low bar, tall bar with a cap, cross, broken bar, waves. */
 function Bar({ state, cell, x, width, faint = false }: BarProps) {
     const base = TALL + 10;
     const expected = cell.runs ? Math.max(cell.expected, 0.25) * TALL : 0;
@@ -139,10 +139,12 @@ export function currentMaps(maps: MapShown[]): { before: MapShown | undefined; a
 interface Props {
     strip: Strip;
     here?: string;
+    /** Whether room is dear: lower bars. */
+    low?: boolean;
 }
 
 /** One cell a selector position, the same object from the complaint to the proof. */
-export default function SpeedStrip({ strip, here }: Props) {
+export default function SpeedStrip({ strip, here, low = false }: Props) {
     const { before, after } = currentMaps(strip.maps);
     // A loose part has no selector.
     if (strip.maps.length === 0) return null;
@@ -161,9 +163,15 @@ export default function SpeedStrip({ strip, here }: Props) {
                     return (
                         <li
                             key={cell.key}
-                            className={`flex min-w-0 flex-1 flex-col items-center border-l border-rule px-0.5 pt-1 pb-2 text-center max-sm:first:border-l-0 ${here === cell.key ? 'bg-caution' : ''}`}
+                            className={`flex min-w-0 flex-1 flex-col items-center border-l border-rule px-0.5 pt-1 ${low ? 'pb-1' : 'pb-2'} text-center max-sm:first:border-l-0 ${here === cell.key ? 'bg-caution' : ''}`}
                         >
-                            <svg viewBox="0 0 72 64" width="72" height="64" aria-hidden="true" className="max-w-full">
+                            <svg
+                                viewBox="0 0 72 64"
+                                width="72"
+                                height={low ? 44 : 64}
+                                aria-hidden="true"
+                                className="max-w-full"
+                            >
                                 <line
                                     x1="8"
                                     x2="64"

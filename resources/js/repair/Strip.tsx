@@ -141,8 +141,8 @@ function KitList({ job, open, kit, route }: { job: string; open: boolean; kit: K
         (past) => !kit.some((one) => one.what === past.what && one.sort === past.sort),
     );
     return (
-        <section aria-label="KitShown">
-            <h2 className="text-lg font-semibold">KitShown</h2>
+        <section aria-label="Kit">
+            <h2 className="text-lg font-semibold">Kit</h2>
             {kit.length === 0 && <p className="text-soft">Nothing listed yet.</p>}
             {sorts.map((sort) => {
                 const items = kit.filter((one) => one.sort === sort.value);

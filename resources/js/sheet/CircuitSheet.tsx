@@ -7,7 +7,7 @@ import SheetSvg, { type SheetProps } from './SheetSvg';
 const LEAST_SCALE = 0.74;
 
 /** The circuit drawn from its netlist: live path heavy, suspects marked, the leads of the next test in place. */
-export default function CircuitSheet(props: SheetProps) {
+export default function CircuitSheet({ closed = false, ...props }: SheetProps & { closed?: boolean }) {
     const { sheet, red, black } = props;
     const room = useRef<HTMLDivElement>(null);
     const [{ wide, high }, setRoom] = useState({ wide: 560, high: 420 });
@@ -25,11 +25,13 @@ export default function CircuitSheet(props: SheetProps) {
         .map((node) => (node ? sheet.nodes[node] : undefined))
         .filter((node) => node !== undefined)
         .map((node): Point => [node.x, node.y]);
+    // Where both do not fit, the first lead does: the other stands in words.
     const cropped = whole < LEAST_SCALE && leads.length > 0;
     const scale = cropped ? Math.max(whole, 0.92) : whole;
     const seen = cropped
-        ? cropTo(sheet, leads, wide / scale, high / scale)
+        ? cropTo(sheet, fitting(leads, wide / scale, high / scale), wide / scale, high / scale)
         : { left: 0, top: 0, right: sheet.width, bottom: sheet.height };
+    if (closed) return <SheetDialog {...props} inline />;
     return (
         <div className="relative h-full w-full">
             <div ref={room} className="h-full w-full" data-sheet={cropped ? 'part' : 'whole'}>
@@ -38,4 +40,12 @@ export default function CircuitSheet(props: SheetProps) {
             <SheetDialog {...props} />
         </div>
     );
+}
+
+/** Room around a lead that its handle needs. */
+const ROOM = 60;
+
+function fitting(leads: Point[], wide: number, high: number): Point[] {
+    const [a, b] = leads;
+    return a && b && (Math.abs(a[0] - b[0]) > wide - ROOM || Math.abs(a[1] - b[1]) > high - ROOM) ? [a] : leads;
 }

@@ -7,7 +7,7 @@ import SheetSvg, { type SheetProps } from './SheetSvg';
 const MOST = 4;
 
 /** The whole sheet over the whole screen: pinched, or enlarged by keys, and what its signs mean. */
-export default function SheetDialog(props: SheetProps) {
+export default function SheetDialog({ inline = false, ...props }: SheetProps & { inline?: boolean }) {
     const { sheet, title } = props;
     const [zoom, setZoom] = useState(1);
     const fingers = useRef(new Map<number, [number, number]>());
@@ -28,9 +28,9 @@ export default function SheetDialog(props: SheetProps) {
             <Dialog.Trigger asChild>
                 <button
                     type="button"
-                    className="absolute right-1 bottom-1 min-h-11 rounded-[4px] border border-rule bg-sheet px-2 text-[0.92rem] text-lake"
+                    className={`min-h-11 min-w-11 rounded-[4px] border border-rule bg-sheet px-2 text-[0.92rem] text-lake ${inline ? '' : 'absolute right-1 bottom-1'}`}
                 >
-                    Enlarge
+                    {inline ? 'The drawing' : 'Enlarge'}
                 </button>
             </Dialog.Trigger>
             <Dialog.Portal>

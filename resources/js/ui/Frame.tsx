@@ -2,6 +2,7 @@ import { Head, Link, router, usePage } from '@inertiajs/react';
 import { useState, type ReactNode } from 'react';
 import type { JobHead } from '@/generated/props';
 import type { Shared } from '@/lib/page';
+import Waiting from './Waiting';
 
 function currentTheme(): string {
     return typeof document === 'undefined' ? '' : (document.documentElement.dataset.theme ?? '');
@@ -89,6 +90,7 @@ export default function Frame({ title, job, here = '', fill = false, children }:
     return (
         <div className={`flex min-h-screen flex-col ${fill ? 'lg:h-screen lg:overflow-hidden' : ''}`}>
             <Head title={title} />
+            <Waiting />
             <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:bg-sheet focus:p-3">
                 To the content
             </a>

@@ -18,12 +18,14 @@ final readonly class CardShown
      * @param list<string> $units
      * @param string|null $red place of the lead in words
      * @param string $at node or element of the lead
+     * @param bool $deadly whether a touch can kill: its cautions are never folded
      * @param list<string> $cautions
      * @param list<string> $tools
      * @param list<string> $access
      * @param bool $watch whether what the machine does meanwhile is worth noting
      * @param list<Choice> $choices
      * @param list<Titled> $onTheWay looked at in the same place before anything is measured there
+     * @param string $why what it is worth, in one sentence without its stop
      * @param list<OutcomeShown> $outcomes
      * @param list<MarkShown> $marks
      */
@@ -42,6 +44,7 @@ final readonly class CardShown
         public string $against,
         public string $meter,
         public string $danger,
+        public bool $deadly,
         public array $cautions,
         public array $tools,
         public array $access,
@@ -49,6 +52,7 @@ final readonly class CardShown
         public array $choices,
         public array $onTheWay,
         public ?string $again,
+        public string $why,
         public array $outcomes,
         public array $marks,
     ) {}

@@ -17,6 +17,7 @@ final readonly class DiagnosisShown
      * @param list<MisfitShown>|null $misfit readings that no suspect explains; null when they all fit
      * @param list<TrapShown> $traps
      * @param float $guessing money that buying on the odds as they stand would waste on average
+     * @param int $left tests that are about left, the next among them
      * @param list<LearnedShown> $learned
      */
     public function __construct(
@@ -29,6 +30,7 @@ final readonly class DiagnosisShown
         public ?array $misfit,
         public array $traps,
         public float $guessing,
+        public int $left,
         public array $learned,
         public ?ElsewhereShown $elsewhere,
     ) {}

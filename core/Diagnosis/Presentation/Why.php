@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ispira\Core\Diagnosis\Presentation;
+
+use Ispira\Core\Diagnosis\Decision\Diagnosis;
+use Ispira\Core\Diagnosis\Decision\TestValues;
+use Ispira\Core\Diagnosis\Presentation\Shown\OutcomeShown;
+
+/**
+ * Why a test is worth its minutes, in one sentence, and about how many are left.
+ */
+final readonly class Why
+{
+    /** Chance under which an outcome is not counted on. */
+    private const LIKELY_FROM = 0.03;
+
+    /** Bits left under which it is as good as settled, and the most tests that anybody is told to expect. */
+    private const SETTLED = 0.25;
+    private const MOST = 9;
+
+    public function __construct(private Diagnosis $diagnosis, private Words $words) {}
+
+    /** @param list<OutcomeShown> $outcomes of the test, with what each would mean */
+    public function sentence(array $outcomes): string
+    {
+        $leads = [];
+        foreach ($outcomes as $outcome) {
+            $first = $outcome->remedies[0] ?? null;
+            if ($first !== null && $outcome->probability >= self::LIKELY_FROM) {
+                $leads[$first->remedy] = true;
+            }
+        }
+        $now = array_column($this->diagnosis->suspects, 'probability', 'remedy');
+        $split = array_keys(array_intersect_key($now, $leads));
+        [$one, $other] = [$split[0] ?? $this->diagnosis->suspects[0]->remedy, $split[1] ?? null];
+        $words = ['one' => $this->words->remedy($one), 'a' => self::percent($now[$one] ?? 0.0)];
+
+        return $other === null
+            ? Words::general('why.confirms', $words)
+            : Words::general(
+                'why.splits',
+                $words + ['other' => lcfirst($this->words->remedy($other)), 'b' => self::percent($now[$other] ?? 0.0)],
+            );
+    }
+
+    /** Tests that are about left, this one among them; 0 when nothing is worth its minutes any more. */
+    public function left(): int
+    {
+        $next = $this->diagnosis->next;
+        if ($next === null) {
+            return 0;
+        }
+        $open = TestValues::entropy(array_column($this->diagnosis->suspects, 'probability', 'remedy')) - self::SETTLED;
+
+        return max(1, min(self::MOST, (int) ceil($open / max(0.1, $next->information))));
+    }
+
+    private static function percent(float $share): string
+    {
+        return match (true) {
+            $share >= 0.995 => '>99%',
+            $share < 0.01 => '<1%',
+            default => round(100.0 * $share) . '%',
+        };
+    }
+}

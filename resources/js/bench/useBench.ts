@@ -1,0 +1,129 @@
+import { router, usePage } from '@inertiajs/react';
+import { useEffect, useState } from 'react';
+import type { BenchPage, DiagnosisShown, ReadingShown } from '@/generated/props';
+import { percent, sketchNumber } from '@/lib/format';
+import type { Shared } from '@/lib/page';
+import { markRead } from './Cautions';
+import { spellsUnit, useUndo } from './useDock';
+import { useOthers } from './useOthers';
+
+export type BenchProps = BenchPage & Shared;
+
+export type Lies = 'tests' | 'why' | 'readings' | 'cannot' | 'keys' | 'suspects' | 'strip' | null;
+
+/** In words, what the last reading changed. */
+function whatChanged(before: DiagnosisShown, after: DiagnosisShown, reading: ReadingShown | undefined): string {
+    const was = before.suspects[0];
+    const is = after.suspects[0];
+    if (!reading || !is || !was) return '';
+    const old = before.suspects.find((suspect) => suspect.remedy === is.remedy)?.probability ?? 0;
+    const lead = is.remedy === was.remedy ? is.label : `${is.label} now leads`;
+    return `Recorded ${reading.value}. ${lead}: ${percent(old)} to ${percent(is.probability)}.`;
+}
+
+/** What the bench knows and does, whatever its layout. */
+export function useBench() {
+    const props = usePage<BenchProps>().props;
+    const { job, diagnosis, readings, whatIf, pulse, user, cannot } = props;
+    const { card } = diagnosis;
+    // A question changes nothing, so nothing can be recorded while it is asked.
+    const open = props.open && whatIf === null;
+    const [panel, setPanel] = useState<Lies>(null);
+    const [near, setNear] = useState<string[] | null>(null);
+    const [volts, setVolts] = useState(false);
+    const [draft, setDraft] = useState({ test: '', value: '' });
+    const [shownByMeter, setShownByMeter] = useState<number | null>(null);
+    const [lastWords, setLastWords] = useState<string | null>(null);
+    const undo = useUndo(job.id);
+    const others = useOthers(
+        job.id,
+        pulse,
+        readings,
+        user?.name ?? '',
+        whatIf !== null || Object.keys(props.errors).length > 0,
+    );
+    const typed = draft.test === card?.key ? draft.value : '';
+    const visit = (question: Record<string, string>) =>
+        router.get(`/jobs/${job.id}/bench`, question, { preserveState: true, preserveScroll: true });
+    const ask = (question: Record<string, string>) => {
+        setPanel(null);
+        visit(question);
+    };
+    const showTests = (places: string[] | null) => {
+        setNear(places);
+        setPanel('tests');
+    };
+    const another = () => {
+        setPanel(null);
+        const next = diagnosis.tests.find((test) => test.key !== card?.key && test.key !== diagnosis.next?.key);
+        if (next) visit({ test: next.key });
+    };
+    const recorded = (page: { props: unknown }) => {
+        const now = page.props as BenchProps;
+        if (card) markRead(job.id, card.cautions);
+        setLastWords(whatChanged(diagnosis, now.diagnosis, now.readings[0]));
+    };
+    useEffect(() => {
+        const onKey = (event: KeyboardEvent) => {
+            const target = event.target as HTMLElement;
+            const typing = target.tagName === 'INPUT';
+            if (
+                event.altKey ||
+                event.ctrlKey ||
+                event.metaKey ||
+                document.querySelector('[role=dialog]') ||
+                (typing &&
+                    target.getAttribute('inputmode') !== 'decimal' &&
+                    target.getAttribute('inputmode') !== 'none') ||
+                ['TEXTAREA', 'SELECT'].includes(target.tagName)
+            )
+                return;
+            const key = event.key.toLowerCase();
+            if (typing && card && spellsUnit(card, typed)) return;
+            if (key === 't') showTests(null);
+            else if (key === 'w') setPanel('why');
+            else if (key === 'l') setPanel('readings');
+            else if (key === 'x' && card && open) setPanel('cannot');
+            else if (key === 'u' && undo.undo !== null) undo.takeBack();
+            else if (key === '?') setPanel('keys');
+            else if (key === 'v' && !typing) setVolts((shown) => !shown);
+            else return;
+            event.preventDefault();
+        };
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    });
+    // Since the last reading something was left out: what is proposed now stands in its place.
+    const left = cannot[cannot.length - 1];
+    const instead =
+        left && (left.at ?? '') > (readings.find((one) => one.map === null)?.takenAt ?? '') ? left : undefined;
+    return {
+        ...props,
+        card,
+        open,
+        currency: user?.currency ?? 'EUR',
+        /** Tests that were read in this attempt, beside the map. */
+        done: readings.filter((one) => one.map === null && !one.struck).length,
+        doubted: readings.find((one) => one.doubts.length > 0 && !one.kept && !one.struck),
+        proposed: props.chosen === null || props.chosen === diagnosis.next?.key,
+        choice: diagnosis.tests.find((test) => test.key === card?.key),
+        instead,
+        panel,
+        setPanel,
+        near,
+        volts,
+        setVolts,
+        typed,
+        setTyped: (value: string) => setDraft({ test: card?.key ?? '', value }),
+        sketched: shownByMeter ?? sketchNumber(typed),
+        setShownByMeter,
+        lastWords: others ?? lastWords,
+        undo,
+        ask,
+        showTests,
+        another,
+        recorded,
+    };
+}
+
+export type BenchState = ReturnType<typeof useBench>;

@@ -1,0 +1,189 @@
+import { router, usePage } from '@inertiajs/react';
+import { useEffect, useRef, useState } from 'react';
+import { ulid } from 'ulid';
+import useLiveMeter, { letGo } from '@/bench/useLiveMeter';
+import type { BenchPage, CardShown, MeterName } from '@/generated/props';
+import type { Shared } from '@/lib/page';
+
+/** How long what was just done can be taken back, in ms. */
+const UNDO = 10_000;
+
+export interface DockProps {
+    jobId: string;
+    meters: MeterName[];
+    leads: number;
+    stepping: boolean;
+    card: CardShown;
+    supplyLabel: string;
+    lastWords: string | null;
+    typed: string;
+    onType: (value: string) => void;
+    onLive: (value: number | null) => void;
+    onRecorded: (page: { props: unknown }) => void;
+}
+
+/** Where a unit of several letters may follow the number, letters are typed and no shortcuts. */
+export function spellsUnit(card: CardShown, typed: string): boolean {
+    return typed !== '' && (card.units.length > 1 || card.quantity === 'capacitance');
+}
+
+/** What can be taken back, for ten seconds after it was done. */
+export function useUndo(jobId: string) {
+    const [undo, setUndo] = useState<string | null>(null);
+    useEffect(() => {
+        if (undo === null) return;
+        const timer = setTimeout(() => setUndo(null), UNDO);
+        return () => clearTimeout(timer);
+    }, [undo]);
+    const takeBack = () => {
+        if (undo === null) return;
+        setUndo(null);
+        router.post(`/jobs/${jobId}/readings/${undo}/undo`, {}, { preserveScroll: true, preserveState: true });
+    };
+    return { undo, offer: setUndo, takeBack };
+}
+
+export type Undo = ReturnType<typeof useUndo>;
+
+/** What stands in the dock, and what its keys do. */
+export function useDock(props: DockProps, undo: Undo) {
+    const { jobId, meters, stepping, card, typed, onType, onLive, onRecorded } = props;
+    const { errors } = usePage<Shared>().props;
+    const [id, setId] = useState(ulid);
+    const [choice, setChoice] = useState('');
+    const [overRange, setOverRange] = useState(false);
+    const [steady, setSteady] = useState(true);
+    const [misbehaved, setMisbehaved] = useState<boolean | null>(null);
+    const [supply, setSupply] = useState('');
+    const [seenOn, setSeenOn] = useState('');
+    const [sending, setSending] = useState(false);
+    const [lost, setLost] = useState<string | null>(null);
+    const field = useRef<HTMLInputElement>(null);
+    const numeric = card.unit !== '';
+    const [wanted, setWanted] = useState(() => localStorage.getItem('ispira-meter') ?? '');
+    const meter = numeric && card.bench && meters.some((one) => one.id === wanted) ? wanted : '';
+    const live = useLiveMeter(jobId, card.key, meter);
+    const readsNothing = meter !== '' && (live === null || live.trouble !== null);
+    useEffect(() => onLive(live?.trouble === null ? live.number : null), [live?.number, live?.trouble]); // eslint-disable-line react-hooks/exhaustive-deps
+
+    // The same id goes out again on the next try, so nothing is taken down twice.
+    useEffect(() => {
+        const keep = (why: string) => (event: { preventDefault: () => void }) => {
+            event.preventDefault();
+            setLost(why);
+            setSending(false);
+        };
+        const off = [
+            router.on(
+                'exception',
+                keep('No connection. The reading is kept here: press Record again when it is back.'),
+            ),
+            router.on('invalid', keep('The server could not take it. The reading is kept here: press Record again.')),
+        ];
+        return () => off.forEach((stop) => stop());
+    }, []);
+
+    const record = () => {
+        if (sending || readsNothing) return;
+        setSending(true);
+        setLost(null);
+        router.post(
+            `/jobs/${jobId}/readings`,
+            {
+                id,
+                test: card.key,
+                value: overRange ? null : typed,
+                choice,
+                overRange,
+                steady,
+                misbehaved,
+                supplyVolts: supply,
+                seenOn: meter === '' ? seenOn : '',
+                meter,
+                series: stepping,
+            },
+            {
+                preserveState: true,
+                preserveScroll: true,
+                onSuccess: (page) => {
+                    const newest = (page.props as unknown as BenchPage).readings[0];
+                    if (newest) undo.offer(newest.id);
+                    setId(ulid());
+                    onType('');
+                    setOverRange(false);
+                    setSteady(true);
+                    setMisbehaved(null);
+                    setChoice('');
+                    setSeenOn('');
+                    onRecorded(page);
+                },
+                onFinish: () => setSending(false),
+            },
+        );
+    };
+    const chooseMeter = (next: string) => {
+        localStorage.setItem('ispira-meter', next);
+        setWanted(next);
+    };
+    const release = () => void letGo(jobId, card.key, meter);
+    const note = (bad: boolean) => setMisbehaved(misbehaved === bad ? null : bad);
+
+    useEffect(() => {
+        const onKey = (event: KeyboardEvent) => {
+            const target = event.target as HTMLElement;
+            const typing = target.tagName === 'INPUT' && target !== field.current;
+            if (event.altKey || event.ctrlKey || event.metaKey || event.defaultPrevented || typing) return;
+            if (['TEXTAREA', 'SELECT'].includes(target.tagName) || document.querySelector('[role=dialog]')) return;
+            const key = event.key.toLowerCase();
+            const number = Number(event.key);
+            if (meter === '' && target === field.current && spellsUnit(card, typed) && key.length === 1) return;
+            // A button that was pressed keeps Enter to itself, but for an answer that is chosen already.
+            const pressed = target.tagName === 'BUTTON' || target.tagName === 'A' || target.tagName === 'SUMMARY';
+            const chosen = target.dataset.choice !== undefined && target.dataset.choice === choice;
+            if (numeric && key === 'i' && card.bench && meters.length > 0)
+                chooseMeter(meter === '' ? (meters[0]?.id ?? '') : '');
+            else if (numeric && key === 'r' && meter !== '') release();
+            else if (key === 'enter' && (!pressed || chosen)) record();
+            else if (numeric && meter === '' && key === 'o') setOverRange(!overRange);
+            else if (numeric && meter === '' && key === 's') setSteady(!steady);
+            else if (card.watch && key === 'b') note(true);
+            else if (card.watch && key === 'f') note(false);
+            else if (!numeric && number >= 1 && number <= card.choices.length)
+                setChoice(card.choices[number - 1]?.value ?? '');
+            else return;
+            event.preventDefault();
+        };
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    });
+
+    return {
+        choice,
+        setChoice,
+        overRange,
+        setOverRange,
+        steady,
+        setSteady,
+        misbehaved,
+        note,
+        supply,
+        setSupply,
+        seenOn,
+        setSeenOn,
+        sending,
+        field,
+        numeric,
+        meter,
+        chooseMeter,
+        live,
+        readsNothing,
+        release,
+        record,
+        error:
+            meter !== '' && live?.trouble
+                ? `${live.trouble} What was recorded is kept; you can type instead.`
+                : (errors.value ?? errors.supplyVolts ?? errors.seenOn ?? errors.id ?? lost),
+    };
+}
+
+export type Dock = ReturnType<typeof useDock>;
