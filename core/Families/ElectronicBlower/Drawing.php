@@ -79,7 +79,7 @@ final readonly class Drawing
         array_push($inside, 'cut-out', 'cut-out-contact', 'plug-motor', 'motor', 'motor-return');
 
         return new Sheet(545.0, 470.0, $nodes, $elements, [
-            'motor' => new SheetBlock('blower with its electronics', 255.0, 110.0, 200.0, 180.0, $inside),
+            'motor' => new SheetBlock('blower motor', 255.0, 110.0, 200.0, 180.0, $inside),
         ]);
     }
 

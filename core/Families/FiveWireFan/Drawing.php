@@ -84,7 +84,7 @@ final class Drawing
                 'wire-fg' => new SheetElement('wire', 'FG'),
                 'wire-gnd' => new SheetElement('wire', 'GND', side: 'left', groundAt: [430.0, self::BOTTOM]),
             ] + self::bench(),
-            ['motor' => new SheetBlock('fan with its electronics', 330.0, 40.0, 200.0, 350.0, self::INSIDE)],
+            ['motor' => new SheetBlock('fan motor', 330.0, 40.0, 200.0, 350.0, self::INSIDE)],
         );
     }
 

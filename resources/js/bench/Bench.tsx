@@ -11,7 +11,7 @@ import ClosedBench from './ClosedBench';
 import Elsewhere from './Elsewhere';
 import LeadsOn from './LeadsOn';
 import NextTest from './NextTest';
-import OtherWays from './OtherWays';
+import OtherWays, { WorkedOut } from './OtherWays';
 import Panels from './Panels';
 import PhoneBench from './PhoneBench';
 import ReadingDock from './ReadingDock';
@@ -67,11 +67,11 @@ function WideBench({ bench }: { bench: BenchState }) {
                 <Circuit bench={bench} />
                 <section
                     aria-label="Next test"
-                    className="flex min-h-0 flex-col gap-2 overflow-y-auto px-5 py-2 max-lg:order-1 lg:border-r lg:border-rule"
+                    className="flex min-h-0 flex-col gap-1 overflow-y-auto px-5 py-1.5 max-lg:order-1 lg:border-r lg:border-rule"
                     tabIndex={0}
                 >
+                    {open && <OtherWays bench={bench} />}
                     {bench.whatIf === null && !bench.open && <ClosedBench bench={bench} />}
-                    <Traps bench={bench} />
                     {diagnosis.elsewhere && <Elsewhere jobId={job.id} found={diagnosis.elsewhere} />}
                     <VerdictNear bench={bench} />
                     {card && open && (
@@ -86,7 +86,7 @@ function WideBench({ bench }: { bench: BenchState }) {
                             cannot={bench.instead}
                         />
                     )}
-                    {open && <OtherWays bench={bench} />}
+                    {open && <WorkedOut bench={bench} />}
                     {card && open && series.length > 1 && (
                         <SeriesTable
                             jobId={job.id}
@@ -166,6 +166,7 @@ function Ladder({ bench }: { bench: BenchState }) {
     const link = 'inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4';
     return (
         <section aria-label="Suspects" className="min-h-0 overflow-y-auto px-5 py-2 max-lg:order-3" tabIndex={0}>
+            <Traps bench={bench} />
             <h2 className="mb-1 text-soft">Suspects, by what would cure it</h2>
             <Suspects suspects={diagnosis.suspects} currency={currency} most={4} all={false} />
             <LeadsOn leads={leadsOn} />

@@ -64,9 +64,10 @@ export default function CannotPanel({ jobId, card, cannot, open, onOpenChange, o
                                 <Button
                                     kind="quiet"
                                     disabled={sending}
+                                    aria-label={`Can be done now: ${one.title}`}
                                     onClick={() => enter('removed', { of: one.id, reason: 'it can be done now' })}
                                 >
-                                    Can be done now<span className="sr-only">: {one.title}</span>
+                                    Can be done now
                                 </Button>
                             </li>
                         ))}

@@ -29,15 +29,21 @@ export default function Cautions({ jobId, card }: { jobId: string; card: CardSho
     const fresh = card.cautions.filter((one) => !known.includes(one));
     const shown = open ? card.cautions : fresh;
     return (
-        <div className="flex flex-col gap-1">
+        <div className="flex flex-col gap-0.5">
             <p className="leading-snug font-medium" data-danger>
                 {card.danger}.
             </p>
-            {shown.map((caution) => (
-                <p key={caution} className="border-l-4 border-warn bg-caution px-3 py-1 leading-snug font-medium">
-                    {caution}
-                </p>
-            ))}
+            {shown.length > 0 && (
+                <ul
+                    className={`border-l-4 border-warn bg-caution px-3 py-0.5 leading-[1.2] font-medium ${shown.length > 3 ? 'text-[0.92rem]' : 'text-[0.96rem]'}`}
+                >
+                    {shown.map((caution) => (
+                        <li key={caution} className="py-0.5">
+                            {caution}
+                        </li>
+                    ))}
+                </ul>
+            )}
             {known.length > 0 && (
                 <button
                     type="button"

@@ -90,7 +90,7 @@ export function LeadPlaces({ card }: { card: CardShown }) {
         { name: 'B', label: 'Black lead, B', place: card.black, look: 'border border-dock-rule bg-[#14181b]' },
     ].filter((one) => one.place !== null);
     return (
-        <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5">
+        <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5 leading-snug lg:grid-cols-[auto_1fr_auto_1fr]">
             {places.map((one) => (
                 <div key={one.name} className="contents">
                     <dt
@@ -155,10 +155,10 @@ interface Props {
 export default function NextTest({ jobId, card, diagnosis, proposed, typed, currency, done, cannot }: Props) {
     const choice = diagnosis.tests.find((test) => test.key === card.key);
     return (
-        <div className="flex flex-col gap-1.5" data-test={card.key}>
+        <div className="flex flex-col gap-1" data-test={card.key}>
             <StepLine diagnosis={diagnosis} choice={choice} proposed={proposed} done={done} />
             <Cautions key={card.key} jobId={jobId} card={card} />
-            <h1 className="text-[1.35rem] leading-tight font-semibold">{card.title}</h1>
+            <h1 className="text-[1.3rem] leading-tight font-semibold">{card.title}</h1>
             {proposed && <InsteadOf cannot={cannot} />}
             {card.again && <p className="leading-snug">{card.again}</p>}
             {card.onTheWay.length > 0 && (
@@ -176,7 +176,8 @@ export default function NextTest({ jobId, card, diagnosis, proposed, typed, curr
             )}
             <LeadPlaces card={card} />
             <p className="leading-snug text-soft">
-                {card.setUp}. {card.meter}
+                <span className="lg:hidden">{card.setUp}. </span>
+                {card.meter}
                 {card.tools.length > 1
                     ? `; ${card.tools
                           .slice(1)
@@ -186,7 +187,7 @@ export default function NextTest({ jobId, card, diagnosis, proposed, typed, curr
                 .
             </p>
             <WhyThis card={card} choice={choice} currency={currency} />
-            <Outcomes card={card} most={card.marks.length > 0 ? 4 : 6} />
+            <Outcomes card={card} most={card.marks.length > 0 ? 3 : 6} />
             <NumberLine card={card} typed={typed} />
         </div>
     );

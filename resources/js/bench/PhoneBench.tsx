@@ -9,7 +9,7 @@ import ClosedBench from './ClosedBench';
 import Elsewhere from './Elsewhere';
 import Keypad from './Keypad';
 import { InsteadOf, LeadPlaces, Outcomes, StepLine, WhyThis } from './NextTest';
-import OtherWays from './OtherWays';
+import OtherWays, { WorkedOut } from './OtherWays';
 import Panels from './Panels';
 import SeriesTable from './SeriesTable';
 import StripSign from './StripSign';
@@ -53,7 +53,7 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                 {bench.whatIf === null && !open && <ClosedBench bench={bench} />}
                 <VerdictNear bench={bench} />
                 {card && open && (
-                    <div className="flex min-h-0 flex-1 flex-col gap-1.5" data-test={card.key}>
+                    <div className="flex shrink-0 grow flex-col gap-1.5" data-test={card.key}>
                         <StepLine
                             diagnosis={diagnosis}
                             choice={bench.choice}
@@ -80,6 +80,7 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                         <Outcomes card={card} most={3} />
                     </div>
                 )}
+                {open && <WorkedOut bench={bench} />}
                 <Traps bench={bench} />
                 {diagnosis.elsewhere && <Elsewhere jobId={job.id} found={diagnosis.elsewhere} />}
                 {card && open && series.length > 1 && (

@@ -146,7 +146,11 @@ export function useDock(props: DockProps, undo: Undo) {
             else if (key === 'enter' && (!pressed || chosen)) record();
             else if (numeric && meter === '' && key === 'o') setOverRange(!overRange);
             else if (numeric && meter === '' && key === 's') setSteady(!steady);
-            else if (card.watch && key === 'b') note(true);
+            else if (numeric && meter === '' && /^[\d.,-]$/.test(key) && target !== field.current) {
+                // Digits go to the number from wherever the hand is.
+                onType(typed + key);
+                field.current?.focus();
+            } else if (card.watch && key === 'b') note(true);
             else if (card.watch && key === 'f') note(false);
             else if (!numeric && number >= 1 && number <= card.choices.length)
                 setChoice(card.choices[number - 1]?.value ?? '');

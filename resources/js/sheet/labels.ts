@@ -194,7 +194,9 @@ function names(
     const text = (id: string, label: string) => {
         const suspect = carried.get(id);
         if (!suspect || suspect.probability < 0.05) return label;
-        return `${label === '' ? suspect.label.toLowerCase() : label} ${percent(suspect.probability)}`;
+        // The odds are those of what would be replaced: that is named, unless the part is called the same.
+        const named = suspect.label.toLowerCase();
+        return `${label !== '' && named.includes(label) ? label : named} ${percent(suspect.probability)}`;
     };
     const kind = (id: string) => ((carried.get(id)?.probability ?? 0) > 0.2 ? 'suspect' : 'name') as Label['kind'];
     for (const block of sheet.blocks) {
