@@ -12,6 +12,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\Finder;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
@@ -128,6 +129,7 @@ final class JobController extends Controller
             ),
             models: new Keyed($this->circuitsByModel($request)),
             start: $this->start($request),
+            finder: Finder::steps(),
         );
     }
 
@@ -162,6 +164,8 @@ final class JobController extends Controller
                 static fn(string $part): Choice => new Choice(value: $part, label: $circuit->texts->get("parts.$part")),
                 array_keys($circuit->parts),
             ),
+            asked: $this->families->has($asked),
+            shape: new Keyed(array_map(strval(...), array_filter($request->array('parameters'), is_scalar(...)))),
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Http\Page;
+use Ispira\Core\Device\FinderStep;
 use Ispira\Core\Kernel\Keyed;
 
 final readonly class NewJobPage extends Page
@@ -12,6 +13,7 @@ final readonly class NewJobPage extends Page
     /**
      * @param list<FamilyChoice> $families
      * @param list<UnitShown> $units
+     * @param list<FinderStep> $finder the first question first
      * @param Keyed<KnownCircuit> $models
      */
     public function __construct(
@@ -19,5 +21,6 @@ final readonly class NewJobPage extends Page
         public array $units,
         public Keyed $models,
         public IntakeStart $start,
+        public array $finder,
     ) {}
 }

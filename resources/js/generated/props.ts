@@ -501,6 +501,24 @@ export interface Figure {
     note: string;
 }
 
+/** Something that can be seen at a machine, and where it leads: to a further question, or to a kind of circuit. */
+export interface FinderChoice {
+    label: string;
+    /** Name of the small drawing beside it. */
+    sign: string;
+    /** Key of the next question; null where a family is found. */
+    next: string | null;
+    /** Key of the family that it is. */
+    family: string | null;
+}
+
+/** One question by which a kind of circuit is found by what is seen. */
+export interface FinderStep {
+    key: string;
+    question: string;
+    choices: FinderChoice[];
+}
+
 /** One attribute of an old part against its candidate. */
 export interface FindingShown {
     key: string;
@@ -578,6 +596,10 @@ export interface IntakeStart {
     cells: Cell[];
     questions: Question[];
     parts: Choice[];
+    /** Whether the family was chosen, and is not only the usual one. */
+    asked: boolean;
+    /** What was chosen of its shape, so that a reload keeps it. */
+    shape: Record<string, string | undefined>;
 }
 
 /** What every page of a job shows of it. */
@@ -807,6 +829,8 @@ export interface NewJobPage {
     units: UnitShown[];
     models: Record<string, KnownCircuit | undefined>;
     start: IntakeStart;
+    /** The first question first. */
+    finder: FinderStep[];
 }
 
 /** A field that is asked only when another one has one of these values. */

@@ -10,6 +10,7 @@ import Button from '@/ui/Button';
 import Choices from '@/ui/Choices';
 import { TextArea, TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
+import Finder from './Finder';
 import Select from '@/ui/Select';
 
 const jobKinds = [
@@ -39,7 +40,7 @@ const jobKinds = [
 type Props = NewJobPage & Shared;
 
 export default function NewJob() {
-    const { families, units, models, start, errors } = usePage<Props>().props;
+    const { families, units, models, start, finder, errors } = usePage<Props>().props;
     const [ids] = useState(() => ({ id: ulid(), mapId: ulid() }));
     const [name, setName] = useState('');
     const [place, setPlace] = useState('');
@@ -51,8 +52,10 @@ export default function NewJob() {
     const [intermittent, setIntermittent] = useState('no');
     const [kind, setKind] = useState('fault');
     const [part, setPart] = useState('');
-    const [chosenFamily, setChosenFamily] = useState<string | null>(null);
-    const [shape, setShape] = useState<Record<string, string>>({});
+    // What stands in the address was chosen before the page was loaded again.
+    const [chosenFamily, setChosenFamily] = useState<string | null>(start.asked ? start.family : null);
+    const [shape, setShape] = useState<Record<string, string | undefined>>(start.shape);
+    const [finding, setFinding] = useState(false);
     const [answers, setAnswers] = useState<Record<string, string>>({});
     const [states, setStates] = useState<Record<string, SpeedState | undefined>>({});
     const [sending, setSending] = useState(false);
@@ -75,7 +78,7 @@ export default function NewJob() {
             start.family,
             (families.find((one) => one.key === start.family)?.parameters ?? [])
                 .filter((field) => field.shapesMap)
-                .map((field) => field.default ?? ''),
+                .map((field) => start.shape[field.key] ?? String(field.default ?? '')),
         ]),
     );
     const underWay = useRef<(() => void) | null>(null);
@@ -99,6 +102,12 @@ export default function NewJob() {
         // eslint-disable-next-line react-hooks/exhaustive-deps
     }, [wanted]);
     const { cells, questions } = start;
+    const chooseFamily = (key: string) => {
+        setChosenFamily(key);
+        setShape({});
+        setStates({});
+        setAnswers({});
+    };
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
         setSending(true);
@@ -249,15 +258,14 @@ export default function NewJob() {
                         <Choices
                             label="Kind of circuit"
                             value={family?.key ?? ''}
-                            onChange={(key) => {
-                                setChosenFamily(key);
-                                setShape({});
-                                setStates({});
-                                setAnswers({});
-                            }}
+                            onChange={chooseFamily}
                             choices={families.map((one) => ({ value: one.key, label: one.name }))}
                             hint={family?.summary ?? null}
                         />
+                        <p>
+                            <Button onClick={() => setFinding(true)}>Not sure? Find it by what is seen</Button>
+                        </p>
+                        <Finder steps={finder} open={finding} onOpenChange={setFinding} onFound={chooseFamily} />
                         {shaping.map((field) => (
                             <Choices
                                 key={field.key}
