@@ -43,7 +43,7 @@ final class MapStates
         }
         if ($states === [] && !$answered) {
             throw ValidationException::withMessages([
-                'states' => 'Step through the selector and note what the fan does: at least one position.',
+                'states' => 'Try every position and note what the fan does: at least one position.',
             ]);
         }
         if ($whole && count($states) < count($circuit->positions)) {

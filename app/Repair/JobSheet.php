@@ -27,6 +27,7 @@ use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\Ledger;
 use Ispira\Core\Repair\Proof\ProofCheck;
 use Ispira\Core\Repair\Work\JobOutcome;
+use Ispira\Core\Repair\Work\OpenItem;
 use Ispira\Core\Repair\Work\StripDown;
 use Ispira\Core\Repair\Work\WireTransfer;
 
@@ -82,8 +83,8 @@ final readonly class JobSheet
                     ($one->count('count') > 0 ? ", {$one->count('count')}" : ''),
                 $ledger->all(EntryKind::Found),
             ),
-            'ending' => self::ending($job, $ledger),
-            'stillOpen' => $stillOpen->items(),
+            'ending' => self::ending($job, $ledger, $forTheFile),
+            'stillOpen' => $forTheFile ? $stillOpen->items() : self::forTheCustomer($stillOpen->items()),
             'settled' => $stillOpen->settled(),
             'advice' => self::advice($job, $ledger),
             'proved' => CloseJob::isProved($job),
@@ -284,10 +285,30 @@ final readonly class JobSheet
         return ($whole === '' ? '' : "$whole. ") . 'If it comes back, bring it at once and say what brought it on.';
     }
 
-    private static function ending(Job $job, Ledger $ledger): string
+    /**
+     * Why a check was left out is the workshop's own note: the customer reads that it was not measured.
+     *
+     * @param list<OpenItem> $items
+     *
+     * @return list<OpenItem>
+     */
+    private static function forTheCustomer(array $items): array
     {
-        $reason = $ledger->latest(EntryKind::Closed)?->text('reason') ?? '';
-        $who = $ledger->latest(EntryKind::Closed)?->text('who') ?? '';
+        return array_map(
+            static fn(OpenItem $one): OpenItem => $one->aspect === 'end' || str_starts_with($one->aspect, 'check-')
+                ? $one->withoutWhy()
+                : $one,
+            $items,
+        );
+    }
+
+    private static function ending(Job $job, Ledger $ledger, bool $forTheFile): string
+    {
+        $closed = $ledger->latest(EntryKind::Closed);
+        $secured = \in_array($job->outcome, [JobOutcome::NotInService, JobOutcome::HandedOver], true);
+        $inner = !$forTheFile && !$secured && $closed !== null && $closed->list('leftOut') !== [];
+        $reason = $inner ? '' : $closed?->text('reason') ?? '';
+        $who = $closed?->text('who') ?? '';
         $day = $job->due_on?->format('j F Y');
 
         return match ($job->outcome) {

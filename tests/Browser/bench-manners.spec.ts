@@ -173,7 +173,7 @@ test('the bench works in one column with the dock in reach, in both themes', asy
     expect(record?.height).toBeGreaterThanOrEqual(44);
     const bench = page.url();
     await page.getByRole('link', { name: 'Jobs', exact: true }).click();
-    await page.getByRole('button', { name: 'under dash' }).click();
+    await page.getByRole('button', { name: 'dark colours' }).click();
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'dash');
     await page.goto(bench);
     await expect(page.getByRole('button', { name: 'Record', exact: true })).toBeVisible();

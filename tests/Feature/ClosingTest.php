@@ -207,6 +207,8 @@ final class ClosingTest extends TestCase
             self::assertStringContainsString($said, $customer);
         }
         self::assertStringNotContainsString('%', $customer, 'Odds are not for the customer.');
+        self::assertStringContainsString('Not measured: ', $customer);
+        self::assertStringNotContainsString('no clamp at hand', $customer, 'A note of the workshop.');
         $file = $this->printed("/jobs/$job->id/sheet/file.pdf");
         foreach (
             [
@@ -216,6 +218,7 @@ final class ClosingTest extends TestCase
                 'The odds then',
                 '%',
                 'Checks after the repair',
+                'no clamp at hand',
                 'page 1 of',
             ]
             as $said

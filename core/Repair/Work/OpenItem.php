@@ -14,4 +14,9 @@ final readonly class OpenItem
      * @param string $aspect what of it
      */
     public function __construct(public string $of, public string $aspect, public string $what, public string $why) {}
+
+    public function withoutWhy(): self
+    {
+        return new self($this->of, $this->aspect, $this->what, '');
+    }
 }

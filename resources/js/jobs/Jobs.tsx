@@ -13,7 +13,7 @@ type Props = JobsPage & Shared;
 const groups: { stage: JobHead['stage']; title: string }[] = [
     { stage: 'bench', title: 'On the bench' },
     { stage: 'proof', title: 'To be proved' },
-    { stage: 'circuit', title: 'Circuit to be told' },
+    { stage: 'circuit', title: 'Circuit not entered yet' },
     { stage: 'closed', title: 'Closed' },
 ];
 

@@ -290,7 +290,7 @@ export default function NewJob() {
                     ) : (
                         <>
                             <SpeedMapEntry
-                                legend="Step through the selector: what does it do?"
+                                legend="Try every position: what does it do?"
                                 cells={cells}
                                 states={states}
                                 onChange={setStates}

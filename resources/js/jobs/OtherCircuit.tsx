@@ -114,7 +114,7 @@ export default function OtherCircuit() {
                 </div>
                 <div className="mt-6">
                     <SpeedMapEntry
-                        legend="Step through the selector: what does it do?"
+                        legend="Try every position: what does it do?"
                         cells={cells}
                         states={tried}
                         onChange={setTried}

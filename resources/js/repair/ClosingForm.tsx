@@ -10,13 +10,9 @@ import { TextArea, TextField } from '@/ui/Field';
 export default function ClosingForm() {
     const { job, outcomes, never, proved, machine, checks, errors } = usePage<ProofProps>().props;
     const [id] = useState(ulid);
-    const usual = proved
-        ? job.temporaryUntil
-            ? 'temporary'
-            : outcomes[0]?.value
-        : (outcomes.find((one) => one.value === 'not-repaired' || one.value === 'not-in-service')?.value ??
-          outcomes[0]?.value);
-    const [outcome, setOutcome] = useState<string>(machine ? (usual ?? '') : (outcomes[0]?.value ?? ''));
+    const usual = job.temporaryUntil ? 'temporary' : (outcomes[0]?.value ?? '');
+    // An end that was not earned is chosen by a person, never by one press too many.
+    const [outcome, setOutcome] = useState<string>(proved || job.kind === 'remote' ? usual : '');
     const [reason, setReason] = useState('');
     const [dueOn, setDueOn] = useState(job.temporaryUntil ?? '');
     const [who, setWho] = useState('');
@@ -55,15 +51,17 @@ export default function ClosingForm() {
             <div className="mt-3 grid items-start gap-3 sm:grid-cols-[1fr_12rem]">
                 <TextArea
                     label={
-                        outcome === 'advised'
-                            ? 'What was advised'
-                            : outcome === 'not-repaired'
-                              ? 'Why not'
-                              : outcome === 'not-in-service'
-                                ? 'How it is switched off and secured, and what is missing'
-                                : unread
-                                  ? 'Why checks were left out, or a note'
-                                  : 'Note'
+                        outcome === ''
+                            ? 'Why it ends so, or a note'
+                            : outcome === 'advised'
+                              ? 'What was advised'
+                              : outcome === 'not-repaired'
+                                ? 'Why not'
+                                : outcome === 'not-in-service'
+                                  ? 'How it is switched off and secured, and what is missing'
+                                  : unread
+                                    ? 'Why checks were left out, or a note'
+                                    : 'Note'
                     }
                     rows={2}
                     value={reason}

@@ -92,7 +92,7 @@ export default function Remedy() {
                                         {others.some((one) => one.fixes >= hardly)
                                             ? 'Dearer for their chance, or hardly in question'
                                             : 'For what is hardly in question any more'}
-                                        : {others.length} ways
+                                        : {others.length === 1 ? '1 way' : `${others.length} ways`}
                                     </summary>
                                     <ul className="border-b border-rule">{others.map(row)}</ul>
                                 </details>

@@ -24,7 +24,7 @@ function ThemeSwitch() {
             aria-pressed={dark}
             className="min-h-11 px-2 text-soft underline decoration-dotted underline-offset-4 hover:text-ink"
         >
-            {dark ? 'daylight' : 'under dash'}
+            {dark ? 'light colours' : 'dark colours'}
         </button>
     );
 }

@@ -6,7 +6,12 @@ namespace Tests\Core\Job;
 
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Job\JobFileFormat;
+use Ispira\Core\Job\JobKind;
+use Ispira\Core\Job\JobStage;
+use Ispira\Core\Job\MapKind;
 use Ispira\Core\Kernel\FileError;
+use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Work\JobOutcome;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -54,6 +59,34 @@ final class JobFileFormatTest extends TestCase
         );
         $result = (new Validator())->validate($written, (string) file_get_contents(self::SCHEMA));
         self::assertTrue($result->isValid(), (string) $result->error());
+    }
+
+    public function testTheSchemaListsEveryKindThatIsWritten(): void
+    {
+        $schema = json_decode((string) file_get_contents(self::SCHEMA), true, 64, \JSON_THROW_ON_ERROR);
+        self::assertIsArray($schema);
+        foreach (
+            [
+                'repair.items.properties.kind' => EntryKind::cases(),
+                'maps.items.properties.kind' => MapKind::cases(),
+                'job.properties.kind' => JobKind::cases(),
+                'job.properties.stage' => JobStage::cases(),
+                'job.properties.outcome' => JobOutcome::cases(),
+            ]
+            as $path => $cases
+        ) {
+            $listed = $schema['properties'];
+            foreach (explode('.', "$path.enum") as $step) {
+                self::assertIsArray($listed);
+                $listed = $listed[$step];
+            }
+            self::assertIsArray($listed);
+            self::assertEqualsCanonicalizing(
+                array_column($cases, 'value'),
+                array_filter($listed, static fn(mixed $one): bool => $one !== null),
+                $path,
+            );
+        }
     }
 
     public function testCircuitAndReadingsAreEnough(): void
