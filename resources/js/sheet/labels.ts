@@ -171,6 +171,11 @@ function beside(box: Box, side: string, size: number, far: number): Wanted['plac
         { x: box.right + far, y: box.bottom + far + size * 0.6, anchor: 'start' },
         { x: box.left - far, y: box.top - far, anchor: 'end' },
         { x: box.left - far, y: box.bottom + far + size * 0.6, anchor: 'end' },
+        // Above and below once more, moved sideways past what stands there.
+        ...[-2, 2, -4, 4].flatMap((aside): Wanted['places'] => [
+            { x: x + aside * size, y: box.top - far - size * 0.26, anchor: 'middle' },
+            { x: x + aside * size, y: box.bottom + far + size * 0.78, anchor: 'middle' },
+        ]),
     ];
 }
 
@@ -296,21 +301,23 @@ export function placeLabels(
     const wanted = [...names(sheet, carried, doubt, size), ...(withVolts ? volts(sheet, size * 0.88) : [])].sort(
         (a, b) => rank(b) - rank(a),
     );
+    const free = (box: Box) =>
+        box.left >= within.left + 2 &&
+        box.right <= within.right - 2 &&
+        box.top >= within.top + 2 &&
+        box.bottom <= within.bottom - 2 &&
+        taken.every((other) => overlap(box, other) === 0);
     const labels: Label[] = [];
-    for (const one of wanted) {
-        const place = one.places.find((candidate) => {
-            const box = boxAt(one, candidate);
-            return (
-                box.left >= within.left + 2 &&
-                box.right <= within.right - 2 &&
-                box.top >= within.top + 2 &&
-                box.bottom <= within.bottom - 2 &&
-                taken.every((other) => overlap(box, other) === 0)
-            );
-        });
-        if (!place) continue;
-        taken.push(boxAt(one, place));
-        labels.push({ key: `${one.kind}-${one.key}`, text: one.text, ...place, kind: one.kind, size: one.size });
+    for (const whole of wanted) {
+        // Odds find room where a name does not: its place says whose they are.
+        const short = whole.text.match(/\S+%$/)?.[0];
+        for (const one of [whole, ...(short && whole.kind === 'suspect' ? [{ ...whole, text: short }] : [])]) {
+            const place = one.places.find((candidate) => free(boxAt(one, candidate)));
+            if (!place) continue;
+            taken.push(boxAt(one, place));
+            labels.push({ key: `${one.kind}-${one.key}`, text: one.text, ...place, kind: one.kind, size: one.size });
+            break;
+        }
     }
     return labels;
 }
