@@ -8,7 +8,7 @@ import { wordFor } from '@/jobs/states';
 import { word } from '@/lib/payload';
 import type { ComplaintPage, SpeedState } from '@/generated/props';
 import type { Shared } from '@/lib/page';
-import { useEntry } from '@/repair/useEntry';
+import { useEntryForm } from '@/repair/useEntryForm';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
@@ -19,8 +19,7 @@ export default function Complaint() {
     const { job, strip, history, also, open, errors } = usePage<Props>().props;
     const [id, setId] = useState(ulid);
     const [notedFor, setNotedFor] = useState('');
-    const [second, setSecond] = useState('');
-    const { note, sending } = useEntry(job.id);
+    const second = useEntryForm(job.id, 'also', { what: '' });
     const [states, setStates] = useState<Record<string, SpeedState | undefined>>({});
     const remembered = strip.maps.filter((map) => map.kind === 'remembered');
     const add = (event: React.FormEvent) => {
@@ -67,22 +66,18 @@ export default function Complaint() {
                         </p>
                     ))}
                     {open && (
-                        <form
-                            className="mt-3 flex flex-wrap items-start gap-3"
-                            onSubmit={(event) => {
-                                event.preventDefault();
-                                note('also', { what: second }, () => setSecond(''));
-                            }}
-                        >
+                        <form className="mt-3 flex flex-wrap items-start gap-3" onSubmit={second.send}>
                             <TextField
                                 label="A second thing that is wrong"
                                 hint="It stays open until somebody settles it by name."
-                                value={second}
-                                onChange={(event) => setSecond(event.target.value)}
-                                error={errors.what}
+                                {...second.field('what')}
                                 className="min-w-64 flex-1"
                             />
-                            <Button type="submit" disabled={sending || second.trim() === ''} className="mt-7">
+                            <Button
+                                type="submit"
+                                disabled={second.sending || second.draft.what.trim() === ''}
+                                className="mt-7"
+                            >
                                 Note it
                             </Button>
                         </form>

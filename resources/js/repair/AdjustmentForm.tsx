@@ -1,20 +1,18 @@
 import { usePage } from '@inertiajs/react';
-import { useState } from 'react';
 import { type ProofProps } from '@/repair/proofProps';
 import { day } from '@/lib/format';
 import { word } from '@/lib/payload';
-import { useEntry } from '@/repair/useEntry';
+import { useEntryForm } from '@/repair/useEntryForm';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
 import Select from '@/ui/Select';
 
+const none = { of: '', what: '', before: '', after: '', undoOn: '' };
+
 /** What was adjusted, from what to what. */
 export default function AdjustmentForm() {
-    const { job, adjusted, adjusts, open, errors } = usePage<ProofProps>().props;
-    const { note, sending } = useEntry(job.id);
-    const none = { of: '', what: '', before: '', after: '', undoOn: '' };
-    const [draft, setDraft] = useState(none);
-    const [here, setHere] = useState(false);
+    const { job, adjusted, adjusts, open } = usePage<ProofProps>().props;
+    const form = useEntryForm(job.id, 'adjusted', none);
     return (
         <section aria-label="Adjustment" className="mt-6">
             <h2 className="text-lg font-semibold">What is adjusted</h2>
@@ -32,14 +30,7 @@ export default function AdjustmentForm() {
                         lower a heat speed until the rise leaves the plate's range.
                     </p>
                     <form
-                        onSubmit={(event) => {
-                            event.preventDefault();
-                            setHere(true);
-                            note('adjusted', draft, () => {
-                                setDraft(none);
-                                setHere(false);
-                            });
-                        }}
+                        onSubmit={form.send}
                         className="grid items-start gap-3 sm:grid-cols-[1.4fr_1fr_1fr_11rem_auto]"
                     >
                         {adjusts.length > 0 ? (
@@ -47,44 +38,22 @@ export default function AdjustmentForm() {
                                 label="What"
                                 empty="choose"
                                 choices={adjusts}
-                                value={draft.of}
+                                value={form.draft.of}
                                 onChange={(event) =>
-                                    setDraft({
-                                        ...draft,
+                                    form.set({
                                         of: event.target.value,
                                         what: adjusts.find((one) => one.value === event.target.value)?.label ?? '',
                                     })
                                 }
-                                error={here ? errors.what : undefined}
+                                error={form.errors.what}
                             />
                         ) : (
-                            <TextField
-                                label="What"
-                                value={draft.what}
-                                onChange={(event) => setDraft({ ...draft, what: event.target.value })}
-                                error={here ? errors.what : undefined}
-                            />
+                            <TextField label="What" {...form.field('what')} />
                         )}
-                        <TextField
-                            label="From"
-                            value={draft.before}
-                            onChange={(event) => setDraft({ ...draft, before: event.target.value })}
-                            error={here ? errors.before : undefined}
-                        />
-                        <TextField
-                            label="To"
-                            value={draft.after}
-                            onChange={(event) => setDraft({ ...draft, after: event.target.value })}
-                            error={here ? errors.after : undefined}
-                        />
-                        <TextField
-                            label="Undo on"
-                            type="date"
-                            value={draft.undoOn}
-                            onChange={(event) => setDraft({ ...draft, undoOn: event.target.value })}
-                            error={here ? errors.undoOn : undefined}
-                        />
-                        <Button type="submit" disabled={sending} className="mt-7">
+                        <TextField label="From" {...form.field('before')} />
+                        <TextField label="To" {...form.field('after')} />
+                        <TextField label="Undo on" type="date" {...form.field('undoOn')} />
+                        <Button type="submit" disabled={form.sending} className="mt-7">
                             Note it
                         </Button>
                     </form>

@@ -1,9 +1,6 @@
-import { usePage } from '@inertiajs/react';
-import { useState } from 'react';
 import { money, percent } from '@/lib/format';
 import type { RemedyShown } from '@/generated/props';
-import type { Shared } from '@/lib/page';
-import { useEntry } from '@/repair/useEntry';
+import { useEntryForm } from '@/repair/useEntryForm';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
 import Tick from '@/ui/Tick';
@@ -35,41 +32,22 @@ function Cures({ share }: { share: number }) {
 
 /** Price and time as they were told for this job, or that it is not to be had. */
 function OwnQuote({ job, option, currency }: { job: string; option: RemedyShown; currency: string }) {
-    const { errors } = usePage<Shared>().props;
-    const { note, sending } = useEntry(job);
-    const [asked, setAsked] = useState(false);
-    const [draft, setDraft] = useState({ price: '', minutes: '', leadDays: '', source: '', notToBeHad: false });
-    const field = (key: 'price' | 'minutes' | 'leadDays' | 'source', label: string) => (
-        <TextField
-            label={label}
-            inputMode={key === 'source' ? 'text' : 'decimal'}
-            value={draft[key]}
-            onChange={(event) => setDraft({ ...draft, [key]: event.target.value })}
-            error={asked ? errors[key] : undefined}
-        />
-    );
+    const none = { price: '', minutes: '', leadDays: '', source: '', notToBeHad: false };
+    const form = useEntryForm(job, 'quote', none, ['price', 'minutes', 'leadDays', 'source', 'notToBeHad']);
     return (
         <details className="pl-8">
             <summary className="min-h-11 cursor-pointer content-center text-lake underline underline-offset-4">
                 Own quote<span className="sr-only"> for {option.label}</span>
             </summary>
             <div className="grid gap-3 pb-2 sm:grid-cols-4">
-                {field('price', `Quoted price in ${currency}`)}
-                {field('leadDays', 'Days until it is here')}
-                {field('minutes', 'Minutes of work')}
-                {field('source', 'From whom')}
+                <TextField label={`Quoted price in ${currency}`} inputMode="decimal" {...form.field('price')} />
+                <TextField label="Days until it is here" inputMode="decimal" {...form.field('leadDays')} />
+                <TextField label="Minutes of work" inputMode="decimal" {...form.field('minutes')} />
+                <TextField label="From whom" {...form.field('source')} />
             </div>
             <div className="flex flex-wrap items-center gap-4 pb-2">
-                <Tick checked={draft.notToBeHad} onChange={(notToBeHad) => setDraft({ ...draft, notToBeHad })}>
-                    Not to be had
-                </Tick>
-                <Button
-                    disabled={sending}
-                    onClick={() => {
-                        setAsked(true);
-                        note('quote', { option: option.key, ...draft }, () => setAsked(false));
-                    }}
-                >
+                <Tick {...form.tick('notToBeHad')}>Not to be had</Tick>
+                <Button disabled={form.sending} onClick={(event) => form.send(event, { option: option.key })}>
                     Count with it
                 </Button>
             </div>

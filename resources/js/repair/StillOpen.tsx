@@ -1,13 +1,12 @@
 import { useState } from 'react';
 import type { OpenItem } from '@/generated/props';
-import { useEntry } from '@/repair/useEntry';
+import { useEntryForm } from '@/repair/useEntryForm';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
 
 function Item({ job, item }: { job: string; item: OpenItem }) {
-    const { note, sending } = useEntry(job);
     const [open, setOpen] = useState(false);
-    const [draft, setDraft] = useState({ who: '', how: '' });
+    const form = useEntryForm(job, 'settled', { who: '', how: '' });
     return (
         <li className="border-t border-rule py-2">
             <div className="flex flex-wrap items-baseline gap-x-4">
@@ -23,25 +22,14 @@ function Item({ job, item }: { job: string; item: OpenItem }) {
             </div>
             {open && (
                 <form
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        note('settled', { of: item.of, aspect: item.aspect, ...draft }, () => setOpen(false));
-                    }}
+                    onSubmit={(event) => form.send(event, { of: item.of, aspect: item.aspect }, () => setOpen(false))}
                     className="mt-1 grid items-start gap-3 sm:grid-cols-[1fr_1.6fr_auto]"
                 >
-                    <TextField
-                        label="By whom"
-                        value={draft.who}
-                        onChange={(event) => setDraft({ ...draft, who: event.target.value })}
-                    />
-                    <TextField
-                        label="How"
-                        value={draft.how}
-                        onChange={(event) => setDraft({ ...draft, how: event.target.value })}
-                    />
+                    <TextField label="By whom" {...form.field('who')} />
+                    <TextField label="How" {...form.field('how')} />
                     <Button
                         type="submit"
-                        disabled={sending || draft.who.trim() === '' || draft.how.trim() === ''}
+                        disabled={form.sending || form.draft.who.trim() === '' || form.draft.how.trim() === ''}
                         className="mt-7"
                     >
                         Settled

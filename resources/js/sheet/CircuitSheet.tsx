@@ -1,5 +1,7 @@
 import { useLayoutEffect, useRef, useState } from 'react';
-import { cropTo, type Point } from './geometry';
+import type { DrawnSheet } from '@/generated/props';
+import { around, cropTo, overlap, type Box, type Point } from './geometry';
+import { obstacles } from './labels';
 import SheetDialog from './SheetDialog';
 import SheetSvg, { type SheetProps } from './SheetSvg';
 
@@ -37,9 +39,25 @@ export default function CircuitSheet({ closed = false, ...props }: SheetProps & 
             <div ref={room} className="h-full w-full" data-sheet={cropped ? 'part' : 'whole'}>
                 <SheetSvg {...props} seen={seen} scale={scale} />
             </div>
-            <SheetDialog {...props} />
+            <SheetDialog {...props} corner={freeCorner(sheet, seen, wide / scale, high / scale, scale)} />
         </div>
     );
+}
+
+const corners = ['right-1 bottom-1', 'left-1 bottom-1', 'right-1 top-1', 'left-1 top-1'];
+
+/** The corner of a room, wide and high in sheet units, in which a button hides least of what is seen of the sheet. */
+function freeCorner(sheet: DrawnSheet, seen: Box, wide: number, high: number, scale: number): string {
+    const [x, y] = [(seen.left + seen.right) / 2, (seen.top + seen.bottom) / 2];
+    const [across, down] = [38 / scale, 27 / scale];
+    const taken = obstacles(sheet);
+    const hidden = corners.map((corner) => {
+        const aside = (wide / 2 - across) * (corner.startsWith('left') ? -1 : 1);
+        const away = (high / 2 - down) * (corner.endsWith('top-1') ? -1 : 1);
+        const button = around([x + aside, y + away], across, down);
+        return taken.reduce((sum, one) => sum + overlap(button, one), 0);
+    });
+    return corners[hidden.indexOf(Math.min(...hidden))] ?? '';
 }
 
 /** Room around a lead that its handle needs. */

@@ -6,8 +6,14 @@ import SheetSvg, { type SheetProps } from './SheetSvg';
 
 const MOST = 4;
 
+interface Props extends SheetProps {
+    inline?: boolean;
+    /** Classes of the corner of the drawing in which its button stands. */
+    corner?: string;
+}
+
 /** The whole sheet over the whole screen: pinched, or enlarged by keys, and what its signs mean. */
-export default function SheetDialog({ inline = false, ...props }: SheetProps & { inline?: boolean }) {
+export default function SheetDialog({ inline = false, corner = '', ...props }: Props) {
     const { sheet, title } = props;
     const [zoom, setZoom] = useState(1);
     const fingers = useRef(new Map<number, [number, number]>());
@@ -28,7 +34,7 @@ export default function SheetDialog({ inline = false, ...props }: SheetProps & {
             <Dialog.Trigger asChild>
                 <button
                     type="button"
-                    className={`min-h-11 min-w-11 rounded-[4px] border border-rule bg-sheet px-2 text-[0.92rem] text-lake ${inline ? '' : 'absolute right-1 bottom-1'}`}
+                    className={`min-h-11 min-w-11 rounded-[4px] border border-rule bg-sheet px-2 text-[0.92rem] text-lake ${inline ? '' : `absolute ${corner}`}`}
                 >
                     {inline ? 'The drawing' : 'Enlarge'}
                 </button>

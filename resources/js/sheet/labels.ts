@@ -76,7 +76,8 @@ export function doubts(sheet: DrawnSheet, suspects: SuspectShown[]): Map<string,
     return found;
 }
 
-function obstacles(sheet: DrawnSheet): Box[] {
+/** What a text, a handle or a button had better not lie on. */
+export function obstacles(sheet: DrawnSheet): Box[] {
     return [
         ...sheet.elements.flatMap((element) => (element.wires as Point[][]).flatMap((wire) => boxesOf(wire, 2.5))),
         ...sheet.elements.filter((one) => one.half > 0 && one.reach > 0).map((one) => boxOf(one, 2)),
