@@ -76,7 +76,7 @@ export default function Complaint() {
                             <Button
                                 type="submit"
                                 disabled={second.sending || second.draft.what.trim() === ''}
-                                className="mt-7"
+                                className="beside-field"
                             >
                                 Note it
                             </Button>

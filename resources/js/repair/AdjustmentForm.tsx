@@ -53,7 +53,7 @@ export default function AdjustmentForm() {
                         <TextField label="From" {...form.field('before')} />
                         <TextField label="To" {...form.field('after')} />
                         <TextField label="Undo on" type="date" {...form.field('undoOn')} />
-                        <Button type="submit" disabled={form.sending} className="mt-7">
+                        <Button type="submit" disabled={form.sending} className="beside-field">
                             Note it
                         </Button>
                     </form>

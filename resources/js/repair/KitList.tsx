@@ -72,7 +72,7 @@ export default function KitList({ job, open, kit, route }: Props) {
                 <form onSubmit={form.send} className="mt-3 grid items-start gap-3 sm:grid-cols-[1fr_1.4fr_auto]">
                     <Select label="Sort" choices={sorts} {...form.field('sort')} />
                     <TextField label="Thing" {...form.field('what')} />
-                    <Button type="submit" disabled={form.sending} className="mt-7">
+                    <Button type="submit" disabled={form.sending} className="beside-field">
                         Add
                     </Button>
                 </form>

@@ -25,7 +25,7 @@ export default function LentForm() {
                 <TextField label="What is lent" {...form.field('what')} />
                 <TextField label="To whom" {...form.field('to')} />
                 <TextField label="Back on" type="date" {...form.field('dueOn')} />
-                <Button type="submit" disabled={form.sending} className="mt-7">
+                <Button type="submit" disabled={form.sending} className="beside-field">
                     Lend it
                 </Button>
             </form>

@@ -42,7 +42,7 @@ export default function PutBack({
                             error={form.errors.reason ?? form.errors.of}
                         />
                     )}
-                    <Button type="submit" disabled={form.sending} className={step.count > 0 ? 'mt-7' : ''}>
+                    <Button type="submit" disabled={form.sending} className={step.count > 0 ? 'beside-field' : ''}>
                         It is back
                     </Button>
                 </form>

@@ -30,7 +30,7 @@ function Item({ job, item }: { job: string; item: OpenItem }) {
                     <Button
                         type="submit"
                         disabled={form.sending || form.draft.who.trim() === '' || form.draft.how.trim() === ''}
-                        className="mt-7"
+                        className="beside-field"
                     >
                         Settled
                     </Button>

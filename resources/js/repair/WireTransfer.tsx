@@ -170,7 +170,7 @@ export default function WireTransfer() {
                     <TextField label="Tag" {...form.field('label')} />
                     <TextField label="From" {...form.field('from')} />
                     <TextField label="To" {...form.field('to')} />
-                    <Button type="submit" disabled={form.sending} className="mt-7">
+                    <Button type="submit" disabled={form.sending} className="beside-field">
                         Add the wire
                     </Button>
                 </form>
