@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { signIn } from './bench';
+import { expectAccessible, signIn } from './bench';
 
 /** The first job of each family that stands on the bench, with some tests of different set-ups. */
 async function benches(page: Page, most: number): Promise<{ family: string; paths: string[] }[]> {
@@ -129,3 +129,31 @@ for (const width of [1280, 390]) {
         expect(wrong).toEqual([]);
     });
 }
+
+test('the whole sheet opens on a phone where the first lead goes, and is made larger', async ({ page }) => {
+    await signIn(page);
+    const all = await benches(page, 1);
+    await page.setViewportSize({ width: 390, height: 844 });
+    let opened = 0;
+    for (const { paths } of all) {
+        await page.goto(paths[0] ?? '');
+        await expect(page.locator('[data-readings]')).toBeVisible();
+        const button = page.getByRole('button', { name: /^(Enlarge|The drawing)$/ });
+        if ((await button.count()) === 0) continue;
+        await button.click();
+        const dialog = page.getByRole('dialog', { name: 'Circuit' });
+        await expect(dialog).toBeVisible();
+        const lead = dialog.locator('[data-lead] circle').first();
+        if ((await lead.count()) > 0) await expect(lead).toBeInViewport();
+        const before = await dialog.locator('svg[role=img]').boundingBox();
+        await dialog.getByRole('button', { name: 'Larger' }).click();
+        await expect
+            .poll(async () => (await dialog.locator('svg[role=img]').boundingBox())?.width ?? 0)
+            .toBeGreaterThan((before?.width ?? 0) * 1.2);
+        if (opened === 0) await expectAccessible(page);
+        opened += 1;
+        await page.keyboard.press('Escape');
+        await expect(dialog).toBeHidden();
+    }
+    expect(opened).toBeGreaterThanOrEqual(9);
+});

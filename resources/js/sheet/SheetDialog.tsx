@@ -14,7 +14,7 @@ interface Props extends SheetProps {
 
 /** The whole sheet over the whole screen: pinched, or enlarged by keys, and what its signs mean. */
 export default function SheetDialog({ inline = false, corner = '', ...props }: Props) {
-    const { sheet, title } = props;
+    const { sheet, title, red, black } = props;
     const [zoom, setZoom] = useState(1);
     const fingers = useRef(new Map<number, [number, number]>());
     const pinch = useRef<{ apart: number; zoom: number } | null>(null);
@@ -29,6 +29,12 @@ export default function SheetDialog({ inline = false, corner = '', ...props }: P
         Math.min(1, (window.innerWidth * 2) / sheet.width),
     );
     const scale = base * zoom;
+    /** Opens where the first lead goes: a part of the sheet may lie outside of a small screen. */
+    const toTheLead = (room: HTMLDivElement | null) => {
+        const lead = sheet.nodes[red ?? black ?? ''];
+        if (room && lead) room.scrollTo(lead.x * base - room.clientWidth / 2, lead.y * base - room.clientHeight / 2);
+    };
+    const room = useRef<HTMLDivElement>(null);
     return (
         <Dialog.Root onOpenChange={() => setZoom(1)}>
             <Dialog.Trigger asChild>
@@ -43,6 +49,7 @@ export default function SheetDialog({ inline = false, corner = '', ...props }: P
                 <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
                 <Dialog.Content
                     aria-describedby={undefined}
+                    onOpenAutoFocus={() => toTheLead(room.current)}
                     className="fixed inset-2 z-50 flex flex-col overflow-hidden rounded-[6px] border border-rule bg-paper"
                 >
                     <div className="flex flex-wrap items-center gap-2 border-b border-rule px-3 py-1.5">
@@ -63,6 +70,7 @@ export default function SheetDialog({ inline = false, corner = '', ...props }: P
                         </Dialog.Close>
                     </div>
                     <div
+                        ref={room}
                         // Two fingers pinch; one scrolls, as everywhere.
                         className="min-h-0 flex-1 touch-pan-x touch-pan-y overflow-auto p-3"
                         tabIndex={0}
