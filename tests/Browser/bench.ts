@@ -56,6 +56,8 @@ export function watchForErrors(page: Page): string[] {
 }
 
 export async function expectAccessible(page: Page): Promise<void> {
+    // Between two pages there is a moment without a title.
+    await expect(page).toHaveTitle(/\S/);
     const result = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze();
     expect(
         result.violations.map(
