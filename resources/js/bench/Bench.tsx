@@ -18,6 +18,7 @@ import ReadingDock from './ReadingDock';
 import SeriesTable from './SeriesTable';
 import Suspects from './Suspects';
 import VerdictNear from './VerdictNear';
+import WhatIf from './WhatIf';
 import { useBench, type BenchState } from './useBench';
 
 /** Whether one screen has to hold one step. */
@@ -37,20 +38,6 @@ export default function Bench() {
     const bench = useBench();
     const phone = usePhone();
     return phone ? <PhoneBench bench={bench} /> : <WideBench bench={bench} />;
-}
-
-/** A question that changes nothing, while it is asked. */
-export function WhatIf({ bench }: { bench: BenchState }) {
-    return bench.whatIf ? (
-        <div role="status" className="flex flex-wrap items-center gap-3 border-b-2 border-lake bg-sheet px-5 py-1">
-            <p>
-                <strong className="font-semibold">What if</strong> {bench.whatIf}? Nothing is stored.
-            </p>
-            <Button kind="quiet" onClick={() => bench.ask({})}>
-                Back to the facts
-            </Button>
-        </div>
-    ) : null;
 }
 
 function WideBench({ bench }: { bench: BenchState }) {
@@ -107,23 +94,7 @@ function WideBench({ bench }: { bench: BenchState }) {
             </div>
             <div className="sticky bottom-0 z-10">
                 <AtTheDock bench={bench} />
-                {card && open && (
-                    <ReadingDock
-                        key={card.key}
-                        jobId={job.id}
-                        meters={bench.meters}
-                        leads={bench.leads}
-                        stepping={bench.stepping}
-                        onLive={bench.setShownByMeter}
-                        card={card}
-                        supplyLabel={bench.sheet.potential.supply}
-                        lastWords={bench.lastWords}
-                        typed={bench.typed}
-                        onType={bench.setTyped}
-                        onRecorded={bench.recorded}
-                        undo={bench.undo}
-                    />
-                )}
+                {bench.dock && <ReadingDock key={bench.dock.card.key} {...bench.dock} />}
             </div>
             <Panels bench={bench} />
         </Frame>

@@ -3,14 +3,14 @@ import Button from '@/ui/Button';
 import { LiveNumber, TypedNumber } from './DockNumber';
 import Leads from './Leads';
 import { Answers, DockSays, SeenOn, Watched } from './ReadingDock';
-import { useDock, type DockProps, type Undo } from './useDock';
+import { useDock, type DockProps } from './useDock';
 
 const keys = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '0', '.'];
 
 /** The dock under a thumb: keys of its own, so that no keyboard of the system covers the card. */
-export default function Keypad(props: DockProps & { undo: Undo; onMore: () => void }) {
+export default function Keypad(props: DockProps & { onMore: () => void }) {
     const { card, lastWords, typed, onType, undo, meters, leads, stepping, supplyLabel, onMore } = props;
-    const dock = useDock(props, undo);
+    const dock = useDock(props);
     const [left, setLeft] = useState(() => localStorage.getItem('ispira-hand') === 'left');
     const [more, setMore] = useState(false);
     const swap = () => {

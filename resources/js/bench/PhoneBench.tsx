@@ -3,7 +3,6 @@ import CircuitSheet from '@/sheet/CircuitSheet';
 import Button from '@/ui/Button';
 import Waiting from '@/ui/Waiting';
 import AtTheDock, { Traps } from './AtTheDock';
-import { WhatIf } from './Bench';
 import Cautions from './Cautions';
 import ClosedBench from './ClosedBench';
 import Elsewhere from './Elsewhere';
@@ -14,6 +13,7 @@ import Panels from './Panels';
 import SeriesTable from './SeriesTable';
 import StripSign from './StripSign';
 import VerdictNear from './VerdictNear';
+import WhatIf from './WhatIf';
 import type { BenchState } from './useBench';
 
 /** One screen holds one step: nothing scrolls away, and all that is left over lies one press away. */
@@ -120,24 +120,7 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                 </Link>
             </nav>
             <AtTheDock bench={bench} />
-            {card && open && (
-                <Keypad
-                    key={card.key}
-                    jobId={job.id}
-                    meters={bench.meters}
-                    leads={bench.leads}
-                    stepping={bench.stepping}
-                    onLive={bench.setShownByMeter}
-                    card={card}
-                    supplyLabel={sheet.potential.supply}
-                    lastWords={bench.lastWords}
-                    typed={bench.typed}
-                    onType={bench.setTyped}
-                    onRecorded={bench.recorded}
-                    undo={bench.undo}
-                    onMore={() => setPanel('cannot')}
-                />
-            )}
+            {bench.dock && <Keypad key={bench.dock.card.key} {...bench.dock} onMore={() => setPanel('cannot')} />}
             <Panels bench={bench} />
         </div>
     );

@@ -117,9 +117,9 @@ export function SeenOn({ dock }: { dock: Dock }) {
 }
 
 /** Always in reach: the number or the choice, what is doubtful about it, and Record. */
-export default function ReadingDock(props: DockProps & { undo: Undo }) {
+export default function ReadingDock(props: DockProps) {
     const { meters, leads, stepping, card, supplyLabel, lastWords, typed, onType, undo } = props;
-    const dock = useDock(props, undo);
+    const dock = useDock(props);
     const { numeric, meter, field } = dock;
     const [more, setMore] = useState(false);
     const act = useRef<HTMLDivElement>(null);

@@ -4,7 +4,7 @@ import type { BenchPage, DiagnosisShown, ReadingShown } from '@/generated/props'
 import { percent, sketchNumber } from '@/lib/format';
 import type { Shared } from '@/lib/page';
 import { markRead } from './Cautions';
-import { spellsUnit, useUndo } from './useDock';
+import { spellsUnit, useUndo, type DockProps } from './useDock';
 import { useOthers } from './useOthers';
 
 export type BenchProps = BenchPage & Shared;
@@ -97,6 +97,23 @@ export function useBench() {
     const left = cannot[cannot.length - 1];
     const instead =
         left && (left.at ?? '') > (readings.find((one) => one.map === null)?.takenAt ?? '') ? left : undefined;
+    const dock: DockProps | null =
+        card && open
+            ? {
+                  jobId: job.id,
+                  meters: props.meters,
+                  leads: props.leads,
+                  stepping: props.stepping,
+                  card,
+                  supplyLabel: props.sheet.potential.supply,
+                  lastWords: others ?? lastWords,
+                  typed,
+                  onType: (value) => setDraft({ test: card.key, value }),
+                  onLive: setShownByMeter,
+                  onRecorded: recorded,
+                  undo,
+              }
+            : null;
     return {
         ...props,
         card,
@@ -113,16 +130,12 @@ export function useBench() {
         near,
         volts,
         setVolts,
-        typed,
-        setTyped: (value: string) => setDraft({ test: card?.key ?? '', value }),
         sketched: shownByMeter ?? sketchNumber(typed),
-        setShownByMeter,
-        lastWords: others ?? lastWords,
+        dock,
         undo,
         ask,
         showTests,
         another,
-        recorded,
     };
 }
 

@@ -20,6 +20,7 @@ export interface DockProps {
     onType: (value: string) => void;
     onLive: (value: number | null) => void;
     onRecorded: (page: { props: unknown }) => void;
+    undo: Undo;
 }
 
 /** Where a unit of several letters may follow the number, letters are typed and no shortcuts. */
@@ -46,8 +47,8 @@ export function useUndo(jobId: string) {
 export type Undo = ReturnType<typeof useUndo>;
 
 /** What stands in the dock, and what its keys do. */
-export function useDock(props: DockProps, undo: Undo) {
-    const { jobId, meters, stepping, card, typed, onType, onLive, onRecorded } = props;
+export function useDock(props: DockProps) {
+    const { jobId, meters, stepping, card, typed, onType, onLive, onRecorded, undo } = props;
     const { errors } = usePage<Shared>().props;
     const [id, setId] = useState(ulid);
     const [choice, setChoice] = useState('');

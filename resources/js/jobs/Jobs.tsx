@@ -1,11 +1,12 @@
 import { Link, router, usePage } from '@inertiajs/react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { StripInSmall } from '@/jobs/SpeedStrip';
 import { day } from '@/lib/format';
 import type { JobHead, JobsPage } from '@/generated/props';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
+import FilePick from '@/ui/FilePick';
 import Frame from '@/ui/Frame';
 
 type Props = JobsPage & Shared;
@@ -48,7 +49,6 @@ function ended(job: JobHead): string {
 export default function Jobs() {
     const { jobs, search, errors } = usePage<Props>().props;
     const [words, setWords] = useState(search);
-    const file = useRef<HTMLInputElement>(null);
     const find = (event: React.FormEvent) => {
         event.preventDefault();
         router.get('/', words === '' ? {} : { q: words }, { preserveState: true });
@@ -72,20 +72,9 @@ export default function Jobs() {
                         />
                         <Button type="submit">Find</Button>
                     </form>
-                    <input
-                        ref={file}
-                        type="file"
-                        accept="application/json,.json"
-                        className="sr-only"
-                        tabIndex={-1}
-                        aria-label="Job file"
-                        onChange={(event) => {
-                            const chosen = event.target.files?.[0];
-                            if (chosen) router.post('/jobs/import', { file: chosen }, { forceFormData: true });
-                            event.target.value = '';
-                        }}
-                    />
-                    <Button onClick={() => file.current?.click()}>Import a job file</Button>
+                    <FilePick label="Job file" accept="application/json,.json" to="/jobs/import">
+                        Import a job file
+                    </FilePick>
                     <Link
                         href="/jobs/new"
                         className="inline-flex min-h-11 items-center rounded-[5px] bg-act px-5 font-semibold text-act-ink"

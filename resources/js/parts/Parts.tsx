@@ -1,11 +1,12 @@
 import { router, usePage } from '@inertiajs/react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { money } from '@/lib/format';
 import { payload } from '@/lib/payload';
 import type { PartShown, PartsPage } from '@/generated/props';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
+import FilePick from '@/ui/FilePick';
 import Frame from '@/ui/Frame';
 import Panel from '@/ui/Panel';
 import Select from '@/ui/Select';
@@ -231,27 +232,15 @@ function PartForm({ part, onDone }: { part: PartShown | null; onDone: () => void
 export default function Parts() {
     const { parts, types, user, errors } = usePage<Props>().props;
     const currency = user?.currency ?? 'EUR';
-    const file = useRef<HTMLInputElement>(null);
     const [shown, setShown] = useState<PartShown | 'new' | null>(null);
     return (
         <Frame title="Parts">
             <div className="mx-auto max-w-[1180px] px-5 py-6">
                 <div className="flex flex-wrap items-end gap-3">
                     <h1 className="mr-auto text-[1.8rem] leading-none font-semibold">Parts</h1>
-                    <input
-                        ref={file}
-                        type="file"
-                        accept=".json,.csv,application/json,text/csv"
-                        className="sr-only"
-                        tabIndex={-1}
-                        aria-label="Catalogue"
-                        onChange={(event) => {
-                            const chosen = event.target.files?.[0];
-                            if (chosen) router.post('/parts/import', { file: chosen }, { forceFormData: true });
-                            event.target.value = '';
-                        }}
-                    />
-                    <Button onClick={() => file.current?.click()}>Take in a catalogue</Button>
+                    <FilePick label="Catalogue" accept=".json,.csv,application/json,text/csv" to="/parts/import">
+                        Take in a catalogue
+                    </FilePick>
                     <a
                         href="/parts.csv"
                         download
