@@ -305,7 +305,8 @@ final readonly class JobSheet
     private static function ending(Job $job, Ledger $ledger, bool $forTheFile): string
     {
         $closed = $ledger->latest(EntryKind::Closed);
-        $secured = \in_array($job->outcome, [JobOutcome::NotInService, JobOutcome::HandedOver], true);
+        // How it is secured is for the customer as well.
+        $secured = $job->outcome?->needsName() === true;
         $inner = !$forTheFile && !$secured && $closed !== null && $closed->list('leftOut') !== [];
         $reason = $inner ? '' : $closed?->text('reason') ?? '';
         $who = $closed?->text('who') ?? '';

@@ -90,16 +90,6 @@ final readonly class PlacedSymbol
         return false;
     }
 
-    /** @return list<Point> its two terminals */
-    public function terminals(): array
-    {
-        $last = $this->wires[\count($this->wires) - 1];
-
-        return \count($this->wires) === 1
-            ? [$last->points[0], $last->points[\count($last->points) - 1]]
-            : [$this->wires[0]->points[\count($this->wires[0]->points) - 1], $last->points[0]];
-    }
-
     /** @return list<Point> */
     private static function path(SheetElement $drawn, Element $element, Sheet $sheet, string $ground): array
     {

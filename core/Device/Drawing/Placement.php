@@ -18,6 +18,9 @@ final readonly class Placement
     /** @var array<string, PlacedSymbol> by element */
     public array $symbols;
 
+    /** @var list<Wire> every drawn line */
+    public array $wires;
+
     /** @var list<string> elements that cannot be placed */
     public array $missing;
 
@@ -36,6 +39,9 @@ final readonly class Placement
             }
         }
         $this->symbols = $symbols;
+        $this->wires = array_merge(
+            ...array_values(array_map(static fn(PlacedSymbol $one): array => $one->wires, $symbols)),
+        );
         $this->missing = $missing;
     }
 
@@ -48,14 +54,6 @@ final readonly class Placement
         }
 
         return $drawn->with === null;
-    }
-
-    /** @return list<Wire> */
-    public function wires(): array
-    {
-        return array_merge(
-            ...array_values(array_map(static fn(PlacedSymbol $one): array => $one->wires, $this->symbols)),
-        );
     }
 
     /** @return list<array{node: string, at: Point}> where a node is drawn once more, with a sign: ground, a supply */
@@ -81,7 +79,7 @@ final readonly class Placement
      */
     public function shows(array $point): bool
     {
-        foreach ($this->wires() as $wire) {
+        foreach ($this->wires as $wire) {
             if ($wire->passes($point)) {
                 return true;
             }
@@ -102,13 +100,12 @@ final readonly class Placement
      */
     public function joints(): array
     {
-        $wires = $this->wires();
         $joints = [];
-        foreach ($wires as $one) {
+        foreach ($this->wires as $one) {
             foreach ($one->points as $point) {
                 $key = round($point[0]) . ' ' . round($point[1]);
                 $ways = [];
-                foreach (isset($joints[$key]) ? [] : $wires as $wire) {
+                foreach (isset($joints[$key]) ? [] : $this->wires as $wire) {
                     $ways += array_fill_keys($wire->waysFrom($point), true);
                 }
                 if (\count($ways) > 2) {
@@ -128,11 +125,10 @@ final readonly class Placement
     public function hops(): array
     {
         $hops = [];
-        $wires = $this->wires();
-        foreach ($wires as $n => $wire) {
+        foreach ($this->wires as $n => $wire) {
             for ($m = 0; $m < $n; ++$m) {
-                foreach ($wire->crossings($wires[$m]) as $at) {
-                    $hops[$wire->isLevelAt($at) ? $wire->element : $wires[$m]->element][] = $at;
+                foreach ($wire->crossings($this->wires[$m]) as $at) {
+                    $hops[$wire->isLevelAt($at) ? $wire->element : $this->wires[$m]->element][] = $at;
                 }
             }
         }

@@ -89,7 +89,7 @@ final class SheetProof
     /** What the lines join against what the netlist joins. */
     private function nets(): void
     {
-        $wires = $this->placement->wires();
+        $wires = $this->placement->wires;
         $expected = $this->expected();
         $drawn = range(0, \count($wires) - 1);
         $signed = [];
@@ -198,7 +198,7 @@ final class SheetProof
             if ($one->symbol->joins() || $one->symbol === Symbol::Contact) {
                 continue;
             }
-            foreach ($this->placement->wires() as $wire) {
+            foreach ($this->placement->wires as $wire) {
                 if ($wire->enters($one->middle, $one->half, $one->symbol->reach(), $one->angle)) {
                     $this->found[] = "$wire->element runs through $id";
                 }
@@ -248,7 +248,7 @@ final class SheetProof
                 }
             }
             $middle = [$block->left + 0.5 * $block->width, $block->top + 0.5 * $block->height];
-            foreach ($block->shape === 'pad' ? [] : $this->placement->wires() as $wire) {
+            foreach ($block->shape === 'pad' ? [] : $this->placement->wires as $wire) {
                 if ($wire->enters($middle, 0.5 * $block->width, 0.5 * $block->height, 0.0)) {
                     $this->found[] = "$wire->element runs through $name";
                 }
