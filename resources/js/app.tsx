@@ -6,6 +6,13 @@ import { createRoot } from 'react-dom/client';
 const modules = import.meta.glob<{ default: ResolvedComponent }>('./*/[A-Z]*.tsx');
 const pages = new Map(Object.entries(modules).map(([path, load]) => [/(\w+)\.tsx$/.exec(path)?.[1], load]));
 
+// Text that changes its letters after it was drawn moves what a finger is about to press.
+const faces = ['400', '500', '600'].map((weight) => `${weight} 1em "Barlow Semi Condensed"`);
+const letters = Promise.race([
+    Promise.all([...faces, '400 1em "IBM Plex Mono"'].map((face) => document.fonts.load(face))).catch(() => null),
+    new Promise((done) => setTimeout(done, 1500)),
+]);
+
 // A page that takes longer than a blink says so with a line at the top.
 router.on('start', () => {
     document.documentElement.dataset.waiting = 'yes';
@@ -19,7 +26,8 @@ void createInertiaApp({
     resolve: async (name) => {
         const load = pages.get(name);
         if (!load) throw new Error(`There is no page ${name}.`);
-        return (await load()).default;
+        const [page] = await Promise.all([load(), letters]);
+        return page.default;
     },
     setup({ el, App, props }) {
         createRoot(el).render(<App {...props} />);

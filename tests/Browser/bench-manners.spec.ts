@@ -67,6 +67,38 @@ test('a lost connection loses no reading and doubles none', async ({ page, conte
     await expect(page.getByRole('dialog').getByText('12.7 V')).toHaveCount(1);
 });
 
+test('what others did is never fetched over a step of one’s own', async ({ page }) => {
+    await signIn(page);
+    await openJob(page, 'Ferry Sprat');
+    await chooseTest(page, 'Battery volts with the blower');
+    const reloads: string[] = [];
+    page.on('request', (request) => {
+        if (request.method() === 'GET' && request.headers()['x-inertia']) reloads.push(request.url());
+    });
+    // The question is on its way when the reading goes out, and is answered after the server took the reading.
+    let ask = () => {};
+    const taken = new Promise<void>((done) => (ask = done));
+    let tell = () => {};
+    const answered = new Promise<void>((done) => (tell = done));
+    await page.route('**/pulse', async (route) => {
+        await taken;
+        await route.fulfill({ response: await route.fetch() });
+        tell();
+    });
+    await page.waitForRequest('**/pulse');
+    await page.route('**/readings', async (route) => {
+        const response = await route.fetch();
+        ask();
+        await answered;
+        await route.fulfill({ response });
+    });
+    const dock = page.getByRole('region', { name: 'Reading', exact: true });
+    await dock.getByRole('textbox').first().fill('12.6');
+    await page.keyboard.press('Enter');
+    await expect(dock.getByRole('status')).toContainText('Recorded 12.6 V');
+    expect(reloads).toEqual([]);
+});
+
 test('the keyboard alone walks a whole job', async ({ page }) => {
     const errors = watchForErrors(page);
     const type = (text: string) => page.keyboard.type(text);

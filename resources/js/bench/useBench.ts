@@ -33,7 +33,7 @@ export function useBench() {
     const [volts, setVolts] = useState(false);
     const [draft, setDraft] = useState({ test: '', value: '' });
     const [shownByMeter, setShownByMeter] = useState<number | null>(null);
-    const [lastWords, setLastWords] = useState<string | null>(null);
+    const [said, setSaid] = useState({ reading: '', words: '' });
     const undo = useUndo(job.id);
     const others = useOthers(
         job.id,
@@ -42,6 +42,8 @@ export function useBench() {
         user?.name ?? '',
         whatIf !== null || Object.keys(props.errors).length > 0,
     );
+    // A reading that was struck out or taken back has nothing more to say.
+    const lastWords = readings.some((one) => one.id === said.reading && !one.struck) ? said.words : null;
     const typed = draft.test === card?.key ? draft.value : '';
     const visit = (question: Record<string, string>) =>
         router.get(`/jobs/${job.id}/bench`, question, { preserveState: true, preserveScroll: true });
@@ -61,7 +63,8 @@ export function useBench() {
     const recorded = (page: { props: unknown }) => {
         const now = page.props as BenchProps;
         if (card) markRead(job.id, card.cautions);
-        setLastWords(whatChanged(diagnosis, now.diagnosis, now.readings[0]));
+        const [newest] = now.readings;
+        setSaid({ reading: newest?.id ?? '', words: whatChanged(diagnosis, now.diagnosis, newest) });
     };
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
