@@ -8,7 +8,10 @@ use App\Models\Job;
 use App\Models\User;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Kernel\Page;
 
 abstract class Controller
 {
@@ -17,6 +20,12 @@ abstract class Controller
         $user = $request->user();
 
         return $user instanceof User ? $user : abort(401);
+    }
+
+    /** A page that the core makes. */
+    protected function page(Page $page): Response
+    {
+        return Inertia::render($page::component(), $page->props());
     }
 
     /** Sends the user where the job stands, saying why. */

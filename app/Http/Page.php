@@ -6,21 +6,16 @@ namespace App\Http;
 
 use Illuminate\Contracts\Support\Responsable;
 use Inertia\Inertia;
+use Ispira\Core\Kernel\Page as CorePage;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * All that one page is sent. The types of TypeScript are made of its properties, see `ispira:types`.
+ * A page that only the server makes.
  */
-abstract readonly class Page implements Responsable
+abstract readonly class Page extends CorePage implements Responsable
 {
-    /** The React component that shows it: "Bench" for BenchPage. */
-    final public static function component(): string
-    {
-        return preg_replace('/Page$/', '', class_basename(static::class)) ?? '';
-    }
-
     final public function toResponse($request): Response
     {
-        return Inertia::render(self::component(), get_object_vars($this))->toResponse($request);
+        return Inertia::render(self::component(), $this->props())->toResponse($request);
     }
 }

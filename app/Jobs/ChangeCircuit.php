@@ -14,7 +14,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Ispira\Core\Device\Family;
 use Ispira\Core\Job\CircuitChange;
-use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
 use Ispira\Core\Reading\Reading as CoreReading;
 use Ispira\Core\Repair\Ledger\Entry;
@@ -34,19 +33,6 @@ final readonly class ChangeCircuit
         private RecordMap $recordMap,
         private RecordReading $recordReading,
     ) {}
-
-    /** Why this job has to keep its circuit; null when it need not. */
-    public static function refusal(Job $job): ?string
-    {
-        return match (true) {
-            $job->stage !== JobStage::Circuit && $job->stage !== JobStage::Bench
-                => 'This job has left the bench: open a new one for the other circuit.',
-            $job->replacements()->exists()
-                => 'A part was replaced in this job already: close it, and open a new one for the other circuit.',
-            $job->part !== null => 'The job is about a loose part: open a new one for another part.',
-            default => null,
-        };
-    }
 
     /**
      * @param array<string, mixed>  $values  of the other circuit, as its family reads them
@@ -70,7 +56,7 @@ final readonly class ChangeCircuit
             if ($locked->entries()->where('id', $id)->exists()) {
                 return;
             }
-            $refusal = self::refusal($locked);
+            $refusal = CircuitChange::refusal(JobStates::of($locked));
             $refusal === null || throw new EntryRefused('circuit', $refusal);
             $before = $locked->circuit();
             $change = new CircuitChange($before, $family->circuit($values), $locked->family === $family->key());

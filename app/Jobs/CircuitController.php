@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Bench\JobDiagnosis;
 use App\Http\Controller;
 use App\Models\Job;
 use App\Repair\RepairView;
@@ -12,18 +11,15 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Ispira\Core\Device\Family;
 use Ispira\Core\Device\FamilyRegistry;
-use Ispira\Core\Device\Parameter;
 use Ispira\Core\Device\ParameterError;
-use Ispira\Core\Device\ParameterList;
 use Ispira\Core\Device\Shown\FieldShown;
-use Ispira\Core\Device\Shown\OnlyWith;
-use Ispira\Core\Device\Texts;
 use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
+use Ispira\Core\Job\CircuitChange;
 use Ispira\Core\Job\JobStage;
-use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Kernel\Keyed;
+use Ispira\Core\Pages\JobDiagnosis;
+use Ispira\Core\Pages\JobShown;
 use Ispira\Core\Repair\Ledger\EntryKind;
 
 final class CircuitController extends Controller
@@ -32,18 +28,19 @@ final class CircuitController extends Controller
 
     public function edit(Job $job, JobDiagnosis $diagnosis): CircuitPage
     {
-        $circuit = $job->circuit();
+        $state = JobStates::of($job);
+        $circuit = $state->circuit;
 
         return new CircuitPage(
             job: JobView::head($job),
-            strip: JobView::strip($job, $circuit),
+            strip: (new JobShown($state))->strip(),
             family: $circuit->texts->get('name'),
-            fields: self::fields($this->families->get($job->family)),
+            fields: FieldShown::ofCircuit($this->families->get($job->family)),
             values: new Keyed($job->parameters),
             sheet: (new SoundCircuit($circuit))->sheet($circuit->highest()),
-            learned: $diagnosis->learned($job, $circuit),
+            learned: $diagnosis->learned($state),
             open: $job->stage !== JobStage::Closed,
-            mayChange: ChangeCircuit::refusal($job) === null,
+            mayChange: CircuitChange::refusal($state) === null,
             changed: RepairView::entries($job->ledger(), EntryKind::OtherCircuit),
         );
     }
@@ -80,41 +77,5 @@ final class CircuitController extends Controller
         });
 
         return $this->whereItStands($job->refresh());
-    }
-
-    /**
-     * The fields of a family's circuit, as a form shows them.
-     *
-     * @return list<FieldShown>
-     */
-    public static function fields(Family $family): array
-    {
-        return self::shown($family->parameters(), $family->texts());
-    }
-
-    /** @return list<FieldShown> */
-    public static function shown(ParameterList $parameters, Texts $texts): array
-    {
-        return array_map(
-            static fn(Parameter $p): FieldShown => new FieldShown(
-                key: $p->key,
-                kind: $p->kind,
-                label: $texts->get("parameters.$p->key.label"),
-                hint: $texts->find("parameters.$p->key.hint"),
-                choices: array_map(
-                    static fn(string $choice): Choice => new Choice(
-                        value: $choice,
-                        label: $texts->get("parameters.$p->key.$choice"),
-                    ),
-                    $p->choices,
-                ),
-                unit: $p->unit,
-                default: $p->default,
-                countOf: $p->countOf,
-                shapesMap: $p->shapesMap,
-                onlyWith: $p->onlyWith === null ? null : new OnlyWith($p->onlyWith['key'], $p->onlyWith['values']),
-            ),
-            array_values($parameters->parameters),
-        );
     }
 }

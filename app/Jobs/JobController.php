@@ -14,6 +14,7 @@ use Illuminate\Validation\ValidationException;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\Finder;
 use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Device\Shown\FieldShown;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
@@ -21,6 +22,7 @@ use Ispira\Core\Job\Shown\Cell;
 use Ispira\Core\Job\Shown\MapShown;
 use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Kernel\Keyed;
+use Ispira\Core\Pages\JobShown;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 
@@ -66,11 +68,14 @@ final class JobController extends Controller
 
     private function listed(Job $job): JobListed
     {
-        $maps = array_filter(JobView::maps($job), static fn(MapShown $map): bool => $map->kind !== MapKind::Remembered);
+        $maps = array_filter(
+            JobShown::maps(JobStates::maps($job), JobStates::readings($job)),
+            static fn(MapShown $map): bool => $map->kind !== MapKind::Remembered,
+        );
 
         return new JobListed(
             job: JobView::head($job),
-            positions: ($this->cellsOf[$job->family . json_encode($job->parameters)] ??= JobView::cells(
+            positions: ($this->cellsOf[$job->family . json_encode($job->parameters)] ??= JobShown::cells(
                 $job->circuit(),
             )),
             states: $maps === [] ? new Keyed([]) : end($maps)->states,
@@ -110,7 +115,7 @@ final class JobController extends Controller
                                                 $job->ledger()->all(EntryKind::Found),
                                             ),
                                             replaced: array_column(
-                                                JobView::replacements($job, $job->circuit()),
+                                                (new JobShown(JobStates::of($job)))->replacements(),
                                                 'label',
                                             ),
                                         ),
@@ -158,8 +163,8 @@ final class JobController extends Controller
 
         return new IntakeStart(
             family: $key,
-            cells: JobView::cells($circuit),
-            questions: JobView::questions($circuit),
+            cells: JobShown::cells($circuit),
+            questions: JobShown::questions($circuit),
             parts: array_map(
                 static fn(string $part): Choice => new Choice(value: $part, label: $circuit->texts->get("parts.$part")),
                 array_keys($circuit->parts),
@@ -199,7 +204,7 @@ final class JobController extends Controller
                 key: $key,
                 name: $family->texts()->get('name'),
                 summary: $family->texts()->get('summary'),
-                parameters: CircuitController::fields($family),
+                parameters: FieldShown::ofCircuit($family),
             );
         }
 
@@ -252,7 +257,7 @@ final class JobController extends Controller
 
         return new ComplaintPage(
             job: JobView::head($job),
-            strip: JobView::strip($job, $circuit),
+            strip: (new JobShown(JobStates::of($job)))->strip(),
             history: array_values(
                 $job->unit
                     ->jobs()

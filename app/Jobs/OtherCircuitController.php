@@ -13,11 +13,13 @@ use Illuminate\Validation\ValidationException;
 use Ispira\Core\Device\Family;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Device\Shown\FieldShown;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Job\CircuitChange;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\Shown\Question;
 use Ispira\Core\Kernel\Keyed;
+use Ispira\Core\Pages\JobShown;
 
 /**
  * A job whose circuit turns out to be another one: what would stay and what would not, before anything changes.
@@ -28,7 +30,7 @@ final class OtherCircuitController extends Controller
 
     public function edit(Request $request, Job $job): OtherCircuitPage|RedirectResponse
     {
-        $refusal = ChangeCircuit::refusal($job);
+        $refusal = CircuitChange::refusal(JobStates::of($job));
         if ($refusal !== null) {
             return $this->whereItStands($job, $refusal);
         }
@@ -63,16 +65,16 @@ final class OtherCircuitController extends Controller
             ),
             family: $key,
             now: $job->circuit()->texts->get('name'),
-            fields: CircuitController::fields($family),
+            fields: FieldShown::ofCircuit($family),
             values: new Keyed($values),
             problems: new Keyed($problems),
             kept: array_values($stay->map($said)->all()),
             setAside: array_values($go->map($said)->all()),
-            cells: JobView::cells($circuit),
+            cells: JobShown::cells($circuit),
             states: new Keyed($states->all()),
             questions: array_values(
                 array_filter(
-                    JobView::questions($circuit),
+                    JobShown::questions($circuit),
                     static fn(Question $one): bool => !$kept->contains('test', $one->test),
                 ),
             ),

@@ -7,6 +7,7 @@ namespace App\Log;
 use App\Bench\ReadingRefused;
 use App\Bench\RecordReading;
 use App\Http\Controller;
+use App\Jobs\JobStates;
 use App\Jobs\JobView;
 use App\Models\Job;
 use App\Models\Photo;
@@ -22,6 +23,7 @@ use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\Shown\ReadingShown;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Kernel\UnreadableNumber;
+use Ispira\Core\Pages\JobShown;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**
@@ -57,7 +59,7 @@ final class LogController extends Controller
             open: $job->stage === JobStage::Bench,
             readings: array_map(
                 static fn(ReadingShown $one): LoggedReading => new LoggedReading($one, ...$facts[$one->id]),
-                JobView::readings($job, $circuit),
+                (new JobShown(JobStates::of($job), app(DisplayUnits::class)))->readings(),
             ),
             photos: array_values(
                 $job

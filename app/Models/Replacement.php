@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
-use Ispira\Core\Job\Shown\VerdictThen;
+use Ispira\Core\Job\Replaced;
 
 /**
  * A part that was replaced, with the verdict that led to it.
@@ -33,33 +33,17 @@ final class Replacement extends Model
 
     protected $casts = ['verdict' => 'array', 'replaced_at' => 'datetime', 'temporary_until' => 'date:Y-m-d'];
 
-    /** What the diagnosis said when it was chosen; null where none was asked. */
-    public function then(): ?VerdictThen
+    public function toCore(): Replaced
     {
-        if ($this->verdict === null) {
-            return null;
-        }
-        $verdict = is_array($this->verdict['verdict'] ?? null) ? $this->verdict['verdict'] : [];
-        $suspects = is_array($this->verdict['suspects'] ?? null) ? $this->verdict['suspects'] : [];
-        $reasons = is_array($suspects[0] ?? null) ? $suspects[0]['reasons'] ?? [] : [];
-        $number = static fn(mixed $value): ?float => is_float($value) || is_int($value) ? (float) $value : null;
-
-        return new VerdictThen(
-            label: is_string($verdict['label'] ?? null) ? $verdict['label'] : null,
-            probability: $number($verdict['probability'] ?? null),
-            guessing: $number($this->verdict['guessing'] ?? null) ?? 0.0,
-            reasons: array_values(
-                array_filter(array_column(is_array($reasons) ? $reasons : [], 'sentence'), is_string(...)),
-            ),
+        return new Replaced(
+            $this->id,
+            $this->remedy,
+            $this->part_number,
+            $this->note,
+            $this->temporary_until?->toDateString(),
+            $this->replaced_at->toIso8601String(),
+            $this->verdict,
         );
-    }
-
-    /** Whether its part was named because nothing else was left. */
-    public function wasByElimination(): bool
-    {
-        $verdict = $this->verdict['verdict'] ?? null;
-
-        return is_array($verdict) && ($verdict['byElimination'] ?? false) === true;
     }
 
     /** The odds of its part when it was chosen; null where none were kept. */

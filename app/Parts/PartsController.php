@@ -16,6 +16,7 @@ use Illuminate\Validation\ValidationException;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Kernel\FileError;
+use Ispira\Core\Repair\Fit\AttributeView;
 use Ispira\Core\Repair\Fit\CataloguePart;
 use Ispira\Core\Repair\Fit\PartsFormat;
 use Ispira\Core\Repair\Fit\PartShown;

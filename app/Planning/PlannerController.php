@@ -7,26 +7,25 @@ namespace App\Planning;
 use App\Bench\ReadingRefused;
 use App\Bench\RecordReading;
 use App\Http\Controller;
-use App\Jobs\CircuitController;
-use App\Jobs\JobView;
+use App\Jobs\JobStates;
 use App\Models\Job;
 use App\Repair\RecordEntry;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use Inertia\Response;
 use Ispira\Core\Device\ParameterError;
-use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\Judged;
-use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\JobStage;
-use Ispira\Core\Kernel\Keyed;
-use Ispira\Core\Kernel\Titled;
+use Ispira\Core\Pages\JobPlans;
+use Ispira\Core\Pages\PlannerAsked;
+use Ispira\Core\Pages\PlannerPages;
+use Ispira\Core\Pages\PlanView;
 use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\Planner;
 use Ispira\Core\Planning\PlannerRegistry;
-use Ispira\Core\Planning\Worked;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Reading\RefusedReading;
 use Ispira\Core\Repair\Ledger\Entry;
@@ -37,53 +36,29 @@ use Ispira\Core\Repair\Ledger\EntryKind;
  */
 final class PlannerController extends Controller
 {
-    public function __construct(private readonly PlannerRegistry $planners, private readonly JobPlans $plans) {}
+    public function __construct(private readonly PlannerRegistry $planners, private readonly PlannerPages $pages) {}
 
     public function index(): PlannersPage
     {
         return new PlannersPage(planners: array_values(array_map(PlanView::head(...), $this->planners->all())));
     }
 
-    public function show(Request $request, string $key): PlannerPage
+    public function show(Request $request, string $key): Response
     {
         $planner = $this->planners->find($key) ?? abort(404);
         $given = $request->query('values', []);
-        $given = is_array($given) ? $given : [];
         $job = $this->job($request);
-        // A job begins with what it knows, never with an example and a verdict on it.
-        $begins = $job !== null && $given === [] && !$request->boolean('example');
-        $given = match (true) {
-            $begins => $this->plans->begun($job, $planner),
-            $given === [] && $job !== null => $planner->parameters()->defaults(),
-            default => $given,
-        };
-        $problems = $begins ? [] : $planner->parameters()->leftEmpty($given);
-        $plan = null;
-        $example = false;
-        try {
-            $read = $begins || $problems !== [] ? null : $planner->parameters()->read($given);
-            $plan = $read === null ? null : $planner->plan($read);
-            $example = $read !== null && $planner->parameters()->isExample($read);
-        } catch (ParameterError $error) {
-            $problems = $error->messages;
-        }
 
-        return new PlannerPage(
-            planner: PlanView::head($planner),
-            fields: CircuitController::shown($planner->parameters(), $planner->texts()),
-            // An object even when nothing was given: an empty list has methods of its own, by names that a field may
-            // have.
-            values: new Keyed($given),
-            problems: new Keyed($problems),
-            plan: $plan === null ? null : PlanView::of($plan),
-            // They come before anything is done, so also before there is anything to work out.
-            cautions: $plan->cautions ?? $planner->texts()->list('cautions'),
-            example: $example,
-            job: $job === null ? null : JobView::head($job),
-            open: $job !== null && $job->stage !== JobStage::Closed,
-            kept: $job === null ? [] : $this->plans->kept($job),
-            wanted: $request->string('test')->limit(80, '')->toString(),
-            tests: $job === null || $plan === null ? [] : self::tests($job, $plan),
+        return $this->page(
+            $this->pages->planner(
+                $planner,
+                $job === null ? null : JobStates::of($job),
+                new PlannerAsked(
+                    is_array($given) ? $given : [],
+                    $request->boolean('example'),
+                    $request->string('test')->limit(80, '')->toString(),
+                ),
+            ),
         );
     }
 
@@ -172,31 +147,6 @@ final class PlannerController extends Controller
         } catch (ParameterError $error) {
             throw ValidationException::withMessages($error->messages);
         }
-    }
-
-    /**
-     * Tests of a job that ask for what was worked out, by the number of the value.
-     *
-     * @return list<list<Titled>>
-     */
-    private static function tests(Job $job, Plan $plan): array
-    {
-        $circuit = $job->circuit();
-        $words = new Words($circuit);
-        $offered = array_filter(
-            $job->stage === JobStage::Bench ? $circuit->tests : [],
-            static fn(Test $test): bool => $test->offered,
-        );
-
-        return array_map(
-            static fn(Worked $worked): array => array_values(
-                array_map(
-                    static fn(Test $test): Titled => new Titled(key: $test->key, title: $words->test($test)),
-                    array_filter($offered, $worked->belongsTo(...)),
-                ),
-            ),
-            $plan->worked,
-        );
     }
 
     /** The job from which the planner was opened. */

@@ -6,6 +6,7 @@ namespace App\Procedures;
 
 use App\Http\Page;
 use Ispira\Core\Job\Shown\JobHead;
+use Ispira\Core\Pages\Shown\RunListed;
 
 final readonly class ProceduresPage extends Page
 {

@@ -6,6 +6,7 @@ namespace App\Procedures;
 
 use App\Jobs\JobView;
 use App\Models\ProcedureRun;
+use Ispira\Core\Pages\Shown\RunListed;
 use Ispira\Core\Procedure\MarkKind;
 use Ispira\Core\Procedure\Procedure;
 use Ispira\Core\Procedure\Run;

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Bench\FilePredictionStore;
 use App\Models\User;
+use App\Workshop\StoredWorkplace;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
@@ -13,6 +14,7 @@ use Illuminate\Support\ServiceProvider;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Diagnosis\Inference\PredictionStore;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Pages\Workplace;
 use Ispira\Core\Planning\PlannerRegistry;
 
 final class AppServiceProvider extends ServiceProvider
@@ -21,6 +23,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(FamilyRegistry::class, static fn(): FamilyRegistry => FamilyRegistry::shipped());
         $this->app->singleton(PlannerRegistry::class);
+        $this->app->bind(Workplace::class, StoredWorkplace::class);
         $this->app->bind(DisplayUnits::class, static function (): DisplayUnits {
             $user = Auth::user();
 

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Repair;
 
 use App\Http\Controller;
+use App\Jobs\JobStates;
 use App\Models\Job;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Pages\JobProof;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryRefused;
@@ -19,18 +21,18 @@ use Ispira\Core\Repair\Ledger\EntryRefused;
  */
 final class ClosingController extends Controller
 {
-    public function store(Request $request, Job $job, CloseJob $close, ProofView $proof): RedirectResponse
+    public function store(Request $request, Job $job, CloseJob $close, JobProof $proof): RedirectResponse
     {
         $data = $request->validate(['id' => ['required', 'ulid']]);
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
         }
-        $unread = $proof->unread($job);
+        $unread = $proof->unread($state = JobStates::of($job));
         $closing = Entry::read(
             strtolower($data['id']),
             EntryKind::Closed,
             [
-                'leftOut' => CloseJob::isProved($job) ? array_column($unread, 'title') : [],
+                'leftOut' => $state->isProved() ? array_column($unread, 'title') : [],
             ] + $request->only(['outcome', 'reason', 'dueOn', 'who']),
         );
         if ($closing->text('dueOn') !== '' && $closing->text('dueOn') <= now()->toDateString()) {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Repair;
 
+use App\Jobs\JobStates;
 use App\Jobs\JobView;
 use App\Models\Job;
 use App\Models\Replacement;
-use App\Planning\JobPlans;
 use App\Procedures\RunView;
 use Illuminate\Support\Carbon;
 use Ispira\Core\Device\CircuitModel;
@@ -15,12 +15,17 @@ use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Diagnosis\Presentation\Series;
 use Ispira\Core\Diagnosis\Presentation\Shown\SeriesStep;
 use Ispira\Core\Diagnosis\Presentation\Words;
+use Ispira\Core\Job\JobState;
 use Ispira\Core\Job\MapKind;
 use Ispira\Core\Job\Shown\ReadingShown;
 use Ispira\Core\Job\Shown\ReplacementShown;
 use Ispira\Core\Job\Shown\Strip;
 use Ispira\Core\Job\Shown\StripCell;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Pages\JobDiagnosis;
+use Ispira\Core\Pages\JobPlans;
+use Ispira\Core\Pages\JobProof;
+use Ispira\Core\Pages\JobShown;
 use Ispira\Core\Reading\Trust;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
@@ -36,7 +41,7 @@ use Ispira\Core\Repair\Work\WireTransfer;
  */
 final readonly class JobSheet
 {
-    public function __construct(private RemedyView $remedies, private ProofView $proof, private JobPlans $plans) {}
+    public function __construct(private JobDiagnosis $diagnosis, private JobProof $proof, private JobPlans $plans) {}
 
     /** @return array<string, mixed> */
     public function of(Job $job, bool $forTheFile): array
@@ -45,7 +50,8 @@ final readonly class JobSheet
         $words = new Words($circuit, app(DisplayUnits::class));
         $ledger = $job->ledger();
         $stillOpen = $job->stillOpen();
-        $strip = JobView::strip($job, $circuit);
+        $state = JobStates::of($job);
+        $shown = new JobShown($state, app(DisplayUnits::class));
         $sheet = [
             'number' => JobView::number($job),
             'foot' => $job->workshop->name . ', ' . JobView::number($job),
@@ -53,9 +59,9 @@ final readonly class JobSheet
             'workshop' => $job->workshop->name,
             'currency' => $job->workshop->currency,
             'family' => $circuit->texts->get('name'),
-            'map' => $job->kind->hasMap() ? self::map($strip) : [],
+            'map' => $job->kind->hasMap() ? self::map($shown->strip()) : [],
             'found' => $this->found($job),
-            'done' => JobView::replacements($job, $circuit),
+            'done' => $shown->replacements(),
             'choices' => array_map(
                 static fn(Entry $one): array => [
                     'label' => $one->text('label'),
@@ -87,27 +93,23 @@ final readonly class JobSheet
             'stillOpen' => $forTheFile ? $stillOpen->items() : self::forTheCustomer($stillOpen->items()),
             'settled' => $stillOpen->settled(),
             'advice' => self::advice($job, $ledger),
-            'proved' => CloseJob::isProved($job),
+            'proved' => $state->isProved(),
         ];
 
-        return $forTheFile ? $sheet + $this->file($job, $circuit, $words, $ledger) : $sheet;
+        return $forTheFile ? $sheet + $this->file($job, $state, $shown, $words) : $sheet;
     }
 
     /** @return array<string, mixed> */
-    private function file(Job $job, CircuitModel $circuit, Words $words, Ledger $ledger): array
+    private function file(Job $job, JobState $state, JobShown $shown, Words $words): array
     {
+        $circuit = $state->circuit;
+        $ledger = $state->ledger;
         $readings = array_reverse(
-            array_values(
-                array_filter(
-                    JobView::readings($job, $circuit),
-                    static fn(ReadingShown $one): bool => $one->map === null,
-                ),
-            ),
+            array_values(array_filter($shown->readings(), static fn(ReadingShown $one): bool => $one->map === null)),
         );
         $strip = new StripDown($ledger);
         $wires = new WireTransfer($ledger);
-        $case = $job->caseFile();
-        $diagnosis = $this->remedies->diagnosis($job, $circuit);
+        $diagnosis = $this->diagnosis->plain($state);
         $times = $job->readings
             ->filter(static fn($reading): bool => $reading->trust === Trust::Measured)
             ->map(static fn($reading): Carbon => $reading->taken_at);
@@ -121,7 +123,7 @@ final readonly class JobSheet
                     'label' => $one->label,
                     'verdict' => $stored->verdict,
                 ],
-                JobView::replacements($job, $circuit),
+                $shown->replacements(),
                 $job->replacements->all(),
             ),
             'now' => array_map(
@@ -131,7 +133,7 @@ final readonly class JobSheet
                 ],
                 array_slice($diagnosis->suspects, 0, 6),
             ),
-            'series' => $this->series($job, $circuit, new Series($circuit, $case), $diagnosis->evidence),
+            'series' => $this->series($job, $circuit, new Series($circuit, $state->case), $diagnosis->evidence),
             'checks' => array_map(
                 static fn(ProofCheck $one): array => [
                     'title' => $words->test($one->test),
@@ -139,9 +141,9 @@ final readonly class JobSheet
                     'read' => $one->read,
                     'right' => $one->right,
                 ],
-                $this->proof->checks($job, $circuit),
+                $this->proof->checks($state),
             ),
-            'plans' => $this->plans->kept($job),
+            'plans' => $this->plans->kept($state),
             'steps' => $strip->steps(),
             'leftOver' => $strip->leftOver(),
             'kit' => array_map(
@@ -279,7 +281,7 @@ final readonly class JobSheet
         $last = $job->replacements->last();
         $odds = $last?->odds();
         $said = $odds === null ? '' : sprintf('We were %.0f %% sure of the part', 100.0 * $odds);
-        $why = $last?->wasByElimination() === true ? 'it was named because nothing else was left' : '';
+        $why = $last?->toCore()->wasByElimination() === true ? 'it was named because nothing else was left' : '';
         $whole = implode(': ', array_filter([$said, $why]));
 
         return ($whole === '' ? '' : "$whole. ") . 'If it comes back, bring it at once and say what brought it on.';

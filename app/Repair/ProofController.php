@@ -8,27 +8,26 @@ use App\Bench\ReadingRefused;
 use App\Bench\RecordReading;
 use App\Bench\TestValue;
 use App\Http\Controller;
-use App\Jobs\JobView;
+use App\Jobs\JobStates;
 use App\Jobs\MapStates;
 use App\Jobs\RecordMap;
 use App\Models\Job;
-use App\Planning\JobPlans;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
-use Ispira\Core\Device\Adjustable;
+use Inertia\Response;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
-use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Pages\JobProof;
+use Ispira\Core\Pages\RepairPages;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Proof\ProofChecks;
-use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
  * The same speed map again after the repair, and what else proves it: it can then be closed, or goes back to the bench.
@@ -36,12 +35,12 @@ use Ispira\Core\Repair\Work\JobOutcome;
 final class ProofController extends Controller
 {
     public function __construct(
-        private readonly ProofView $proof,
+        private readonly RepairPages $pages,
+        private readonly JobProof $proof,
         private readonly RecordEntry $entries,
-        private readonly JobPlans $plans,
     ) {}
 
-    public function show(Job $job): ProofPage|RedirectResponse
+    public function show(Job $job): Response|RedirectResponse
     {
         if (
             $job->stage === JobStage::Circuit ||
@@ -49,44 +48,8 @@ final class ProofController extends Controller
         ) {
             return $this->whereItStands($job);
         }
-        $circuit = $job->circuit();
-        $ledger = $job->ledger();
-        $stillOpen = $job->stillOpen();
 
-        return new ProofPage(
-            job: JobView::head($job),
-            strip: JobView::strip($job, $circuit),
-            replacements: JobView::replacements($job, $circuit),
-            readings: JobView::readings($job, $circuit),
-            open: $job->stage !== JobStage::Closed,
-            machine: $job->kind->hasMap() && in_array(JobStage::Proof, $job->kind->flow(), true),
-            proved: CloseJob::isProved($job),
-            checks: $job->stage === JobStage::Proof || $job->stage === JobStage::Closed
-                ? $this->proof->shown($job, $circuit)
-                : [],
-            outcomes: array_map(
-                static fn(JobOutcome $one): EndingShown => new EndingShown(
-                    value: $one,
-                    needsReason: $one->needsReason(),
-                    needsDay: $one->needsDay(),
-                    needsName: $one->needsName(),
-                ),
-                $job->kind->outcomes($job->repairSheet()->never->outOfService),
-            ),
-            never: $job->repairSheet()->never->because,
-            adjusts: array_map(
-                static fn(Adjustable $one): Choice => new Choice(value: $one->key, label: $one->name),
-                $job->repairSheet()->adjusts,
-            ),
-            adjusted: RepairView::entries($ledger, EntryKind::Adjusted),
-            loans: RepairView::entries($ledger, EntryKind::Loan),
-            closing: RepairView::entries($ledger, EntryKind::Closed),
-            passes: $job->intermittent ? CloseJob::passes($job) : null,
-            stillOpen: $stillOpen->items(),
-            settled: $stillOpen->settled(),
-            planners: $this->plans->heads($job),
-            plans: $this->plans->kept($job),
-        );
+        return $this->page($this->pages->proof(JobStates::of($job)));
     }
 
     public function store(Request $request, Job $job, RecordMap $record): RedirectResponse
@@ -133,14 +96,14 @@ final class ProofController extends Controller
         if ($job->stage !== JobStage::Proof) {
             return $this->whereItStands($job, 'This job has moved on in another window.');
         }
-        $circuit = $job->circuit();
-        [$test, $value] = TestValue::read($data, $circuit, $units);
+        $state = JobStates::of($job);
+        [$test, $value] = TestValue::read($data, $state->circuit, $units);
         $missing = ProofChecks::missing($test);
         if ($missing !== null) {
             throw ValidationException::withMessages([$test->key => $missing]);
         }
         $reading = new Reading(strtolower($data['id']), $test->key, $value);
-        $right = $this->proof->of($job, $circuit)->isRight($test, $reading);
+        $right = $this->proof->of($state)->isRight($test, $reading);
         $hasBench = in_array(JobStage::Bench, $job->kind->flow(), true);
         try {
             DB::transaction(function () use ($request, $job, $record, $reading, $right, $hasBench): void {

@@ -5,49 +5,50 @@ declare(strict_types=1);
 namespace App\Repair;
 
 use App\Http\Controller;
-use App\Jobs\JobView;
+use App\Jobs\JobStates;
 use App\Models\Job;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use Inertia\Response;
 use Ispira\Core\Job\JobStage;
-use Ispira\Core\Kernel\NumberReader;
-use Ispira\Core\Kernel\UnreadableNumber;
+use Ispira\Core\Pages\Cures;
+use Ispira\Core\Pages\JobDiagnosis;
+use Ispira\Core\Pages\RemedyAsked;
+use Ispira\Core\Pages\RepairPages;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
-use Ispira\Core\Repair\Remedy\BreakEven;
 
 /**
  * What can be done about the suspects, and which of it is done.
  */
 final class RemedyController extends Controller
 {
-    public function __construct(private readonly RemedyView $remedies) {}
+    public function __construct(
+        private readonly RepairPages $pages,
+        private readonly JobDiagnosis $diagnosis,
+        private readonly Cures $cures,
+    ) {}
 
-    public function show(Request $request, Job $job): RemedyPage|RedirectResponse
+    public function show(Request $request, Job $job): Response|RedirectResponse
     {
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
         }
-        $circuit = $job->circuit();
-        $standing = $this->money($request, 'standing') ?? 0.0;
-        $tools = $job->stage === JobStage::Bench ? $this->remedies->tools($job, $circuit) : [];
+        $text = static fn(string $field): string => $request->string($field)->toString();
 
-        return new RemedyPage(
-            job: JobView::head($job),
-            open: $job->stage === JobStage::Bench,
-            outlook: $this->remedies->outlook(
-                $job,
-                $circuit,
-                $this->remedies->diagnosis($job, $circuit),
-                $standing,
-                $request->boolean('potted'),
+        return $this->page(
+            $this->pages->remedy(
+                JobStates::of($job),
+                new RemedyAsked(
+                    standing: $text('standing'),
+                    potted: $request->boolean('potted'),
+                    tool: $text('tool'),
+                    price: $text('price'),
+                    saving: $text('saving'),
+                    perYear: $text('perYear'),
+                ),
             ),
-            potted: $request->boolean('potted'),
-            standing: $request->string('standing')->limit(20, '')->toString(),
-            choices: RepairView::entries($job->ledger(), EntryKind::Choice),
-            tools: $tools,
-            breakEven: $this->breakEven($request, $tools),
         );
     }
 
@@ -68,12 +69,11 @@ final class RemedyController extends Controller
         if ($job->stage !== JobStage::Bench) {
             return $this->whereItStands($job, 'This job has moved on: the remedy was chosen already.');
         }
-        $circuit = $job->circuit();
-        $outlook = $this->remedies->outlook(
-            $job,
-            $circuit,
-            $this->remedies->diagnosis($job, $circuit),
-            $this->money($request, 'standing') ?? 0.0,
+        $state = JobStates::of($job);
+        $outlook = $this->cures->outlook(
+            $state,
+            $this->diagnosis->plain($state),
+            RemedyAsked::money($request->string('standing')->toString()) ?? 0.0,
             $request->boolean('potted'),
         );
         $option =
@@ -105,43 +105,5 @@ final class RemedyController extends Controller
         );
 
         return redirect("/jobs/$job->id/fit", 303);
-    }
-
-    /**
-     * @param list<ToolWorth> $tools
-     */
-    private function breakEven(Request $request, array $tools): ?BreakEvenShown
-    {
-        $price = $this->money($request, 'price');
-        $tool = array_column($tools, null, 'key')[$request->string('tool')->toString()] ?? null;
-        if ($price === null || $tool === null) {
-            return null;
-        }
-        $saving = $this->money($request, 'saving') ?? $tool->saving;
-        $even = new BreakEven($price, $saving, $this->money($request, 'perYear') ?? 0.0);
-
-        return new BreakEvenShown(
-            tool: $tool->key,
-            label: $tool->label,
-            price: $request->string('price')->toString(),
-            perYear: $request->string('perYear')->toString(),
-            typed: $request->string('saving')->toString(),
-            saving: $saving,
-            jobs: $even->jobs,
-            months: $even->months,
-        );
-    }
-
-    private function money(Request $request, string $field): ?float
-    {
-        $given = $request->input($field);
-        if ($given === null || $given === '') {
-            return null;
-        }
-        try {
-            return max(0.0, min(1e6, NumberReader::read($given, '')));
-        } catch (UnreadableNumber) {
-            return null;
-        }
     }
 }

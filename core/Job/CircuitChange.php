@@ -20,6 +20,19 @@ final readonly class CircuitChange
     /** @param bool $sameFamily whether only values of the circuit change: then a test is the same by its key */
     public function __construct(private CircuitModel $before, private CircuitModel $after, private bool $sameFamily) {}
 
+    /** Why a job has to keep its circuit; null when it need not. */
+    public static function refusal(JobState $job): ?string
+    {
+        return match (true) {
+            !$job->is(JobStage::Circuit) && !$job->is(JobStage::Bench)
+                => 'This job has left the bench: open a new one for the other circuit.',
+            $job->replacements !== []
+                => 'A part was replaced in this job already: close it, and open a new one for the other circuit.',
+            $job->part !== null => 'The job is about a loose part: open a new one for another part.',
+            default => null,
+        };
+    }
+
     /** Whether the other circuit asks the same in the same place, and can show what was read. */
     public function keeps(Reading $reading): bool
     {

@@ -15,6 +15,7 @@ final readonly class FiledReading
     /**
      * @param list<Doubt> $doubts what the rules said when it was taken
      * @param string|null $keptAt when somebody answered that it is right
+     * @param string|null $by     name of the person, where it is known: no part of a file
      */
     public function __construct(
         public Reading $reading,
@@ -24,5 +25,6 @@ final readonly class FiledReading
         public ?string $struckBecause,
         public array $doubts = [],
         public ?string $keptAt = null,
+        public ?string $by = null,
     ) {}
 }

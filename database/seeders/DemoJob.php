@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Bench\JobDiagnosis;
 use App\Captures\ImportCapture;
 use App\Models\Job;
 use App\Models\Reading;
@@ -139,7 +138,11 @@ final class DemoJob
             'verdict' => [
                 'verdict' => $shown->verdict,
                 'suspects' => array_slice($shown->suspects, 0, 4),
-                'guessing' => app(JobDiagnosis::class)->priceOfGuessing($this->job, $this->circuit),
+                'guessing' => (new Engine(app(PredictionStore::class)))->diagnose(
+                    $this->circuit,
+                    $this->job->caseFile()->mapOnly($this->circuit),
+                    $this->job->decisionSettings(),
+                )->guessing,
             ],
             'temporary_until' => $temporaryDays === null ? null : $this->clock->copy()->addDays($temporaryDays),
             'replaced_at' => $this->clock,

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Console\Commands\TypesCommand;
 use App\Console\TypeScript\PropTypes;
-use App\Http\Page;
 use Illuminate\Support\Facades\Artisan;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Kernel\Keyed;
@@ -62,11 +62,8 @@ final class TypesTest extends TestCase
         foreach (glob(resource_path('js/*/*.tsx')) ?: [] as $file) {
             $components[basename($file, '.tsx')] = true;
         }
-        foreach (glob(app_path('*/*Page.php')) ?: [] as $file) {
-            $class = 'App\\' . basename(dirname($file)) . '\\' . basename($file, '.php');
-            if (is_subclass_of($class, Page::class)) {
-                self::assertArrayHasKey($class::component(), $components);
-            }
+        foreach (TypesCommand::pages() as $class) {
+            self::assertArrayHasKey($class::component(), $components);
         }
     }
 }

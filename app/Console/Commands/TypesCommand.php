@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\TypeScript\PropTypes;
-use App\Http\Page;
 use App\Http\SignedIn;
 use Illuminate\Console\Command;
+use Ispira\Core\Kernel\Page;
 use Symfony\Component\Finder\Finder;
 
 /**
@@ -43,16 +43,19 @@ final class TypesCommand extends Command
     }
 
     /** @return list<class-string<Page>> */
-    private static function pages(): array
+    public static function pages(): array
     {
         $pages = [];
-        foreach (Finder::create()->files()->in(app_path())->name('*Page.php')->sortByName() as $file) {
-            $class = 'App\\' . str_replace(['/', '.php'], ['\\', ''], $file->getRelativePathname());
-            if (is_subclass_of($class, Page::class)) {
-                $pages[] = $class;
+        foreach (['App\\' => app_path(), 'Ispira\\Core\\' => base_path('core')] as $namespace => $folder) {
+            foreach (Finder::create()->files()->in($folder)->name('*Page.php') as $file) {
+                $class = $namespace . str_replace(['/', '.php'], ['\\', ''], $file->getRelativePathname());
+                if (is_subclass_of($class, Page::class) && !(new \ReflectionClass($class))->isAbstract()) {
+                    $pages[$class::component()] = $class;
+                }
             }
         }
+        ksort($pages);
 
-        return $pages;
+        return array_values($pages);
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\TypeScript;
 
-use App\Http\Page;
 use Illuminate\Support\Str;
 use Ispira\Core\Kernel\Keyed;
+use Ispira\Core\Kernel\Page;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryShown;
 use Ispira\Core\Repair\Ledger\OfKind;

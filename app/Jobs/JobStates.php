@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Models\Job;
+use App\Models\Reading;
+use App\Models\Replacement;
+use App\Models\SpeedMap;
+use Ispira\Core\Job\FiledReading;
+use Ispira\Core\Job\JobState;
+use Ispira\Core\Job\MapKind;
+use Ispira\Core\Job\Replaced;
+use Ispira\Core\Quality\Doubt;
+
+/**
+ * A stored job as the core knows one.
+ */
+final class JobStates
+{
+    private function __construct() {}
+
+    public static function of(Job $job): JobState
+    {
+        return new JobState(
+            JobView::head($job),
+            $job->family,
+            $job->parameters,
+            $job->part,
+            $job->circuit(),
+            $job->repairSheet(),
+            self::readings($job),
+            self::maps($job),
+            array_values($job->replacements->map(static fn(Replacement $one): Replaced => $one->toCore())->all()),
+            $job->ledger(),
+        );
+    }
+
+    /** @return list<FiledReading> */
+    public static function readings(Job $job): array
+    {
+        /** @var array<int, string> $names */
+        $names = $job->workshop->users()->pluck('name', 'id')->all();
+
+        return array_values(
+            $job->readings
+                ->map(
+                    static fn(Reading $reading): FiledReading => new FiledReading(
+                        $reading->toCore(),
+                        $reading->speed_map_id,
+                        $reading->taken_at->toIso8601String(),
+                        $reading->strike?->struck_at->toIso8601String(),
+                        $reading->strike?->reason,
+                        array_map(
+                            static fn(array $doubt): Doubt => new Doubt($doubt['rule'], $doubt['sentence']),
+                            $reading->doubts ?? [],
+                        ),
+                        $reading->kept?->kept_at->toIso8601String(),
+                        $names[$reading->user_id] ?? '',
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    /** @return list<array{id: string, kind: MapKind, notedFor: string|null, episode: int}> */
+    public static function maps(Job $job): array
+    {
+        return array_values(
+            $job->maps
+                ->map(
+                    static fn(SpeedMap $map): array => [
+                        'id' => $map->id,
+                        'kind' => $map->kind,
+                        'notedFor' => $map->noted_for,
+                        'episode' => $map->episode,
+                    ],
+                )
+                ->all(),
+        );
+    }
+}
