@@ -1,5 +1,6 @@
 <?php
 
+use App\Away\AwayController;
 use App\Bench\BenchController;
 use App\Bench\ReadingController;
 use App\Bench\VerdictController;
@@ -41,6 +42,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/jobs', [JobController::class, 'store']);
     Route::post('/jobs/import', [JobFileController::class, 'store']);
     Route::get('/jobs/{job}', [JobController::class, 'show']);
+    Route::get('/jobs/{job}/along', [AwayController::class, 'job']);
     Route::get('/jobs/{job}/complaint', [JobController::class, 'complaint']);
     Route::get('/jobs/{job}/file', [JobFileController::class, 'show']);
     Route::post('/jobs/{job}/maps', [SpeedMapController::class, 'store']);

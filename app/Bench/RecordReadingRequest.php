@@ -11,15 +11,14 @@ use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\ValidationException;
+use Ispira\Core\Acts\TypedReading;
 use Ispira\Core\Device\CircuitModel;
-use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Reading\Intake;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Reading\RefusedReading;
-use Ispira\Core\Reading\Trust;
 
 final class RecordReadingRequest extends FormRequest
 {
@@ -75,22 +74,7 @@ final class RecordReadingRequest extends FormRequest
             return $this->fromMeter($job, $intake, $test, $live, $meter);
         }
 
-        return new Reading(
-            $this->string('id')->toString(),
-            $test->key,
-            $this->boolean('overRange') && $test->probe->quantity->isNumber()
-                ? null
-                : $intake->value(
-                    $test,
-                    $this->input($test->probe->quantity->isNumber() ? 'value' : 'choice'),
-                    $this->leadOhms($test),
-                ),
-            $this->boolean('steady', true),
-            $this->seenOn() === null ? Trust::Measured : Trust::Remembered,
-            supplyVolts: $intake->supply($this->input('supplyVolts')),
-            misbehaved: $this->input('misbehaved') === null ? null : $this->boolean('misbehaved'),
-            leadOhms: $this->boolean('overRange') ? 0.0 : $this->leadOhms($test),
-        );
+        return $this->typed($intake)->read($this->string('id')->toString(), $this->all(), $this->seenOn() !== null);
     }
 
     /** What the meter holds; nothing is taken from the page. */
@@ -110,7 +94,7 @@ final class RecordReadingRequest extends FormRequest
                 'value',
                 'The meter was not read for a while: wait until it shows a value again, or type the reading.',
             );
-        $leads = $held->value === null ? 0.0 : $this->leadOhms($test);
+        $leads = $held->value === null ? 0.0 : $this->typed($intake)->leads($test);
 
         return new Reading(
             $this->string('id')->toString(),
@@ -124,10 +108,9 @@ final class RecordReadingRequest extends FormRequest
         );
     }
 
-    /** What the leads were found to have in this session, taken off of every resistance. */
-    private function leadOhms(Test $test): float
+    private function typed(Intake $intake): TypedReading
     {
-        return $test->probe->quantity === Quantity::Ohms ? Leads::ohms($this->session()) : 0.0;
+        return new TypedReading($intake, Leads::ohms($this->session()));
     }
 
     private function fail(string $field, string $message): never

@@ -11,6 +11,7 @@ use App\Repair\RepairView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use Ispira\Core\Acts\MapStates;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\Finder;
 use Ispira\Core\Device\ParameterError;

@@ -10,6 +10,7 @@ use App\Models\Reading;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use Ispira\Core\Acts\MapStates;
 use Ispira\Core\Device\Family;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\ParameterError;

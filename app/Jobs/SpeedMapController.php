@@ -8,6 +8,7 @@ use App\Http\Controller;
 use App\Models\Job;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Ispira\Core\Acts\MapStates;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
 

@@ -34,7 +34,8 @@ use Ispira\Core\Repair\Ledger\Entry;
  */
 final class StoredJobFile
 {
-    public static function of(Job $job): JobFile
+    /** @param bool $photos whether its pictures go with it */
+    public static function of(Job $job, bool $photos = true): JobFile
     {
         return new JobFile(
             [
@@ -113,22 +114,28 @@ final class StoredJobFile
                     )
                     ->all(),
             ),
-            array_values(
-                $job
-                    ->photos()
-                    ->get()
-                    ->filter(static fn(Photo $photo): bool => Storage::exists($photo->path()))
-                    ->map(
-                        static fn(Photo $photo): array => [
-                            'id' => $photo->id,
-                            'reading' => $job->readings->firstWhere('sequence', $photo->reading_sequence)?->id,
-                            'caption' => $photo->caption,
-                            'takenAt' => self::text($photo->taken_at),
-                            'jpeg' => (string) Storage::get($photo->path()),
-                        ],
-                    )
-                    ->all(),
-            ),
+            $photos ? self::photos($job) : [],
+        );
+    }
+
+    /** @return list<array{id: string, reading: string|null, caption: string|null, takenAt: string|null, jpeg: string}> */
+    private static function photos(Job $job): array
+    {
+        return array_values(
+            $job
+                ->photos()
+                ->get()
+                ->filter(static fn(Photo $photo): bool => Storage::exists($photo->path()))
+                ->map(
+                    static fn(Photo $photo): array => [
+                        'id' => $photo->id,
+                        'reading' => $job->readings->firstWhere('sequence', $photo->reading_sequence)?->id,
+                        'caption' => $photo->caption,
+                        'takenAt' => self::text($photo->taken_at),
+                        'jpeg' => (string) Storage::get($photo->path()),
+                    ],
+                )
+                ->all(),
         );
     }
 

@@ -10,7 +10,6 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Repair\Ledger\Entry;
-use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryRefused;
 use Ispira\Core\Repair\Work\Acceptance;
 
@@ -19,9 +18,6 @@ use Ispira\Core\Repair\Work\Acceptance;
  */
 final readonly class RecordEntry
 {
-    /** What can still be noted when the job is closed. */
-    private const AFTER_CLOSING = [EntryKind::Loan, EntryKind::Returned, EntryKind::Held, EntryKind::Settled];
-
     /** @throws EntryRefused */
     public function __invoke(User $user, Job $job, Entry $entry): RepairEntry
     {
@@ -33,7 +29,7 @@ final readonly class RecordEntry
                     ? $existing
                     : throw new EntryRefused('id', 'This was not taken. Reload the page and note it again.');
             }
-            if ($locked->stage === JobStage::Closed && !in_array($entry->kind, self::AFTER_CLOSING, true)) {
+            if ($locked->stage === JobStage::Closed && !in_array($entry->kind, Acceptance::AFTER_CLOSING, true)) {
                 throw new EntryRefused('stage', 'This job is closed: nothing more is noted in it.');
             }
             (new Acceptance($locked->ledger(), $locked->stillOpen()))->check($entry);

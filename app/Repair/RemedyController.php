@@ -9,26 +9,18 @@ use App\Jobs\JobStates;
 use App\Models\Job;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\ValidationException;
 use Inertia\Response;
+use Ispira\Core\Acts\RemedyChosen;
 use Ispira\Core\Job\JobStage;
-use Ispira\Core\Pages\Cures;
-use Ispira\Core\Pages\JobDiagnosis;
 use Ispira\Core\Pages\RemedyAsked;
 use Ispira\Core\Pages\RepairPages;
-use Ispira\Core\Repair\Ledger\Entry;
-use Ispira\Core\Repair\Ledger\EntryKind;
 
 /**
  * What can be done about the suspects, and which of it is done.
  */
 final class RemedyController extends Controller
 {
-    public function __construct(
-        private readonly RepairPages $pages,
-        private readonly JobDiagnosis $diagnosis,
-        private readonly Cures $cures,
-    ) {}
+    public function __construct(private readonly RepairPages $pages) {}
 
     public function show(Request $request, Job $job): Response|RedirectResponse
     {
@@ -52,7 +44,7 @@ final class RemedyController extends Controller
         );
     }
 
-    public function store(Request $request, Job $job, RecordEntry $record): RedirectResponse
+    public function store(Request $request, Job $job, RecordEntry $record, RemedyChosen $chosen): RedirectResponse
     {
         $data = $request->validate(
             [
@@ -69,39 +61,10 @@ final class RemedyController extends Controller
         if ($job->stage !== JobStage::Bench) {
             return $this->whereItStands($job, 'This job has moved on: the remedy was chosen already.');
         }
-        $state = JobStates::of($job);
-        $outlook = $this->cures->outlook(
-            $state,
-            $this->diagnosis->plain($state),
-            RemedyAsked::money($request->string('standing')->toString()) ?? 0.0,
-            $request->boolean('potted'),
-        );
-        $option =
-            array_column($outlook->options, null, 'key')[$data['option']] ??
-            throw ValidationException::withMessages([
-                'option' => 'This way is not offered any more: the odds have changed. Choose again.',
-            ]);
-        $option->leadDays !== null ||
-            throw ValidationException::withMessages(['option' => 'It is not to be had: choose another way.']);
         $record(
             $this->user($request),
             $job,
-            Entry::read(strtolower($data['id']), EntryKind::Choice, [
-                'option' => $option->key,
-                'label' => $option->label,
-                'parts' => $option->parts,
-                'kind' => $option->kind,
-                'purchase' => $option->price,
-                'selling' => $request->input('selling'),
-                'minutes' => $option->minutes,
-                'leadDays' => $option->leadDays,
-                'warrantyMonths' => $option->warrantyMonths,
-                'partNumber' =>
-                    $data['partNumber'] ?? (str_starts_with($option->key, 'number:') ? substr($option->key, 7) : null),
-                'expected' => $option->expected,
-                'reason' => $data['reason'],
-                'lasting' => $request->input('lasting'),
-            ]),
+            $chosen->entry(JobStates::of($job), strtolower($data['id']), $request->all()),
         );
 
         return redirect("/jobs/$job->id/fit", 303);

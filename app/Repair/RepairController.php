@@ -19,30 +19,6 @@ use Ispira\Core\Repair\Ledger\EntryKind;
  */
 final class RepairController extends Controller
 {
-    /** Kinds that are noted as they are; the others are worked out by pages of their own. */
-    private const PLAIN = [
-        EntryKind::Found,
-        EntryKind::Kit,
-        EntryKind::KitReady,
-        EntryKind::Down,
-        EntryKind::Up,
-        EntryKind::Method,
-        EntryKind::Wire,
-        EntryKind::WireMoved,
-        EntryKind::WireChecked,
-        EntryKind::Switches,
-        EntryKind::SwitchesSet,
-        EntryKind::Plug,
-        EntryKind::Adjusted,
-        EntryKind::Loan,
-        EntryKind::Returned,
-        EntryKind::Removed,
-        EntryKind::Settled,
-        EntryKind::Quote,
-        EntryKind::Also,
-        EntryKind::Cannot,
-    ];
-
     public function strip(Job $job): StripPage|RedirectResponse
     {
         return $job->stage === JobStage::Circuit ? $this->whereItStands($job) : RepairView::strip($job, $job->ledger());
@@ -61,7 +37,7 @@ final class RepairController extends Controller
             'data' => ['array'],
         ]);
         $kind = EntryKind::tryFrom($data['kind']);
-        if ($kind === null || !in_array($kind, self::PLAIN, true)) {
+        if ($kind === null || !in_array($kind, EntryKind::PLAIN, true)) {
             throw ValidationException::withMessages(['kind' => 'This cannot be noted like that. Reload the page.']);
         }
         $record($this->user($request), $job, Entry::read(strtolower($data['id']), $kind, $request->array('data')));

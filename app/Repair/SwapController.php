@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Repair;
 
 use App\Bench\ReadingRefused;
-use App\Bench\TestValue;
 use App\Http\Controller;
 use App\Jobs\JobStates;
 use App\Models\Job;
@@ -13,28 +12,17 @@ use App\Procedures\RunView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
-use Illuminate\Validation\ValidationException;
 use Inertia\Response;
+use Ispira\Core\Acts\NewPart;
 use Ispira\Core\Job\JobStage;
-use Ispira\Core\Kernel\DisplayUnits;
-use Ispira\Core\Pages\JobDiagnosis;
-use Ispira\Core\Pages\JobProof;
 use Ispira\Core\Pages\RepairPages;
-use Ispira\Core\Pages\TemporaryOffer;
-use Ispira\Core\Reading\Reading;
-use Ispira\Core\Repair\Ledger\Entry;
-use Ispira\Core\Repair\Ledger\EntryKind;
 
 /**
  * The new part: measured first, fitted by its procedure, and noted.
  */
 final class SwapController extends Controller
 {
-    public function __construct(
-        private readonly RepairPages $pages,
-        private readonly JobDiagnosis $diagnosis,
-        private readonly TemporaryOffer $temporary,
-    ) {}
+    public function __construct(private readonly RepairPages $pages, private readonly NewPart $part) {}
 
     public function show(Job $job): Response|RedirectResponse
     {
@@ -52,7 +40,7 @@ final class SwapController extends Controller
     }
 
     /** What the new part shows before it goes in. */
-    public function measured(Request $request, Job $job, RecordEntry $record, JobProof $proof): RedirectResponse
+    public function measured(Request $request, Job $job, RecordEntry $record): RedirectResponse
     {
         $data = $request->validate(
             [
@@ -63,21 +51,10 @@ final class SwapController extends Controller
             ],
             ['test.required' => 'Choose what was measured.'],
         );
-        $state = JobStates::of($job);
-        [$test, $value] = TestValue::read($data, $state->circuit, app(DisplayUnits::class), 'value');
-        $checks = $proof->of($state);
-        $right = $checks->isRight($test, new Reading('new', $test->key, $value));
         $record(
             $this->user($request),
             $job,
-            Entry::read(strtolower($data['id']), EntryKind::Measured, [
-                'test' => $test->key,
-                'number' => is_float($value) ? $value : null,
-                'answer' => is_string($value) ? $value : null,
-                'right' => $right,
-                'expected' => $checks->expected($test),
-                'reason' => $data['reason'] ?? null,
-            ]),
+            $this->part->measured(JobStates::of($job), strtolower($data['id']), $data),
         );
 
         return redirect("/jobs/$job->id/swap", 303);
@@ -86,11 +63,10 @@ final class SwapController extends Controller
     public function store(Request $request, Job $job, RecordReplacement $record): RedirectResponse
     {
         $state = JobStates::of($job);
-        $conversion = $state->conversion();
         $data = $request->validate(
             [
                 'id' => ['required', 'ulid'],
-                'parts' => [Rule::requiredIf($conversion === null), 'array', 'max:6'],
+                'parts' => [Rule::requiredIf($state->conversion() === null), 'array', 'max:6'],
                 'parts.*' => ['string', 'max:60', 'distinct'],
                 'partNumber' => ['nullable', 'string', 'max:120'],
                 'note' => ['nullable', 'string', 'max:2000'],
@@ -103,43 +79,15 @@ final class SwapController extends Controller
                 'temporaryUntil.*' => 'Give the day on which the part is due, after today.',
             ],
         );
-        $left = array_diff($conversion->changes ?? [], $data['done'] ?? []);
-        if ($left !== []) {
-            throw ValidationException::withMessages([
-                'done' =>
-                    'Not done yet: ' . implode('; ', $left) . '. Tick each when it is done, or choose another way.',
-            ]);
-        }
-        $parts = array_values($conversion->parts ?? $data['parts']);
-        sort($parts);
-        foreach ($parts as $part) {
-            if (!isset($state->circuit->parts[$part])) {
-                throw ValidationException::withMessages(['parts' => 'This circuit has no such part. Reload the page.']);
-            }
-        }
-        $until = $this->temporary->until($state, $parts, $data['temporaryUntil'] ?? null);
-        $verdict = $job->stage === JobStage::Bench ? $this->diagnosis->of($state)->diagnosis : null;
-        $snapshot =
-            $verdict === null
-                ? null
-                : [
-                    'verdict' => $verdict->verdict,
-                    'suspects' => array_slice($verdict->suspects, 0, 4),
-                    'guessing' => $this->diagnosis->priceOfGuessing($state),
-                ];
+        $replaced = $this->part->replaced(
+            $state,
+            $data['id'],
+            array_values($data['parts'] ?? []),
+            $data,
+            now()->toIso8601String(),
+        );
         try {
-            $record(
-                $this->user($request),
-                $job,
-                $data['id'],
-                implode('+', $parts),
-                $data['partNumber'] ?? null,
-                $conversion === null
-                    ? $data['note'] ?? null
-                    : trim("Converted: $conversion->name. " . ($data['note'] ?? '')),
-                $snapshot,
-                $until,
-            );
+            $record($this->user($request), $job, $replaced);
         } catch (ReadingRefused $error) {
             return $this->whereItStands($job->refresh(), $error->getMessage());
         }

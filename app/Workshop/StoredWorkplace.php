@@ -22,11 +22,7 @@ use Ispira\Core\Repair\Fit\CataloguePart;
  */
 final readonly class StoredWorkplace implements Workplace
 {
-    public function __construct(
-        private Factory $auth,
-        private Request $request,
-        private WorkshopLibrary $library,
-    ) {}
+    public function __construct(private Factory $auth, private Request $request, private WorkshopLibrary $library) {}
 
     public function units(): DisplayUnits
     {

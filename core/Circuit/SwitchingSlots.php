@@ -9,7 +9,8 @@ namespace Ispira\Core\Circuit;
  */
 final readonly class SwitchingSlots
 {
-    private const BITS = 60;
+    /** As many as an integer has to spare, where it is of 32 bits as well. */
+    private const BITS = 8 * \PHP_INT_SIZE - 4;
 
     /** @var list<list<int>> as many to a list as an integer has bits to spare */
     private array $words;

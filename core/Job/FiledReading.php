@@ -27,4 +27,18 @@ final readonly class FiledReading
         public ?string $keptAt = null,
         public ?string $by = null,
     ) {}
+
+    public function by(string $name): self
+    {
+        return new self(
+            $this->reading,
+            $this->map,
+            $this->takenAt,
+            $this->struckAt,
+            $this->struckBecause,
+            $this->doubts,
+            $this->keptAt,
+            $name,
+        );
+    }
 }

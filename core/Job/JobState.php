@@ -50,6 +50,39 @@ final readonly class JobState
         );
     }
 
+    /**
+     * The same with what is given by name in place of its own.
+     *
+     * @param list<FiledReading>|null $readings
+     * @param list<array{id: string, kind: MapKind, notedFor: string|null, episode: int}>|null $maps
+     * @param list<Replaced>|null     $replacements
+     */
+    public function with(
+        ?JobHead $head = null,
+        ?array $readings = null,
+        ?array $maps = null,
+        ?array $replacements = null,
+        ?Ledger $ledger = null,
+    ): self {
+        return new self(
+            $head ?? $this->head,
+            $this->family,
+            $this->parameters,
+            $this->part,
+            $this->circuit,
+            $this->repairSheet,
+            $readings ?? $this->readings,
+            $maps ?? $this->maps,
+            $replacements ?? $this->replacements,
+            $ledger ?? $this->ledger,
+        );
+    }
+
+    public function inStage(JobStage $stage): self
+    {
+        return $this->with(head: $this->head->inStage($stage));
+    }
+
     public function is(JobStage $stage): bool
     {
         return $this->head->stage === $stage;

@@ -16,7 +16,7 @@ final class Moment
     /** @throws UnreadableNumber */
     public static function read(string $text): \DateTimeImmutable
     {
-        $shown = mb_strimwidth(mb_scrub($text), 0, 40, '…');
+        $shown = Text::cut($text, 40);
         if (preg_match(self::PATTERN, $text, $found) !== 1) {
             throw new UnreadableNumber("\"$shown\" is no time: write it as 2026-11-25T14:05:00Z, with its offset.");
         }

@@ -9,6 +9,7 @@ use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Kernel\MeasureReader;
+use Ispira\Core\Kernel\Text;
 use Ispira\Core\Kernel\UnreadableNumber;
 
 /**
@@ -36,10 +37,7 @@ final readonly class Intake
     public function test(string $key): Test
     {
         return $this->circuit->tests[$key] ??
-            throw new RefusedReading(
-                RefusedReading::TEST,
-                'This circuit has no test "' . mb_strimwidth(mb_scrub($key), 0, 80, '…') . '".',
-            );
+            throw new RefusedReading(RefusedReading::TEST, 'This circuit has no test "' . Text::cut($key, 80) . '".');
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Ispira\Core\Capture\Format;
 
 use Ispira\Core\Capture\CaptureError;
 use Ispira\Core\Capture\Head;
+use Ispira\Core\Kernel\Text;
 use Ispira\Core\Kernel\Unit;
 
 /**
@@ -230,13 +231,13 @@ final readonly class CsvLayout
     private static function label(string $title): array
     {
         if (preg_match('/^(.*?)\s*[(\[]\s*([^)\]]{1,12})\s*[)\]]$/u', $title, $found) === 1) {
-            return [mb_scrub(mb_strimwidth($found[1], 0, 40)), $found[2]];
+            return [Text::cut($found[1], 40, ''), $found[2]];
         }
         if (preg_match('/^(.*?)[ _](s|ms|us|µs|ns|V|mV)$/u', $title, $found) === 1) {
-            return [mb_scrub(mb_strimwidth($found[1], 0, 40)), $found[2]];
+            return [Text::cut($found[1], 40, ''), $found[2]];
         }
 
-        return [mb_scrub(mb_strimwidth($title, 0, 40)), ''];
+        return [Text::cut($title, 40, ''), ''];
     }
 
     /**

@@ -8,6 +8,7 @@ use Ispira\Core\Capture\CaptureError;
 use Ispira\Core\Capture\Head;
 use Ispira\Core\Capture\ImportSettings;
 use Ispira\Core\Capture\SampleStore;
+use Ispira\Core\Kernel\Text;
 
 /**
  * A value change dump (IEEE 1364-2005, clause 18): scalar and real variables. Buses of several bits are left out.
@@ -105,7 +106,7 @@ final class VcdFile
         if (preg_match('/^(1|10|100)([munpf]?s)$/', $text, $found) !== 1) {
             throw new CaptureError(
                 "The VCD file's time scale \"" .
-                    mb_strimwidth($text, 0, 20, '…') .
+                    Text::cut($text, 20) .
                     '" is not one of 1, 10 or 100 with s, ms, us, ns, ps or fs.',
             );
         }
@@ -126,7 +127,7 @@ final class VcdFile
             return;
         }
         $this->channels[$code] = \count($this->names);
-        $this->names[] = mb_scrub(mb_strimwidth($name, 0, 40));
+        $this->names[] = Text::cut($name, 40, '');
         $this->units[] = $real ? 'V' : '';
     }
 

@@ -36,4 +36,37 @@ final readonly class JobHead
         public ?string $closedAt,
         public ?string $temporaryUntil,
     ) {}
+
+    /**
+     * The same in another stage; a closed one with its end.
+     *
+     * @param string|null $dueOn    day as YYYY-MM-DD
+     * @param string|null $closedAt moment as ISO 8601
+     */
+    public function inStage(
+        JobStage $stage,
+        ?JobOutcome $outcome = null,
+        ?string $dueOn = null,
+        ?string $closedAt = null,
+    ): self {
+        return new self(
+            $this->id,
+            $this->number,
+            $this->unit,
+            $this->place,
+            $this->model,
+            $this->complaint,
+            $this->since,
+            $this->intermittent,
+            $this->replacedBefore,
+            $stage,
+            $this->kind,
+            $outcome ?? $this->outcome,
+            $dueOn ?? $this->dueOn,
+            $this->flow,
+            $this->openedAt,
+            $closedAt ?? $this->closedAt,
+            $this->temporaryUntil,
+        );
+    }
 }

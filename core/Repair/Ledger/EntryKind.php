@@ -42,6 +42,30 @@ enum EntryKind: string
     case Quote = 'quote';
     case OtherCircuit = 'other-circuit';
 
+    /** Those that are noted as they are; the others are worked out by pages of their own. */
+    public const PLAIN = [
+        self::Found,
+        self::Kit,
+        self::KitReady,
+        self::Down,
+        self::Up,
+        self::Method,
+        self::Wire,
+        self::WireMoved,
+        self::WireChecked,
+        self::Switches,
+        self::SwitchesSet,
+        self::Plug,
+        self::Adjusted,
+        self::Loan,
+        self::Returned,
+        self::Removed,
+        self::Settled,
+        self::Quote,
+        self::Also,
+        self::Cannot,
+    ];
+
     /** @return array<string, string|list<string>> */
     public function fields(): array
     {

@@ -27,6 +27,12 @@ final readonly class Ledger
         return new self($standing);
     }
 
+    /** @return list<Entry> all that stand, in the order noted */
+    public function entries(): array
+    {
+        return array_values($this->entries);
+    }
+
     /** @return list<Entry> */
     public function all(EntryKind ...$kinds): array
     {

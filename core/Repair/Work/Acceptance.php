@@ -19,6 +19,9 @@ use Ispira\Core\Repair\Remedy\Quote;
  */
 final readonly class Acceptance
 {
+    /** What can still be noted when the job is closed. */
+    public const AFTER_CLOSING = [EntryKind::Loan, EntryKind::Returned, EntryKind::Held, EntryKind::Settled];
+
     /** @param StillOpen|null $open what the job leaves open; null for what the ledger alone leaves */
     public function __construct(private Ledger $ledger, private ?StillOpen $open = null) {}
 

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Jobs;
+namespace Ispira\Core\Acts;
 
-use Illuminate\Validation\ValidationException;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
+use Ispira\Core\Repair\Ledger\EntryRefused;
 
 /**
- * Reads the cells of a speed map from a request.
+ * Reads the cells of a speed map as they were chosen.
  */
 final class MapStates
 {
@@ -18,7 +18,7 @@ final class MapStates
      *
      * @return array<string, string> state by position, without those not tried
      *
-     * @throws ValidationException
+     * @throws EntryRefused
      */
     public static function read(mixed $given, CircuitModel $circuit, bool $whole = false, bool $answered = false): array
     {
@@ -29,27 +29,22 @@ final class MapStates
             }
             $cell = $circuit->positions[$position] ?? null;
             if ($cell === null) {
-                throw ValidationException::withMessages([
-                    'states' => "The selector has no position \"$position\". Reload the page: the circuit has changed.",
-                ]);
+                throw new EntryRefused(
+                    'states',
+                    "The selector has no position \"$position\". Reload the page: the circuit has changed.",
+                );
             }
             $known = is_string($state) ? SpeedState::tryFrom($state) : null;
             if ($known === null || !in_array($known, SpeedState::possible($cell->kind), true)) {
-                throw ValidationException::withMessages([
-                    'states' => "Choose what the fan does in position $cell->label.",
-                ]);
+                throw new EntryRefused('states', "Choose what the fan does in position $cell->label.");
             }
             $states[(string) $position] = $known->value;
         }
         if ($states === [] && !$answered) {
-            throw ValidationException::withMessages([
-                'states' => 'Try every position and note what the fan does: at least one position.',
-            ]);
+            throw new EntryRefused('states', 'Try every position and note what the fan does: at least one position.');
         }
         if ($whole && count($states) < count($circuit->positions)) {
-            throw ValidationException::withMessages([
-                'states' => 'Every position counts for the proof: try the ones that are still open.',
-            ]);
+            throw new EntryRefused('states', 'Every position counts for the proof: try the ones that are still open.');
         }
 
         return $states;
