@@ -12,6 +12,8 @@ export default defineConfig({
         baseURL: process.env.APP_URL ?? 'http://127.0.0.1:8010',
         viewport: { width: 1280, height: 800 },
         trace: 'off',
+        // Only what is done with no signal needs one; it keeps everything else from the net as well.
+        serviceWorkers: 'block',
         launchOptions: {
             executablePath: '/usr/bin/chromium-headless-shell',
             args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],

@@ -1,8 +1,11 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import laravel from 'laravel-vite-plugin';
+import { execFileSync } from 'node:child_process';
+import { mkdirSync, writeFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { defineConfig, type Plugin } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 /** Most that the scripts of the first page may weigh, compressed, in kB of 1000 bytes. */
 const FIRST_PAGE = 180;
@@ -35,7 +38,62 @@ function firstPage(): Plugin {
     };
 }
 
+/** Gathers what of the core goes to a device, where the worker finds it. */
+function deviceCore(): Plugin {
+    return {
+        name: 'device-core',
+        configResolved() {
+            mkdirSync('var', { recursive: true });
+            writeFileSync('var/device-core.json', execFileSync('php', ['bin/device-core.php'], { maxBuffer: 64e6 }));
+        },
+    };
+}
+
+/** The engine for where there is no signal: kept once somebody asked for it, never before. */
+const engine = /\/assets\/((desk|php8|PhpBase|device-core)[^/]*\.(js|json)|[^/]*\.wasm)$/;
+
+const installable = VitePWA({
+    strategies: 'generateSW',
+    registerType: 'autoUpdate',
+    injectRegister: null,
+    outDir: 'public',
+    buildBase: '/build/',
+    base: '/',
+    scope: '/',
+    manifest: false,
+    workbox: {
+        globDirectory: 'public/build',
+        globPatterns: ['assets/*.{js,css}', 'assets/*-latin*.woff2'],
+        globIgnores: ['**/desk*', '**/php8*', '**/PhpBase*'],
+        modifyURLPrefix: { '': '/build/' },
+        additionalManifestEntries: [{ url: '/shell', revision: String(Date.now()) }],
+        navigateFallback: null,
+        dontCacheBustURLsMatching: /assets\//,
+        clientsClaim: true,
+        skipWaiting: true,
+        cleanupOutdatedCaches: true,
+        runtimeCaching: [
+            {
+                urlPattern: ({ request }) => request.mode === 'navigate',
+                handler: 'NetworkOnly',
+                options: { precacheFallback: { fallbackURL: '/shell' } },
+            },
+            { urlPattern: engine, handler: 'CacheFirst', options: { cacheName: 'ispira-engine' } },
+            { urlPattern: /\/(favicon\.svg|icons\/)/, handler: 'CacheFirst', options: { cacheName: 'ispira-icons' } },
+        ],
+    },
+});
+
 export default defineConfig({
-    plugins: [laravel({ input: ['resources/js/app.tsx'], refresh: false }), react(), tailwindcss(), firstPage()],
+    plugins: [
+        deviceCore(),
+        laravel({ input: ['resources/js/app.tsx'], refresh: false }),
+        react(),
+        tailwindcss(),
+        firstPage(),
+        installable,
+    ],
+    worker: { format: 'es' },
+    optimizeDeps: { exclude: ['php-wasm'] },
     build: { chunkSizeWarningLimit: 900 },
 });

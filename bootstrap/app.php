@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Middleware\FromOutbox;
 use App\Http\Middleware\HandleInertiaRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -13,7 +14,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__ . '/../routes/web.php')
     ->withCommands([__DIR__ . '/../app/Console/Commands'])
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->web(append: [HandleInertiaRequests::class]);
+        $middleware->web(append: [FromOutbox::class, HandleInertiaRequests::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })
@@ -27,7 +28,7 @@ return Application::configure(basePath: dirname(__DIR__))
         );
         $exceptions->respond(function ($response, Throwable $error, Request $request) {
             $status = $response->getStatusCode();
-            if ($status === 419) {
+            if ($status === 419 && !$request->headers->has(FromOutbox::PERSON)) {
                 return back()->with('notice', 'The page had been open too long. Nothing was lost: send it again.');
             }
             if (

@@ -28,6 +28,9 @@ use App\Repair\SwapController;
 use App\Workshop\SessionController;
 use Illuminate\Support\Facades\Route;
 
+// What a device shows where the server is out of reach: it has to be there before anybody asks.
+Route::get('/shell', [AwayController::class, 'shell']);
+
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
     Route::post('/sign-in', [SessionController::class, 'store'])->middleware('throttle:30,1');

@@ -27,7 +27,7 @@ final class ReadingController extends Controller
         LiveMeter $live,
     ): RedirectResponse {
         if ($job->stage !== JobStage::Bench && !$job->readings->contains('id', $request->string('id')->toString())) {
-            return $this->whereItStands($job, 'This job is no longer on the bench: the reading was not recorded.');
+            return $this->refused($job, 'This job is no longer on the bench: the reading was not recorded.');
         }
         $circuit = $job->circuit();
         try {
@@ -63,7 +63,7 @@ final class ReadingController extends Controller
         $found = $job->readings->firstWhere('id', $reading);
         abort_unless($found instanceof Reading, 404);
         if ($job->stage !== JobStage::Bench) {
-            return $this->whereItStands($job, 'Only readings of a job on the bench can be struck out.');
+            return $this->refused($job, 'Only readings of a job on the bench can be struck out.');
         }
         $notice = Strike::out($found, $this->user($request), $data['reason'] ?? null)
             ? null
@@ -93,7 +93,7 @@ final class ReadingController extends Controller
             return true;
         });
         if (!$done) {
-            return $this->whereItStands($job, 'Only a part that lies on the bench is hooked up anew.');
+            return $this->refused($job, 'Only a part that lies on the bench is hooked up anew.');
         }
 
         return redirect("/jobs/$job->id/bench", 303);
@@ -135,7 +135,7 @@ final class ReadingController extends Controller
         $found = $job->readings->firstWhere('id', $reading);
         abort_unless($found instanceof Reading, 404);
         if ($job->stage !== JobStage::Bench) {
-            return $this->whereItStands($job, 'Only readings of a job on the bench can be answered for.');
+            return $this->refused($job, 'Only readings of a job on the bench can be answered for.');
         }
         KeptReading::query()->firstOrCreate(
             ['reading_sequence' => $found->sequence],

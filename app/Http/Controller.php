@@ -28,6 +28,12 @@ abstract class Controller
         return Inertia::render($page::component(), $page->props());
     }
 
+    /** Takes nothing, and sends the user where the job stands: what was sent is told apart from what was taken. */
+    protected function refused(Job $job, string $why): RedirectResponse
+    {
+        return $this->whereItStands($job, $why)->withErrors(['stage' => $why]);
+    }
+
     /** Sends the user where the job stands, saying why. */
     protected function whereItStands(Job $job, ?string $notice = null): RedirectResponse
     {

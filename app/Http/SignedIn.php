@@ -10,6 +10,7 @@ namespace App\Http;
 final readonly class SignedIn
 {
     public function __construct(
+        public int $id,
         public string $name,
         public string $role,
         public string $workshop,

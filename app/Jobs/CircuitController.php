@@ -48,7 +48,7 @@ final class CircuitController extends Controller
     public function update(Request $request, Job $job): RedirectResponse
     {
         if ($job->stage === JobStage::Closed) {
-            return $this->whereItStands($job, 'This job is closed. Its circuit stays as it was.');
+            return $this->refused($job, 'This job is closed. Its circuit stays as it was.');
         }
         $family = $this->families->get($job->family);
         try {

@@ -24,7 +24,7 @@ final class SpeedMapController extends Controller
             ['notedFor.required' => 'Say when the fan behaved like this, for example "last winter".'],
         );
         if ($job->stage === JobStage::Closed) {
-            return $this->whereItStands($job, 'This job is closed. Open a new one for the unit.');
+            return $this->refused($job, 'This job is closed. Open a new one for the unit.');
         }
         $record(
             $this->user($request),

@@ -100,7 +100,7 @@ final class LogController extends Controller
     public function import(Request $request, Job $job, RecordReading $record): RedirectResponse
     {
         if ($job->stage !== JobStage::Bench) {
-            return $this->whereItStands($job, 'This job is no longer on the bench: no reading was taken in.');
+            return $this->refused($job, 'This job is no longer on the bench: no reading was taken in.');
         }
         $request->validate(
             ['table' => ['required', 'file', 'max:2000']],

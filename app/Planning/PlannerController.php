@@ -67,7 +67,7 @@ final class PlannerController extends Controller
     {
         $planner = $this->planners->find($key) ?? abort(404);
         if ($job->stage !== JobStage::Bench) {
-            return $this->whereItStands($job, 'This job is no longer on the bench: the reading was not recorded.');
+            return $this->refused($job, 'This job is no longer on the bench: the reading was not recorded.');
         }
         $data = $request->validate([
             'values' => ['required', 'array'],

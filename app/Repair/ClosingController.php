@@ -27,6 +27,9 @@ final class ClosingController extends Controller
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
         }
+        if ($job->stage === JobStage::Closed && !$job->entries()->where('id', strtolower($data['id']))->exists()) {
+            return $this->refused($job, 'This job was closed in another window.');
+        }
         $unread = $proof->unread($state = JobStates::of($job));
         $closing = Entry::read(
             strtolower($data['id']),

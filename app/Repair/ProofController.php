@@ -59,10 +59,9 @@ final class ProofController extends Controller
             ['provokedBy.max' => 'Say it in 120 characters.'],
         );
         if ($job->stage !== JobStage::Proof) {
-            return $this->whereItStands(
-                $job,
-                $job->maps->contains('id', $data['id']) ? null : 'This job has moved on in another window.',
-            );
+            return $job->maps->contains('id', $data['id'])
+                ? $this->whereItStands($job)
+                : $this->refused($job, 'This job has moved on in another window.');
         }
         $states = MapStates::read($request->input('states'), $job->circuit(), whole: true);
         $right = array_unique(array_values($states)) === [SpeedState::Right->value];
@@ -94,7 +93,9 @@ final class ProofController extends Controller
             'value' => ['nullable', 'string', 'max:1000'],
         ]);
         if ($job->stage !== JobStage::Proof) {
-            return $this->whereItStands($job, 'This job has moved on in another window.');
+            return $job->readings->contains('id', strtolower($data['id']))
+                ? $this->whereItStands($job)
+                : $this->refused($job, 'This job has moved on in another window.');
         }
         $state = JobStates::of($job);
         [$test, $value] = TestValue::read($data, $state->circuit, $units);

@@ -59,7 +59,9 @@ final class RemedyController extends Controller
             ],
         );
         if ($job->stage !== JobStage::Bench) {
-            return $this->whereItStands($job, 'This job has moved on: the remedy was chosen already.');
+            return $job->entries()->where('id', strtolower($data['id']))->exists()
+                ? $this->whereItStands($job)
+                : $this->refused($job, 'This job has moved on: the remedy was chosen already.');
         }
         $record(
             $this->user($request),

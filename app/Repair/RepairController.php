@@ -49,7 +49,7 @@ final class RepairController extends Controller
     public function kitOfRoute(Request $request, Job $job, RecordEntry $record): RedirectResponse
     {
         if ($job->stage === JobStage::Closed) {
-            return $this->whereItStands($job, 'This job is closed: nothing more is noted in it.');
+            return $this->refused($job, 'This job is closed: nothing more is noted in it.');
         }
         $route = RepairView::route($job);
         $there = array_map(

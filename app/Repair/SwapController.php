@@ -89,7 +89,7 @@ final class SwapController extends Controller
         try {
             $record($this->user($request), $job, $replaced);
         } catch (ReadingRefused $error) {
-            return $this->whereItStands($job->refresh(), $error->getMessage());
+            return $this->refused($job->refresh(), $error->getMessage());
         }
 
         return redirect("/jobs/$job->id/proof", 303);

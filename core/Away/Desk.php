@@ -57,7 +57,7 @@ final class Desk
     /**
      * @param string $json of what is asked: "kept" the job as it was taken along (a text of JSON), "today" the day of the
      *     device, "done" what was done since (each with key, act, given, at), "page" the page and its question; null for
-     *     the one where the last thing done leads
+     *     the one where the last thing done leads, "from" the page where the person is
      *
      * @return array{component: string, page: string, props: array<string, mixed>, notice: string|null, errors: array<string, string>}
      *
@@ -90,15 +90,17 @@ final class Desk
             $this->states[] = $outcome->job ?? $this->states[$number];
         }
         $job = $this->states[\count($this->states) - 1];
-        $page = \is_string($asked['page'] ?? null) ? $asked['page'] : $outcome->page ?? self::whereItStands($job);
+        $led = !\is_string($asked['page'] ?? null);
+        $page = $led ? self::leads($job, $outcome, $errors, $asked) : $asked['page'];
         [$shown, $page] = $this->page($job, $place, $page);
 
         return [
             'component' => $shown::component(),
             'page' => $page,
             'props' => $shown->props(),
-            'notice' => $outcome?->notice,
-            'errors' => $errors,
+            // What came of the last thing done is said once: where it leads.
+            'notice' => $led ? $outcome?->notice : null,
+            'errors' => $led ? $errors : [],
         ];
     }
 
@@ -236,6 +238,20 @@ final class Desk
             'proof' => [$repair->proof($job), $page],
             default => [new AwayPage($job->head, self::ONLY_THERE), $page],
         };
+    }
+
+    /**
+     * Where a person is led: what was refused, and what leads nowhere, lets him stay.
+     *
+     * @param array<string, string>   $errors
+     * @param array<array-key, mixed> $asked
+     */
+    private static function leads(JobState $job, ?Outcome $outcome, array $errors, array $asked): string
+    {
+        $from = \is_string($asked['from'] ?? null) ? $asked['from'] : '';
+        $page = $errors !== [] || $outcome?->page === Outcome::STAY ? $from : $outcome->page ?? '';
+
+        return $page === '' ? self::whereItStands($job) : $page;
     }
 
     private static function whereItStands(JobState $job): string

@@ -93,15 +93,18 @@ final readonly class RepairActs
 
     private function entry(JobState $job, Done $done): Outcome
     {
+        if ($done->act !== 'entries') {
+            return Outcome::waits($job);
+        }
         $kind = EntryKind::tryFrom($done->text('kind'));
-        if ($done->act !== 'entries' || $kind === null || !\in_array($kind, EntryKind::PLAIN, true)) {
-            throw new EntryRefused('kind', 'This is only done with the server in reach. It waits until then.');
+        if ($kind === null || !\in_array($kind, EntryKind::PLAIN, true)) {
+            throw new EntryRefused('kind', 'This cannot be noted like that. Reload the page.');
         }
         $data = $done->given['data'] ?? [];
 
         return new Outcome(
             self::noted($job, Entry::read($done->id(), $kind, \is_array($data) ? $data : []), $done->at),
-            $done->text('from') === '' ? null : $done->text('from'),
+            Outcome::STAY,
         );
     }
 

@@ -1,6 +1,9 @@
 import '../css/app.css';
 import { createInertiaApp, router, type ResolvedComponent } from '@inertiajs/react';
 import { createRoot } from 'react-dom/client';
+import { versionFrom } from './away/along';
+import { type PageSent } from './away/kept';
+import { connect, whenSent } from './away/transport';
 
 // Every component with a capital letter may be a page; the server names it without its folder.
 const modules = import.meta.glob<{ default: ResolvedComponent }>('./*/[A-Z]*.tsx');
@@ -21,7 +24,16 @@ router.on('finish', () => {
     delete document.documentElement.dataset.waiting;
 });
 
+const sent = JSON.parse(document.getElementById('app')?.dataset['page'] ?? '{}') as PageSent;
+// The page that stands in for all others does not know which address was asked.
+if (sent.component === 'Away' && location.pathname !== '/shell') sent.url = location.pathname + location.search;
+connect(sent);
+versionFrom(() => sent.version);
+whenSent(() => router.reload());
+if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');
+
 void createInertiaApp({
+    page: sent as never,
     title: (title) => (title ? `${title} · Ispira` : 'Ispira'),
     resolve: async (name) => {
         const load = pages.get(name);

@@ -3,6 +3,9 @@
     <head>
         <meta charset="utf-8">
         <meta name="viewport" content="width=device-width, initial-scale=1">
+        <link rel="manifest" href="/manifest.webmanifest">
+        <meta name="theme-color" content="#16343b">
+        <link rel="apple-touch-icon" href="/icons/192.png">
         <link rel="icon" href="/favicon.svg" type="image/svg+xml">
         <script>
             try { const t = localStorage.getItem('ispira-theme'); if (t) document.documentElement.dataset.theme = t; } catch {}

@@ -16,13 +16,15 @@ final class HandleInertiaRequests extends Middleware
     /** @return array<string, mixed> */
     public function share(Request $request): array
     {
-        $user = $request->user();
+        // The page that stands in for all others is kept by the device: nobody's name goes into it.
+        $user = $request->is('shell') ? null : $request->user();
 
         return [
             ...parent::share($request),
             'user' =>
                 $user instanceof User
                     ? new SignedIn(
+                        id: $user->id,
                         name: $user->name,
                         role: $user->role,
                         workshop: $user->workshop->name,

@@ -1,5 +1,6 @@
 import { Link } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
+import TakeAlong from '@/away/TakeAlong';
 import SpeedStrip from '@/jobs/SpeedStrip';
 import { money } from '@/lib/format';
 import PlannerLinks from '@/planning/PlannerLinks';
@@ -160,6 +161,7 @@ function Ladder({ bench }: { bench: BenchState }) {
                     </Link>
                 )}
             </p>
+            {bench.open && <TakeAlong job={job} />}
             {planners.length > 0 && (
                 <p className="flex flex-wrap items-center gap-x-3">
                     <span className="text-soft">Plan:</span>

@@ -108,7 +108,7 @@ export function useDock(props: DockProps) {
                 preserveScroll: true,
                 onSuccess: (page) => {
                     const newest = (page.props as unknown as BenchPage).readings[0];
-                    if (newest) undo.offer(newest.id);
+                    if (newest?.id === id) undo.offer(newest.id);
                     setId(ulid());
                     onType('');
                     setOverRange(false);

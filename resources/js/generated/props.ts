@@ -36,6 +36,12 @@ export interface AttributeShown {
     choices: Choice[];
 }
 
+export interface AwayPage {
+    /** One that was taken along, and can go on. */
+    job: JobHead | null;
+    why: string;
+}
+
 export interface BenchPage {
     job: JobHead;
     strip: Strip;
@@ -1319,6 +1325,7 @@ export interface SignInPage {
 
 /** Who is signed in. */
 export interface SignedIn {
+    id: number;
     name: string;
     role: string;
     workshop: string;

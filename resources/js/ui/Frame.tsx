@@ -2,6 +2,7 @@ import { Head, Link, router, usePage } from '@inertiajs/react';
 import { useState, type ReactNode } from 'react';
 import type { JobHead } from '@/generated/props';
 import type { Shared } from '@/lib/page';
+import AwayLine from '@/away/AwayLine';
 import Waiting from './Waiting';
 
 function currentTheme(): string {
@@ -166,6 +167,7 @@ export default function Frame({ title, job, here = '', fill = false, children }:
                     {notice}
                 </p>
             )}
+            <AwayLine />
             <main id="main" className={`flex-1 ${fill ? 'flex min-h-0 flex-col' : ''}`}>
                 {children}
             </main>

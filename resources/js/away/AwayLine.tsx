@@ -1,0 +1,51 @@
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { useOutbox } from './useOutbox';
+
+// It is fetched while there is a signal, and not before the page stands.
+const load = () => import('./WaitingPanel');
+const WaitingPanel = lazy(load);
+
+/** Says in one line what waits on this device; nothing where nothing does. */
+export default function AwayLine({ dock = false }: { dock?: boolean }) {
+    const { entries, away, signedOut } = useOutbox();
+    const [open, setOpen] = useState(false);
+    useEffect(() => void load().catch(() => undefined), []);
+    const waits = entries.filter((entry) => entry.state === 'waiting').length;
+    const refused = entries.filter((entry) => entry.state === 'refused').length;
+    const said = [
+        away && 'No connection',
+        waits > 0 && `kept here, ${waits} waiting`,
+        refused > 0 && `${refused} refused`,
+        signedOut && waits > 0 && 'sign in to send',
+    ].filter((one) => one !== false);
+    return (
+        <>
+            <div
+                role="status"
+                aria-label="Outbox"
+                className={
+                    said.length === 0
+                        ? 'sr-only'
+                        : dock
+                          ? 'on-dock bg-dock px-3 text-dock-soft'
+                          : 'border-b border-rule bg-sheet px-5'
+                }
+            >
+                {said.length > 0 && (
+                    <button
+                        type="button"
+                        onClick={() => setOpen(true)}
+                        className={`min-h-11 underline decoration-dotted underline-offset-4 ${refused > 0 ? 'font-semibold' : ''}`}
+                    >
+                        {said.join(', ')}
+                    </button>
+                )}
+            </div>
+            {open && (
+                <Suspense>
+                    <WaitingPanel open onOpenChange={setOpen} />
+                </Suspense>
+            )}
+        </>
+    );
+}

@@ -1,0 +1,91 @@
+import { ask } from './desk';
+import { since } from './outbox';
+import { person } from './person';
+import { store, type Entry, type Kept } from './store';
+
+/** What Inertia shows: a component, what it is sent, and where that is. */
+export interface PageSent {
+    component: string;
+    props: Record<string, unknown>;
+    url: string;
+    version: string | null;
+}
+
+interface Answer {
+    component: string;
+    page: string;
+    props: Record<string, unknown>;
+    notice: string | null;
+    errors: Record<string, string>;
+}
+
+const OF_JOB = /^\/jobs\/([0-9a-zA-Z]{26})(?:\/(.*))?$/;
+
+/** The job to which an address belongs, and what of it. */
+export function ofJob(url: string): { job: string; what: string } | null {
+    const { pathname, search } = new URL(url, location.origin);
+    const found = OF_JOB.exec(pathname);
+    if (found?.[1]) return { job: found[1], what: `${found[2] ?? ''}${search}` };
+    const job = new URLSearchParams(search).get('job');
+    return job !== null && pathname.startsWith('/planners/') ? { job, what: pathname.slice(1) + search } : null;
+}
+
+export async function kept(job: string): Promise<Kept | null> {
+    const found = await (await store()).get('jobs', job);
+    return found && found.person === person() ? found : null;
+}
+
+function given(entry: Entry): Record<string, unknown> {
+    return typeof entry.body === 'string' && entry.body !== ''
+        ? (JSON.parse(entry.body) as Record<string, unknown>)
+        : {};
+}
+
+/**
+ * Asks the core on the device.
+ *
+ * @param page of the job, with its question; null for where the last entry leads
+ * @param from where the person stood, for what leads nowhere
+ */
+async function answered(job: Kept, page: string | null, from: string): Promise<Answer> {
+    const done = (await since(job.job)).map((entry) => ({
+        key: String(entry.seq),
+        act: ofJob(entry.url)?.what ?? '',
+        given: given(entry),
+        at: entry.at,
+    }));
+    const day = new Date();
+    const today = [day.getFullYear(), day.getMonth() + 1, day.getDate()]
+        .map((part) => String(part).padStart(2, '0'))
+        .join('-');
+    return JSON.parse(await ask(JSON.stringify({ kept: job.json, today, done, page, from }))) as Answer;
+}
+
+function sent(job: Kept, answer: Answer, notice: string | null): PageSent {
+    const { page } = answer;
+    return {
+        component: answer.component,
+        props: { ...answer.props, errors: answer.errors, notice: answer.notice ?? notice, user: job.user },
+        url: page.startsWith('planners/') ? `/${page}` : `/jobs/${job.job}/${page}`,
+        version: null,
+    };
+}
+
+/** A page of a job that was taken along, made on the device; null where it was not. */
+export async function pageOf(url: string): Promise<PageSent | null> {
+    const asked = ofJob(url);
+    const job = asked && (await kept(asked.job));
+    if (!asked || !job) return null;
+    return sent(job, await answered(job, asked.what === '' ? null : asked.what, asked.what), null);
+}
+
+/** Where an entry leads that has just been kept; null where its job was not taken along. */
+export async function pageAfter(entry: Entry, from: string): Promise<PageSent | null> {
+    const job = entry.job === null ? null : await kept(entry.job);
+    return job && sent(job, await answered(job, null, ofJob(from)?.what ?? ''), null);
+}
+
+/** Starts what is kept, so that the first question out there is not the slowest. */
+export async function warmUp(job: Kept): Promise<void> {
+    await answered(job, 'bench', '');
+}

@@ -1,0 +1,1 @@
+declare module 'php-wasm/php8.2-web.mjs';

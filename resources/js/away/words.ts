@@ -1,0 +1,42 @@
+import type { Entry } from './store';
+
+const acts: [RegExp, string][] = [
+    [/^\/jobs$/, 'New job'],
+    [/\/maps$/, 'Speed map'],
+    [/\/readings$/, 'Reading'],
+    [/\/strike$/, 'Reading struck out'],
+    [/\/keep$/, 'Reading kept as right'],
+    [/\/undo$/, 'Taken back'],
+    [/\/hook-up$/, 'Hooked up anew'],
+    [/\/tools$/, 'Tool at hand or not'],
+    [/\/circuit/, 'Circuit'],
+    [/\/photos$/, 'Photo'],
+    [/\/remedy$/, 'Chosen way'],
+    [/\/fit$/, 'Fit check'],
+    [/\/measured$/, 'New part measured'],
+    [/\/replacements$/, 'Part replaced'],
+    [/\/to-proof$/, 'To the proof'],
+    [/\/proof$/, 'Speed map after it'],
+    [/\/checks$/, 'Check of the repair'],
+    [/\/close$/, 'Job closed'],
+    [/\/entries$/, 'Note'],
+    [/\/plans\//, 'Plan'],
+    [/\/worked\//, 'Worked out'],
+    [/\/runs/, 'Step of a procedure'],
+];
+
+/** What was entered, in words for a list. */
+export function entryWords(entry: Entry): string {
+    const act = acts.find(([one]) => one.test(entry.url))?.[1] ?? 'Entry';
+    return [act, ...shown(entry)].join(': ');
+}
+
+function shown(entry: Entry): string[] {
+    if (typeof entry.body !== 'string' || entry.body === '') return [];
+    const fields = JSON.parse(entry.body) as Record<string, unknown>;
+    const text = (field: string) => (typeof fields[field] === 'string' ? fields[field] : '');
+    const value = fields['overRange'] === true ? 'over range' : text('value') || text('choice');
+    return [text('test'), value, text('complaint'), text('reason'), text('partNumber'), text('outcome')].filter(
+        (one) => one !== '',
+    );
+}

@@ -1,0 +1,101 @@
+import { expect, test, type Page } from '@playwright/test';
+import { enterMap, expectAccessible, HiddenUnit, signIn, takeTest } from './bench';
+import { measureWhatIsNeverLeftOut, tickTheFirst, toTheSwap } from './repair';
+
+test.use({ serviceWorkers: 'allow' });
+
+const positions = ['key-off', 'off', '1', '2', '3', '4'];
+
+async function openJob(page: Page, unit: string): Promise<string> {
+    await page.getByRole('link', { name: 'New job' }).click();
+    await page.getByRole('combobox', { name: 'Unit' }).fill(unit);
+    await page.getByLabel('Complaint').fill('Only blows on the top setting');
+    await enterMap(page, { 'key-off': 'right', off: 'right', 1: 'dead', 2: 'dead', 3: 'dead', 4: 'right' });
+    await page.getByRole('button', { name: 'Open the job' }).click();
+    await page.getByRole('button', { name: 'To the bench' }).click();
+    await expect(page.getByRole('region', { name: 'Next test' })).toBeVisible();
+    return new URL(page.url()).pathname;
+}
+
+async function takeAlong(page: Page): Promise<void> {
+    await page.getByRole('button', { name: 'Take this job along' }).click();
+    await expect(page.getByText('it goes on with no signal')).toBeVisible({ timeout: 60_000 });
+}
+
+const outbox = (page: Page) => page.getByRole('status', { name: 'Outbox' });
+
+/** What stands in the ladder: parts with their odds. */
+async function odds(page: Page): Promise<string[]> {
+    return page.getByRole('region', { name: 'Suspects' }).getByRole('listitem').allInnerTexts();
+}
+
+/** Takes tests as they are proposed until so many are taken, or a verdict stands. */
+async function takeTests(page: Page, unit: HiddenUnit, most: number): Promise<number> {
+    for (let taken = 0; taken < most; taken += 1) {
+        await expect(page.getByRole('region', { name: 'Suspects' })).toBeVisible();
+        const cause = page.getByRole('region', { name: 'Next test' }).getByRole('listitem').getByRole('link').first();
+        if (!(await page.locator('[data-test]').isVisible())) {
+            if (!(await cause.isVisible())) return taken;
+            await cause.click();
+            await expect(page.locator('[data-test]')).toBeVisible();
+        }
+        await takeTest(page, unit);
+    }
+    return most;
+}
+
+test('a whole job with no signal: six readings, a reload, verdict, swap, proof; then on again', async ({
+    page,
+    context,
+}) => {
+    test.setTimeout(300_000);
+    const unit = new HiddenUnit('common-open#0', {}, 4);
+    await signIn(page);
+    const bench = await openJob(page, 'Marsh school, cab heater');
+    await takeAlong(page);
+    await expectAccessible(page);
+    await context.setOffline(true);
+
+    const before = await takeTests(page, unit, 3);
+    await expect(outbox(page)).toContainText(`No connection, kept here, ${before} waiting`);
+    await expectAccessible(page);
+    const there = await odds(page);
+    await page.reload();
+    await expect(page.getByRole('region', { name: 'Suspects' })).toBeVisible({ timeout: 60_000 });
+    expect(await odds(page), 'the same odds after a reload').toEqual(there);
+    await expect(outbox(page)).toContainText(`kept here, ${before} waiting`);
+    await takeTests(page, unit, 20);
+    // The tables lead to readings that nothing proposes any more.
+    const taken = Number(await page.locator('[data-readings]').getAttribute('data-readings')) - positions.length;
+    for (let more = taken; more < 6; more += 1) {
+        await page.getByRole('button', { name: /Other tests/ }).click();
+        await page.getByRole('dialog').getByRole('listitem').getByRole('button').nth(more).click();
+        await expect(page.getByRole('dialog')).toBeHidden();
+        await takeTest(page, unit);
+    }
+    await page.goto(bench.replace('bench', 'verdict'));
+    await expect(page.getByRole('heading', { name: /^Resistor pack/ })).toBeVisible({ timeout: 60_000 });
+    await toTheSwap(page);
+    await tickTheFirst(page);
+    await page.getByLabel('Part number').fill('TN-4410');
+    await page.getByRole('button', { name: 'Done, now prove it' }).click();
+    await expect(page.getByRole('heading', { name: 'The same map again' })).toBeVisible();
+    await enterMap(page, Object.fromEntries(positions.map((position) => [position, 'right'])));
+    await page.getByRole('button', { name: 'Record the proof' }).click();
+    await expect(page.getByText('Every position was tried again, and each of them is right.')).toBeVisible();
+    await measureWhatIsNeverLeftOut(page);
+    await page.getByLabel(/^(Why checks were left out, or a note|Note)$/).fill('The rest was not in reach.');
+    await page.getByRole('button', { name: 'Close the job' }).click();
+    await expect(page.getByRole('heading', { name: 'Repaired. Every position is right.' })).toBeVisible();
+    const shown = await page.getByRole('main').innerText();
+
+    await context.setOffline(false);
+    await expect(outbox(page)).toBeEmpty({ timeout: 30_000 });
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Repaired. Every position is right.' })).toBeVisible();
+    expect(await page.getByRole('main').innerText(), 'what the device showed is what the server has').toBe(shown);
+    await page.goto('/');
+    await page.getByLabel('Unit, complaint or number').fill('Marsh school');
+    await page.getByRole('button', { name: 'Find' }).click();
+    await expect(page.getByRole('listitem').filter({ hasText: 'Marsh school' })).toHaveCount(1);
+});
