@@ -29,6 +29,30 @@ async function odds(page: Page): Promise<string[]> {
     return page.getByRole('region', { name: 'Suspects' }).getByRole('listitem').allInnerTexts();
 }
 
+/** Ends a job in another person's browser. */
+async function closeAsNotRepaired(page: Page, bench: string): Promise<void> {
+    const statuses = await page.evaluate(
+        async (job) => {
+            const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
+            const post = async (what: string, data: object) =>
+                (
+                    await fetch(`${job}/${what}`, {
+                        method: 'POST',
+                        headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
+                        body: JSON.stringify(data),
+                    })
+                ).status;
+            const id = '01K0000000000000000000C10S';
+            return [
+                await post('to-proof', {}),
+                await post('close', { id, outcome: 'not-repaired', reason: 'The owner took it away.' }),
+            ];
+        },
+        bench.replace('/bench', ''),
+    );
+    expect(statuses).toEqual([200, 200]);
+}
+
 /** Takes tests as they are proposed until so many are taken, or a verdict stands. */
 async function takeTests(page: Page, unit: HiddenUnit, most: number): Promise<number> {
     for (let taken = 0; taken < most; taken += 1) {
@@ -98,4 +122,88 @@ test('a whole job with no signal: six readings, a reload, verdict, swap, proof; 
     await page.getByLabel('Unit, complaint or number').fill('Marsh school');
     await page.getByRole('button', { name: 'Find' }).click();
     await expect(page.getByRole('listitem').filter({ hasText: 'Marsh school' })).toHaveCount(1);
+});
+
+test('what a second person closed meanwhile is refused in words, and kept', async ({ page, context, browser }) => {
+    const unit = new HiddenUnit('common-open#0', {}, 4);
+    await signIn(page);
+    const bench = await openJob(page, 'Pier office, cab heater');
+    await takeAlong(page);
+    await context.setOffline(true);
+    await takeTests(page, unit, 2);
+    await expect(outbox(page)).toContainText('kept here, 2 waiting');
+
+    const other = await (await browser.newContext()).newPage();
+    await signIn(other, 'runa@halvmark.example');
+    await closeAsNotRepaired(other, bench);
+
+    await context.setOffline(false);
+    await expect(outbox(page)).toContainText('2 refused', { timeout: 30_000 });
+    await outbox(page).getByRole('button').click();
+    const refused = page.getByRole('region', { name: 'Refused' });
+    await expect(refused.getByText('This job is no longer on the bench: the reading was not recorded.')).toHaveCount(2);
+    await expectAccessible(page);
+    await refused.getByRole('button', { name: 'Let it go' }).first().click();
+    await expect(refused.getByRole('button', { name: 'Let it go' })).toHaveCount(1);
+    await refused.getByRole('link', { name: 'See the job' }).click();
+    await expect(page.getByRole('heading', { name: /not repaired/i })).toBeVisible();
+    await expect(outbox(page), 'a refusal stays until somebody lets it go').toContainText('1 refused');
+    await other.context().close();
+});
+
+test('a session that ended loses nothing, and a shared device shows it to its person alone', async ({
+    page,
+    context,
+}) => {
+    const unit = new HiddenUnit('common-open#0', {}, 4);
+    await signIn(page);
+    const bench = await openJob(page, 'Boat shed, cab heater');
+    await takeAlong(page);
+    await context.setOffline(true);
+    await takeTests(page, unit, 2);
+    await context.clearCookies();
+    await context.setOffline(false);
+    await expect(outbox(page)).toContainText('sign in to send', { timeout: 30_000 });
+    await expect(outbox(page)).toContainText('kept here, 2 waiting');
+
+    // Somebody else signs in on the same device: nothing of it is shown, nothing is sent in another name.
+    await signIn(page, 'dav@halvmark.example');
+    await expect(outbox(page)).toBeEmpty();
+    await page.goto(bench);
+    await page.getByRole('button', { name: /^Readings/ }).click();
+    await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(positions.length);
+    await page.keyboard.press('Escape');
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await expect(page.getByLabel('Password')).toBeVisible();
+
+    await signIn(page);
+    await expect(outbox(page)).toBeEmpty({ timeout: 30_000 });
+    await page.goto(bench);
+    await page.getByRole('button', { name: /^Readings/ }).click();
+    await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(positions.length + 2);
+});
+
+test('an error of the server is never taken for success', async ({ page }) => {
+    const unit = new HiddenUnit('common-open#0', {}, 4);
+    await signIn(page);
+    await openJob(page, 'Fish smoker, fan heater');
+    await page.route('**/readings', (route) => route.fulfill({ status: 500, body: 'down' }));
+    const key = (await page.locator('[data-test]').getAttribute('data-test')) ?? '';
+    const value = unit.answer(key)[key];
+    const dock = page.getByRole('region', { name: 'Reading', exact: true });
+    if (typeof value === 'number') await dock.getByRole('textbox').first().fill(value.toFixed(3));
+    else if (value === null) await dock.getByRole('button', { name: /over range/ }).click();
+    else await dock.locator(`[data-choice="${value}"]`).click();
+    await dock.getByRole('button', { name: 'Record', exact: true }).click();
+    await expect(outbox(page)).toContainText('kept here, 1 waiting');
+    await expect(page.getByText('Kept on this device.')).toBeVisible();
+    await page.unroute('**/readings');
+    await outbox(page).getByRole('button').click();
+    await page.getByRole('button', { name: 'Try now' }).click();
+    await expect(page.getByText('Nothing waits: the server has everything.')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(outbox(page)).toBeEmpty();
+    await page.getByRole('button', { name: /^Readings/ }).click();
+    await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(positions.length + 1);
 });

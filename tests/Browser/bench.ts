@@ -38,9 +38,9 @@ export class HiddenUnit {
     }
 }
 
-export async function signIn(page: Page): Promise<void> {
+export async function signIn(page: Page, who = 'iska@halvmark.example'): Promise<void> {
     await page.goto('/sign-in');
-    await page.getByLabel('E-mail address').fill('iska@halvmark.example');
+    await page.getByLabel('E-mail address').fill(who);
     await page.getByLabel('Password').fill('lake-ferry');
     await page.getByRole('button', { name: 'Sign in' }).click();
     await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
