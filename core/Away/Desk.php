@@ -11,6 +11,7 @@ use Ispira\Core\Diagnosis\Inference\PredictionStore;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\JobState;
 use Ispira\Core\Kernel\FileError;
+use Ispira\Core\Kernel\Keyed;
 use Ispira\Core\Kernel\Page;
 use Ispira\Core\Pages\BenchAsked;
 use Ispira\Core\Pages\BenchPages;
@@ -59,7 +60,7 @@ final class Desk
      *     device, "done" what was done since (each with key, act, given, at), "page" the page and its question; null for
      *     the one where the last thing done leads, "from" the page where the person is
      *
-     * @return array{component: string, page: string, props: array<string, mixed>, notice: string|null, errors: array<string, string>}
+     * @return array{component: string, page: string, props: array<string, mixed>, notice: string|null, errors: Keyed<string>}
      *
      * @throws FileError
      */
@@ -100,7 +101,7 @@ final class Desk
             'props' => $shown->props(),
             // What came of the last thing done is said once: where it leads.
             'notice' => $led ? $outcome?->notice : null,
-            'errors' => $led ? $errors : [],
+            'errors' => new Keyed($led ? $errors : []),
         ];
     }
 

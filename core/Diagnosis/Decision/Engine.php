@@ -15,6 +15,7 @@ use Ispira\Core\Diagnosis\Inference\NoStore;
 use Ispira\Core\Diagnosis\Inference\Predictions;
 use Ispira\Core\Diagnosis\Inference\PredictionStore;
 use Ispira\Core\Diagnosis\Inference\UnknownTest;
+use Ispira\Core\Kernel\Ranking;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Reading\Trust;
 
@@ -168,14 +169,12 @@ final readonly class Engine
                     ($origins[$remedy][$origin] ?? 0.0) + ($before > 0.0 ? ($chance * $weight) / $before : 0.0);
             }
         }
-        arsort($probability);
         $suspects = [];
-        foreach ($probability as $remedy => $chance) {
-            arsort($faults[$remedy]);
+        foreach (Ranking::largestFirst($probability) as $remedy => $chance) {
             $suspects[] = new Suspect(
                 $remedy,
                 $chance,
-                $faults[$remedy],
+                Ranking::largestFirst($faults[$remedy]),
                 $examples[$remedy],
                 $money->ofRemedy($remedy),
                 $origins[$remedy] ?? [],
@@ -202,13 +201,9 @@ final readonly class Engine
         }
         $least = max(self::TELLS_NOTHING, self::TELLS_LITTLE * $open);
         $telling = array_filter($choices, static fn(TestChoice $c): bool => $c->information > $least);
-        usort(
-            $telling,
-            static fn(TestChoice $a, TestChoice $b): int => $b->information / $b->minutes <=>
-                $a->information / $a->minutes,
-        );
+        $telling = Ranking::by($telling, static fn(TestChoice $one): float => $one->information / $one->minutes);
 
-        return $telling[0] ?? null;
+        return array_values($telling)[0] ?? null;
     }
 
     /** Whether a suspect is sure enough to be named, and is something that can be. */

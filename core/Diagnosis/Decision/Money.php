@@ -6,6 +6,7 @@ namespace Ispira\Core\Diagnosis\Decision;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Kernel\Ranking;
 
 /**
  * What it costs to be wrong.
@@ -55,10 +56,9 @@ final readonly class Money
                 $ratio[$remedy] = $chance / $cost[$remedy];
             }
         }
-        arsort($ratio);
         $left = 1.0;
         $wasted = 0.0;
-        foreach ($ratio as $remedy => $_) {
+        foreach (Ranking::largestFirst($ratio) as $remedy => $_) {
             $left -= $chances[$remedy];
             if ($left <= 0.0) {
                 break;

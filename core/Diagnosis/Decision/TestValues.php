@@ -8,6 +8,7 @@ use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Kernel\Ranking;
 
 /**
  * Values the tests that could be done next, one step ahead.
@@ -86,9 +87,8 @@ final class TestValues
                 $exact[$key] = $choices[$key] = $this->choice($choice->test, $opened, $this->chance, false);
             }
         }
-        usort($choices, static fn(TestChoice $a, TestChoice $b): int => $b->gain() <=> $a->gain());
 
-        return $choices;
+        return array_values(Ranking::by($choices, static fn(TestChoice $one): float => $one->gain()));
     }
 
     /**
@@ -166,13 +166,8 @@ final class TestValues
      */
     private function best(array $choices): array
     {
-        $byMoney = $byTelling = $choices;
-        uasort($byMoney, static fn(TestChoice $a, TestChoice $b): int => $b->gain() <=> $a->gain());
-        uasort(
-            $byTelling,
-            static fn(TestChoice $a, TestChoice $b): int => $b->information / $b->minutes <=>
-                $a->information / $a->minutes,
-        );
+        $byMoney = Ranking::by($choices, static fn(TestChoice $one): float => $one->gain());
+        $byTelling = Ranking::by($choices, static fn(TestChoice $one): float => $one->information / $one->minutes);
 
         return \array_slice($byMoney, 0, self::BEST_BY_MONEY, true) +
             \array_slice($byTelling, 0, self::BEST_TELLING, true);

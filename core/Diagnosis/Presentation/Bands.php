@@ -8,6 +8,7 @@ use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\Evidence;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\ReadingScale;
+use Ispira\Core\Kernel\Ranking;
 
 /**
  * Ranges of readings after each of which the same suspect leads.
@@ -197,9 +198,8 @@ final readonly class Bands
             $remedy = $this->alive[$number][0]->remedy();
             $remedies[$remedy] = ($remedies[$remedy] ?? 0.0) + $share;
         }
-        arsort($remedies);
 
-        return (string) array_key_first($remedies);
+        return (string) array_key_first(Ranking::largestFirst($remedies));
     }
 
     /**
@@ -225,7 +225,7 @@ final readonly class Bands
     private static function likeliest(array $bands): array
     {
         $bands = array_filter($bands, static fn(array $band): bool => array_sum($band['mass']) >= self::LEAST);
-        usort($bands, static fn(array $a, array $b): int => array_sum($b['mass']) <=> array_sum($a['mass']));
+        $bands = Ranking::by($bands, static fn(array $band): float => (float) array_sum($band['mass']));
         $bands = \array_slice($bands, 0, self::MOST);
         usort($bands, static fn(array $a, array $b): int => $a['from'] <=> $b['from']);
 

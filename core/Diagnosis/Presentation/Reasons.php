@@ -14,6 +14,7 @@ use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Presentation\Shown\MisfitShown;
 use Ispira\Core\Diagnosis\Presentation\Shown\ReasonShown;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\Ranking;
 use Ispira\Core\Reading\MeterAccuracy;
 use Ispira\Core\Reading\Reading;
 
@@ -99,9 +100,8 @@ final readonly class Reasons
                 );
             }
         }
-        usort($reasons, static fn(ReasonShown $a, ReasonShown $b): int => abs($b->weight) <=> abs($a->weight));
 
-        return $reasons;
+        return array_values(Ranking::by($reasons, static fn(ReasonShown $one): float => abs($one->weight)));
     }
 
     /** @return list<Hypothesis> what the leading others would have wrong */

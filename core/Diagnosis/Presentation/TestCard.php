@@ -22,6 +22,7 @@ use Ispira\Core\Diagnosis\Presentation\Shown\OutcomeShown;
 use Ispira\Core\Instrument\MeterFunction;
 use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\Ranking;
 use Ispira\Core\Kernel\Titled;
 
 /**
@@ -270,15 +271,13 @@ final readonly class TestCard
         $total = array_sum(array_column($shares, 1));
         $byRemedy = [];
         $leading = [];
-        usort($shares, static fn(array $a, array $b): int => $b[1] <=> $a[1]);
-        foreach ($shares as [$hypothesis, $share]) {
+        foreach (Ranking::by($shares, static fn(array $one): float => $one[1]) as [$hypothesis, $share]) {
             $remedy = $hypothesis->remedy();
             $byRemedy[$remedy] = ($byRemedy[$remedy] ?? 0.0) + $share;
             $leading[$remedy] ??= $hypothesis;
         }
-        arsort($byRemedy);
         $remedies = [];
-        foreach (\array_slice($byRemedy, 0, 3, true) as $remedy => $share) {
+        foreach (\array_slice(Ranking::largestFirst($byRemedy), 0, 3, true) as $remedy => $share) {
             if ($total > 0.0 && $share / $total > 0.05) {
                 $remedies[] = new MeaningShown(
                     remedy: $remedy,
