@@ -51,7 +51,7 @@ enum Quantity: string
     /** Whether it can differ where currents do not: between dead ends. */
     public function isOfPlace(): bool
     {
-        return \in_array($this, [self::Volts, self::Vacuum, self::Frequency], true);
+        return \in_array($this, [self::Volts, self::Duty, self::Vacuum, self::Frequency], true);
     }
 
     /** Whether it grows with the supply: not so what belongs to a part alone, or what only a fan's air decides. */

@@ -24,6 +24,9 @@ final readonly class Limits
     /** Shares of the ordinary supply within which one is noted. */
     private const SUPPLY = [0.3, 2.5];
 
+    /** % that a simulated meter could show before it was held at nothing. */
+    private const LEAST_DUTY_ON_RECORD = -5.0;
+
     /** As wide as the readings that were taken before a circuit had limits of its own. */
     private const ANY = 1e8;
     private const ANY_SUPPLY = [1.0, 1000.0];
@@ -35,7 +38,13 @@ final readonly class Limits
     public function of(Quantity $quantity): array
     {
         if ($this->onRecord) {
-            return [\in_array($quantity, [Quantity::Ohms, Quantity::Duty], true) ? 0.0 : -self::ANY, self::ANY];
+            $least = match ($quantity) {
+                Quantity::Ohms => 0.0,
+                Quantity::Duty => self::LEAST_DUTY_ON_RECORD,
+                default => -self::ANY,
+            };
+
+            return [$least, self::ANY];
         }
 
         return match ($quantity) {

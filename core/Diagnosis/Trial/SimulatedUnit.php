@@ -172,7 +172,12 @@ final class SimulatedUnit
             }
             $shown = $seen + $this->chance->normal() * MeterAccuracy::spread($test->probe->quantity, $seen);
 
-            return $test->probe->quantity === Quantity::Ohms ? max(0.0, $shown) : $shown;
+            // No meter shows less than nothing of these.
+            return match ($test->probe->quantity) {
+                Quantity::Ohms => max(0.0, $shown),
+                Quantity::Duty => max(0.0, min(100.0, $shown)),
+                default => $shown,
+            };
         }
         $chances =
             $test->probe->quantity === Quantity::Observation

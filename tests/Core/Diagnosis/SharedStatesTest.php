@@ -109,6 +109,42 @@ final class SharedStatesTest extends TestCase
         self::assertGreaterThan(0, $compared);
     }
 
+    /** Whoever asks first, and in whatever order: a prediction is one of circuit, hypothesis and test alone. */
+    #[DataProviderExternal(Families::class, 'all')]
+    public function testTheOrderOfQuestionsChangesNoPrediction(string $key): void
+    {
+        $forward = new Bench([], false, $key);
+        $backward = new Bench([], false, $key);
+        $tests = array_filter(
+            $forward->circuit->tests,
+            static fn(Test $test): bool => $test->probe->quantity !== Quantity::Observation,
+        );
+        foreach (array_reverse($backward->hypotheses) as $hypothesis) {
+            foreach (array_reverse($tests) as $test) {
+                $backward->predictions->few($hypothesis, $test);
+            }
+        }
+        foreach ($forward->hypotheses as $name => $hypothesis) {
+            foreach ($tests as $test) {
+                $once = self::said($forward->predictions->few($hypothesis, $test));
+                $again = self::said($backward->predictions->few($backward->hypotheses[$name], $test));
+                self::assertEqualsWithDelta($once, $again, 1e-4, "$test->key, $name");
+            }
+        }
+    }
+
+    /**
+     * A relay that chatters has no speed: that has to be so whoever asks.
+     *
+     * @param list<float> $numbers
+     *
+     * @return list<float|string>
+     */
+    private static function said(array $numbers): array
+    {
+        return array_map(static fn(float $one): float|string => is_nan($one) ? 'chatters' : $one, $numbers);
+    }
+
     /** States are shared between questions of speed and of voltage too: no question may answer for another. */
     #[DataProviderExternal(Families::class, 'all')]
     public function testWhatWasAskedBeforeChangesNoPrediction(string $key): void

@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Job;
+use App\Models\User;
+use App\Models\Workshop;
+use Database\Seeders\DatabaseSeeder;
+use Ispira\Core\Away\Desk;
+use Ispira\Core\Away\MemoryStore;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Job\JobStage;
+use Ispira\Core\Planning\PlannerRegistry;
+use Opis\JsonSchema\Validator;
+use Tests\TestCase;
+
+final class AwayTest extends TestCase
+{
+    public function testTheDeviceShowsOfEveryJobWhatTheServerShows(): void
+    {
+        $this->seed(DatabaseSeeder::class);
+        $this->actingAs(User::query()->where('email', 'iska@halvmark.example')->firstOrFail());
+        $desk = new Desk(FamilyRegistry::shipped(), new PlannerRegistry(), new MemoryStore());
+        $workshop = Workshop::query()->where('name', 'Halvmark shared workshop')->firstOrFail();
+        $families = [];
+        $jobs = $workshop->jobs()->where('stage', '!=', JobStage::Circuit)->latest('number')->get();
+        foreach ($jobs->unique(static fn(Job $one): string => "$one->family {$one->stage->value}") as $job) {
+            $kept = $this->get("/jobs/$job->id/along")
+                ->assertOk()
+                ->getContent();
+            $families[$job->family] = true;
+            foreach (['bench', 'verdict', 'remedy', 'fit', 'swap', 'proof'] as $page) {
+                $response = $this->get("/jobs/$job->id/$page");
+                if ($response->isRedirect()) {
+                    continue;
+                }
+                $answer = $desk->answer(
+                    (string) json_encode(['kept' => $kept, 'today' => now()->toDateString(), 'page' => $page]),
+                );
+                self::assertSame($response->viewData('page')['component'], $answer['component']);
+                $differ = self::differences(
+                    self::comparable(
+                        (array) json_decode((string) json_encode($response->viewData('page')['props']), true),
+                    ),
+                    self::comparable((array) json_decode((string) json_encode($answer['props']), true)),
+                );
+                self::assertSame([], $differ, "$page of $job->family $job->number");
+            }
+        }
+        self::assertCount(11, $families);
+    }
+
+    public function testAKeptJobKeepsToItsSchema(): void
+    {
+        $user = $this->person();
+        $job = $this->jobOnBench($user);
+        $kept = $this->actingAs($user)
+            ->get("/jobs/$job->id/along")
+            ->assertOk()
+            ->getContent();
+        $validator = new Validator();
+        $resolver = $validator->resolver();
+        self::assertNotNull($resolver);
+        foreach (['kept-job', 'job'] as $name) {
+            $file = base_path("docs/formats/$name.schema.json");
+            $resolver->registerRaw(json_decode((string) file_get_contents($file), false, 64, \JSON_THROW_ON_ERROR));
+        }
+        $result = $validator->validate(
+            json_decode((string) $kept, false, 64, \JSON_THROW_ON_ERROR),
+            'https://ispira.example/formats/kept-job.schema.json',
+        );
+        self::assertTrue($result->isValid(), (string) json_encode($result->error()?->args()));
+    }
+
+    public function testWhatWasKeptIsTakenFromNobodyButItsPerson(): void
+    {
+        $user = $this->person();
+        $job = $this->jobOnBench($user);
+        $reading = ['id' => $this->ulid(), 'test' => 'battery-volts@4', 'value' => '12.6'];
+        $this->actingAs($this->person('technician', $user->workshop))
+            ->withHeader('X-Ispira-Person', (string) $user->id)
+            ->post("/jobs/$job->id/readings", $reading)
+            ->assertForbidden()
+            ->assertHeader('X-Ispira-Person', 'another');
+        self::assertSame(0, $job->readings()->whereNull('speed_map_id')->count());
+        $this->actingAs($user)
+            ->withHeader('X-Ispira-Person', (string) $user->id)
+            ->post("/jobs/$job->id/readings", $reading)
+            ->assertRedirect("/jobs/$job->id/bench")
+            ->assertSessionHasNoErrors();
+        self::assertSame(1, $job->readings()->whereNull('speed_map_id')->count());
+    }
+
+    public function testWhatIsNotTakenIsToldApartFromWhatIs(): void
+    {
+        $user = $this->person();
+        $job = $this->jobOnBench($user);
+        $this->actingAs($user)->post("/jobs/$job->id/to-proof");
+        $why = 'This job is no longer on the bench: the reading was not recorded.';
+        $reading = ['id' => $this->ulid(), 'test' => 'battery-volts@4', 'value' => '12.6'];
+        $this->post("/jobs/$job->id/readings", $reading)->assertSessionHasErrors(['stage' => $why]);
+        $this->post("/jobs/$job->id/remedy", [
+            'id' => $this->ulid(),
+            'option' => 'x',
+            'reason' => 'y',
+        ])->assertSessionHasErrors('stage');
+        $close = ['id' => $this->ulid(), 'outcome' => 'not-repaired', 'reason' => 'The owner took it away.'];
+        $this->post("/jobs/$job->id/close", $close)->assertSessionHasNoErrors();
+        $this->post("/jobs/$job->id/close", $close)->assertSessionHasNoErrors();
+        $this->post("/jobs/$job->id/close", ['id' => $this->ulid()] + $close)->assertSessionHasErrors('stage');
+        self::assertSame(JobStage::Closed, Job::query()->findOrFail($job->id)->stage);
+    }
+
+    public function testTheShellBearsNobodysName(): void
+    {
+        $this->actingAs($this->person())->get('/shell')->assertOk()->assertDontSee('Tess');
+        self::assertNull($this->props('/shell')['user']);
+    }
+
+    /** @return list<string> where they differ */
+    private static function differences(mixed $one, mixed $other, string $path = ''): array
+    {
+        if (!\is_array($one) || !\is_array($other)) {
+            return $one === $other ? [] : ["$path: " . json_encode($one) . ' is ' . json_encode($other)];
+        }
+        $differ = [];
+        foreach (array_keys($one + $other) as $key) {
+            array_push($differ, ...self::differences($one[$key] ?? null, $other[$key] ?? null, "$path/$key"));
+        }
+
+        return $differ;
+    }
+
+    /**
+     * Without what only the server has, and with moments in one form.
+     *
+     * @param array<array-key, mixed> $props
+     *
+     * @return array<array-key, mixed>
+     */
+    private static function comparable(array $props): array
+    {
+        unset($props['errors'], $props['user'], $props['notice'], $props['pulse'], $props['meters'], $props['runs']);
+        array_walk_recursive($props, static function (mixed &$value): void {
+            if (\is_string($value) && preg_match('/^\d{4}-\d\d-\d\dT[\d:.]+(?:Z|[+-]\d\d:\d\d)$/', $value) === 1) {
+                $value = substr(
+                    (new \DateTimeImmutable($value))->setTimezone(new \DateTimeZone('UTC'))->format('c'),
+                    0,
+                    19,
+                );
+            }
+            if (\is_float($value)) {
+                $value = round($value, 9);
+            }
+        });
+        ksort($props);
+
+        return $props;
+    }
+}
