@@ -22,7 +22,7 @@ async function takeAlong(page: Page): Promise<void> {
     await expect(page.getByText('it goes on with no signal')).toBeVisible({ timeout: 60_000 });
 }
 
-const outbox = (page: Page) => page.getByRole('status', { name: 'Outbox' });
+const outbox = (page: Page) => page.getByRole('group', { name: 'Outbox' });
 
 /** What stands in the ladder: parts with their odds. */
 async function odds(page: Page): Promise<string[]> {

@@ -19,12 +19,7 @@ export default function Away() {
     useEffect(() => {
         if (asked) return;
         // The address that was wanted is asked once: of the server, or of what lies here.
-        const off = [
-            router.on('exception', (event) => event.preventDefault()),
-            router.on('finish', () => setAsked(true)),
-        ];
-        router.visit(location.href, { replace: true });
-        return () => off.forEach((stop) => stop());
+        router.visit(location.href, { replace: true, onFinish: () => setAsked(true) });
     }, [asked]);
     const link = 'inline-flex min-h-11 items-center text-lake underline underline-offset-4';
     return (

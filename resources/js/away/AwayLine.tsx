@@ -21,7 +21,8 @@ export default function AwayLine({ dock = false }: { dock?: boolean }) {
     return (
         <>
             <div
-                role="status"
+                role="group"
+                aria-live="polite"
                 aria-label="Outbox"
                 className={
                     said.length === 0

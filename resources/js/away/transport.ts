@@ -75,8 +75,23 @@ async function read(config: InternalAxiosRequestConfig): Promise<AxiosResponse> 
         reached(true);
         const page = (await pageOf(url).catch(() => null)) ?? (await keptPage(url));
         if (page) return respond(config, page);
-        throw error;
+        // What only looks whether something has changed leaves the page as it is.
+        if (config.headers.has('Cache-Control')) throw error;
+        return respond(config, nothingKept(url));
     }
+}
+
+/** Says that nothing of that address lies on the device, and what does. */
+function nothingKept(url: string): PageSent {
+    const { user } = last.props;
+    const { pathname, search } = new URL(url, location.origin);
+    const why = 'The server is out of reach.';
+    return {
+        component: 'Away',
+        props: { job: null, why, user, notice: null, errors: {} },
+        url: pathname + search,
+        version: null,
+    };
 }
 
 type Verdict = { is: 'taken' } | { is: 'answered'; why: string } | { is: 'refused'; why: string } | { is: 'later' };

@@ -1,3 +1,4 @@
+import TakeAlong from '@/away/TakeAlong';
 import SpeedStrip from '@/jobs/SpeedStrip';
 import Panel from '@/ui/Panel';
 import CannotPanel from './CannotPanel';
@@ -60,6 +61,11 @@ export default function Panels({ bench }: { bench: BenchState }) {
                 description="What is heard in each position, and what should be."
             >
                 <SpeedStrip strip={bench.strip} here={card?.position ?? ''} />
+                {open && (
+                    <div className="mt-3">
+                        <TakeAlong job={job} />
+                    </div>
+                )}
             </Panel>
             <Panel
                 open={panel === 'readings'}

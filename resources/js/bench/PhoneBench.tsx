@@ -1,4 +1,5 @@
 import { Head, Link } from '@inertiajs/react';
+import AwayLine from '@/away/AwayLine';
 import CircuitSheet from '@/sheet/CircuitSheet';
 import Button from '@/ui/Button';
 import Waiting from '@/ui/Waiting';
@@ -38,7 +39,7 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                 <button
                     type="button"
                     onClick={() => setPanel('strip')}
-                    aria-label="Speed map"
+                    aria-label="Speed map, and take this job along"
                     className="flex min-h-11 items-end px-2"
                 >
                     <StripSign strip={bench.strip} here={card?.position ?? ''} />
@@ -119,7 +120,13 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                     Verdict
                 </Link>
             </nav>
+            {bench.notice && (
+                <p role="status" className="border-t border-warn/40 bg-caution px-3 py-1.5 leading-snug">
+                    {bench.notice}
+                </p>
+            )}
             <AtTheDock bench={bench} />
+            <AwayLine dock />
             {bench.dock && <Keypad key={bench.dock.card.key} {...bench.dock} onMore={() => setPanel('cannot')} />}
             <Panels bench={bench} />
         </div>

@@ -108,7 +108,11 @@ export function useDock(props: DockProps) {
                 preserveScroll: true,
                 onSuccess: (page) => {
                     const newest = (page.props as unknown as BenchPage).readings[0];
-                    if (newest?.id === id) undo.offer(newest.id);
+                    // Where the server was out of reach it may only be kept, and nothing is weighed yet.
+                    if (newest?.id === id) {
+                        undo.offer(newest.id);
+                        onRecorded(page);
+                    }
                     setId(ulid());
                     onType('');
                     setOverRange(false);
@@ -116,7 +120,6 @@ export function useDock(props: DockProps) {
                     setMisbehaved(null);
                     setChoice('');
                     setSeenOn('');
-                    onRecorded(page);
                 },
                 onFinish: () => setSending(false),
             },
