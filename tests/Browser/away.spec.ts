@@ -81,13 +81,13 @@ test('a whole job with no signal: six readings, a reload, verdict, swap, proof; 
     await context.setOffline(true);
 
     const before = await takeTests(page, unit, 3);
-    await expect(outbox(page)).toContainText(`No connection, kept here, ${before} waiting`);
+    await expect(outbox(page)).toContainText(`No connection, kept here: ${before} waiting`);
     await expectAccessible(page);
     const there = await odds(page);
     await page.reload();
     await expect(page.getByRole('region', { name: 'Suspects' })).toBeVisible({ timeout: 60_000 });
     expect(await odds(page), 'the same odds after a reload').toEqual(there);
-    await expect(outbox(page)).toContainText(`kept here, ${before} waiting`);
+    await expect(outbox(page)).toContainText(`kept here: ${before} waiting`);
     await takeTests(page, unit, 20);
     // The tables lead to readings that nothing proposes any more.
     const taken = Number(await page.locator('[data-readings]').getAttribute('data-readings')) - positions.length;
@@ -131,7 +131,7 @@ test('what a second person closed meanwhile is refused in words, and kept', asyn
     await takeAlong(page);
     await context.setOffline(true);
     await takeTests(page, unit, 2);
-    await expect(outbox(page)).toContainText('kept here, 2 waiting');
+    await expect(outbox(page)).toContainText('kept here: 2 waiting');
 
     const other = await (await browser.newContext()).newPage();
     await signIn(other, 'runa@halvmark.example');
@@ -164,7 +164,7 @@ test('a session that ended loses nothing, and a shared device shows it to its pe
     await context.clearCookies();
     await context.setOffline(false);
     await expect(outbox(page)).toContainText('sign in to send', { timeout: 30_000 });
-    await expect(outbox(page)).toContainText('kept here, 2 waiting');
+    await expect(outbox(page)).toContainText('kept here: 2 waiting');
 
     // Somebody else signs in on the same device: nothing of it is shown, nothing is sent in another name.
     await signIn(page, 'dav@halvmark.example');
@@ -196,7 +196,7 @@ test('an error of the server is never taken for success', async ({ page }) => {
     else if (value === null) await dock.getByRole('button', { name: /over range/ }).click();
     else await dock.locator(`[data-choice="${value}"]`).click();
     await dock.getByRole('button', { name: 'Record', exact: true }).click();
-    await expect(outbox(page)).toContainText('kept here, 1 waiting');
+    await expect(outbox(page)).toContainText('kept here: 1 waiting');
     await expect(page.getByText('Kept on this device.')).toBeVisible();
     await page.unroute('**/readings');
     await outbox(page).getByRole('button').click();

@@ -58,7 +58,7 @@ test('a lost connection loses no reading and doubles none', async ({ page, conte
     await dock.getByRole('textbox').first().fill('12.7');
     await context.setOffline(true);
     await dock.getByRole('button', { name: 'Record' }).click();
-    await expect(page.getByRole('group', { name: 'Outbox' })).toContainText('No connection, kept here, 1 waiting');
+    await expect(page.getByRole('group', { name: 'Outbox' })).toContainText('No connection, kept here: 1 waiting');
     await expect(page.getByText('Kept on this device.')).toBeVisible();
     await context.setOffline(false);
     await expect(page.getByRole('group', { name: 'Outbox' })).toBeEmpty({ timeout: 30_000 });

@@ -14,10 +14,12 @@ export default function AwayLine({ dock = false }: { dock?: boolean }) {
     const refused = entries.filter((entry) => entry.state === 'refused').length;
     const said = [
         away && 'No connection',
-        waits > 0 && `kept here, ${waits} waiting`,
+        waits > 0 && `kept here: ${waits} waiting`,
         refused > 0 && `${refused} refused`,
         signedOut && waits > 0 && 'sign in to send',
     ].filter((one) => one !== false);
+    // Under a thumb there is room for two words: the rest is one press away.
+    const short = refused > 0 ? `${refused} refused` : waits > 0 ? `${waits} kept` : 'no signal';
     return (
         <>
             <div
@@ -28,8 +30,8 @@ export default function AwayLine({ dock = false }: { dock?: boolean }) {
                     said.length === 0
                         ? 'sr-only'
                         : dock
-                          ? 'on-dock bg-dock px-3 text-dock-soft'
-                          : 'border-b border-rule bg-sheet px-5'
+                          ? 'on-dock ml-auto shrink-0 bg-dock px-1 text-dock-ink'
+                          : 'border-l-4 border-warn bg-caution px-2'
                 }
             >
                 {said.length > 0 && (
@@ -38,7 +40,8 @@ export default function AwayLine({ dock = false }: { dock?: boolean }) {
                         onClick={() => setOpen(true)}
                         className={`min-h-11 underline decoration-dotted underline-offset-4 ${refused > 0 ? 'font-semibold' : ''}`}
                     >
-                        {said.join(', ')}
+                        {dock ? short : said.join(', ')}
+                        {dock && <span className="sr-only">: {said.join(', ')}</span>}
                     </button>
                 )}
             </div>

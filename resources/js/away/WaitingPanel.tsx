@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { clock } from '@/lib/format';
 import Button from '@/ui/Button';
 import Panel from '@/ui/Panel';
 import { remove } from './outbox';
@@ -90,7 +91,7 @@ function Row({ entry }: { entry: Entry }) {
     return (
         <div className="flex flex-wrap gap-x-3">
             <time dateTime={entry.at} className="figure text-soft">
-                {new Date(entry.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}
+                {clock(entry.at)}
             </time>
             <span>{entryWords(entry)}</span>
         </div>

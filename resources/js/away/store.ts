@@ -11,6 +11,8 @@ export interface Entry {
     /** Text of JSON, or the fields of a form with files. */
     body: string | [string, string | File][];
     at: string;
+    /** What it is called where it was entered; null where it has no name of its own. */
+    words: string | null;
     /** What was sent stays until the copy of its job knows of it. */
     state: 'waiting' | 'refused' | 'sent';
     why: string | null;

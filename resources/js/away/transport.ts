@@ -5,6 +5,7 @@ import { kept, ofJob, pageAfter, pageOf, type PageSent } from './kept';
 import { add, outbox, reached, refresh, refuse, remove, taken, waiting } from './outbox';
 import { person, setPerson } from './person';
 import type { Entry } from './store';
+import { readingWords } from './words';
 
 const send = axios.getAdapter(['xhr']);
 
@@ -45,7 +46,8 @@ function shown(response: AxiosResponse): PageSent | null {
 
 /** An answer that looks as if the server had given it. */
 function respond(config: InternalAxiosRequestConfig, page: PageSent): AxiosResponse {
-    const data = JSON.stringify({ ...page, version: last.version });
+    last = { ...page, version: last.version };
+    const data = JSON.stringify(last);
     return { data, status: 200, statusText: 'OK', headers: { 'x-inertia': 'true' }, config };
 }
 
@@ -155,6 +157,7 @@ async function write(config: InternalAxiosRequestConfig): Promise<AxiosResponse>
         url: path,
         body: config.data instanceof FormData ? [...config.data.entries()] : String(config.data ?? ''),
         at: new Date().toISOString(),
+        words: readingWords(last.props, config.data),
         state: 'waiting',
         why: null,
     });

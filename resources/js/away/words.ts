@@ -28,7 +28,7 @@ const acts: [RegExp, string][] = [
 /** What was entered, in words for a list. */
 export function entryWords(entry: Entry): string {
     const act = acts.find(([one]) => one.test(entry.url))?.[1] ?? 'Entry';
-    return [act, ...shown(entry)].join(': ');
+    return [act, ...(entry.words === null ? shown(entry) : [entry.words])].join(': ');
 }
 
 function shown(entry: Entry): string[] {
@@ -39,4 +39,22 @@ function shown(entry: Entry): string[] {
     return [text('test'), value, text('complaint'), text('reason'), text('partNumber'), text('outcome')].filter(
         (one) => one !== '',
     );
+}
+
+interface Card {
+    key: string;
+    title: string;
+    unit: string;
+    choices: { value: string; label: string }[];
+}
+
+/** A reading in the words of the test for which it was taken. */
+export function readingWords(props: Record<string, unknown>, body: unknown): string | null {
+    const card = (props['diagnosis'] as { card?: Card | null } | undefined)?.card;
+    if (!card || typeof body !== 'string' || body === '') return null;
+    const { test, value, choice, overRange } = JSON.parse(body) as Record<string, unknown>;
+    if (test !== card.key) return null;
+    const answer = card.choices.find((one) => one.value === choice)?.label;
+    const typed = typeof value === 'string' && /^[-\d.,\s]+$/.test(value) ? `${value} ${card.unit}` : value;
+    return `${card.title}: ${overRange === true ? 'over range' : (answer ?? String(typed))}`;
 }

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import AwayLine from '@/away/AwayLine';
 import Button from '@/ui/Button';
 import { LiveNumber, TypedNumber } from './DockNumber';
 import Leads from './Leads';
@@ -43,6 +44,7 @@ export default function Keypad(props: DockProps & { onMore: () => void }) {
         >
             <div className="flex min-h-6 items-center justify-between gap-2 text-[0.85rem]">
                 <DockSays dock={dock} lastWords={lastWords} standing={card.meter || card.setUp} undo={undo} />
+                <AwayLine dock />
                 <button
                     type="button"
                     aria-expanded={more}

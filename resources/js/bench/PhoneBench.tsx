@@ -126,7 +126,7 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                 </p>
             )}
             <AtTheDock bench={bench} />
-            <AwayLine dock />
+            {!bench.dock && <AwayLine dock />}
             {bench.dock && <Keypad key={bench.dock.card.key} {...bench.dock} onMore={() => setPanel('cannot')} />}
             <Panels bench={bench} />
         </div>

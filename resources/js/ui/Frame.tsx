@@ -115,6 +115,7 @@ export default function Frame({ title, job, here = '', fill = false, children }:
                     <p className="flex-1 truncate text-soft">{user?.workshop}</p>
                 )}
                 <div className="ml-auto flex flex-wrap items-center justify-end gap-x-2 whitespace-nowrap max-lg:order-1 max-sm:-mr-2 max-sm:gap-x-0">
+                    <AwayLine />
                     <ThemeSwitch />
                     {user && !job && (
                         <>
@@ -167,7 +168,6 @@ export default function Frame({ title, job, here = '', fill = false, children }:
                     {notice}
                 </p>
             )}
-            <AwayLine />
             <main id="main" className={`flex-1 ${fill ? 'flex min-h-0 flex-col' : ''}`}>
                 {children}
             </main>
