@@ -78,7 +78,11 @@ const installable = VitePWA({
                 handler: 'NetworkOnly',
                 options: { precacheFallback: { fallbackURL: '/shell' } },
             },
-            { urlPattern: engine, handler: 'CacheFirst', options: { cacheName: 'ispira-engine' } },
+            {
+                urlPattern: engine,
+                handler: 'CacheFirst',
+                options: { cacheName: 'ispira-engine', expiration: { maxEntries: 12 } },
+            },
             { urlPattern: /\/(favicon\.svg|icons\/)/, handler: 'CacheFirst', options: { cacheName: 'ispira-icons' } },
         ],
     },

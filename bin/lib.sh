@@ -50,7 +50,7 @@ set_up() {
     [ -f public/build/manifest.json ] || rm -f var/build.done
     when_changed composer composer.json env COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --no-scripts
     when_changed npm package-lock.json npm ci
-    when_changed build "resources package-lock.json vite.config.ts tsconfig.json" npm run build
+    when_changed build "resources core bin/device-core.php composer.json package-lock.json vite.config.ts tsconfig.json" npm run build
 }
 
 # start_database FOLDER PORT: a MariaDB server of our own on loopback, data in FOLDER.

@@ -15,21 +15,15 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Inertia\Response;
+use Ispira\Core\Acts\PlanAnswered;
 use Ispira\Core\Device\ParameterError;
-use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Job\JobStage;
-use Ispira\Core\Pages\JobPlans;
 use Ispira\Core\Pages\PlannerAsked;
 use Ispira\Core\Pages\PlannerPages;
 use Ispira\Core\Pages\PlanView;
-use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\Planner;
 use Ispira\Core\Planning\PlannerRegistry;
-use Ispira\Core\Reading\Reading;
-use Ispira\Core\Reading\RefusedReading;
-use Ispira\Core\Repair\Ledger\Entry;
-use Ispira\Core\Repair\Ledger\EntryKind;
 
 /**
  * Planners: everything that they take stands in the address, so that a plan can be kept and sent.
@@ -76,23 +70,13 @@ final class PlannerController extends Controller
             'takes.*.number' => ['required', 'integer', 'min:0'],
             'takes.*.test' => ['required', 'string', 'max:80'],
         ]);
-        $plan = $this->planned($planner, $request->array('values'));
-        $circuit = $job->circuit();
-        $readings = [];
-        foreach ($data['takes'] as $take) {
-            $worked = $plan->worked[(int) $take['number']] ?? null;
-            $test = $circuit->tests[$take['test']] ?? null;
-            if ($worked === null || $test === null || !$worked->belongsTo($test)) {
-                throw ValidationException::withMessages([
-                    'test' => 'That value does not belong to this test. Reload the page.',
-                ]);
-            }
-            try {
-                $value = is_infinite($worked->value) ? null : Judged::intake($circuit)->within($test, $worked->value);
-            } catch (RefusedReading $error) {
-                throw ValidationException::withMessages(['test' => $error->getMessage()]);
-            }
-            $readings[] = new Reading($take['id'], $test->key, $value, instrument: $planner->texts()->get('name'));
+        try {
+            $readings = (new PlanAnswered($planner, $request->array('values')))->readings(
+                $job->circuit(),
+                $data['takes'],
+            );
+        } catch (ParameterError $error) {
+            throw ValidationException::withMessages($error->messages);
         }
         try {
             DB::transaction(function () use ($request, $job, $record, $readings): void {
@@ -112,41 +96,14 @@ final class PlannerController extends Controller
     {
         $planner = $this->planners->find($key) ?? abort(404);
         $data = $request->validate(['id' => ['required', 'ulid'], 'values' => ['required', 'array']]);
-        $plan = $this->planned($planner, $request->array('values'));
-        $record(
-            $this->user($request),
-            $job,
-            Entry::read(strtolower($data['id']), EntryKind::Planned, [
-                'planner' => $planner->key(),
-                'values' => JobPlans::packed($request->array('values')),
-                'said' => [
-                    ...array_map(static fn(string $one): string => "Refused: $one", $plan->refusals),
-                    ...$plan->findings,
-                    ...array_map(static fn(Figure $one): string => "$one->label: $one->value", $plan->figures),
-                ],
-            ]),
-        );
-
-        return back(303);
-    }
-
-    /**
-     * @param array<array-key, mixed> $values
-     *
-     * @throws ValidationException with a message at each field that was left empty or cannot be read
-     */
-    private function planned(Planner $planner, array $values): Plan
-    {
-        // What a job is told has to be there: an example's value never stands in for it.
-        $empty = $planner->parameters()->leftEmpty($values + $planner->parameters()->blank());
-        if ($empty !== []) {
-            throw ValidationException::withMessages($empty);
-        }
         try {
-            return $planner->plan($planner->parameters()->read($values));
+            $entry = (new PlanAnswered($planner, $request->array('values')))->entry(strtolower($data['id']));
         } catch (ParameterError $error) {
             throw ValidationException::withMessages($error->messages);
         }
+        $record($this->user($request), $job, $entry);
+
+        return back(303);
     }
 
     /** The job from which the planner was opened. */

@@ -63,12 +63,9 @@ final class RemedyController extends Controller
                 ? $this->whereItStands($job)
                 : $this->refused($job, 'This job has moved on: the remedy was chosen already.');
         }
-        $record(
-            $this->user($request),
-            $job,
-            $chosen->entry(JobStates::of($job), strtolower($data['id']), $request->all()),
-        );
+        $entry = $chosen->entry(JobStates::of($job), strtolower($data['id']), $request->all());
+        $record($this->user($request), $job, $entry);
 
-        return redirect("/jobs/$job->id/fit", 303);
+        return redirect("/jobs/$job->id/fit", 303)->with('notice', RemedyChosen::said($entry));
     }
 }

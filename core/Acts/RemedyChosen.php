@@ -19,6 +19,14 @@ final readonly class RemedyChosen
 {
     public function __construct(private JobDiagnosis $diagnosis, private Cures $cures) {}
 
+    /** What was chosen, said once more where the person is led. */
+    public static function said(Entry $choice): string
+    {
+        return "Chosen: {$choice->text(
+            'label',
+        )}. It stands under Remedy with its reason; another way can be chosen there.";
+    }
+
     /**
      * @param array<array-key, mixed> $given option, reason, partNumber, selling, lasting; standing and potted as the
      *     ways were shown

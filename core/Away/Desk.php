@@ -7,6 +7,7 @@ namespace Ispira\Core\Away;
 use Ispira\Core\Acts\NewPart;
 use Ispira\Core\Acts\RemedyChosen;
 use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Diagnosis\Inference\PredictionStore;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\JobState;
@@ -86,6 +87,9 @@ final class Desk
             } catch (EntryRefused $refused) {
                 $outcome = null;
                 $errors = [$refused->field => $refused->getMessage()];
+            } catch (ParameterError $refused) {
+                $outcome = null;
+                $errors = $refused->messages;
             }
             $this->done[] = $key;
             $this->states[] = $outcome->job ?? $this->states[$number];
@@ -145,7 +149,7 @@ final class Desk
         );
     }
 
-    /** @throws EntryRefused */
+    /** @throws EntryRefused|ParameterError */
     private function apply(JobState $job, KeptWorkplace $place, string $me, Done $done): Outcome
     {
         if ($done->act === 'tools') {
@@ -164,6 +168,7 @@ final class Desk
             new RemedyChosen($diagnosis, new Cures($diagnosis, $place)),
             new NewPart($place, $diagnosis, $proof, new TemporaryOffer($this->families, $place)),
             $proof,
+            $this->planners,
         ))->apply($job, $done);
     }
 

@@ -6,7 +6,9 @@ namespace Ispira\Core\Away;
 
 use Ispira\Core\Acts\MapStates;
 use Ispira\Core\Acts\NewPart;
+use Ispira\Core\Acts\PlanAnswered;
 use Ispira\Core\Acts\RemedyChosen;
+use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Job\Ending;
@@ -16,6 +18,7 @@ use Ispira\Core\Job\JobState;
 use Ispira\Core\Job\MapKind;
 use Ispira\Core\Pages\JobProof;
 use Ispira\Core\Pages\Workplace;
+use Ispira\Core\Planning\PlannerRegistry;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Reading\RefusedReading;
 use Ispira\Core\Repair\Ledger\Entry;
@@ -37,17 +40,15 @@ final readonly class RepairActs
         private RemedyChosen $remedy,
         private NewPart $part,
         private JobProof $proof,
+        private PlannerRegistry $planners,
     ) {}
 
-    /** @throws EntryRefused */
+    /** @throws EntryRefused|ParameterError */
     public function apply(JobState $job, Done $done): Outcome
     {
         return match ($done->act) {
             'remedy' => $job->is(JobStage::Bench)
-                ? new Outcome(
-                    self::noted($job, $this->remedy->entry($job, $done->id(), $done->given), $done->at),
-                    'fit',
-                )
+                ? $this->chosen($job, $done)
                 : new Outcome($job, notice: 'This job has moved on: the remedy was chosen already.'),
             'fit' => new Outcome(
                 self::noted(
@@ -91,8 +92,42 @@ final readonly class RepairActs
         );
     }
 
+    private function chosen(JobState $job, Done $done): Outcome
+    {
+        $choice = $this->remedy->entry($job, $done->id(), $done->given);
+
+        return new Outcome(self::noted($job, $choice, $done->at), 'fit', RemedyChosen::said($choice));
+    }
+
+    /** An answer of a planner, kept or taken down. */
+    private function planned(JobState $job, Done $done, string $what, string $key): Outcome
+    {
+        $planner = $this->planners->find($key);
+        $values = $done->given['values'] ?? [];
+        if ($planner === null) {
+            return Outcome::waits($job);
+        }
+        $answered = new PlanAnswered($planner, \is_array($values) ? $values : []);
+        if ($what === 'plans') {
+            return new Outcome(self::noted($job, $answered->entry($done->id()), $done->at), Outcome::STAY);
+        }
+        if (!$job->is(JobStage::Bench)) {
+            return new Outcome($job, notice: 'This job is no longer on the bench: that was not recorded.');
+        }
+        $takes = $done->given['takes'] ?? [];
+        foreach ($answered->readings($job->circuit, \is_array($takes) ? $takes : []) as $reading) {
+            $job = $this->bench->record($job, $reading, $done->at);
+        }
+
+        return new Outcome($job, 'bench');
+    }
+
     private function entry(JobState $job, Done $done): Outcome
     {
+        [$what, $key] = explode('/', $done->act, 2) + ['', ''];
+        if ($what === 'plans' || $what === 'worked') {
+            return $this->planned($job, $done, $what, $key);
+        }
         if ($done->act !== 'entries') {
             return Outcome::waits($job);
         }

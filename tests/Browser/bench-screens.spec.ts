@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { begin, enterMap, expectAccessible, HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expectAccessible, HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
 
 /** Types a number with the keys of the dock, and records. */
 async function byThumb(page: Page, unit: HiddenUnit): Promise<void> {
@@ -40,6 +40,52 @@ async function toVerdictByThumb(page: Page, unit: HiddenUnit): Promise<void> {
     }
 }
 
+/** Types into a field while the keyboard of the system takes half of the screen: the field stays in sight. */
+async function typeAboveTheKeyboard(page: Page, field: Locator, text: string): Promise<void> {
+    await page.setViewportSize({ width: 390, height: 420 });
+    await field.tap();
+    await expect(field).toBeFocused();
+    await expect(field).toBeInViewport();
+    await page.keyboard.type(text);
+    await expect(field).toHaveValue(text);
+    await page.setViewportSize({ width: 390, height: 844 });
+}
+
+async function signInByThumb(page: Page): Promise<void> {
+    await page.goto('/sign-in');
+    await typeAboveTheKeyboard(page, page.getByLabel('E-mail address'), 'iska@halvmark.example');
+    await typeAboveTheKeyboard(page, page.getByLabel('Password'), 'lake-ferry');
+    await page.getByRole('button', { name: 'Sign in' }).tap();
+    await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+}
+
+/** From the verdict to the closed job: the leading part swapped, every position right, what is due measured. */
+async function toTheEndByThumb(page: Page, positions: string[]): Promise<void> {
+    await page.getByRole('link', { name: 'To the repair' }).tap();
+    await page.getByRole('navigation', { name: 'Repair' }).getByRole('link', { name: 'Swap' }).tap();
+    await page.getByRole('group', { name: 'Parts' }).getByRole('checkbox').first().tap();
+    await typeAboveTheKeyboard(page, page.getByLabel('Part number'), 'TN-4410');
+    await page.getByRole('button', { name: 'Done, now prove it' }).tap();
+    await expect(page.getByRole('heading', { name: 'The same map again' })).toBeVisible();
+    for (const position of positions) await page.locator(`[data-position="${position}"] [data-answer="right"]`).tap();
+    await page.getByRole('button', { name: 'Record the proof' }).tap();
+    await expect(page.getByText('Every position was tried again, and each of them is right.')).toBeVisible();
+    const due = page.locator('[data-check][data-always="true"]', { has: page.locator('form') });
+    for (let left = await due.count(); left > 0; left -= 1) {
+        const check = due.first();
+        const right = await check.locator('.figure').first().innerText();
+        const choice = check.getByRole('combobox');
+        if (await choice.isVisible()) await choice.selectOption({ label: right.replace(/ or .*/, '') });
+        else await typeAboveTheKeyboard(page, check.getByRole('textbox'), /([\d.]+)[^\d]*$/.exec(right)?.[1] ?? '');
+        await check.getByRole('button', { name: 'Check' }).tap();
+        await expect(due).toHaveCount(left - 1);
+    }
+    const note = page.getByLabel(/^(Why checks were left out, or a note|Note)$/);
+    await typeAboveTheKeyboard(page, note, 'The rest was not in reach.');
+    await page.getByRole('button', { name: 'Close the job' }).tap();
+    await expect(page.getByRole('heading', { name: 'Repaired. Every position is right.' })).toBeVisible();
+}
+
 test.describe('with one thumb on 390x844', () => {
     test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -47,12 +93,19 @@ test.describe('with one thumb on 390x844', () => {
         ['Stepped-resistor blower', 'stepped-blower', ['7'], 'resistor-2-open#0', /^Resistor pack/],
         ['Wiper with two speeds', 'wiper', [], 'common-brush#0', /^Wiper motor/],
     ] as const) {
-        test(`a whole diagnosis: ${kind}`, async ({ page }) => {
+        test(`a whole job: ${kind}`, async ({ page }) => {
             const errors = watchForErrors(page);
             const parameters = family === 'stepped-blower' ? { positions: '7' } : {};
             const unit = new HiddenUnit(fault, parameters, 2, family);
-            await begin(page, kind, `Thumb ${family}`, 'Some speeds are missing', [...choose]);
-            await enterMap(page, mapOf(unit));
+            const map = mapOf(unit);
+            await signInByThumb(page);
+            await page.getByRole('link', { name: 'New job' }).tap();
+            await typeAboveTheKeyboard(page, page.getByRole('combobox', { name: 'Unit' }), `Thumb ${family}`);
+            await typeAboveTheKeyboard(page, page.getByLabel('Complaint'), 'Some speeds are missing');
+            await page.getByRole('radio', { name: kind, exact: true }).tap();
+            for (const choice of choose) await page.getByRole('radio', { name: choice, exact: true }).tap();
+            for (const [position, state] of Object.entries(map))
+                await page.locator(`[data-position="${position}"] [data-answer="${state}"]`).tap();
             await page.getByRole('button', { name: 'Open the job' }).tap();
             await page.getByRole('button', { name: 'To the bench' }).tap();
             await expect(page.locator('[data-readings]')).toBeVisible();
@@ -60,6 +113,7 @@ test.describe('with one thumb on 390x844', () => {
             await toVerdictByThumb(page, unit);
             await page.getByRole('link', { name: 'To the verdict' }).tap();
             await expect(page.getByRole('heading', { name: verdict })).toBeVisible();
+            await toTheEndByThumb(page, Object.keys(map));
             expect(errors).toEqual([]);
         });
     }

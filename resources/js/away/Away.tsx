@@ -1,10 +1,11 @@
-import { Link, router, usePage } from '@inertiajs/react';
+import { router, usePage } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import type { AwayPage } from '@/generated/props';
 import type { Shared } from '@/lib/page';
 import Frame from '@/ui/Frame';
 import { person } from './person';
 import { store, type Kept } from './store';
+import TextLink from '@/ui/TextLink';
 
 /** Stands where the server would have answered: what was taken along is opened, the rest is said. */
 export default function Away() {
@@ -21,7 +22,6 @@ export default function Away() {
         // The address that was wanted is asked once: of the server, or of what lies here.
         router.visit(location.href, { replace: true, onFinish: () => setAsked(true) });
     }, [asked]);
-    const link = 'inline-flex min-h-11 items-center text-lake underline underline-offset-4';
     return (
         <Frame title="No connection" {...(job ? { job } : {})}>
             <div className="max-w-[46rem] px-5 py-5">
@@ -36,9 +36,9 @@ export default function Away() {
                         </p>
                         {job && (
                             <p>
-                                <Link href={`/jobs/${job.id}`} className={link}>
+                                <TextLink href={`/jobs/${job.id}`}>
                                     Go on with {job.number}, {job.unit}
-                                </Link>
+                                </TextLink>
                             </p>
                         )}
                         {!job && jobs !== null && (
@@ -52,9 +52,9 @@ export default function Away() {
                                     <ul>
                                         {jobs.map((one) => (
                                             <li key={one.job}>
-                                                <Link href={`/jobs/${one.job}`} className={link}>
+                                                <TextLink href={`/jobs/${one.job}`}>
                                                     {one.number}, {one.unit}
-                                                </Link>
+                                                </TextLink>
                                             </li>
                                         ))}
                                     </ul>
@@ -62,9 +62,9 @@ export default function Away() {
                             </section>
                         )}
                         <p className="mt-4">
-                            <a href={location.href} className={link}>
+                            <TextLink plain href={location.href}>
                                 Try the server again
-                            </a>
+                            </TextLink>
                         </p>
                     </>
                 )}

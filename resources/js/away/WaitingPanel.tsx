@@ -7,6 +7,7 @@ import type { Entry } from './store';
 import { flush } from './transport';
 import { useOutbox } from './useOutbox';
 import { entryWords } from './words';
+import TextLink from '@/ui/TextLink';
 
 /** What this device keeps until the server has it, and what the server refused, with what can be done. */
 export default function WaitingPanel({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
@@ -34,12 +35,9 @@ export default function WaitingPanel({ open, onOpenChange }: { open: boolean; on
                     </ol>
                     <div className="mt-3 flex flex-wrap gap-2">
                         {signedOut ? (
-                            <a
-                                href="/sign-in"
-                                className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
-                            >
+                            <TextLink apart plain href="/sign-in">
                                 Sign in
-                            </a>
+                            </TextLink>
                         ) : (
                             <Button kind="act" onClick={send} disabled={sending}>
                                 {sending ? 'Sending' : 'Try now'}
@@ -63,12 +61,9 @@ export default function WaitingPanel({ open, onOpenChange }: { open: boolean; on
                                 <p className="font-medium">{entry.why}</p>
                                 <div className="flex flex-wrap gap-2">
                                     {entry.job !== null && (
-                                        <a
-                                            href={`/jobs/${entry.job}`}
-                                            className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                                        >
+                                        <TextLink plain href={`/jobs/${entry.job}`}>
                                             See the job
-                                        </a>
+                                        </TextLink>
                                     )}
                                     <Button kind="quiet" onClick={() => save([entry])}>
                                         Save as a file

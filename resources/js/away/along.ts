@@ -1,10 +1,11 @@
+import core from '../../../var/device-core.json?url';
 import { kept, warmUp, type PageSent } from './kept';
 import { forgetSent, since } from './outbox';
 import { person } from './person';
 import { store } from './store';
 
-/** Pages beside a job that are looked up out there. */
-const BESIDE = ['/parts', '/planners', '/procedures'];
+/** Pages beside a job that are needed out there. */
+const BESIDE = ['/procedures', '/planners', '/parts', '/jobs/new'];
 
 async function fetchPage(url: string): Promise<string | null> {
     const response = await fetch(url, {
@@ -60,9 +61,9 @@ export async function takeAlong(
     said('Fetching the job');
     const json = await fetchKept(job.id);
     const at = new Date().toISOString();
-    const one = { job: job.id, person: me, number: job.number, unit: job.unit, json, user, at };
+    const one = { job: job.id, person: me, number: job.number, unit: job.unit, json, user, engine: core, at };
     said('Fetching the procedures, planners and parts');
-    const [, , procedures] = await Promise.all(BESIDE.map(keepPage));
+    const [procedures] = await Promise.all(BESIDE.map(keepPage));
     const all = (procedures?.props['procedures'] ?? []) as { key: string }[];
     await Promise.all(all.map((procedure) => keepPage(`/procedures/${procedure.key}`)));
     said('Fetching the engine, about 4 MB the first time, and starting it');
@@ -82,13 +83,34 @@ export function updateAfter(job: string): void {
     void update(job).catch(() => undefined);
 }
 
+/** Age from which a copy is a new one when a page of its job is opened, in ms. */
+const OLD = 60_000;
+
+/** What others did is in the copy as well, where its pages are looked at. */
+export function updateWhenOld(job: string): void {
+    void kept(job)
+        .then((one) => (one && Date.now() - Date.parse(one.at) > OLD ? update(job) : undefined))
+        .catch(() => undefined);
+}
+
 async function update(job: string): Promise<void> {
     const one = await kept(job);
     if (!one) return;
     const sent = (await since(job)).filter((entry) => entry.state === 'sent');
     const json = await fetchKept(job);
-    await (await store()).put('jobs', { ...one, json, at: new Date().toISOString() });
+    const { stage } = (JSON.parse(json) as { job: { job: { stage: string } } }).job.job;
+    // What is closed needs nothing more out there.
+    if (stage === 'closed') await leaveHere(job);
+    else await (await store()).put('jobs', { ...one, json, at: new Date().toISOString() });
     await forgetSent(sent);
+}
+
+/** After a new version was installed: what was taken along gets its engine, as long as there is a signal. */
+export async function renew(): Promise<void> {
+    const me = person();
+    const old = (await (await store()).getAll('jobs')).filter((one) => one.person === me && one.engine !== core);
+    for (const one of old)
+        await takeAlong({ id: one.job, number: one.number, unit: one.unit }, one.user, () => undefined);
 }
 
 /** Waits until what is fetched is kept for later as well; at most some seconds, for there may be nobody to keep it. */

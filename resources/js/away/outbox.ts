@@ -42,10 +42,19 @@ channel?.addEventListener('message', () => {
     void own().then((entries) => tell({ entries }));
 });
 
+/** What is sent again with the same id, because a button was pressed twice, is the same entry with what stands in it now. */
 export async function add(entry: Omit<Entry, 'seq'>): Promise<Entry> {
-    const seq = await (await store()).add('outbox', entry as Entry);
+    const id = idOf(entry);
+    const same = id === null ? undefined : (await waiting()).find((one) => one.url === entry.url && idOf(one) === id);
+    const seq = await (await store()).put('outbox', (same ? { ...entry, seq: same.seq } : entry) as Entry);
     await refresh();
     return { ...entry, seq };
+}
+
+function idOf(entry: Omit<Entry, 'seq'>): string | null {
+    if (typeof entry.body !== 'string' || entry.body === '') return null;
+    const { id } = JSON.parse(entry.body) as { id?: unknown };
+    return typeof id === 'string' ? id : null;
 }
 
 export async function remove(seq: number): Promise<void> {

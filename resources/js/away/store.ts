@@ -28,6 +28,8 @@ export interface Kept {
     json: string;
     /** What every page shows of the person. */
     user: unknown;
+    /** Address of the core with which it was taken along: a newer one has to be fetched before it is needed. */
+    engine: string;
     at: string;
 }
 

@@ -1,6 +1,6 @@
 import axios, { AxiosError, isCancel, type AxiosResponse, type InternalAxiosRequestConfig } from 'axios';
 import { DeskFailed } from './desk';
-import { keptPage, updateAfter } from './along';
+import { keptPage, renew, updateAfter, updateWhenOld } from './along';
 import { kept, ofJob, pageAfter, pageOf, type PageSent } from './kept';
 import { add, outbox, reached, refresh, refuse, remove, taken, waiting } from './outbox';
 import { person, setPerson } from './person';
@@ -28,6 +28,7 @@ export function connect(first: PageSent): void {
     document.addEventListener('visibilitychange', again);
     setInterval(again, 15_000);
     void refresh().then(again);
+    setTimeout(() => void renew().catch(() => undefined), 3000);
 }
 
 /** Remembers what was shown last, and whose it is. */
@@ -71,6 +72,7 @@ async function read(config: InternalAxiosRequestConfig): Promise<AxiosResponse> 
         const page = shown(response);
         reached(false, outbox.now().signedOut && page?.component === 'SignIn');
         if (page) note(page);
+        if (job !== undefined) updateWhenOld(job);
         return response;
     } catch (error) {
         if (isCancel(error) || (error instanceof AxiosError && error.response)) throw error;

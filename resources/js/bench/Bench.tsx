@@ -1,4 +1,3 @@
-import { Link } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import TakeAlong from '@/away/TakeAlong';
 import SpeedStrip from '@/jobs/SpeedStrip';
@@ -21,6 +20,7 @@ import Suspects from './Suspects';
 import VerdictNear from './VerdictNear';
 import WhatIf from './WhatIf';
 import { useBench, type BenchState } from './useBench';
+import TextLink from '@/ui/TextLink';
 
 /** Whether one screen has to hold one step. */
 function usePhone(): boolean {
@@ -135,7 +135,6 @@ function Circuit({ bench }: { bench: BenchState }) {
 
 function Ladder({ bench }: { bench: BenchState }) {
     const { job, diagnosis, currency, leadsOn, planners, setPanel } = bench;
-    const link = 'inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4';
     return (
         <section aria-label="Suspects" className="min-h-0 overflow-y-auto px-5 py-2 max-lg:order-3" tabIndex={0}>
             <Traps bench={bench} />
@@ -149,16 +148,16 @@ function Ladder({ bench }: { bench: BenchState }) {
                 <Button kind="quiet" aria-keyshortcuts="L" onClick={() => setPanel('readings')}>
                     Readings <span className="key">L</span>
                 </Button>
-                <Link href={`/jobs/${job.id}/log`} className={link}>
+                <TextLink apart href={`/jobs/${job.id}/log`}>
                     Log
-                </Link>
-                <Link href={`/jobs/${job.id}/captures`} className={link}>
+                </TextLink>
+                <TextLink apart href={`/jobs/${job.id}/captures`}>
                     Captures
-                </Link>
+                </TextLink>
                 {bench.open && !diagnosis.verdict && (
-                    <Link href={`/jobs/${job.id}/verdict`} className={link}>
+                    <TextLink apart href={`/jobs/${job.id}/verdict`}>
                         Verdict now
-                    </Link>
+                    </TextLink>
                 )}
             </p>
             {bench.open && <TakeAlong job={job} />}

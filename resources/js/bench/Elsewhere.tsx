@@ -1,5 +1,5 @@
-import { Link } from '@inertiajs/react';
 import type { ElsewhereShown } from '@/generated/props';
+import TextLink from '@/ui/TextLink';
 
 /** Nothing of the list explains the readings: what looks sound, what does not, what is cleared, and what would narrow it. */
 export default function Elsewhere({ jobId, found }: { jobId: string; found: ElsewhereShown }) {
@@ -39,13 +39,9 @@ export default function Elsewhere({ jobId, found }: { jobId: string; found: Else
                     <ul>
                         {found.narrows.map((test) => (
                             <li key={test.key}>
-                                <Link
-                                    href={`/jobs/${jobId}/bench?test=${test.key}`}
-                                    preserveScroll
-                                    className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                                >
+                                <TextLink href={`/jobs/${jobId}/bench?test=${test.key}`} preserveScroll>
                                     {test.title}
-                                </Link>
+                                </TextLink>
                             </li>
                         ))}
                     </ul>

@@ -1,6 +1,6 @@
-import { Link } from '@inertiajs/react';
 import Button from '@/ui/Button';
 import type { BenchState } from './useBench';
+import TextLink from '@/ui/TextLink';
 
 /** What can be done instead of the test that is shown. */
 export default function OtherWays({ bench }: { bench: BenchState }) {
@@ -25,7 +25,6 @@ export default function OtherWays({ bench }: { bench: BenchState }) {
 /** Other ways to come to the value of the test: a worksheet, a capture. */
 export function WorkedOut({ bench }: { bench: BenchState }) {
     const { job, card, worksheets } = bench;
-    const link = 'inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4';
     const sheets = card
         ? (worksheets[card.quantity] ?? []).filter(
               (sheet) => sheet.tests.length === 0 || sheet.tests.includes(card.key.replace(/@.*/, '')),
@@ -36,14 +35,14 @@ export function WorkedOut({ bench }: { bench: BenchState }) {
     return (
         <p className="flex flex-wrap gap-x-1">
             {sheets.map((sheet) => (
-                <Link key={sheet.key} href={`/planners/${sheet.key}?job=${job.id}&test=${card.key}`} className={link}>
+                <TextLink apart key={sheet.key} href={`/planners/${sheet.key}?job=${job.id}&test=${card.key}`}>
                     {sheet.name}
-                </Link>
+                </TextLink>
             ))}
             {captured && (
-                <Link href={`/jobs/${job.id}/captures?test=${card.key}`} className={link}>
+                <TextLink apart href={`/jobs/${job.id}/captures?test=${card.key}`}>
                     From a capture
-                </Link>
+                </TextLink>
             )}
         </p>
     );

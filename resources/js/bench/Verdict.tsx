@@ -11,6 +11,7 @@ import { word } from '@/lib/payload';
 import type { VerdictPage } from '@/generated/props';
 import type { Shared } from '@/lib/page';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 type Props = VerdictPage & Shared;
 
@@ -129,12 +130,9 @@ export default function Verdict() {
                                             {verdict.causes.map((cause) => (
                                                 <li key={cause.test} className="border-t border-rule py-1">
                                                     {cause.question}{' '}
-                                                    <Link
-                                                        href={`/jobs/${job.id}/bench?test=${cause.test}`}
-                                                        className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                                                    >
+                                                    <TextLink href={`/jobs/${job.id}/bench?test=${cause.test}`}>
                                                         {cause.title}
-                                                    </Link>
+                                                    </TextLink>
                                                 </li>
                                             ))}
                                         </ul>

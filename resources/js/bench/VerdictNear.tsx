@@ -1,6 +1,7 @@
 import { Link } from '@inertiajs/react';
 import { percent } from '@/lib/format';
 import type { BenchState } from './useBench';
+import TextLink from '@/ui/TextLink';
 
 /** What the bench has found, before it leaves for the verdict. */
 export default function VerdictNear({ bench }: { bench: BenchState }) {
@@ -22,13 +23,9 @@ export default function VerdictNear({ bench }: { bench: BenchState }) {
                         {verdict.causes.map((cause) => (
                             <li key={cause.test} className="border-t border-rule py-1">
                                 {cause.question}{' '}
-                                <Link
-                                    href={`/jobs/${job.id}/bench?test=${cause.test}`}
-                                    preserveScroll
-                                    className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                                >
+                                <TextLink href={`/jobs/${job.id}/bench?test=${cause.test}`} preserveScroll>
                                     {cause.title}
-                                </Link>
+                                </TextLink>
                             </li>
                         ))}
                     </ul>

@@ -9,6 +9,7 @@ import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 type Props = CapturesPage & Shared;
 
@@ -208,18 +209,12 @@ function Capture({
                         ))}
                     </select>
                 )}
-                <a
-                    href={`/jobs/${jobId}/captures/${capture.id}/file.csv`}
-                    className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                >
+                <TextLink plain href={`/jobs/${jobId}/captures/${capture.id}/file.csv`}>
                     CSV
-                </a>
-                <a
-                    href={`/jobs/${jobId}/captures/${capture.id}/file.vcd`}
-                    className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                >
+                </TextLink>
+                <TextLink plain href={`/jobs/${jobId}/captures/${capture.id}/file.vcd`}>
                     VCD
-                </a>
+                </TextLink>
                 {open && (
                     <Button
                         kind="quiet"

@@ -1,5 +1,5 @@
 import type { BenchRunsPage } from '@/generated/props';
-import { Link, router, usePage } from '@inertiajs/react';
+import { router, usePage } from '@inertiajs/react';
 import { lazy, Suspense, useState } from 'react';
 import { ulid } from 'ulid';
 import { day } from '@/lib/format';
@@ -8,6 +8,7 @@ import Button from '@/ui/Button';
 import Choices from '@/ui/Choices';
 import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 const PlanChart = lazy(() => import('@/planning/PlanChart'));
 
@@ -61,12 +62,7 @@ export default function BenchRuns() {
         <Frame title="Bench runs">
             <div className="mx-auto max-w-[1240px] px-5 py-5">
                 <p className="mb-1">
-                    <Link
-                        href="/planners/bench-supply"
-                        className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                    >
-                        Bench supply
-                    </Link>
+                    <TextLink href="/planners/bench-supply">Bench supply</TextLink>
                 </p>
                 <h1 className="text-[1.6rem] leading-tight font-semibold">Bench runs of five-wire motors</h1>
                 {cautions.map((caution) => (

@@ -1,4 +1,4 @@
-import { Link, router, usePage } from '@inertiajs/react';
+import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import CircuitFields from '@/jobs/CircuitFields';
 import CircuitSheet from '@/sheet/CircuitSheet';
@@ -10,6 +10,7 @@ import type { CircuitPage } from '@/generated/props';
 import type { Parameters, Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 type Props = CircuitPage & Shared;
 
@@ -57,12 +58,9 @@ export default function Circuit() {
                                 {job.stage === 'circuit' ? 'To the bench' : 'Keep this circuit'}
                             </Button>
                             {mayChange && (
-                                <Link
-                                    href={`/jobs/${job.id}/circuit/other`}
-                                    className="ml-4 inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                                >
+                                <TextLink className="ml-4" href={`/jobs/${job.id}/circuit/other`}>
                                     It is another circuit
-                                </Link>
+                                </TextLink>
                             )}
                         </div>
                     )}

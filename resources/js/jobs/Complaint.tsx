@@ -12,6 +12,7 @@ import { useEntryForm } from '@/repair/useEntryForm';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 type Props = ComplaintPage & Shared;
 
@@ -100,13 +101,9 @@ export default function Complaint() {
                         </>
                     )}
                     <p className="mt-5">
-                        <a
-                            href={`/jobs/${job.id}/file`}
-                            className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                            download
-                        >
+                        <TextLink plain href={`/jobs/${job.id}/file`} download>
                             Export the job file
-                        </a>
+                        </TextLink>
                     </p>
                 </section>
                 <section aria-label="Earlier behaviour">

@@ -1,4 +1,4 @@
-import { Link, router, usePage } from '@inertiajs/react';
+import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import CircuitFields from '@/jobs/CircuitFields';
@@ -10,6 +10,7 @@ import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
 import Select from '@/ui/Select';
+import TextLink from '@/ui/TextLink';
 
 type States = Record<string, SpeedState | undefined>;
 
@@ -82,12 +83,7 @@ export default function OtherCircuit() {
         <Frame title={`Another circuit ${job.number}`} job={job} here="circuit">
             <form onSubmit={submit} className="mx-auto max-w-[1180px] px-5 py-5">
                 <p className="mb-1">
-                    <Link
-                        href={`/jobs/${job.id}/circuit`}
-                        className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                    >
-                        Leave it as it is
-                    </Link>
+                    <TextLink href={`/jobs/${job.id}/circuit`}>Leave it as it is</TextLink>
                 </p>
                 <h1 className="text-[1.6rem] leading-tight font-semibold">It is another circuit</h1>
                 <p className="mb-4 max-w-[60em] text-soft">

@@ -1,4 +1,4 @@
-import { Link, router, useForm, usePage } from '@inertiajs/react';
+import { router, useForm, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import TimePlot, { type Logged } from '@/captures/TimePlot';
@@ -7,6 +7,7 @@ import type { LogPage, PhotoShown } from '@/generated/props';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 type Props = LogPage & Shared;
 
@@ -183,12 +184,7 @@ export default function Log() {
                 <div className="min-w-0">
                     <div className="flex flex-wrap items-baseline gap-x-4">
                         <h1 className="text-[1.6rem] leading-none font-semibold">Readings</h1>
-                        <Link
-                            href={`/jobs/${job.id}/bench`}
-                            className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                        >
-                            Back to the bench
-                        </Link>
+                        <TextLink href={`/jobs/${job.id}/bench`}>Back to the bench</TextLink>
                     </div>
                     <div className="mt-2 flex flex-wrap gap-3">
                         <Filter
@@ -252,12 +248,9 @@ export default function Log() {
                             As a table
                         </h2>
                         <p>
-                            <a
-                                href={`/jobs/${job.id}/log.csv`}
-                                className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                            >
+                            <TextLink plain href={`/jobs/${job.id}/log.csv`}>
                                 Readings as CSV
-                            </a>
+                            </TextLink>
                         </p>
                         {open && (
                             <form

@@ -10,6 +10,7 @@ import FilePick from '@/ui/FilePick';
 import Frame from '@/ui/Frame';
 import Panel from '@/ui/Panel';
 import Select from '@/ui/Select';
+import TextLink from '@/ui/TextLink';
 
 type Props = PartsPage & Shared;
 
@@ -241,20 +242,12 @@ export default function Parts() {
                     <FilePick label="Catalogue" accept=".json,.csv,application/json,text/csv" to="/parts/import">
                         Take in a catalogue
                     </FilePick>
-                    <a
-                        href="/parts.csv"
-                        download
-                        className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
-                    >
+                    <TextLink apart plain href="/parts.csv" download>
                         As a table
-                    </a>
-                    <a
-                        href="/parts.json"
-                        download
-                        className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
-                    >
+                    </TextLink>
+                    <TextLink apart plain href="/parts.json" download>
                         As JSON
-                    </a>
+                    </TextLink>
                     <Button kind="act" onClick={() => setShown('new')}>
                         New part
                     </Button>

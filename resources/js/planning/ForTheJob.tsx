@@ -1,4 +1,4 @@
-import { Link, router, usePage } from '@inertiajs/react';
+import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { day } from '@/lib/format';
@@ -6,6 +6,7 @@ import type { JobHead, KeptPlan, PlanShown } from '@/generated/props';
 import type { Parameters, Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import Select from '@/ui/Select';
+import TextLink from '@/ui/TextLink';
 
 interface Props {
     planner: string;
@@ -126,12 +127,7 @@ export function KeptPlans({ plans }: { plans: KeptPlan[] }) {
         <ul className="border-b border-rule">
             {plans.map((plan) => (
                 <li key={plan.id} className="border-t border-rule py-2">
-                    <Link
-                        href={plan.href}
-                        className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                    >
-                        {plan.name}
-                    </Link>
+                    <TextLink href={plan.href}>{plan.name}</TextLink>
                     {plan.at && <span className="ml-2 text-soft">{day(plan.at)}</span>}
                     {plan.said.slice(0, 4).map((sentence) => (
                         <p key={sentence}>{sentence}</p>

@@ -1,4 +1,4 @@
-import { Link, router, usePage } from '@inertiajs/react';
+import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import CircuitFields from '@/jobs/CircuitFields';
 import { Keep, KeptPlans, TakeDown } from '@/planning/ForTheJob';
@@ -7,6 +7,7 @@ import type { PlannerPage } from '@/generated/props';
 import type { Parameters, Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 type Props = PlannerPage & Shared;
 
@@ -47,12 +48,9 @@ export default function Planner() {
         <Frame title={planner.name} {...(job ? { job } : {})}>
             <div className="mx-auto max-w-[1240px] px-5 py-5">
                 <p className="mb-1">
-                    <Link
-                        href={job ? `/jobs/${job.id}` : '/planners'}
-                        className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                    >
+                    <TextLink href={job ? `/jobs/${job.id}` : '/planners'}>
                         {job ? 'Back to the job' : 'All planners'}
-                    </Link>
+                    </TextLink>
                 </p>
                 <h1 className="text-[1.6rem] leading-tight font-semibold">{planner.name}</h1>
                 <p className="text-soft">{planner.summary}</p>
@@ -64,12 +62,7 @@ export default function Planner() {
                 {begins && (
                     <p className="mt-3 flex flex-wrap items-center gap-x-3">
                         Filled in is what {job.number} knows. Type the rest, then work it out.
-                        <Link
-                            href={`/planners/${planner.key}?job=${job.id}&example=1`}
-                            className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                        >
-                            Show an example
-                        </Link>
+                        <TextLink href={`/planners/${planner.key}?job=${job.id}&example=1`}>Show an example</TextLink>
                     </p>
                 )}
                 <div className="mt-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)]">

@@ -1,19 +1,17 @@
-import { Link, usePage } from '@inertiajs/react';
+import { usePage } from '@inertiajs/react';
 import type { PlannerHead, PlannersPage } from '@/generated/props';
 import type { Shared } from '@/lib/page';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 type Props = PlannersPage & Shared;
 
 function Entry({ planner }: { planner: PlannerHead }) {
     return (
         <li className="border-t border-rule py-3">
-            <Link
-                href={`/planners/${planner.key}`}
-                className="inline-flex min-h-11 items-center text-lg font-semibold text-lake underline underline-offset-4"
-            >
+            <TextLink className="text-lg font-semibold" href={`/planners/${planner.key}`}>
                 {planner.name}
-            </Link>
+            </TextLink>
             <p>{planner.summary}</p>
         </li>
     );
@@ -37,12 +35,9 @@ export default function Planners() {
                             <Entry key={planner.key} planner={planner} />
                         ))}
                     <li className="border-t border-rule py-3">
-                        <Link
-                            href="/bench-runs"
-                            className="inline-flex min-h-11 items-center text-lg font-semibold text-lake underline underline-offset-4"
-                        >
+                        <TextLink className="text-lg font-semibold" href="/bench-runs">
                             Bench runs of five-wire motors
-                        </Link>
+                        </TextLink>
                         <p>
                             What a motor did alone on the bench supply, whether it is good, and the reference curve of
                             each model.

@@ -1,4 +1,4 @@
-import { Link, router, usePage } from '@inertiajs/react';
+import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { countdown } from '@/lib/format';
@@ -7,6 +7,7 @@ import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import { TextArea, TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 type Props = ProcedurePage & Shared;
 
@@ -25,12 +26,7 @@ export default function Procedure() {
         <Frame title={procedure.title} {...(job ? { job } : {})}>
             <div className="mx-auto max-w-[900px] px-5 py-5">
                 <p>
-                    <Link
-                        href={job ? `/procedures?job=${job.id}` : '/procedures'}
-                        className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                    >
-                        All procedures
-                    </Link>
+                    <TextLink href={job ? `/procedures?job=${job.id}` : '/procedures'}>All procedures</TextLink>
                 </p>
                 <h1 className="text-[1.7rem] leading-tight font-semibold">{procedure.title}</h1>
                 <p className="text-soft">{procedure.summary}</p>

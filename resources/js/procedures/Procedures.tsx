@@ -1,4 +1,4 @@
-import { Link, router, usePage } from '@inertiajs/react';
+import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { clock, day } from '@/lib/format';
 import type { ProceduresPage } from '@/generated/props';
@@ -6,6 +6,7 @@ import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import { TextArea } from '@/ui/Field';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 type Props = ProceduresPage & Shared;
 
@@ -32,12 +33,7 @@ export default function Procedures() {
                                 .filter((run) => run.state === 'running')
                                 .map((run) => (
                                     <li key={run.id}>
-                                        <Link
-                                            href={`/runs/${run.id}`}
-                                            className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                                        >
-                                            {run.title}
-                                        </Link>{' '}
+                                        <TextLink href={`/runs/${run.id}`}>{run.title}</TextLink>{' '}
                                         {run.job && <span>{run.job}, </span>}
                                         <span className="text-soft">since {clock(run.at)}</span>
                                     </li>
@@ -48,12 +44,9 @@ export default function Procedures() {
                 <ul className="mt-5 border-b border-rule">
                     {procedures.map((one) => (
                         <li key={one.key} className="border-t border-rule py-2">
-                            <Link
-                                href={`/procedures/${one.key}${at}`}
-                                className="inline-flex min-h-11 items-center text-lg font-semibold text-lake underline underline-offset-4"
-                            >
+                            <TextLink className="text-lg font-semibold" href={`/procedures/${one.key}${at}`}>
                                 {one.title}
-                            </Link>
+                            </TextLink>
                             <span className="text-soft">
                                 {' '}
                                 {one.steps} steps{one.minutes > 0 ? `, waits of ${one.minutes} min and more` : ''}
@@ -71,12 +64,7 @@ export default function Procedures() {
                         <ul>
                             {running.map((run) => (
                                 <li key={run.id} className="border-t border-rule">
-                                    <Link
-                                        href={`/runs/${run.id}`}
-                                        className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                                    >
-                                        {run.title}
-                                    </Link>{' '}
+                                    <TextLink href={`/runs/${run.id}`}>{run.title}</TextLink>{' '}
                                     <span className="text-soft">
                                         {run.job ? `${run.job}, ` : ''}
                                         {day(run.at)}, {run.state}

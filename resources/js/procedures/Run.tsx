@@ -1,4 +1,4 @@
-import { Link, router, usePage } from '@inertiajs/react';
+import { router, usePage } from '@inertiajs/react';
 import { useEffect, useRef, useState } from 'react';
 import { countdown } from '@/lib/format';
 import type { RunPage, RunShown } from '@/generated/props';
@@ -6,6 +6,7 @@ import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 type Props = RunPage & Shared;
 
@@ -152,12 +153,7 @@ export default function Run() {
         <Frame title={run.procedure.title} {...(job ? { job } : {})}>
             <div className="mx-auto max-w-[820px] px-5 py-5">
                 <p>
-                    <Link
-                        href={job ? `/procedures?job=${job.id}` : '/procedures'}
-                        className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                    >
-                        All procedures
-                    </Link>
+                    <TextLink href={job ? `/procedures?job=${job.id}` : '/procedures'}>All procedures</TextLink>
                 </p>
                 <h1 className="text-[1.6rem] leading-tight font-semibold">{run.procedure.title}</h1>
                 {open &&

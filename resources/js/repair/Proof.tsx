@@ -1,5 +1,5 @@
 import type {} from '@/generated/props';
-import { Link, usePage } from '@inertiajs/react';
+import { usePage } from '@inertiajs/react';
 import { KeptPlans } from '@/planning/ForTheJob';
 import PlannerLinks from '@/planning/PlannerLinks';
 import AdjustmentForm from '@/repair/AdjustmentForm';
@@ -14,6 +14,7 @@ import StillOpen from '@/repair/StillOpen';
 import { day } from '@/lib/format';
 import { word } from '@/lib/payload';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 export default function Proof() {
     const {
@@ -151,31 +152,16 @@ export default function Proof() {
                             </div>
                         ))}
                         <p className="mt-3 flex flex-wrap gap-x-5">
-                            <a
-                                href={`/jobs/${job.id}/sheet/customer.pdf`}
-                                className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                            >
+                            <TextLink plain href={`/jobs/${job.id}/sheet/customer.pdf`}>
                                 Sheet for the customer
-                            </a>
-                            <a
-                                href={`/jobs/${job.id}/sheet/file.pdf`}
-                                className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                            >
+                            </TextLink>
+                            <TextLink plain href={`/jobs/${job.id}/sheet/file.pdf`}>
                                 Sheet for the file
-                            </a>
-                            <a
-                                href={`/jobs/${job.id}/file`}
-                                className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                                download
-                            >
+                            </TextLink>
+                            <TextLink plain href={`/jobs/${job.id}/file`} download>
                                 Export the job file
-                            </a>
-                            <Link
-                                href="/"
-                                className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                            >
-                                All jobs
-                            </Link>
+                            </TextLink>
+                            <TextLink href="/">All jobs</TextLink>
                         </p>
                     </section>
                     <section aria-label="Readings">

@@ -1,16 +1,15 @@
 import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { ulid } from 'ulid';
 import Outlook from '@/bench/Outlook';
 import RemedyOption from '@/repair/RemedyOption';
+import WayForm from '@/repair/WayForm';
 import RepairNav from '@/repair/RepairNav';
 import { day, money } from '@/lib/format';
 import { word } from '@/lib/payload';
 import type { RemedyPage, RemedyShown } from '@/generated/props';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
-import Choices from '@/ui/Choices';
-import { TextArea, TextField } from '@/ui/Field';
+import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
 import Select from '@/ui/Select';
 import Tick from '@/ui/Tick';
@@ -22,14 +21,9 @@ const hardly = 0.05;
 const most = 9;
 
 export default function Remedy() {
-    const { job, open, outlook, standing, potted, choices, tools, breakEven, user, errors } = usePage<Props>().props;
+    const { job, open, outlook, standing, potted, choices, tools, breakEven, user } = usePage<Props>().props;
     const currency = user?.currency ?? 'EUR';
-    const [id] = useState(ulid);
     const [option, setOption] = useState(outlook.attempts[0]?.remedy ?? '');
-    const [reason, setReason] = useState('');
-    const [partNumber, setPartNumber] = useState('');
-    const [selling, setSelling] = useState('');
-    const [lasting, setLasting] = useState('');
     const [perDay, setPerDay] = useState(standing);
     const [tester, setTester] = useState({
         tool: breakEven?.tool ?? tools[0]?.key ?? '',
@@ -37,7 +31,6 @@ export default function Remedy() {
         perYear: breakEven?.perYear ?? '',
         saving: breakEven?.typed ?? '',
     });
-    const [sending, setSending] = useState(false);
     const ask = (event: React.FormEvent, extra: Record<string, string>) => {
         event.preventDefault();
         router.get(
@@ -46,16 +39,6 @@ export default function Remedy() {
             { preserveState: true, preserveScroll: true },
         );
     };
-    const submit = (event: React.FormEvent) => {
-        event.preventDefault();
-        setSending(true);
-        router.post(
-            `/jobs/${job.id}/remedy`,
-            { id, option, reason, partNumber, selling, lasting: converts ? lasting : null, standing: perDay, potted },
-            { preserveState: 'errors', onFinish: () => setSending(false) },
-        );
-    };
-    const converts = outlook.options.find((one) => one.key === option)?.kind === 'conversion';
     const worth = outlook.options.filter((one) => one.fixes >= hardly);
     const likely = worth.slice(0, most);
     const others = outlook.options.filter((one) => !likely.includes(one));
@@ -68,13 +51,15 @@ export default function Remedy() {
             chosen={open && option === one.key}
             onChoose={() => setOption(one.key)}
             open={open}
-        />
+        >
+            <WayForm job={job.id} option={one} currency={currency} standing={perDay} potted={potted} />
+        </RemedyOption>
     );
     return (
         <Frame title={`Remedy ${job.number}`} job={job} here="remedy">
             <RepairNav job={job.id} here="remedy" />
             <div className="mx-auto grid max-w-[1240px] gap-10 px-5 py-5 lg:grid-cols-[1.5fr_1fr]">
-                <form onSubmit={submit}>
+                <div>
                     <h1 className="text-[1.7rem] leading-tight font-semibold">What can be done</h1>
                     <p className="mb-3 max-w-[52em] text-soft">
                         Expected money: part, labour, waiting and coming back, were it the right one. What costs least
@@ -99,65 +84,7 @@ export default function Remedy() {
                             )}
                         </fieldset>
                     )}
-                    {errors.option && (
-                        <p role="alert" className="mt-2 font-medium text-bad">
-                            {errors.option}
-                        </p>
-                    )}
-                    {open && outlook.options.length > 0 && (
-                        <div className="mt-4 max-w-[46em]">
-                            {converts && (
-                                <div className="mb-3">
-                                    <p className="mb-2 border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">
-                                        This makes another machine of it. A listed appliance may lose its approval and
-                                        its warranty: follow local code and the maker, and have the owner agree in
-                                        writing first.
-                                    </p>
-                                    <Choices
-                                        label="How long"
-                                        value={lasting}
-                                        onChange={setLasting}
-                                        choices={[
-                                            { value: 'permanent', label: 'For good' },
-                                            { value: 'temporary', label: 'Until the right part is here' },
-                                        ]}
-                                    />
-                                    {errors.lasting && (
-                                        <p role="alert" className="mt-1 font-medium text-bad">
-                                            {errors.lasting}
-                                        </p>
-                                    )}
-                                </div>
-                            )}
-                            <TextArea
-                                label="Why this way"
-                                rows={2}
-                                value={reason}
-                                onChange={(event) => setReason(event.target.value)}
-                                error={errors.reason}
-                                hint="Prove first or buy on the pattern, component or assembly, original or not: a few words for whoever comes next."
-                            />
-                            <div className="mt-3 grid gap-3 sm:grid-cols-2">
-                                <TextField
-                                    label="Part number"
-                                    value={partNumber}
-                                    onChange={(event) => setPartNumber(event.target.value)}
-                                    error={errors.partNumber}
-                                />
-                                <TextField
-                                    label={`Selling price in ${currency}`}
-                                    inputMode="decimal"
-                                    value={selling}
-                                    onChange={(event) => setSelling(event.target.value)}
-                                    error={errors.selling}
-                                />
-                            </div>
-                            <Button kind="act" type="submit" disabled={sending || option === ''} className="mt-3">
-                                Choose this way
-                            </Button>
-                        </div>
-                    )}
-                </form>
+                </div>
                 <div>
                     {choices.length > 0 && (
                         <section aria-label="Chosen" className="mb-5 border-l-4 border-lake pl-3">

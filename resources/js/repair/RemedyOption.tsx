@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { money, percent } from '@/lib/format';
 import type { RemedyShown } from '@/generated/props';
 import { useEntryForm } from '@/repair/useEntryForm';
@@ -63,6 +64,7 @@ export default function RemedyOption({
     chosen,
     onChoose,
     open,
+    children,
 }: {
     job: string;
     option: RemedyShown;
@@ -70,6 +72,8 @@ export default function RemedyOption({
     chosen: boolean;
     onChoose: () => void;
     open: boolean;
+    /** Where it is chosen: what else is asked then. */
+    children: ReactNode;
 }) {
     const facts: [string, string][] = [
         ['part', money(option.price, currency)],
@@ -126,6 +130,7 @@ export default function RemedyOption({
                     As quoted for this job{option.quotedBy !== '' && ` by ${option.quotedBy}`}.
                 </p>
             )}
+            {chosen && children}
             {open && <OwnQuote job={job} option={option} currency={currency} />}
         </li>
     );

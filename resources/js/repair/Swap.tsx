@@ -11,6 +11,7 @@ import { TextArea, TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
 import Select from '@/ui/Select';
 import Tick from '@/ui/Tick';
+import TextLink from '@/ui/TextLink';
 
 type Props = SwapPage & Shared;
 
@@ -181,12 +182,7 @@ export default function Swap() {
                             <ul className="mt-1 border-b border-rule">
                                 {procedures.map((one) => (
                                     <li key={one.key} className="border-t border-rule">
-                                        <Link
-                                            href={`/procedures/${one.key}?job=${job.id}`}
-                                            className="inline-flex min-h-11 items-center text-lake underline underline-offset-4"
-                                        >
-                                            {one.title}
-                                        </Link>
+                                        <TextLink href={`/procedures/${one.key}?job=${job.id}`}>{one.title}</TextLink>
                                     </li>
                                 ))}
                             </ul>

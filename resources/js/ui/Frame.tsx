@@ -4,6 +4,7 @@ import type { JobHead } from '@/generated/props';
 import type { Shared } from '@/lib/page';
 import AwayLine from '@/away/AwayLine';
 import Waiting from './Waiting';
+import TextLink from '@/ui/TextLink';
 
 function currentTheme(): string {
     return typeof document === 'undefined' ? '' : (document.documentElement.dataset.theme ?? '');
@@ -119,36 +120,21 @@ export default function Frame({ title, job, here = '', fill = false, children }:
                     <ThemeSwitch />
                     {user && !job && (
                         <>
-                            <Link
-                                href="/due"
-                                className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
-                            >
+                            <TextLink apart href="/due">
                                 Due
-                            </Link>
-                            <Link
-                                href="/parts"
-                                className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
-                            >
+                            </TextLink>
+                            <TextLink apart href="/parts">
                                 Parts
-                            </Link>
-                            <Link
-                                href="/instruments"
-                                className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
-                            >
+                            </TextLink>
+                            <TextLink apart href="/instruments">
                                 Instruments
-                            </Link>
-                            <Link
-                                href="/procedures"
-                                className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
-                            >
+                            </TextLink>
+                            <TextLink apart href="/procedures">
                                 Procedures
-                            </Link>
-                            <Link
-                                href="/planners"
-                                className="inline-flex min-h-11 items-center px-2 text-lake underline underline-offset-4"
-                            >
+                            </TextLink>
+                            <TextLink apart href="/planners">
                                 Planners
-                            </Link>
+                            </TextLink>
                             <span className="text-soft max-sm:hidden">
                                 {user.name}, {user.role}
                             </span>

@@ -6,6 +6,7 @@ namespace Tests\Core\Away;
 
 use Ispira\Core\Away\Desk;
 use Ispira\Core\Kernel\FileError;
+use Ispira\Core\Planning\PlannerRegistry;
 use PHPUnit\Framework\TestCase;
 
 final class DeskTest extends TestCase
@@ -140,6 +141,26 @@ final class DeskTest extends TestCase
         self::assertStringContainsString('Kept on this device', (string) $after['notice']);
         self::assertSame('Away', $this->ask('log')['component']);
         self::assertSame('Planner', $this->ask('planners/wire-and-splice')['component']);
+    }
+
+    public function testPlannersAnswerAndAreKept(): void
+    {
+        $values = (new PlannerRegistry())->find('wire-and-splice')?->parameters()->defaults() ?? [];
+        $plan = ['id' => KeptJobs::id(1), 'values' => $values];
+        $page = 'planners/wire-and-splice?' . http_build_query(['job' => KeptJobs::ID, 'values' => $values]);
+        $after = $this->act('plans/wire-and-splice', $plan, $page);
+        self::assertSame('Planner', $after['component']);
+        self::assertCount(1, $after['props']['kept']);
+        $left = $this->act('plans/wire-and-splice', ['id' => KeptJobs::id(2), 'values' => []], $page);
+        self::assertNotSame([], $left['errors'], 'an example never stands in for what was not told');
+
+        $matrix = ['known' => 'yes', 'order' => '1 2', 'pairs' => '1 2 2.9', 'leads' => '0'];
+        $take = ['id' => KeptJobs::id(3), 'number' => 0, 'test' => 'pack-ohms-1'];
+        $after = $this->act('worked/pin-matrix', ['values' => $matrix, 'takes' => [$take]]);
+        self::assertSame('Resistors from pin to pin', $after['props']['readings'][0]['instrument']);
+        $wrong = ['test' => 'battery-volts@4'] + $take;
+        $after = $this->act('worked/pin-matrix', ['values' => $matrix, 'takes' => [$wrong]]);
+        self::assertStringContainsString('does not belong', $after['errors']['test']);
     }
 
     public function testWhatWasDoneIsNotDoneAgainAndIsTheSameFromTheStart(): void
