@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Http\EnteredAt;
 use App\Models\Job;
 use App\Models\Reading;
 use App\Models\User;
@@ -20,7 +21,7 @@ use Ispira\Core\Reading\Trust;
  */
 final readonly class RecordReading
 {
-    public function __construct(private PredictionStore $store) {}
+    public function __construct(private PredictionStore $store, private EnteredAt $entered) {}
 
     /** @throws ReadingRefused when the id belongs to another job's reading */
     public function __invoke(User $user, Job $job, CoreReading $reading, ?Carbon $takenAt = null): Reading
@@ -58,7 +59,7 @@ final readonly class RecordReading
                 'episode' => $episode,
                 'doubts' =>
                     $doubts === [] ? null : array_map(static fn(Doubt $doubt): array => $doubt->toArray(), $doubts),
-                'taken_at' => $takenAt ?? now(),
+                'taken_at' => $takenAt ?? $this->entered->moment(),
             ]);
             // Only what is seen or heard can leave something to look into.
             is_string($reading->value) ? $locked->recountOpen() : $locked->touch();

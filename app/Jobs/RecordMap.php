@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Http\EnteredAt;
 use App\Models\Job;
 use App\Models\Reading;
 use App\Models\SpeedMap;
@@ -18,6 +19,8 @@ use Ispira\Core\Job\MapKind;
  */
 final readonly class RecordMap
 {
+    public function __construct(private EnteredAt $entered) {}
+
     /** @param array<string, string> $states by position; positions that were not tried are left out */
     public function __invoke(
         User $user,
@@ -43,7 +46,7 @@ final readonly class RecordMap
                     'states' => 'The circuit of this job was changed meanwhile. Reload the page.',
                 ]);
             }
-            $now = now();
+            $now = $this->entered->moment();
             $episode = $kind === MapKind::Remembered ? 0 : $job->replacements()->count();
             $map = new SpeedMap([
                 'job_id' => $job->id,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Repair;
 
+use App\Http\EnteredAt;
 use App\Jobs\JobStates;
 use App\Models\Job;
 use App\Models\User;
@@ -21,7 +22,7 @@ use Ispira\Core\Repair\Work\JobOutcome;
  */
 final readonly class CloseJob
 {
-    public function __construct(private RecordEntry $record) {}
+    public function __construct(private RecordEntry $record, private EnteredAt $entered) {}
 
     /**
      * @param list<array{title: string, always: bool, complained: bool}> $unread checks of the repair that were not read
@@ -52,7 +53,7 @@ final readonly class CloseJob
             }
             $locked->update([
                 'stage' => JobStage::Closed,
-                'closed_at' => now(),
+                'closed_at' => $this->entered->moment(),
                 'outcome' => JobOutcome::from($closing->text('outcome')),
                 'due_on' => $ending->dueOn(),
             ]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Repair;
 
+use App\Http\EnteredAt;
 use App\Models\Job;
 use App\Models\RepairEntry;
 use App\Models\User;
@@ -18,6 +19,8 @@ use Ispira\Core\Repair\Work\Acceptance;
  */
 final readonly class RecordEntry
 {
+    public function __construct(private EnteredAt $entered) {}
+
     /** @throws EntryRefused */
     public function __invoke(User $user, Job $job, Entry $entry): RepairEntry
     {
@@ -39,7 +42,7 @@ final readonly class RecordEntry
                 'user_id' => $user->id,
                 'kind' => $entry->kind,
                 'data' => $entry->data,
-                'noted_at' => now(),
+                'noted_at' => $this->entered->moment(),
             ]);
             $locked->recountOpen();
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Repair;
 
 use App\Bench\ReadingRefused;
+use App\Http\EnteredAt;
 use App\Models\Job;
 use App\Models\Replacement;
 use App\Models\User;
@@ -17,6 +18,8 @@ use Ispira\Core\Job\Replaced;
  */
 final readonly class RecordReplacement
 {
+    public function __construct(private EnteredAt $entered) {}
+
     /** @throws ReadingRefused when the job has left the bench */
     public function __invoke(User $user, Job $job, Replaced $replaced): Replacement
     {
@@ -38,7 +41,7 @@ final readonly class RecordReplacement
                 'note' => $replaced->note,
                 'verdict' => $replaced->verdict,
                 'temporary_until' => $replaced->temporaryUntil,
-                'replaced_at' => now(),
+                'replaced_at' => $this->entered->moment(),
             ]);
             $locked->update(['stage' => JobStage::Proof]);
 

@@ -40,21 +40,26 @@ async function toVerdictByThumb(page: Page, unit: HiddenUnit): Promise<void> {
     }
 }
 
-/** Types into a field while the keyboard of the system takes half of the screen: the field stays in sight. */
-async function typeAboveTheKeyboard(page: Page, field: Locator, text: string): Promise<void> {
+/** Types into fields while the keyboard of the system takes half of the screen: each of them stays in sight. */
+async function typeAboveTheKeyboard(page: Page, ...typed: [Locator, string][]): Promise<void> {
     await page.setViewportSize({ width: 390, height: 420 });
-    await field.tap();
-    await expect(field).toBeFocused();
-    await expect(field).toBeInViewport();
-    await page.keyboard.type(text);
-    await expect(field).toHaveValue(text);
+    for (const [field, text] of typed) {
+        await field.tap();
+        await expect(field).toBeFocused();
+        await expect(field).toBeInViewport();
+        await page.keyboard.type(text);
+        await expect(field).toHaveValue(text);
+    }
     await page.setViewportSize({ width: 390, height: 844 });
 }
 
 async function signInByThumb(page: Page): Promise<void> {
     await page.goto('/sign-in');
-    await typeAboveTheKeyboard(page, page.getByLabel('E-mail address'), 'iska@halvmark.example');
-    await typeAboveTheKeyboard(page, page.getByLabel('Password'), 'lake-ferry');
+    await typeAboveTheKeyboard(
+        page,
+        [page.getByLabel('E-mail address'), 'iska@halvmark.example'],
+        [page.getByLabel('Password'), 'lake-ferry'],
+    );
     await page.getByRole('button', { name: 'Sign in' }).tap();
     await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
 }
@@ -64,7 +69,7 @@ async function toTheEndByThumb(page: Page, positions: string[]): Promise<void> {
     await page.getByRole('link', { name: 'To the repair' }).tap();
     await page.getByRole('navigation', { name: 'Repair' }).getByRole('link', { name: 'Swap' }).tap();
     await page.getByRole('group', { name: 'Parts' }).getByRole('checkbox').first().tap();
-    await typeAboveTheKeyboard(page, page.getByLabel('Part number'), 'TN-4410');
+    await typeAboveTheKeyboard(page, [page.getByLabel('Part number'), 'TN-4410']);
     await page.getByRole('button', { name: 'Done, now prove it' }).tap();
     await expect(page.getByRole('heading', { name: 'The same map again' })).toBeVisible();
     for (const position of positions) await page.locator(`[data-position="${position}"] [data-answer="right"]`).tap();
@@ -76,12 +81,12 @@ async function toTheEndByThumb(page: Page, positions: string[]): Promise<void> {
         const right = await check.locator('.figure').first().innerText();
         const choice = check.getByRole('combobox');
         if (await choice.isVisible()) await choice.selectOption({ label: right.replace(/ or .*/, '') });
-        else await typeAboveTheKeyboard(page, check.getByRole('textbox'), /([\d.]+)[^\d]*$/.exec(right)?.[1] ?? '');
+        else await typeAboveTheKeyboard(page, [check.getByRole('textbox'), /([\d.]+)[^\d]*$/.exec(right)?.[1] ?? '']);
         await check.getByRole('button', { name: 'Check' }).tap();
         await expect(due).toHaveCount(left - 1);
     }
     const note = page.getByLabel(/^(Why checks were left out, or a note|Note)$/);
-    await typeAboveTheKeyboard(page, note, 'The rest was not in reach.');
+    await typeAboveTheKeyboard(page, [note, 'The rest was not in reach.']);
     await page.getByRole('button', { name: 'Close the job' }).tap();
     await expect(page.getByRole('heading', { name: 'Repaired. Every position is right.' })).toBeVisible();
 }
@@ -100,8 +105,11 @@ test.describe('with one thumb on 390x844', () => {
             const map = mapOf(unit);
             await signInByThumb(page);
             await page.getByRole('link', { name: 'New job' }).tap();
-            await typeAboveTheKeyboard(page, page.getByRole('combobox', { name: 'Unit' }), `Thumb ${family}`);
-            await typeAboveTheKeyboard(page, page.getByLabel('Complaint'), 'Some speeds are missing');
+            await typeAboveTheKeyboard(
+                page,
+                [page.getByLabel('Complaint'), 'Some speeds are missing'],
+                [page.getByRole('combobox', { name: 'Unit' }), `Thumb ${family}`],
+            );
             await page.getByRole('radio', { name: kind, exact: true }).tap();
             for (const choice of choose) await page.getByRole('radio', { name: choice, exact: true }).tap();
             for (const [position, state] of Object.entries(map))

@@ -77,7 +77,8 @@ test('a slowed heat speed is refused without a rise and closes with one inside t
         .getByRole('button', { name: /^(Keep|Save|To )/ })
         .first()
         .click();
-    await page.getByRole('link', { name: 'Proof' }).click();
+    // A circuit that is told leads back to where the job stands.
+    await expect(page).toHaveURL(/\/proof$/);
     await rise.getByRole('textbox').fill('44');
     await rise.getByRole('button', { name: 'Check' }).click();
     await expect(rise).toContainText('not right');

@@ -93,6 +93,20 @@ final class AwayTest extends TestCase
         self::assertSame(1, $job->readings()->whereNull('speed_map_id')->count());
     }
 
+    public function testWhatWaitedOnADeviceWasTakenWhenItWasEntered(): void
+    {
+        $this->freezeSecond();
+        $user = $this->person();
+        $job = $this->jobOnBench($user);
+        $this->actingAs($user);
+        $reading = fn(): array => ['id' => $this->ulid(), 'test' => 'battery-volts@4', 'value' => '12.6'];
+        foreach (['5400' => 5400, '-60' => 0, '99999999' => 0, 'long ago' => 0] as $waited => $seconds) {
+            $this->withHeader('X-Ispira-Waited', (string) $waited)->post("/jobs/$job->id/readings", $one = $reading());
+            $taken = $job->readings()->where('id', $one['id'])->firstOrFail()->taken_at;
+            self::assertSame(now()->subSeconds($seconds)->toIso8601String(), $taken->toIso8601String());
+        }
+    }
+
     public function testWhatIsNotTakenIsToldApartFromWhatIs(): void
     {
         $user = $this->person();

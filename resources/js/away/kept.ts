@@ -31,7 +31,9 @@ export function ofJob(url: string): { job: string; what: string } | null {
 }
 
 export async function kept(job: string): Promise<Kept | null> {
-    const found = await (await store()).get('jobs', job);
+    const found = await store()
+        .then((db) => db.get('jobs', job))
+        .catch(() => undefined);
     return found && found.person === person() ? found : null;
 }
 

@@ -93,5 +93,11 @@ export async function forgetSent(sent: Entry[]): Promise<void> {
 
 async function own(): Promise<Entry[]> {
     const me = person();
-    return me === null ? [] : (await store()).getAllFromIndex('outbox', 'person', me);
+    if (me === null) return [];
+    try {
+        return await (await store()).getAllFromIndex('outbox', 'person', me);
+    } catch {
+        // A browser that may keep nothing has nothing in it.
+        return [];
+    }
 }

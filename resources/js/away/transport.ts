@@ -77,7 +77,7 @@ async function read(config: InternalAxiosRequestConfig): Promise<AxiosResponse> 
     } catch (error) {
         if (isCancel(error) || (error instanceof AxiosError && error.response)) throw error;
         reached(true);
-        const page = (await pageOf(url).catch(() => null)) ?? (await keptPage(url));
+        const page = (await pageOf(url).catch(() => null)) ?? (await keptPage(url).catch(() => null));
         if (page) return respond(config, page);
         // What only looks whether something has changed leaves the page as it is.
         if (config.headers.has('Cache-Control')) throw error;
@@ -162,12 +162,26 @@ async function write(config: InternalAxiosRequestConfig): Promise<AxiosResponse>
         words: readingWords(last.props, config.data),
         state: 'waiting',
         why: null,
-    });
+    }).catch(() => null);
+    // A browser that may keep nothing sends at once, as pages ever did.
+    if (entry === null) return overTheNet(config);
+    inHand.add(entry.seq);
+    try {
+        return await sendNow(config, entry);
+    } finally {
+        inHand.delete(entry.seq);
+    }
+}
+
+/** What is being sent by the page itself, and not once more by the way. */
+const inHand = new Set<number>();
+
+async function sendNow(config: InternalAxiosRequestConfig, entry: Entry): Promise<AxiosResponse> {
     if ((await waiting())[0]?.seq !== entry.seq) {
         await flush(entry.seq);
         if ((await waiting())[0]?.seq !== entry.seq) return keep(config, entry);
     }
-    config.headers.set('X-Ispira-Person', String(me));
+    config.headers.set('X-Ispira-Person', String(entry.person));
     try {
         const response = await overTheNet(config);
         const verdict = judge(response);
@@ -230,7 +244,7 @@ async function inTurn(work: () => Promise<void>): Promise<void> {
 async function sendAll(before: number): Promise<void> {
     const jobs = new Set<string>();
     for (const entry of await waiting()) {
-        if (entry.seq >= before || !(await sendOne(entry))) break;
+        if (entry.seq >= before || inHand.has(entry.seq) || !(await sendOne(entry))) break;
         if (entry.job !== null) jobs.add(entry.job);
     }
     jobs.forEach(updateAfter);
@@ -263,6 +277,7 @@ async function sendOne(entry: Entry): Promise<boolean> {
                 'X-Inertia': 'true',
                 'X-Inertia-Version': last.version ?? '',
                 'X-Ispira-Person': String(entry.person),
+                'X-Ispira-Waited': String(Math.max(0, Math.round((Date.now() - Date.parse(entry.at)) / 1000))),
             },
         });
         verdict = judge(response);
