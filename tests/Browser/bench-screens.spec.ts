@@ -47,7 +47,7 @@ async function typeAboveTheKeyboard(page: Page, ...typed: [Locator, string][]): 
         await field.tap();
         await expect(field).toBeFocused();
         await expect(field).toBeInViewport();
-        await page.keyboard.type(text);
+        await field.fill(text);
         await expect(field).toHaveValue(text);
     }
     await page.setViewportSize({ width: 390, height: 844 });
@@ -105,9 +105,10 @@ test.describe('with one thumb on 390x844', () => {
             const map = mapOf(unit);
             await signInByThumb(page);
             await page.getByRole('link', { name: 'New job' }).tap();
+            await expect(page.getByRole('heading', { name: 'New job' })).toBeVisible();
             await typeAboveTheKeyboard(
                 page,
-                [page.getByLabel('Complaint'), 'Some speeds are missing'],
+                [page.getByLabel('Complaint', { exact: true }), 'Some speeds are missing'],
                 [page.getByRole('combobox', { name: 'Unit' }), `Thumb ${family}`],
             );
             await page.getByRole('radio', { name: kind, exact: true }).tap();
