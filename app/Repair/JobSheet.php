@@ -26,6 +26,8 @@ use Ispira\Core\Pages\JobDiagnosis;
 use Ispira\Core\Pages\JobPlans;
 use Ispira\Core\Pages\JobProof;
 use Ispira\Core\Pages\JobShown;
+use Ispira\Core\Pages\Shown\KitShown;
+use Ispira\Core\Pages\StripPages;
 use Ispira\Core\Reading\Trust;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
@@ -148,7 +150,7 @@ final readonly class JobSheet
             'leftOver' => $strip->leftOver(),
             'kit' => array_map(
                 static fn(KitShown $kit): string => $kit->what . ($kit->substitute === '' ? '' : " ($kit->substitute)"),
-                RepairView::kit($ledger),
+                StripPages::kit($ledger),
             ),
             'wires' => $wires->rows(),
             'switches' => $wires->switches(),

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Repair;
 
 use App\Http\Controller;
+use App\Jobs\JobStates;
 use App\Models\Job;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Inertia\Response;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Pages\StripPages;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 
@@ -19,14 +22,18 @@ use Ispira\Core\Repair\Ledger\EntryKind;
  */
 final class RepairController extends Controller
 {
-    public function strip(Job $job): StripPage|RedirectResponse
+    public function strip(Job $job, StripPages $pages): Response|RedirectResponse
     {
-        return $job->stage === JobStage::Circuit ? $this->whereItStands($job) : RepairView::strip($job, $job->ledger());
+        return $job->stage === JobStage::Circuit
+            ? $this->whereItStands($job)
+            : $this->page($pages->strip(JobStates::of($job), RepairView::photos($job), RepairView::route($job)));
     }
 
-    public function wires(Job $job): WiresPage|RedirectResponse
+    public function wires(Job $job, StripPages $pages): Response|RedirectResponse
     {
-        return $job->stage === JobStage::Circuit ? $this->whereItStands($job) : RepairView::wires($job, $job->ledger());
+        return $job->stage === JobStage::Circuit
+            ? $this->whereItStands($job)
+            : $this->page($pages->wires(JobStates::of($job)));
     }
 
     public function store(Request $request, Job $job, RecordEntry $record): RedirectResponse

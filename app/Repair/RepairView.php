@@ -8,13 +8,12 @@ use App\Jobs\JobView;
 use App\Models\Job;
 use App\Models\Photo;
 use App\Models\RepairEntry;
-use Ispira\Core\Job\JobStage;
-use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Pages\Shown\PhotoHead;
+use Ispira\Core\Pages\Shown\RouteShown;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryShown;
 use Ispira\Core\Repair\Ledger\Ledger;
 use Ispira\Core\Repair\Work\StripDown;
-use Ispira\Core\Repair\Work\WireTransfer;
 
 /**
  * What the pages of a repair show.
@@ -29,79 +28,6 @@ final class RepairView
     public static function entries(Ledger $ledger, EntryKind $kind): array
     {
         return array_map(EntryShown::of(...), $ledger->all($kind));
-    }
-
-    public static function strip(Job $job, Ledger $ledger): StripPage
-    {
-        $strip = new StripDown($ledger);
-
-        return new StripPage(
-            job: JobView::head($job),
-            open: $job->stage !== JobStage::Closed,
-            found: self::entries($ledger, EntryKind::Found),
-            kit: self::kit($ledger),
-            down: self::entries($ledger, EntryKind::Down),
-            steps: $strip->steps(),
-            leftOver: $strip->leftOver(),
-            missingBefore: $strip->missingBefore(),
-            minutes: $strip->minutes(),
-            photos: self::photos($job),
-            route: self::route($job),
-        );
-    }
-
-    /** @return list<KitShown> what the job needs, and whether it lies ready */
-    public static function kit(Ledger $ledger): array
-    {
-        $ready = [];
-        foreach ($ledger->all(EntryKind::KitReady) as $entry) {
-            $ready[$entry->text('of')] = $entry->text('note');
-        }
-
-        return array_map(
-            static fn(Entry $kit): KitShown => new KitShown(
-                id: $kit->id,
-                sort: $kit->text('sort'),
-                what: $kit->text('what'),
-                ready: isset($ready[$kit->id]),
-                substitute: $ready[$kit->id] ?? '',
-            ),
-            $ledger->all(EntryKind::Kit),
-        );
-    }
-
-    public static function wires(Job $job, Ledger $ledger): WiresPage
-    {
-        $wires = new WireTransfer($ledger);
-
-        return new WiresPage(
-            job: JobView::head($job),
-            open: $job->stage !== JobStage::Closed,
-            method: $wires->method(),
-            rows: $wires->rows(),
-            warnings: $wires->warnings(),
-            switches: $wires->switches(),
-            plugs: self::entries($ledger, EntryKind::Plug),
-            undone: $wires->open(),
-            functions: self::functions($job),
-        );
-    }
-
-    /** @return list<string> what the wires of a plug or board do, in the family's words */
-    private static function functions(Job $job): array
-    {
-        $functions = [];
-        foreach ($job->circuit()->places as $place) {
-            // "wiper plug, RUN": the place, and what the wire in it does.
-            $parts = explode(', ', $place, 2);
-            if (isset($parts[1])) {
-                $functions[$parts[1]] = true;
-            }
-        }
-
-        return $functions === []
-            ? array_values(array_unique(array_values($job->circuit()->places)))
-            : array_map(strval(...), array_keys($functions));
     }
 
     /** @return list<PhotoHead> */

@@ -27,6 +27,7 @@ use Ispira\Core\Pages\PlannerAsked;
 use Ispira\Core\Pages\PlannerPages;
 use Ispira\Core\Pages\RemedyAsked;
 use Ispira\Core\Pages\RepairPages;
+use Ispira\Core\Pages\StripPages;
 use Ispira\Core\Pages\TemporaryOffer;
 use Ispira\Core\Planning\PlannerRegistry;
 use Ispira\Core\Repair\Ledger\EntryRefused;
@@ -240,6 +241,9 @@ final class Desk
                 ),
                 $page,
             ],
+            // Pictures and the routes of other jobs stay with the server.
+            'strip' => [(new StripPages())->strip($job, [], null), $page],
+            'wires' => [(new StripPages())->wires($job), $page],
             'swap' => [$repair->swap($job, []), $page],
             'proof' => [$repair->proof($job), $page],
             default => [new AwayPage($job->head, self::ONLY_THERE), $page],

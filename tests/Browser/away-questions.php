@@ -2,7 +2,7 @@
 
 /*
  * Prints, for every family, what a device may be asked about a job of it, with the answers of this PHP: one line of JSON
- * a family. The job is an ordinary one with a hidden fault; three readings are taken as they are proposed.
+ * a family. The job is an ordinary one with a hidden fault; two readings are taken as they are proposed.
  */
 
 declare(strict_types=1);
@@ -18,7 +18,7 @@ use Ispira\Core\Planning\PlannerRegistry;
 
 require __DIR__ . '/../../vendor/autoload.php';
 
-const READINGS = 3;
+const READINGS = 2;
 $id = static fn(int $n): string => sprintf('01k0000000000000000000%04d', $n);
 $families = FamilyRegistry::shipped();
 foreach ($families->all() as $family) {

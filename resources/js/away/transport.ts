@@ -102,8 +102,13 @@ type Verdict = { is: 'taken' } | { is: 'answered'; why: string } | { is: 'refuse
 
 /** What became of an entry, by what came back. */
 function judge(response: AxiosResponse): Verdict {
+    // What is sent by itself is answered in one word.
+    if (response.status === 204) {
+        reached(false);
+        return { is: 'taken' };
+    }
     const page = shown(response);
-    if (!page) return response.status === 409 ? { is: 'taken' } : { is: 'later' };
+    if (!page) return { is: 'later' };
     if (page.component === 'SignIn') {
         reached(false, true);
         return { is: 'later' };
@@ -127,6 +132,10 @@ function judgeError(error: unknown): Verdict {
         return { is: 'later' };
     }
     reached(false);
+    if (response.status === 422) {
+        const { errors } = JSON.parse(String(response.data)) as { errors: string[] };
+        return { is: 'refused', why: errors.join(' ') };
+    }
     return response.status >= 500 || response.status === 429
         ? { is: 'later' }
         : { is: 'refused', why: `The server does not take it (${response.status}).` };

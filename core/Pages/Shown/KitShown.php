@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Repair;
+namespace Ispira\Core\Pages\Shown;
 
 /**
  * Something that the job needs, and whether it lies ready.

@@ -2,10 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Repair;
+namespace Ispira\Core\Pages;
 
-use App\Http\Page;
 use Ispira\Core\Job\Shown\JobHead;
+use Ispira\Core\Kernel\Page;
+use Ispira\Core\Pages\Shown\KitShown;
+use Ispira\Core\Pages\Shown\PhotoHead;
+use Ispira\Core\Pages\Shown\RouteShown;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryShown;
 use Ispira\Core\Repair\Ledger\OfKind;

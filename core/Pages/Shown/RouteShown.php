@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Repair;
+namespace Ispira\Core\Pages\Shown;
 
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryShown;

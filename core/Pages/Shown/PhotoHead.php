@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Repair;
+namespace Ispira\Core\Pages\Shown;
 
 /**
  * A photo to choose.
