@@ -70,7 +70,7 @@ final class JobController extends Controller
     private function listed(Job $job): JobListed
     {
         $maps = array_filter(
-            JobShown::maps(JobStates::maps($job), JobStates::readings($job)),
+            JobShown::maps(JobStates::maps($job), JobStates::readings($job, [])),
             static fn(MapShown $map): bool => $map->kind !== MapKind::Remembered,
         );
 
@@ -116,7 +116,9 @@ final class JobController extends Controller
                                                 $job->ledger()->all(EntryKind::Found),
                                             ),
                                             replaced: array_column(
-                                                (new JobShown(JobStates::of($job)))->replacements(),
+                                                $job->replacements->isEmpty()
+                                                    ? []
+                                                    : JobShown::replaced($job->circuit(), JobStates::replaced($job)),
                                                 'label',
                                             ),
                                         ),

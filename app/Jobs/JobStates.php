@@ -32,16 +32,20 @@ final class JobStates
             $job->repairSheet(),
             self::readings($job),
             self::maps($job),
-            array_values($job->replacements->map(static fn(Replacement $one): Replaced => $one->toCore())->all()),
+            self::replaced($job),
             $job->ledger(),
         );
     }
 
-    /** @return list<FiledReading> */
-    public static function readings(Job $job): array
+    /**
+     * @param array<int, string>|null $names by person; null to look them up
+     *
+     * @return list<FiledReading>
+     */
+    public static function readings(Job $job, ?array $names = null): array
     {
         /** @var array<int, string> $names */
-        $names = $job->workshop->users()->pluck('name', 'id')->all();
+        $names ??= $job->workshop->users()->pluck('name', 'id')->all();
 
         return array_values(
             $job->readings
@@ -62,6 +66,12 @@ final class JobStates
                 )
                 ->all(),
         );
+    }
+
+    /** @return list<Replaced> */
+    public static function replaced(Job $job): array
+    {
+        return array_values($job->replacements->map(static fn(Replacement $one): Replaced => $one->toCore())->all());
     }
 
     /** @return list<array{id: string, kind: MapKind, notedFor: string|null, episode: int}> */

@@ -183,7 +183,16 @@ final readonly class JobShown
     /** @return list<ReplacementShown> */
     public function replacements(): array
     {
-        $circuit = $this->job->circuit;
+        return self::replaced($this->job->circuit, $this->job->replacements);
+    }
+
+    /**
+     * @param list<Replaced> $replacements
+     *
+     * @return list<ReplacementShown>
+     */
+    public static function replaced(CircuitModel $circuit, array $replacements): array
+    {
         $words = new Words($circuit);
 
         return array_map(
@@ -199,7 +208,7 @@ final readonly class JobShown
                 at: $one->at ?? '',
                 verdict: $one->then(),
             ),
-            $this->job->replacements,
+            $replacements,
         );
     }
 
