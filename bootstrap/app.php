@@ -2,10 +2,12 @@
 
 use App\Http\Middleware\FromOutbox;
 use App\Http\Middleware\HandleInertiaRequests;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Ispira\Core\Repair\Ledger\EntryRefused;
@@ -25,6 +27,14 @@ return Application::configure(basePath: dirname(__DIR__))
             static fn(EntryRefused $refused): ValidationException => ValidationException::withMessages([
                 $refused->field => $refused->getMessage(),
             ]),
+        );
+        // Whether a kept entry was taken must not be read off a page to which it was led.
+        $exceptions->render(
+            static fn(AuthenticationException $guest, Request $request): ?Response => $request->headers->has(
+                FromOutbox::PERSON,
+            )
+                ? response('Nobody is signed in.', 401)
+                : null,
         );
         $exceptions->respond(function ($response, Throwable $error, Request $request) {
             $status = $response->getStatusCode();

@@ -55,18 +55,7 @@ final class StoredJobFile
             ['name' => $job->unit->name, 'place' => $job->unit->place, 'model' => $job->unit->model, 'notes' => null],
             $job->family,
             $job->parameters,
-            array_values(
-                $job->maps
-                    ->map(
-                        static fn(SpeedMap $map): array => [
-                            'id' => $map->id,
-                            'kind' => $map->kind,
-                            'notedFor' => $map->noted_for,
-                            'episode' => $map->episode,
-                        ],
-                    )
-                    ->all(),
-            ),
+            JobStates::maps($job),
             array_values(
                 $job->readings
                     ->map(

@@ -1,7 +1,6 @@
 import '../css/app.css';
 import { createInertiaApp, router, type ResolvedComponent } from '@inertiajs/react';
 import { createRoot } from 'react-dom/client';
-import { versionFrom } from './away/along';
 import { type PageSent } from './away/kept';
 import { connect, whenSent } from './away/transport';
 
@@ -28,7 +27,6 @@ const sent = JSON.parse(document.getElementById('app')?.dataset['page'] ?? '{}')
 // The page that stands in for all others does not know which address was asked.
 if (sent.component === 'Away' && location.pathname !== '/shell') sent.url = location.pathname + location.search;
 connect(sent);
-versionFrom(() => sent.version);
 whenSent(() => router.reload());
 if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');
 

@@ -127,7 +127,7 @@ final class AwayTest extends TestCase
             ->assertStatus(422)
             ->assertJsonPath('errors.0', 'This job is no longer on the bench: the reading was not recorded.');
         $this->app['auth']->forgetGuards();
-        $this->post("/jobs/$job->id/readings", ['value' => '12.6'] + $wrong)->assertRedirect('/sign-in');
+        $this->post("/jobs/$job->id/readings", ['value' => '12.6'] + $wrong)->assertUnauthorized();
     }
 
     public function testWhatIsNotTakenIsToldApartFromWhatIs(): void

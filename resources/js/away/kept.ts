@@ -51,7 +51,8 @@ function given(entry: Entry): Record<string, unknown> {
  */
 async function answered(job: Kept, page: string | null, from: string): Promise<Answer> {
     const done = (await since(job.job)).map((entry) => ({
-        key: String(entry.seq),
+        // The same entry with something else in it is done anew.
+        key: `${entry.seq} ${entry.at}`,
         act: ofJob(entry.url)?.what ?? '',
         given: given(entry),
         at: entry.at,
@@ -63,11 +64,11 @@ async function answered(job: Kept, page: string | null, from: string): Promise<A
     return JSON.parse(await ask(JSON.stringify({ kept: job.json, today, done, page, from }))) as Answer;
 }
 
-function sent(job: Kept, answer: Answer, notice: string | null): PageSent {
+function sent(job: Kept, answer: Answer): PageSent {
     const { page } = answer;
     return {
         component: answer.component,
-        props: { ...answer.props, errors: answer.errors, notice: answer.notice ?? notice, user: job.user },
+        props: { ...answer.props, errors: answer.errors, notice: answer.notice, user: job.user },
         url: page.startsWith('planners/') ? `/${page}` : `/jobs/${job.job}/${page}`,
         version: null,
     };
@@ -78,13 +79,13 @@ export async function pageOf(url: string): Promise<PageSent | null> {
     const asked = ofJob(url);
     const job = asked && (await kept(asked.job));
     if (!asked || !job) return null;
-    return sent(job, await answered(job, asked.what === '' ? null : asked.what, asked.what), null);
+    return sent(job, await answered(job, asked.what === '' ? null : asked.what, asked.what));
 }
 
 /** Where an entry leads that has just been kept; null where its job was not taken along. */
 export async function pageAfter(entry: Entry, from: string): Promise<PageSent | null> {
     const job = entry.job === null ? null : await kept(entry.job);
-    return job && sent(job, await answered(job, null, ofJob(from)?.what ?? ''), null);
+    return job && sent(job, await answered(job, null, ofJob(from)?.what ?? ''));
 }
 
 /** Starts what is kept, so that the first question out there is not the slowest. */

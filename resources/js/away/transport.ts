@@ -1,6 +1,6 @@
 import axios, { AxiosError, isCancel, type AxiosResponse, type InternalAxiosRequestConfig } from 'axios';
 import { DeskFailed } from './desk';
-import { keptPage, renew, updateAfter, updateWhenOld } from './along';
+import { keptPage, renew, updateAfter, updateWhenOld, versionFrom } from './along';
 import { kept, ofJob, pageAfter, pageOf, type PageSent } from './kept';
 import { add, outbox, reached, refresh, refuse, remove, taken, waiting } from './outbox';
 import { person, setPerson } from './person';
@@ -19,8 +19,8 @@ let last: PageSent;
 
 /** From now on everything that pages send and ask goes through here. */
 export function connect(first: PageSent): void {
-    last = first;
     note(first);
+    versionFrom(() => last.version);
     axios.defaults.adapter = (config) =>
         (config.method ?? 'get').toLowerCase() === 'get' ? read(config) : write(config);
     const again = () => void flush();
@@ -109,10 +109,6 @@ function judge(response: AxiosResponse): Verdict {
     }
     const page = shown(response);
     if (!page) return { is: 'later' };
-    if (page.component === 'SignIn') {
-        reached(false, true);
-        return { is: 'later' };
-    }
     reached(false);
     const errors = Object.values((page.props['errors'] ?? {}) as Record<string, string>);
     return errors[0] === undefined ? { is: 'taken' } : { is: 'answered', why: errors[0] };
