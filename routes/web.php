@@ -16,6 +16,7 @@ use App\Jobs\SpeedMapController;
 use App\Log\LogController;
 use App\Parts\PartsController;
 use App\Planning\PlannerController;
+use App\Practice\PracticeController;
 use App\Procedures\ProcedureController;
 use App\Repair\ClosingController;
 use App\Repair\DueController;
@@ -43,6 +44,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/', [JobController::class, 'index']);
     Route::get('/jobs/new', [JobController::class, 'create']);
     Route::post('/jobs', [JobController::class, 'store']);
+    Route::get('/practice', [PracticeController::class, 'show']);
+    Route::post('/practice', [PracticeController::class, 'store']);
     Route::post('/jobs/import', [JobFileController::class, 'store']);
     Route::get('/jobs/{job}', [JobController::class, 'show']);
     Route::get('/jobs/{job}/along', [AwayController::class, 'job']);

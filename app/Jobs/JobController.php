@@ -87,6 +87,7 @@ final class JobController extends Controller
     {
         $units = $this->user($request)
             ->workshop->units()
+            ->whereDoesntHave('jobs', static fn($jobs) => $jobs->whereNotNull('practice_fault'))
             ->with(['jobs' => static fn($jobs) => $jobs->with(['replacements', 'entries'])->latest()])
             ->orderBy('name')
             ->get();
@@ -147,11 +148,7 @@ final class JobController extends Controller
     private function start(Request $request): IntakeStart
     {
         $asked = $request->string('family')->limit(60, '')->toString();
-        $usual = (string) $this->user($request)
-            ->workshop->jobs()
-            ->groupBy('family')
-            ->orderByRaw('count(*) desc')
-            ->value('family');
+        $usual = (string) $this->user($request)->workshop->usualFamily();
         $key = match (true) {
             $this->families->has($asked) => $asked,
             $this->families->has($usual) => $usual,

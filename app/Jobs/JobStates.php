@@ -34,6 +34,7 @@ final class JobStates
             self::maps($job),
             self::replaced($job),
             $job->ledger(),
+            $job->practice(),
         );
     }
 

@@ -35,6 +35,7 @@ final class JobView
             temporaryUntil: $job->outcome === JobOutcome::Temporary
                 ? $job->due_on?->toDateString()
                 : $job->replacements->last()?->temporary_until?->toDateString(),
+            practice: $job->practice_fault !== null,
         );
     }
 

@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\MapKind;
+use Ispira\Core\Job\Practice;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
@@ -33,6 +34,7 @@ final readonly class OpenJob
      * @param array<string, mixed>  $parameters of the circuit, read by its family
      * @param array<string, string> $states by position
      * @param array<string, string> $answers to what is asked with the complaint, by test
+     * @param Practice|null         $practice what is hidden in its unit, where that is a make-believe one
      */
     public function __invoke(
         User $user,
@@ -41,8 +43,9 @@ final readonly class OpenJob
         array $parameters,
         array $states,
         array $answers = [],
+        ?Practice $practice = null,
     ): Job {
-        return DB::transaction(function () use ($user, $data, $family, $parameters, $states, $answers): Job {
+        return DB::transaction(function () use ($user, $data, $family, $parameters, $states, $answers, $practice): Job {
             $workshop = $user->workshop;
             $number = $workshop->takeJobNumber();
             // The number's lock also makes a repeated submit wait for the first, and then find its job.
@@ -72,6 +75,8 @@ final readonly class OpenJob
                 'family' => $family,
                 'part' => $kind === JobKind::LoosePart ? $data['part'] : null,
                 'parameters' => $parameters,
+                'practice_fault' => $practice?->fault,
+                'practice_seed' => $practice?->seed,
             ]);
             $job->id = (string) $data['id'];
             $job->save();

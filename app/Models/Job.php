@@ -18,6 +18,7 @@ use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\LoosePart;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Job\Practice;
 use Ispira\Core\Job\ReplacedBefore;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
@@ -44,6 +45,8 @@ use Ispira\Core\Repair\Work\StillOpen;
  * @property JobOutcome|null $outcome of a closed job
  * @property Carbon|null  $due_on  when it has to be looked at again
  * @property array<string, mixed> $parameters
+ * @property string|null  $practice_fault what is hidden in its unit, where that is a make-believe one
+ * @property int|null     $practice_seed
  * @property Carbon|null  $closed_at
  * @property Carbon       $created_at
  * @property Carbon       $updated_at
@@ -70,6 +73,7 @@ final class Job extends Model
         'parameters' => 'array',
         'closed_at' => 'datetime',
         'number' => 'integer',
+        'practice_seed' => 'integer',
     ];
 
     /** @return BelongsTo<Unit, $this> */
@@ -134,6 +138,11 @@ final class Job extends Model
         $circuit = $family->circuit($family->parameters()->read($this->parameters));
 
         return $this->part === null ? $circuit : LoosePart::of($circuit, $this->part);
+    }
+
+    public function practice(): ?Practice
+    {
+        return $this->practice_fault === null ? null : new Practice($this->practice_fault, (int) $this->practice_seed);
     }
 
     public function repairSheet(): RepairSheet

@@ -30,6 +30,18 @@ final class Workshop extends Model
         return $this->hasMany(Job::class);
     }
 
+    /** The kind of circuit that it meets most; null where it met none yet. */
+    public function usualFamily(): ?string
+    {
+        $usual = $this->jobs()
+            ->whereNull('practice_fault')
+            ->groupBy('family')
+            ->orderByRaw('count(*) desc')
+            ->value('family');
+
+        return \is_string($usual) ? $usual : null;
+    }
+
     /** @return HasMany<Unit, $this> */
     public function units(): HasMany
     {

@@ -34,6 +34,7 @@ final class DueController extends Controller
             $workshop
                 ->jobs()
                 ->with(['unit', 'entries', 'readings.strike', 'replacements'])
+                ->whereNull('practice_fault')
                 ->where('still_open', '>', 0)
                 ->orderBy('number')
                 ->limit(200)
@@ -68,6 +69,7 @@ final class DueController extends Controller
             $workshop
                 ->jobs()
                 ->with(['unit', 'replacements'])
+                ->whereNull('practice_fault')
                 ->whereNotNull('due_on')
                 ->orderBy('due_on')
                 ->limit(500)

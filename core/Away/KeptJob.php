@@ -13,6 +13,7 @@ use Ispira\Core\Job\JobFile;
 use Ispira\Core\Job\JobFileFormat;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\JobState;
+use Ispira\Core\Job\Practice;
 use Ispira\Core\Job\Replaced;
 use Ispira\Core\Job\Shown\JobHead;
 use Ispira\Core\Kernel\DisplayUnits;
@@ -55,7 +56,17 @@ final readonly class KeptJob
         ) {
             throw FileError::at('format', 'This job was taken along by another version: take it along again.');
         }
-        $kept = new Record($data, 'kept', ['format', 'version', 'id', 'me', 'job', 'people', 'verdicts', 'workplace']);
+        $kept = new Record($data, 'kept', [
+            'format',
+            'version',
+            'id',
+            'me',
+            'job',
+            'people',
+            'verdicts',
+            'workplace',
+            'practice',
+        ]);
         $file = (new JobFileFormat($families))->read((string) json_encode($kept->get('job')));
         $people = $kept->get('people');
         $verdicts = $kept->get('verdicts');
@@ -67,6 +78,7 @@ final readonly class KeptJob
                 $families,
                 \is_array($people) ? $people : [],
                 \is_array($verdicts) ? $verdicts : [],
+                self::practice($kept),
             ),
             self::workplace($kept, $today, $missingTools),
             $kept->text('me'),
@@ -83,6 +95,7 @@ final readonly class KeptJob
         FamilyRegistry $families,
         array $people,
         array $verdicts,
+        ?Practice $practice,
     ): JobState {
         $family = $families->get($file->family);
         $circuit = $family->circuit($file->parameters);
@@ -101,7 +114,7 @@ final readonly class KeptJob
         }, $file->replacements);
 
         return new JobState(
-            self::head($id, $file, $replacements),
+            self::head($id, $file, $replacements, $practice !== null),
             $file->family,
             $file->parameters,
             $file->job['part'],
@@ -115,11 +128,22 @@ final readonly class KeptJob
             $file->maps,
             $replacements,
             Ledger::of($file->entries),
+            $practice,
         );
     }
 
+    private static function practice(Record $kept): ?Practice
+    {
+        if ($kept->get('practice') === null) {
+            return null;
+        }
+        $practice = new Record($kept->get('practice'), 'practice', ['fault', 'seed']);
+
+        return new Practice($practice->text('fault'), (int) ($practice->optionalNumber('seed') ?? 0.0));
+    }
+
     /** @param list<Replaced> $replacements */
-    private static function head(string $id, JobFile $file, array $replacements): JobHead
+    private static function head(string $id, JobFile $file, array $replacements, bool $practice): JobHead
     {
         $job = $file->job;
         $last = $replacements[\count($replacements) - 1] ?? null;
@@ -142,6 +166,7 @@ final readonly class KeptJob
             openedAt: $job['openedAt'] ?? '',
             closedAt: $job['closedAt'],
             temporaryUntil: $job['outcome'] === JobOutcome::Temporary ? $job['dueOn'] : $last?->temporaryUntil,
+            practice: $practice,
         );
     }
 

@@ -29,6 +29,7 @@ final readonly class JobState
      * @param list<FiledReading>    $readings     in the order taken, without what was set aside with another circuit
      * @param list<array{id: string, kind: MapKind, notedFor: string|null, episode: int}> $maps in the order taken
      * @param list<Replaced>        $replacements in the order made
+     * @param Practice|null         $practice     what is hidden in its unit, where that is a make-believe one
      */
     public function __construct(
         public JobHead $head,
@@ -41,6 +42,7 @@ final readonly class JobState
         public array $maps,
         public array $replacements,
         public Ledger $ledger,
+        public ?Practice $practice = null,
     ) {
         $this->case = new CaseFile(
             array_map(static fn(FiledReading $one): Reading => $one->reading, $readings),
@@ -75,6 +77,7 @@ final readonly class JobState
             $maps ?? $this->maps,
             $replacements ?? $this->replacements,
             $ledger ?? $this->ledger,
+            $this->practice,
         );
     }
 

@@ -12,22 +12,40 @@ use Random\Randomizer;
  */
 final class RandomSource
 {
-    private const STEPS = 1 << 53;
+    /** 2^53: as many numbers as a float tells apart between 0 and 1. */
+    private const STEPS = 9_007_199_254_740_992.0;
+
+    /** 2^32: what the upper half of a number of 64 bits counts. */
+    private const HALF = 4_294_967_296.0;
 
     /** √3: as far as what is even reaches on either side, in standard deviations. */
     private const EVENLY = 1.7320508;
+
+    private readonly Xoshiro256StarStar $engine;
 
     private readonly Randomizer $randomizer;
 
     public function __construct(int $seed)
     {
-        $this->randomizer = new Randomizer(new Xoshiro256StarStar($seed));
+        $this->engine = new Xoshiro256StarStar($seed);
+        $this->randomizer = new Randomizer($this->engine);
     }
 
     /** Evenly spread between two numbers, neither of them reached. */
     public function between(float $least, float $most): float
     {
-        return $least + (($most - $least) * ($this->randomizer->getInt(0, self::STEPS - 1) + 0.5)) / self::STEPS;
+        return $least + (($most - $least) * ($this->step() + 0.5)) / self::STEPS;
+    }
+
+    /** One of the STEPS from 0; put together of two halves, so that a PHP of 32 bits finds the same. */
+    private function step(): float
+    {
+        $bytes = $this->engine->generate();
+        $low = \ord($bytes[0]) + 256.0 * (\ord($bytes[1]) + 256.0 * (\ord($bytes[2]) + 256.0 * \ord($bytes[3])));
+        // 53 bits: of the upper half the lowest 21.
+        $high = \ord($bytes[4]) + 256.0 * (\ord($bytes[5]) + 256.0 * (\ord($bytes[6]) & 0x1f));
+
+        return $low + self::HALF * $high;
     }
 
     /** Evenly spread around nothing, with a standard deviation of one. */

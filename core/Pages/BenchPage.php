@@ -18,6 +18,7 @@ use Ispira\Core\Pages\Shown\LeadOn;
 use Ispira\Core\Pages\Shown\MeterName;
 use Ispira\Core\Pages\Shown\PlannerHead;
 use Ispira\Core\Pages\Shown\Tool;
+use Ispira\Core\Practice\PracticeShown;
 
 final readonly class BenchPage extends Page
 {
@@ -53,5 +54,6 @@ final readonly class BenchPage extends Page
         public array $leadsOn,
         public array $cannot,
         public string $pulse,
+        public ?PracticeShown $practice,
     ) {}
 }

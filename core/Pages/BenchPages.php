@@ -14,6 +14,7 @@ use Ispira\Core\Pages\Shown\PlannerHead;
 use Ispira\Core\Pages\Shown\Tool;
 use Ispira\Core\Planning\PlannerRegistry;
 use Ispira\Core\Planning\Worksheet;
+use Ispira\Core\Practice\PracticeShown;
 use Ispira\Core\Repair\Ledger\EntryKind;
 
 /**
@@ -65,6 +66,12 @@ final readonly class BenchPages
             leadsOn: $this->leads->of($job, array_column($seen->diagnosis->suspects, 'probability', 'remedy')),
             cannot: self::cannot($job),
             pulse: $pulse,
+            practice: PracticeShown::of(
+                $job,
+                $this->place->units(),
+                $this->place->leadOhms(),
+                $seen->diagnosis->card === null ? [] : [$seen->diagnosis->card->key],
+            ),
         );
     }
 

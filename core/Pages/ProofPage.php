@@ -14,6 +14,7 @@ use Ispira\Core\Pages\Shown\CheckShown;
 use Ispira\Core\Pages\Shown\EndingShown;
 use Ispira\Core\Pages\Shown\KeptPlan;
 use Ispira\Core\Pages\Shown\PlannerHead;
+use Ispira\Core\Practice\PracticeShown;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryShown;
 use Ispira\Core\Repair\Ledger\OfKind;
@@ -56,5 +57,6 @@ final readonly class ProofPage extends Page
         public array $settled,
         public array $planners,
         public array $plans,
+        public ?PracticeShown $practice,
     ) {}
 }

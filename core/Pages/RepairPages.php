@@ -21,6 +21,7 @@ use Ispira\Core\Pages\Shown\PartMeasured;
 use Ispira\Core\Pages\Shown\PartTest;
 use Ispira\Core\Pages\Shown\RunListed;
 use Ispira\Core\Pages\Shown\ToolWorth;
+use Ispira\Core\Practice\PracticeShown;
 use Ispira\Core\Procedure\Procedure;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
@@ -133,6 +134,7 @@ final readonly class RepairPages
     {
         $shown = new JobShown($job, $this->place->units());
         $stillOpen = $job->stillOpen();
+        $checks = $job->is(JobStage::Proof) || $job->is(JobStage::Closed) ? $this->proof->shown($job) : [];
 
         return new ProofPage(
             job: $job->head,
@@ -142,7 +144,7 @@ final readonly class RepairPages
             open: !$job->is(JobStage::Closed),
             machine: $job->head->kind->hasMap() && $job->passes(JobStage::Proof),
             proved: $job->isProved(),
-            checks: $job->is(JobStage::Proof) || $job->is(JobStage::Closed) ? $this->proof->shown($job) : [],
+            checks: $checks,
             outcomes: array_map(
                 static fn(JobOutcome $one): EndingShown => new EndingShown(
                     value: $one,
@@ -165,6 +167,13 @@ final readonly class RepairPages
             settled: $stillOpen->settled(),
             planners: $this->plans->heads($job),
             plans: $this->plans->kept($job),
+            practice: PracticeShown::of(
+                $job,
+                $this->place->units(),
+                $this->place->leadOhms(),
+                array_column($checks, 'test'),
+                withMap: true,
+            ),
         );
     }
 

@@ -50,7 +50,7 @@ final class SimulatedUnit
     public function __construct(
         private readonly CircuitModel $circuit,
         Hypothesis $truth,
-        private readonly RandomSource $chance,
+        private RandomSource $chance,
         private readonly float $slips,
     ) {
         $this->machine = OneMachine::drawn($circuit, $chance->normal(...));
@@ -61,6 +61,15 @@ final class SimulatedUnit
     public function remedy(): string
     {
         return $this->truth->remedy();
+    }
+
+    /** The same machine, read by another person with another meter: what chance there is comes of that source. */
+    public function readBy(RandomSource $chance): self
+    {
+        $again = clone $this;
+        $again->chance = $chance;
+
+        return $again;
     }
 
     /** @return list<Reading> of every position, before any repair */

@@ -16,6 +16,7 @@ final readonly class JobHead
     /**
      * @param string|null $dueOn day as YYYY-MM-DD
      * @param list<JobStage> $flow the stages that a job of this kind goes through
+     * @param bool $practice whether its unit is a make-believe one
      */
     public function __construct(
         public string $id,
@@ -35,6 +36,7 @@ final readonly class JobHead
         public string $openedAt,
         public ?string $closedAt,
         public ?string $temporaryUntil,
+        public bool $practice = false,
     ) {}
 
     /**
@@ -67,6 +69,7 @@ final readonly class JobHead
             $this->openedAt,
             $closedAt ?? $this->closedAt,
             $this->temporaryUntil,
+            $this->practice,
         );
     }
 }

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import TakeAlong from '@/away/TakeAlong';
 import SpeedStrip from '@/jobs/SpeedStrip';
 import { money } from '@/lib/format';
+import Hidden from '@/practice/Hidden';
 import PlannerLinks from '@/planning/PlannerLinks';
 import CircuitSheet from '@/sheet/CircuitSheet';
 import Button from '@/ui/Button';
@@ -137,6 +138,7 @@ function Ladder({ bench }: { bench: BenchState }) {
     const { job, diagnosis, currency, leadsOn, planners, setPanel } = bench;
     return (
         <section aria-label="Suspects" className="min-h-0 overflow-y-auto px-5 py-2 max-lg:order-3" tabIndex={0}>
+            <Hidden practice={bench.practice} />
             <Traps bench={bench} />
             <h2 className="mb-1 text-soft">Suspects, by what would cure it</h2>
             <Suspects suspects={diagnosis.suspects} currency={currency} most={4} all={false} />

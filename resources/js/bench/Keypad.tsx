@@ -44,6 +44,15 @@ export default function Keypad(props: DockProps & { onMore: () => void }) {
         >
             <div className="flex min-h-6 items-center justify-between gap-2 text-[0.85rem]">
                 <DockSays dock={dock} lastWords={lastWords} standing={card.meter || card.setUp} undo={undo} />
+                {props.practice && dock.meter === '' && (
+                    <button
+                        type="button"
+                        onClick={dock.letAnswer}
+                        className="min-h-11 shrink-0 px-1 font-medium text-dock-ink underline underline-offset-4"
+                    >
+                        let it answer
+                    </button>
+                )}
                 <AwayLine dock />
                 <button
                     type="button"

@@ -6,6 +6,7 @@ const keys: [string, string][] = [
     ['O', 'over range'],
     ['S', 'the reading wanders'],
     ['B, F', 'it misbehaves now, it works now'],
+    ['A', 'let a practice unit answer'],
     ['I', 'read from a meter, or type again'],
     ['R', 'let go of a held reading'],
     ['U', 'take back what was recorded or struck out'],

@@ -1,5 +1,6 @@
 import TakeAlong from '@/away/TakeAlong';
 import SpeedStrip from '@/jobs/SpeedStrip';
+import Hidden from '@/practice/Hidden';
 import Panel from '@/ui/Panel';
 import CannotPanel from './CannotPanel';
 import KeysPanel from './KeysPanel';
@@ -53,6 +54,7 @@ export default function Panels({ bench }: { bench: BenchState }) {
             >
                 <Suspects suspects={diagnosis.suspects} currency={currency} most={6} all={false} />
                 <LeadsOn leads={bench.leadsOn} />
+                <Hidden practice={bench.practice} />
             </Panel>
             <Panel
                 open={panel === 'strip'}

@@ -118,7 +118,7 @@ export function SeenOn({ dock }: { dock: Dock }) {
 
 /** Always in reach: the number or the choice, what is doubtful about it, and Record. */
 export default function ReadingDock(props: DockProps) {
-    const { meters, leads, stepping, card, supplyLabel, lastWords, typed, onType, undo } = props;
+    const { meters, leads, stepping, card, supplyLabel, lastWords, typed, onType, undo, practice } = props;
     const dock = useDock(props);
     const { numeric, meter, field } = dock;
     const [more, setMore] = useState(false);
@@ -198,6 +198,11 @@ export default function ReadingDock(props: DockProps) {
                 </>
             ) : (
                 <Answers dock={dock} card={card} grid={false} />
+            )}
+            {practice && meter === '' && (
+                <Button kind="dock" aria-keyshortcuts="A" onClick={dock.letAnswer} className="px-3">
+                    let it answer <span className="key max-lg:hidden">A</span>
+                </Button>
             )}
             {more ? (
                 <>

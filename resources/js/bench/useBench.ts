@@ -115,6 +115,7 @@ export function useBench() {
                   onLive: setShownByMeter,
                   onRecorded: recorded,
                   undo,
+                  practice: props.practice?.answers[card.key] ?? null,
               }
             : null;
     return {

@@ -2,7 +2,7 @@ import { router, usePage } from '@inertiajs/react';
 import { useEffect, useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import useLiveMeter, { letGo } from '@/bench/useLiveMeter';
-import type { BenchPage, CardShown, MeterName } from '@/generated/props';
+import type { BenchPage, CardShown, MeterName, PracticeAnswer } from '@/generated/props';
 import type { Shared } from '@/lib/page';
 
 /** How long what was just done can be taken back, in ms. */
@@ -21,6 +21,8 @@ export interface DockProps {
     onLive: (value: number | null) => void;
     onRecorded: (page: { props: unknown }) => void;
     undo: Undo;
+    /** What the make-believe unit shows; null where the unit is a real one. */
+    practice: PracticeAnswer | null;
 }
 
 /** Where a unit of several letters may follow the number, letters are typed and no shortcuts. */
@@ -48,7 +50,7 @@ export type Undo = ReturnType<typeof useUndo>;
 
 /** What stands in the dock, and what its keys do. */
 export function useDock(props: DockProps) {
-    const { jobId, meters, stepping, card, typed, onType, onLive, onRecorded, undo } = props;
+    const { jobId, meters, stepping, card, typed, onType, onLive, onRecorded, undo, practice } = props;
     const { errors } = usePage<Shared>().props;
     const [id, setId] = useState(ulid);
     const [choice, setChoice] = useState('');
@@ -130,6 +132,14 @@ export function useDock(props: DockProps) {
         setWanted(next);
     };
     const release = () => void letGo(jobId, card.key, meter);
+    const letAnswer = () => {
+        if (practice === null) return;
+        onType(practice.value);
+        setChoice(practice.choice);
+        setOverRange(practice.overRange);
+        setSteady(practice.steady);
+        setMisbehaved(practice.misbehaved);
+    };
     const note = (bad: boolean) => setMisbehaved(misbehaved === bad ? null : bad);
 
     useEffect(() => {
@@ -148,6 +158,7 @@ export function useDock(props: DockProps) {
                 chooseMeter(meter === '' ? (meters[0]?.id ?? '') : '');
             else if (numeric && key === 'r' && meter !== '') release();
             else if (key === 'enter' && (!pressed || chosen)) record();
+            else if (practice && meter === '' && key === 'a') letAnswer();
             else if (numeric && meter === '' && key === 'o') setOverRange(!overRange);
             else if (numeric && meter === '' && key === 's') setSteady(!steady);
             else if (numeric && meter === '' && /^[\d.,-]$/.test(key) && target !== field.current) {
@@ -186,6 +197,7 @@ export function useDock(props: DockProps) {
         live,
         readsNothing,
         release,
+        letAnswer,
         record,
         error:
             meter !== '' && live?.trouble

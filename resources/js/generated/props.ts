@@ -64,6 +64,7 @@ export interface BenchPage {
     cannot: CannotShown[];
     /** Another one when somebody has changed the job. */
     pulse: string;
+    practice: PracticeShown | null;
 }
 
 /** A run of a motor on the bench supply. */
@@ -629,6 +630,8 @@ export interface JobHead {
     openedAt: string;
     closedAt: string | null;
     temporaryUntil: string | null;
+    /** Whether its unit is a make-believe one. */
+    practice: boolean;
 }
 
 export type JobKind =
@@ -1070,6 +1073,36 @@ export interface PotentialWords {
     supply: string;
 }
 
+/** What a practice unit shows at one test, as a person would put it into the fields of the reading. */
+export interface PracticeAnswer {
+    /** The number in the unit that is shown; empty where none is read. */
+    value: string;
+    /** The answer of what is looked at or listened to; empty where a number is read. */
+    choice: string;
+    overRange: boolean;
+    steady: boolean;
+    /** Whether the machine misbehaves meanwhile; null where that is not asked. */
+    misbehaved: boolean | null;
+}
+
+export interface PracticePage {
+    families: FamilyHead[];
+    /** Families in which a fault may come and go. */
+    wandering: string[];
+    /** The family that the workshop meets most. */
+    usual: string;
+}
+
+/** What a page shows of a practice unit. */
+export interface PracticeShown {
+    /** What was hidden in it, in words: shown when somebody asks. */
+    hidden: string;
+    /** By test. */
+    answers: Record<string, PracticeAnswer | undefined>;
+    /** What it does in each position; empty where no map is taken. */
+    states: Record<string, string | undefined>;
+}
+
 /** Steps in their order, with cautions before them and a way to a safe state from any of them. */
 export interface Procedure {
     /** Stable identifier: lower case and hyphens. */
@@ -1132,6 +1165,7 @@ export interface ProofPage {
     settled: SettledItem[];
     planners: PlannerHead[];
     plans: KeptPlan[];
+    practice: PracticeShown | null;
 }
 
 /** What a row of pulses is: how often, how wide, how even, and what is amiss in it. */

@@ -8,6 +8,7 @@ import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
 import FilePick from '@/ui/FilePick';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 type Props = JobsPage & Shared;
 
@@ -72,6 +73,9 @@ export default function Jobs() {
                         />
                         <Button type="submit">Find</Button>
                     </form>
+                    <TextLink apart href="/practice">
+                        Practise
+                    </TextLink>
                     <FilePick label="Job file" accept="application/json,.json" to="/jobs/import">
                         Import a job file
                     </FilePick>
@@ -90,7 +94,7 @@ export default function Jobs() {
                 {jobs.length === 0 && (
                     <p className="mt-10 text-lg">
                         {search === ''
-                            ? 'No job yet. Open one with "New job": a unit, what is wrong, and what the fan does in each position.'
+                            ? 'No job yet. Open one with "New job": a unit, what is wrong, and what the fan does in each position. Or practise first, on a unit that is made up.'
                             : `No job matches "${search}". Try part of the unit's name.`}
                     </p>
                 )}
@@ -126,7 +130,7 @@ export default function Jobs() {
                                                 ) : (
                                                     ''
                                                 )}
-                                                {kinds[job.kind]}
+                                                {job.practice ? 'practice, ' : kinds[job.kind]}
                                                 {ended(job)}
                                                 {job.intermittent ? 'comes and goes, ' : ''}
                                                 {day(job.closedAt ?? job.openedAt)}

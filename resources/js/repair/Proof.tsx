@@ -2,6 +2,7 @@ import type {} from '@/generated/props';
 import { usePage } from '@inertiajs/react';
 import { KeptPlans } from '@/planning/ForTheJob';
 import PlannerLinks from '@/planning/PlannerLinks';
+import Hidden from '@/practice/Hidden';
 import AdjustmentForm from '@/repair/AdjustmentForm';
 import ClosingForm from '@/repair/ClosingForm';
 import LentForm from '@/repair/LentForm';
@@ -32,6 +33,7 @@ export default function Proof() {
         settled,
         planners,
         plans,
+        practice,
     } = usePage<ProofProps>().props;
     const due = checks.filter((check) => check.right === null);
     /** What holds for each check that is still due stands before all of them, once. */
@@ -45,6 +47,7 @@ export default function Proof() {
         <Frame title={`${machine ? 'Proof' : 'Close'} ${job.number}`} job={job} here="proof">
             {machine && <SpeedStrip strip={strip} />}
             <div className="mx-auto max-w-[1180px] px-5 py-5">
+                <Hidden practice={practice} />
                 {open ? (
                     <>
                         <h1 className="text-[1.6rem] leading-tight font-semibold">

@@ -8,7 +8,8 @@ import Select from '@/ui/Select';
 
 /** One check beside the map, with what is right and what was read. */
 export default function ProofCheck({ check, open, said = [] }: { check: CheckShown; open: boolean; said?: string[] }) {
-    const { job, errors } = usePage<ProofProps>().props;
+    const { job, practice, errors } = usePage<ProofProps>().props;
+    const answer = practice?.answers[check.test];
     const [id, setId] = useState(ulid);
     const [value, setValue] = useState('');
     const [sending, setSending] = useState(false);
@@ -97,6 +98,9 @@ export default function ProofCheck({ check, open, said = [] }: { check: CheckSho
                                     </p>
                                 )}
                             </div>
+                        )}
+                        {answer && (
+                            <Button onClick={() => setValue(answer.choice || answer.value)}>Let it answer</Button>
                         )}
                         <Button type="submit" disabled={sending || value === ''}>
                             Check

@@ -9,7 +9,7 @@ import { TextField } from '@/ui/Field';
 
 /** The same map again, once or in several passes. */
 export default function ProofMap() {
-    const { job, strip, proved, passes, errors } = usePage<ProofProps>().props;
+    const { job, strip, proved, passes, practice, errors } = usePage<ProofProps>().props;
     const [id] = useState(ulid);
     const [again, setAgain] = useState(false);
     const [provokedBy, setProvokedBy] = useState('');
@@ -62,6 +62,11 @@ export default function ProofMap() {
                 not right, the job goes back to the bench with this map as readings, and the verdict is marked as not
                 having held.
             </p>
+            {practice && (
+                <Button onClick={() => setStates(practice.states as typeof states)} className="mb-3">
+                    Let the unit show every position
+                </Button>
+            )}
             <SpeedMapEntry
                 legend="What it does now"
                 cells={strip.cells}

@@ -1,0 +1,24 @@
+import { useState } from 'react';
+import type { PracticeShown } from '@/generated/props';
+import Button from '@/ui/Button';
+
+/** Says that the unit is made up, and what is hidden in it when somebody asks. */
+export default function Hidden({ practice }: { practice: PracticeShown | null }) {
+    const [told, setTold] = useState(false);
+    if (practice === null) return null;
+    return (
+        <div role="note" aria-label="Practice" className="my-2 border-l-4 border-lake bg-sheet px-3 py-1 leading-snug">
+            <strong className="font-semibold">A make-believe unit:</strong> nothing stands on the bench, and it answers
+            by itself.{' '}
+            {told ? (
+                <span role="status">
+                    Hidden in it: <strong className="font-semibold">{practice.hidden}</strong>.
+                </span>
+            ) : (
+                <Button kind="quiet" onClick={() => setTold(true)}>
+                    Show what is hidden in it
+                </Button>
+            )}
+        </div>
+    );
+}
