@@ -43,6 +43,7 @@ final readonly class TakenAlong
             'verdicts' => (object) $job->replacements
                 ->mapWithKeys(static fn(Replacement $one): array => [$one->id => $one->verdict])
                 ->all(),
+            'runs' => $job->runs->pluck('id')->all(),
             'practice' => $job->practice(),
             'workplace' => [
                 'unitSystem' => $this->place->units()->system,

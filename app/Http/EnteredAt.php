@@ -8,8 +8,8 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 
 /**
- * When something was entered: now, or as long ago as the device says that it kept it. Waits of procedures do not ask
- * here: they go by the server's clock alone.
+ * When something was entered: now, or as long ago as the device says that it kept it. Waits of procedures go by
+ * the server's clock; of what was kept they are told what the device counted meanwhile.
  */
 final readonly class EnteredAt
 {
@@ -20,6 +20,12 @@ final readonly class EnteredAt
     private const MOST_DAYS = 60;
 
     public function __construct(private Request $request) {}
+
+    /** Whether it was kept on a device, and is sent by itself. */
+    public function later(): bool
+    {
+        return $this->request->headers->has(self::WAITED);
+    }
 
     public function moment(): Carbon
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Models\Job;
+use App\Models\ProcedureRun;
 use App\Models\Reading;
 use App\Models\Replacement;
 use App\Models\SpeedMap;
@@ -12,6 +13,7 @@ use Ispira\Core\Job\FiledReading;
 use Ispira\Core\Job\JobState;
 use Ispira\Core\Job\MapKind;
 use Ispira\Core\Job\Replaced;
+use Ispira\Core\Procedure\StartedRun;
 use Ispira\Core\Quality\Doubt;
 
 /**
@@ -35,6 +37,7 @@ final class JobStates
             self::replaced($job),
             $job->ledger(),
             $job->practice(),
+            array_values($job->runs->map(static fn(ProcedureRun $one): StartedRun => $one->toCore())->all()),
         );
     }
 

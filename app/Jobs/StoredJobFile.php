@@ -96,9 +96,9 @@ final class StoredJobFile
                     ->get()
                     ->map(
                         static fn(ProcedureRun $run): array => [
-                            'procedure' => $run->procedure(),
+                            'procedure' => $run->toCore()->run->procedure,
                             'startedAt' => (string) self::text($run->started_at),
-                            'marks' => $run->run()->marks,
+                            'marks' => $run->toCore()->run->marks,
                         ],
                     )
                     ->all(),

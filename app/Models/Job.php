@@ -129,7 +129,7 @@ final class Job extends Model
     /** @return HasMany<ProcedureRun, $this> */
     public function runs(): HasMany
     {
-        return $this->hasMany(ProcedureRun::class)->orderBy('started_at')->orderBy('id');
+        return $this->hasMany(ProcedureRun::class)->with('marks')->orderBy('started_at')->orderBy('id');
     }
 
     public function circuit(): CircuitModel

@@ -17,6 +17,8 @@ use Ispira\Core\Procedure\MarkKind;
  * @property int         $step
  * @property string|null $note
  * @property Carbon      $marked_at
+ * @property string|null $entry_id  with which a person sent it
+ * @property float|null  $waited    seconds that a device counted without the server
  */
 final class ProcedureMark extends Model
 {
@@ -28,10 +30,16 @@ final class ProcedureMark extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.u';
 
-    protected $casts = ['kind' => MarkKind::class, 'step' => 'integer', 'marked_at' => 'datetime'];
+    protected $casts = ['kind' => MarkKind::class, 'step' => 'integer', 'marked_at' => 'datetime', 'waited' => 'float'];
 
     public function toCore(): Marked
     {
-        return new Marked($this->kind, $this->step, $this->marked_at->getPreciseTimestamp() / 1e6, $this->note);
+        return new Marked(
+            $this->kind,
+            $this->step,
+            $this->marked_at->getPreciseTimestamp() / 1e6,
+            $this->note,
+            $this->waited,
+        );
     }
 }

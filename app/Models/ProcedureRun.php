@@ -10,9 +10,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Ispira\Core\Procedure\Marked;
-use Ispira\Core\Procedure\Procedure;
 use Ispira\Core\Procedure\ProcedureFormat;
 use Ispira\Core\Procedure\Run;
+use Ispira\Core\Procedure\StartedRun;
 
 /**
  * A procedure that is or was worked, as it read when it began.
@@ -23,6 +23,7 @@ use Ispira\Core\Procedure\Run;
  * @property string               $key
  * @property array<string, mixed> $text
  * @property Carbon               $started_at
+ * @property Carbon|null          $heard_at   when the server heard of it, where a device began it without
  * @property Job|null             $job
  * @property \Illuminate\Database\Eloquent\Collection<int, ProcedureMark> $marks
  */
@@ -36,7 +37,7 @@ final class ProcedureRun extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.u';
 
-    protected $casts = ['text' => 'array', 'started_at' => 'datetime'];
+    protected $casts = ['text' => 'array', 'started_at' => 'datetime', 'heard_at' => 'datetime'];
 
     /** @return HasMany<ProcedureMark, $this> */
     public function marks(): HasMany
@@ -50,17 +51,18 @@ final class ProcedureRun extends Model
         return $this->belongsTo(Job::class);
     }
 
-    public function procedure(): Procedure
+    public function toCore(): StartedRun
     {
-        return ProcedureFormat::read((string) json_encode($this->text));
-    }
-
-    public function run(): Run
-    {
-        return Run::of(
-            $this->procedure(),
-            $this->started_at->getPreciseTimestamp() / 1e6,
-            array_values($this->marks->map(static fn(ProcedureMark $mark): Marked => $mark->toCore())->all()),
+        return new StartedRun(
+            $this->id,
+            $this->key,
+            $this->started_at->toIso8601String(),
+            Run::of(
+                ProcedureFormat::read((string) json_encode($this->text)),
+                $this->started_at->getPreciseTimestamp() / 1e6,
+                array_values($this->marks->map(static fn(ProcedureMark $mark): Marked => $mark->toCore())->all()),
+                $this->heard_at === null ? null : $this->heard_at->getPreciseTimestamp() / 1e6,
+            ),
         );
     }
 }

@@ -5,21 +5,20 @@ declare(strict_types=1);
 namespace App\Procedures;
 
 use App\Http\Controller;
+use App\Http\EnteredAt;
+use App\Jobs\JobStates;
 use App\Jobs\JobView;
 use App\Models\Job;
 use App\Models\ProcedureRun;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Ispira\Core\Kernel\NumberReader;
-use Ispira\Core\Kernel\UnreadableNumber;
-use Ispira\Core\Procedure\MarkKind;
-use Ispira\Core\Procedure\NotYet;
-use Ispira\Core\Procedure\Procedure;
+use Inertia\Response;
+use Ispira\Core\Acts\ChargeTold;
+use Ispira\Core\Pages\ProcedurePages;
+use Ispira\Core\Pages\Shown\RunListed;
 use Ispira\Core\Procedure\ProcedureError;
 use Ispira\Core\Procedure\ProcedureFormat;
-use Ispira\Core\Procedure\StoredCharge;
 
 /**
  * Procedures, worked step by step against the server's clock.
@@ -28,55 +27,53 @@ final class ProcedureController extends Controller
 {
     public function __construct(private readonly WorkshopLibrary $library) {}
 
-    public function index(Request $request): ProceduresPage
+    public function index(Request $request): Response
     {
         $workshop = $this->user($request)->workshop;
         $job = $this->job($request);
-        $own = $this->library->own($workshop);
-        $procedures = array_filter(
-            $this->library->of($workshop),
-            static fn(Procedure $one): bool => $job === null || $one->serves($job->family),
-        );
+        $running = $workshop
+            ->procedureRuns()
+            ->with(['job.unit', 'marks'])
+            ->orderByDesc('started_at')
+            ->limit(30)
+            ->get()
+            ->map(self::listed(...))
+            ->all();
 
-        return new ProceduresPage(
-            procedures: array_values(
-                array_map(
-                    static fn(Procedure $one): ProcedureHead => RunView::head($one, in_array($one->key, $own, true)),
-                    $procedures,
-                ),
+        return $this->page(
+            ProcedurePages::all(
+                $this->library->of($workshop),
+                $this->library->own($workshop),
+                array_values($running),
+                $job === null ? null : JobStates::of($job),
+                $this->user($request)->role === 'lead',
             ),
-            running: array_values(
-                $workshop
-                    ->procedureRuns()
-                    ->with(['job.unit', 'marks'])
-                    ->orderByDesc('started_at')
-                    ->limit(30)
-                    ->get()
-                    ->map(RunView::listed(...))
-                    ->all(),
-            ),
-            job: $job === null ? null : JobView::head($job),
-            lead: $this->user($request)->role === 'lead',
         );
     }
 
-    public function show(Request $request, string $key): ProcedurePage
+    private static function listed(ProcedureRun $stored): RunListed
+    {
+        return ProcedurePages::listed($stored->toCore(), $stored->job === null ? null : JobView::head($stored->job));
+    }
+
+    public function show(Request $request, string $key): Response
     {
         $user = $this->user($request);
         $procedure = $this->library->of($user->workshop)[$key] ?? abort(404);
         $job = $this->job($request);
 
-        return new ProcedurePage(
-            procedure: $procedure,
-            asksForCapacitor: $procedure->asksForCapacitor(),
-            own: in_array($key, $this->library->own($user->workshop), true),
-            shipped: $this->library->isShipped($key),
-            lead: $user->role === 'lead',
-            job: $job === null ? null : JobView::head($job),
+        return $this->page(
+            ProcedurePages::procedure(
+                $procedure,
+                $job === null ? null : JobView::head($job),
+                in_array($key, $this->library->own($user->workshop), true),
+                $this->library->isShipped($key),
+                $user->role === 'lead',
+            ),
         );
     }
 
-    public function start(Request $request, string $key): RedirectResponse
+    public function start(Request $request, string $key, EnteredAt $entered): RedirectResponse
     {
         $user = $this->user($request);
         $procedure = $this->library->of($user->workshop)[$key] ?? abort(404);
@@ -89,7 +86,7 @@ final class ProcedureController extends Controller
             return redirect("/runs/$id", 303);
         }
         if ($procedure->asksForCapacitor()) {
-            $charge = $this->charge($request);
+            $charge = ChargeTold::read($request->only(['microfarads', 'ohms', 'volts']));
             $procedure = $charge === null ? $procedure : $procedure->withCharge($charge);
         }
         ProcedureRun::query()->create([
@@ -99,79 +96,52 @@ final class ProcedureController extends Controller
             'user_id' => $user->id,
             'key' => $key,
             'text' => ProcedureFormat::toArray($procedure),
-            'started_at' => now(),
+            'started_at' => $entered->moment(),
+            'heard_at' => $entered->later() ? now() : null,
         ]);
 
         return redirect("/runs/$id", 303);
     }
 
-    public function run(Request $request, string $run): RunPage
+    public function run(Request $request, string $run): Response
     {
-        $stored = $this->found($request, $run);
+        $stored = $this->user($request)->workshop->procedureRuns()->with('job.unit')->findOrFail($run);
 
-        return new RunPage(
-            run: RunView::of($stored, now()->getPreciseTimestamp() / 1e6),
-            job: $stored->job === null ? null : JobView::head($stored->job),
+        return $this->page(
+            ProcedurePages::run(
+                $stored->toCore(),
+                now()->getPreciseTimestamp() / 1e6,
+                $stored->job === null ? null : JobView::head($stored->job),
+            ),
         );
     }
 
-    public function done(Request $request, string $run): RedirectResponse
+    public function done(Request $request, string $run, MarkStep $mark): RedirectResponse
     {
         $data = $request->validate([
+            'id' => ['nullable', 'ulid'],
             'step' => ['required', 'integer', 'min:0'],
             'seen' => ['boolean'],
             'confirmed' => ['boolean'],
+            'waited' => ['nullable', 'numeric', 'min:0', 'max:10000000'],
         ]);
-        $user = $this->user($request);
-        try {
-            DB::transaction(function () use ($request, $run, $data, $user): void {
-                $stored = $user->workshop->procedureRuns()->lockForUpdate()->findOrFail($run);
-                $mark = $stored
-                    ->run()
-                    ->done(
-                        (int) $data['step'],
-                        now()->getPreciseTimestamp() / 1e6,
-                        $request->boolean('seen'),
-                        $request->boolean('confirmed'),
-                    );
-                $stored->marks()->create([
-                    'user_id' => $user->id,
-                    'kind' => $mark->kind,
-                    'step' => $mark->step,
-                    'marked_at' => now(),
-                ]);
-            });
-        } catch (NotYet $notYet) {
-            throw ValidationException::withMessages(['step' => $notYet->getMessage()]);
-        }
+        $mark->done($this->user($request), $run, $data);
 
         return redirect("/runs/$run", 303);
     }
 
     /** Begins the step that is up anew, or breaks the procedure off. */
-    public function mark(Request $request, string $run): RedirectResponse
+    public function mark(Request $request, string $run, MarkStep $mark): RedirectResponse
     {
         $data = $request->validate(
             [
+                'id' => ['nullable', 'ulid'],
                 'kind' => ['required', 'in:again,aborted'],
                 'note' => ['nullable', 'string', 'max:250', 'required_if:kind,aborted'],
             ],
             ['note.required_if' => 'Say why it is broken off.'],
         );
-        $user = $this->user($request);
-        DB::transaction(static function () use ($run, $data, $user): void {
-            $stored = $user->workshop->procedureRuns()->lockForUpdate()->findOrFail($run);
-            $now = $stored->run();
-            if ($now->current() !== null) {
-                $stored->marks()->create([
-                    'user_id' => $user->id,
-                    'kind' => MarkKind::from($data['kind']),
-                    'step' => $now->step,
-                    'note' => $data['note'] ?? null,
-                    'marked_at' => now(),
-                ]);
-            }
-        });
+        $mark->other($this->user($request), $run, $data);
 
         return redirect("/runs/$run", 303);
     }
@@ -215,51 +185,11 @@ final class ProcedureController extends Controller
         );
     }
 
-    private function found(Request $request, string $run): ProcedureRun
-    {
-        return $this->user($request)->workshop->procedureRuns()->with('job.unit')->findOrFail($run);
-    }
-
     private function job(Request $request): ?Job
     {
         $id = $request->query('job');
         $job = is_string($id) ? $this->user($request)->workshop->jobs()->with('unit')->find($id) : null;
 
         return $job instanceof Job ? $job : null;
-    }
-
-    /** The capacitor that is told; null when nothing is known of it. */
-    private function charge(Request $request): ?StoredCharge
-    {
-        $given = [
-            'microfarads' => ['µF', 'capacitance'],
-            'ohms' => ['Ω', 'resistance of the bleeder'],
-            'volts' => ['V', 'voltage'],
-        ];
-        $values = [];
-        foreach ($given as $field => [$unit, $name]) {
-            $value = $request->input($field);
-            if ($value === null || $value === '') {
-                continue;
-            }
-            try {
-                $values[$field] = NumberReader::read($value, $unit);
-            } catch (UnreadableNumber $error) {
-                throw ValidationException::withMessages([$field => $error->getMessage()]);
-            }
-            if ($values[$field] <= 0.0) {
-                throw ValidationException::withMessages([$field => "The $name must be above zero."]);
-            }
-        }
-        if ($values !== [] && count($values) < 3) {
-            throw ValidationException::withMessages([
-                array_key_first(array_diff_key($given, $values)) ??
-                'volts' => 'Give all three, or leave all empty: then the label and five minutes count.',
-            ]);
-        }
-
-        return $values === []
-            ? null
-            : new StoredCharge($values['microfarads'] ?? 1.0, $values['ohms'] ?? 1.0, $values['volts'] ?? 1.0);
     }
 }

@@ -8,7 +8,6 @@ use App\Jobs\JobStates;
 use App\Jobs\JobView;
 use App\Models\Job;
 use App\Models\Replacement;
-use App\Procedures\RunView;
 use Illuminate\Support\Carbon;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
@@ -26,6 +25,7 @@ use Ispira\Core\Pages\JobDiagnosis;
 use Ispira\Core\Pages\JobPlans;
 use Ispira\Core\Pages\JobProof;
 use Ispira\Core\Pages\JobShown;
+use Ispira\Core\Pages\ProcedurePages;
 use Ispira\Core\Pages\Shown\KitShown;
 use Ispira\Core\Pages\StripPages;
 use Ispira\Core\Reading\Trust;
@@ -165,14 +165,7 @@ final readonly class JobSheet
                 ],
                 $ledger->all(EntryKind::Measured),
             ),
-            'runs' => array_values(
-                $job
-                    ->runs()
-                    ->with(['job.unit', 'marks'])
-                    ->get()
-                    ->map(RunView::listed(...))
-                    ->all(),
-            ),
+            'runs' => ProcedurePages::ofJob(JobStates::of($job)),
             'minutes' => [
                 'to the verdict' => $first !== null && $replaced !== null ? $first->diffInMinutes($replaced) : null,
                 'taking apart' => $strip->minutes(),

@@ -8,7 +8,6 @@ use App\Bench\ReadingRefused;
 use App\Http\Controller;
 use App\Jobs\JobStates;
 use App\Models\Job;
-use App\Procedures\RunView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -29,14 +28,8 @@ final class SwapController extends Controller
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
         }
-        $runs = $job
-            ->runs()
-            ->with(['job.unit', 'marks'])
-            ->get()
-            ->map(RunView::listed(...))
-            ->all();
 
-        return $this->page($this->pages->swap(JobStates::of($job), array_values($runs)));
+        return $this->page($this->pages->swap(JobStates::of($job)));
     }
 
     /** What the new part shows before it goes in. */

@@ -25,6 +25,7 @@ use Ispira\Core\Pages\JobProof;
 use Ispira\Core\Pages\LeadsOn;
 use Ispira\Core\Pages\PlannerAsked;
 use Ispira\Core\Pages\PlannerPages;
+use Ispira\Core\Pages\ProcedurePages;
 use Ispira\Core\Pages\RemedyAsked;
 use Ispira\Core\Pages\RepairPages;
 use Ispira\Core\Pages\StripPages;
@@ -160,6 +161,9 @@ final class Desk
         if (\in_array(explode('/', $done->act)[0], ['readings', 'hook-up'], true)) {
             return $bench->apply($job, $done);
         }
+        if (\in_array(explode('/', $done->act)[0], ['procedures', 'runs'], true)) {
+            return (new ProcedureActs($place))->apply($job, $done);
+        }
         $diagnosis = new JobDiagnosis($this->store, $place);
         $proof = new JobProof($diagnosis, $place);
 
@@ -205,6 +209,11 @@ final class Desk
             }
         }
 
+        $worked = self::procedures($job, $place, $name);
+        if ($worked !== null) {
+            return [$worked, $page];
+        }
+
         return match ($name) {
             'bench' => [
                 $bench->bench(
@@ -244,10 +253,26 @@ final class Desk
             // Pictures and the routes of other jobs stay with the server.
             'strip' => [(new StripPages())->strip($job, [], null), $page],
             'wires' => [(new StripPages())->wires($job), $page],
-            'swap' => [$repair->swap($job, []), $page],
+            'swap' => [$repair->swap($job), $page],
             'proof' => [$repair->proof($job), $page],
             default => [new AwayPage($job->head, self::ONLY_THERE), $page],
         };
+    }
+
+    /** A page of procedures; null where that is none, or one of which nothing was taken along. */
+    private static function procedures(JobState $job, KeptWorkplace $place, string $page): ?Page
+    {
+        [$name, $key] = explode('/', $page, 2) + ['', ''];
+        if ($page === 'procedures') {
+            return ProcedurePages::all($place->procedures(), [], ProcedurePages::ofJob($job), $job, false);
+        }
+        if ($name === 'procedures' && isset($place->procedures()[$key])) {
+            return ProcedurePages::procedure($place->procedures()[$key], $job->head);
+        }
+        $run = $name === 'runs' ? $job->run($key) : null;
+
+        // What counts is what is waited on this device from now on: the whole of it.
+        return $run === null ? null : ProcedurePages::run($run, $run->run->since, $job->head);
     }
 
     /**

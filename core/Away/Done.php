@@ -28,6 +28,13 @@ final readonly class Done
         return filter_var($this->given[$field] ?? false, \FILTER_VALIDATE_BOOLEAN);
     }
 
+    public function number(string $field): float
+    {
+        $value = $this->given[$field] ?? 0.0;
+
+        return \is_numeric($value) ? (float) $value : 0.0;
+    }
+
     /** Made where what is sent needs an id, in the form in which entries keep it. */
     public function id(): string
     {

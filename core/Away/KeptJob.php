@@ -21,6 +21,8 @@ use Ispira\Core\Kernel\FileError;
 use Ispira\Core\Kernel\Record;
 use Ispira\Core\Procedure\Procedure;
 use Ispira\Core\Procedure\ProcedureFormat;
+use Ispira\Core\Procedure\Run;
+use Ispira\Core\Procedure\StartedRun;
 use Ispira\Core\Repair\Fit\PartsFormat;
 use Ispira\Core\Repair\Ledger\Ledger;
 use Ispira\Core\Repair\Work\JobOutcome;
@@ -65,6 +67,7 @@ final readonly class KeptJob
             'people',
             'verdicts',
             'workplace',
+            'runs',
             'practice',
         ]);
         $file = (new JobFileFormat($families))->read((string) json_encode($kept->get('job')));
@@ -79,6 +82,7 @@ final readonly class KeptJob
                 \is_array($people) ? $people : [],
                 \is_array($verdicts) ? $verdicts : [],
                 self::practice($kept),
+                $kept->get('runs'),
             ),
             self::workplace($kept, $today, $missingTools),
             $kept->text('me'),
@@ -96,6 +100,7 @@ final readonly class KeptJob
         array $people,
         array $verdicts,
         ?Practice $practice,
+        mixed $runs,
     ): JobState {
         $family = $families->get($file->family);
         $circuit = $family->circuit($file->parameters);
@@ -129,7 +134,32 @@ final readonly class KeptJob
             $replacements,
             Ledger::of($file->entries),
             $practice,
+            self::runs($file, \is_array($runs) ? array_values($runs) : []),
         );
+    }
+
+    /**
+     * @param list<mixed> $ids in the order of the file
+     *
+     * @return list<StartedRun>
+     */
+    private static function runs(JobFile $file, array $ids): array
+    {
+        $runs = [];
+        foreach ($file->runs as $number => $one) {
+            $id = $ids[$number] ?? null;
+            if (\is_string($id)) {
+                $runs[] = new StartedRun(
+                    $id,
+                    $one['procedure']->key,
+                    $one['startedAt'],
+                    // No moment of the server counts on a device: only what it waits by itself.
+                    Run::of($one['procedure'], 0.0, $one['marks']),
+                );
+            }
+        }
+
+        return $runs;
     }
 
     private static function practice(Record $kept): ?Practice

@@ -10,6 +10,7 @@ use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Job\Shown\JobHead;
+use Ispira\Core\Procedure\StartedRun;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\Ledger;
@@ -29,6 +30,7 @@ final readonly class JobState
      * @param list<FiledReading>    $readings     in the order taken, without what was set aside with another circuit
      * @param list<array{id: string, kind: MapKind, notedFor: string|null, episode: int}> $maps in the order taken
      * @param list<Replaced>        $replacements in the order made
+     * @param list<StartedRun>      $runs         of procedures, in the order begun
      * @param Practice|null         $practice     what is hidden in its unit, where that is a make-believe one
      */
     public function __construct(
@@ -43,6 +45,7 @@ final readonly class JobState
         public array $replacements,
         public Ledger $ledger,
         public ?Practice $practice = null,
+        public array $runs = [],
     ) {
         $this->case = new CaseFile(
             array_map(static fn(FiledReading $one): Reading => $one->reading, $readings),
@@ -58,6 +61,7 @@ final readonly class JobState
      * @param list<FiledReading>|null $readings
      * @param list<array{id: string, kind: MapKind, notedFor: string|null, episode: int}>|null $maps
      * @param list<Replaced>|null     $replacements
+     * @param list<StartedRun>|null   $runs
      */
     public function with(
         ?JobHead $head = null,
@@ -65,6 +69,7 @@ final readonly class JobState
         ?array $maps = null,
         ?array $replacements = null,
         ?Ledger $ledger = null,
+        ?array $runs = null,
     ): self {
         return new self(
             $head ?? $this->head,
@@ -78,6 +83,7 @@ final readonly class JobState
             $replacements ?? $this->replacements,
             $ledger ?? $this->ledger,
             $this->practice,
+            $runs ?? $this->runs,
         );
     }
 
@@ -123,6 +129,17 @@ final readonly class JobState
         $states = $maps === [] ? [] : $this->statesOf($maps[\count($maps) - 1]);
 
         return $states !== [] && array_unique($states) === [SpeedState::Right->value];
+    }
+
+    public function run(string $id): ?StartedRun
+    {
+        foreach ($this->runs as $run) {
+            if ($run->id === $id) {
+                return $run;
+            }
+        }
+
+        return null;
     }
 
     /** How often the map was taken since the last replacement, each position right. */

@@ -19,7 +19,6 @@ use Ispira\Core\Pages\Shown\BreakEvenShown;
 use Ispira\Core\Pages\Shown\EndingShown;
 use Ispira\Core\Pages\Shown\PartMeasured;
 use Ispira\Core\Pages\Shown\PartTest;
-use Ispira\Core\Pages\Shown\RunListed;
 use Ispira\Core\Pages\Shown\ToolWorth;
 use Ispira\Core\Practice\PracticeShown;
 use Ispira\Core\Procedure\Procedure;
@@ -65,8 +64,7 @@ final readonly class RepairPages
         );
     }
 
-    /** @param list<RunListed> $runs of procedures in this job */
-    public function swap(JobState $job, array $runs): SwapPage
+    public function swap(JobState $job): SwapPage
     {
         $circuit = $job->circuit;
         $units = $this->place->units();
@@ -125,7 +123,7 @@ final readonly class RepairPages
                     ),
                 ),
             ),
-            runs: $runs,
+            runs: ProcedurePages::ofJob($job),
             replacements: $shown->replacements(),
         );
     }

@@ -9,11 +9,15 @@ namespace Ispira\Core\Procedure;
  */
 final readonly class Marked
 {
-    /** @param float $at seconds of the server's clock */
+    /**
+     * @param float      $at     seconds of the server's clock
+     * @param float|null $waited seconds that a device counted for the step without the server; null with it in reach
+     */
     public function __construct(
         public MarkKind $kind,
         public int $step,
         public float $at,
         public ?string $note = null,
+        public ?float $waited = null,
     ) {}
 }

@@ -9,25 +9,40 @@ namespace Ispira\Core\Procedure;
  */
 final readonly class Run
 {
+    /** What the server's clock may differ from the time that a device counted, in seconds. */
+    private const SLACK = 5.0;
+
     /**
+     * @param float        $started   when it began, by the clock that also gives "now"
+     * @param float|null   $heard     when the server heard of that, where a device began it without
      * @param int          $step      number of the step that is up; the count of steps when all are done
      * @param float        $since     when that step came up, as seconds of the clock that also gives "now"
      * @param string|null  $aborted   why it was broken off
      * @param list<Marked> $marks     what was noted of the steps before, in order
+     * @param float        $told      when something was last noted with the server in reach
+     * @param float        $claimed   seconds that devices have waited since then without it
      */
     private function __construct(
         public Procedure $procedure,
+        public float $started,
+        public ?float $heard,
         public int $step,
         public float $since,
         public ?string $aborted,
         public array $marks,
+        private float $told,
+        private float $claimed,
     ) {}
 
-    /** @param list<Marked> $marks in the order noted */
-    public static function of(Procedure $procedure, float $started, array $marks): self
+    /**
+     * @param list<Marked> $marks in the order noted
+     * @param float|null   $heard when the server heard of its begin, where a device began it without; null for at once
+     */
+    public static function of(Procedure $procedure, float $started, array $marks, ?float $heard = null): self
     {
-        [$step, $since, $aborted] = [0, $started, null];
+        [$step, $since, $aborted, $told, $claimed] = [0, $heard ?? $started, null, $started, 0.0];
         foreach ($marks as $mark) {
+            [$told, $claimed] = $mark->waited === null ? [$mark->at, 0.0] : [$told, $claimed + $mark->waited];
             if ($mark->kind === MarkKind::Aborted) {
                 $aborted = $mark->note ?? '';
             } elseif ($mark->kind === MarkKind::Done) {
@@ -38,7 +53,17 @@ final readonly class Run
             }
         }
 
-        return new self($procedure, min($step, \count($procedure->steps)), $since, $aborted, $marks);
+        return new self(
+            $procedure,
+            $started,
+            $heard,
+            min($step, \count($procedure->steps)),
+            $since,
+            $aborted,
+            $marks,
+            $told,
+            $claimed,
+        );
     }
 
     public function current(): ?Step
@@ -71,16 +96,18 @@ final readonly class Run
      * @param int  $step      number of the step that the user saw, so that a second press does not do the next
      * @param bool $seen      whether what was expected was seen
      * @param bool $confirmed for a step that cannot be undone
+     * @param float|null $waited  seconds that a device without the server counted since the step came up, by a clock that
+     *     only goes forward; null for a step that was done with the server in reach
      *
      * @throws NotYet with the reason in words
      */
-    public function done(int $step, float $now, bool $seen, bool $confirmed): Marked
+    public function done(int $step, float $now, bool $seen, bool $confirmed, ?float $waited = null): Marked
     {
         $current = $this->current();
         if ($current === null || $step !== $this->step) {
             throw new NotYet('This step is not up any more: the page shows where the procedure stands.');
         }
-        $remaining = $this->remaining($now);
+        $remaining = $waited === null ? $this->remaining($now) : $this->remainingAfter($waited, $now);
         if ($remaining > 0.0) {
             throw new NotYet('Not yet: ' . self::clock($remaining) . " to go. {$current->wait?->reason}");
         }
@@ -93,7 +120,21 @@ final readonly class Run
             );
         }
 
-        return new Marked(MarkKind::Done, $step, $now);
+        return new Marked(MarkKind::Done, $step, $now, waited: $waited);
+    }
+
+    /** Seconds that still have to pass, where a device counted some: no more of them than can have gone by at all. */
+    private function remainingAfter(float $waited, float $now): float
+    {
+        $possible = $now - $this->told - $this->claimed + self::SLACK;
+
+        return max(0.0, ($this->current()?->wait->least ?? 0) - min($waited, $possible));
+    }
+
+    /** The moment that follows when so many seconds were waited, for a device that has no other clock. */
+    public function after(float $waited): float
+    {
+        return $this->told + $this->claimed + $waited;
     }
 
     /** Minutes and seconds, as "4:05". */

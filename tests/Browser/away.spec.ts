@@ -209,3 +209,46 @@ test('an error of the server is never taken for success', async ({ page }) => {
     await page.getByRole('button', { name: /^Readings/ }).click();
     await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(positions.length + 1);
 });
+
+test('a procedure goes on with no signal: its wait is counted here, and the server asks its own clock', async ({
+    page,
+    context,
+}) => {
+    test.setTimeout(150_000);
+    await signIn(page);
+    await page.goto('/practice');
+    await page.getByRole('radio', { name: 'Wiper with two speeds', exact: true }).click();
+    await page.getByRole('button', { name: 'Make the unit' }).click();
+    await page.getByRole('button', { name: 'To the bench' }).click();
+    await expect(page.getByRole('region', { name: 'Next test' })).toBeVisible();
+    const job = new URL(page.url()).pathname.replace('/bench', '');
+    await takeAlong(page);
+    await context.setOffline(true);
+    await page.goto(`/procedures/wiper-park?job=${job.slice(6)}`);
+    await page.getByRole('button', { name: /^Begin/ }).click();
+    const next = page.getByRole('button', { name: 'Done, next' });
+    for (const step of [1, 2]) {
+        await expect(page.getByRole('region', { name: `Step ${step}` })).toBeVisible();
+        await next.click();
+    }
+    await expect(page.getByRole('region', { name: 'Step 3' })).toBeVisible();
+    await expect(page.getByText('this device counts the whole wait')).toBeVisible();
+    await page.getByLabel('Seen: It stops at rest').check();
+    await next.click();
+    await expect(page.getByRole('alert')).toContainText('Not yet: 0:');
+    // A reload cannot know how long it was away: the wait begins anew.
+    await page.reload();
+    await expect(page.getByRole('timer')).toHaveText(/^0:(10|09|08|07)/);
+    await expect(page.getByRole('timer')).toHaveText('time is up', { timeout: 15_000 });
+    await page.getByLabel('Seen: It stops at rest').check();
+    await next.click();
+    await expect(page.getByRole('region', { name: 'Step 4' })).toBeVisible();
+    await expect(outbox(page)).toContainText('kept here: 4 waiting');
+    const run = new URL(page.url()).pathname;
+    await context.setOffline(false);
+    await expect(outbox(page)).toBeEmpty({ timeout: 30_000 });
+    // The server took all of it: its own page stands at the same step.
+    await page.goto(run);
+    await expect(page.getByRole('region', { name: 'Step 4' })).toBeVisible();
+    await expect(page.getByText('As it was on')).toBeHidden();
+});

@@ -135,6 +135,54 @@ final class ProceduresTest extends TestCase
         self::assertSame('Swap a resistor pack', $this->props('/procedures/pack-swap')['procedure']['title']);
     }
 
+    public function testStepsDoneAwayArriveTogetherAndTheServersClockIsAskedAgain(): void
+    {
+        $this->freezeTime();
+        $user = $this->person();
+        $run = $this->begin($user, 'wiper-park');
+        $this->travel(60)->seconds();
+        $this->withHeaders(['X-Ispira-Waited' => '5', 'X-Ispira-Person' => (string) $user->id]);
+        $ids = [];
+        foreach ([[0, 3.0], [1, 2.0], [2, 11.0]] as [$step, $waited]) {
+            $sent = ['id' => ($ids[] = $this->ulid()), 'step' => $step, 'seen' => true, 'waited' => $waited];
+            $this->post("/runs/$run->id/done", $sent)->assertNoContent();
+        }
+        // One whose answer was lost comes again: it is the same one.
+        $this->post("/runs/$run->id/done", ['id' => $ids[2], 'step' => 2, 'seen' => true])->assertNoContent();
+        self::assertSame(3, $run->refresh()->marks->count());
+        self::assertSame([3.0, 2.0, 11.0], $run->marks->pluck('waited')->all());
+
+        // A device whose clock was set cannot have waited longer than the server knows of.
+        $this->flushHeaders();
+        $again = $this->begin($user, 'wiper-park');
+        $this->withHeaders(['X-Ispira-Waited' => '5', 'X-Ispira-Person' => (string) $user->id]);
+        foreach ([[0, 0.0], [1, 0.0]] as [$step, $waited]) {
+            $this->post("/runs/$again->id/done", ['id' => $this->ulid(), 'step' => $step, 'waited' => $waited]);
+        }
+        $this->post("/runs/$again->id/done", ['id' => $this->ulid(), 'step' => 2, 'seen' => true, 'waited' => 5000])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.0', 'Not yet: 0:05 to go. It has to come to rest by itself.');
+
+        // With the server in reach nothing counts but its own clock.
+        $this->flushHeaders();
+        $here = $this->begin($user, 'wiper-park');
+        foreach ([0, 1] as $step) {
+            $this->done($here, $step)->assertSessionHasNoErrors();
+        }
+        $this->post("/runs/$here->id/done", ['step' => 2, 'seen' => true, 'waited' => 5000])->assertSessionHasErrors();
+    }
+
+    public function testWhatBeganOnADeviceBeganThenAndItsFirstWaitBeginsNow(): void
+    {
+        $this->freezeTime();
+        $user = $this->person();
+        $this->actingAs($user)->withHeaders(['X-Ispira-Waited' => '600', 'X-Ispira-Person' => (string) $user->id]);
+        $this->post('/procedures/wiper-park/runs', ['id' => ($id = $this->ulid())])->assertNoContent();
+        $run = ProcedureRun::query()->findOrFail(strtolower($id));
+        self::assertSame(now()->subSeconds(600)->toIso8601String(), $run->started_at->toIso8601String());
+        self::assertEqualsWithDelta(now()->getPreciseTimestamp() / 1e6, $run->toCore()->run->since, 0.01);
+    }
+
     public function testAnotherWorkshopsRunIsNotFound(): void
     {
         $run = $this->begin($this->person(), 'pack-swap');

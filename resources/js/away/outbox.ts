@@ -32,14 +32,14 @@ export function reached(away: boolean, signedOut = false): void {
 
 /** Reads what stands on the device anew. */
 export async function refresh(): Promise<void> {
-    tell({ entries: await own() });
+    tell({ entries: await mine() });
     channel?.postMessage('changed');
 }
 
 // Other tabs of this browser show the same.
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('ispira-outbox');
 channel?.addEventListener('message', () => {
-    void own().then((entries) => tell({ entries }));
+    void mine().then((entries) => tell({ entries }));
 });
 
 /** What is sent again with the same id, because a button was pressed twice, is the same entry with what stands in it now. */
@@ -69,12 +69,12 @@ export async function refuse(entry: Entry, why: string): Promise<void> {
 
 /** What waits, in the order in which it was entered. */
 export async function waiting(job?: string): Promise<Entry[]> {
-    return (await own()).filter((entry) => entry.state === 'waiting' && (job === undefined || entry.job === job));
+    return (await mine()).filter((entry) => entry.state === 'waiting' && (job === undefined || entry.job === job));
 }
 
 /** What the copy of a job does not know yet. */
 export async function since(job: string): Promise<Entry[]> {
-    return (await own()).filter((entry) => entry.state !== 'refused' && entry.job === job);
+    return (await mine()).filter((entry) => entry.state !== 'refused' && entry.job === job);
 }
 
 /** The server has it. Where its job was taken along, it stays until the copy is a new one. */
@@ -91,7 +91,8 @@ export async function forgetSent(sent: Entry[]): Promise<void> {
     await refresh();
 }
 
-async function own(): Promise<Entry[]> {
+/** All that stands here of the person who works here. */
+export async function mine(): Promise<Entry[]> {
     const me = person();
     if (me === null) return [];
     try {

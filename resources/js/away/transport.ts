@@ -1,7 +1,7 @@
 import axios, { AxiosError, isCancel, type AxiosResponse, type InternalAxiosRequestConfig } from 'axios';
 import { DeskFailed } from './desk';
 import { keptPage, renew, updateAfter, updateWhenOld, versionFrom } from './along';
-import { kept, ofJob, pageAfter, pageOf, type PageSent } from './kept';
+import { belongs, jobOf, kept, pageAfter, pageOf, type PageSent } from './kept';
 import { add, outbox, reached, refresh, refuse, remove, taken, waiting } from './outbox';
 import { person, setPerson } from './person';
 import type { Entry } from './store';
@@ -61,7 +61,7 @@ function overTheNet(config: InternalAxiosRequestConfig): Promise<AxiosResponse> 
 async function read(config: InternalAxiosRequestConfig): Promise<AxiosResponse> {
     const url = config.url ?? '';
     if ((await waiting()).length > 0) await flush();
-    const job = ofJob(url)?.job;
+    const job = (await belongs(url))?.job;
     // As long as something of it waits, the device knows more of the job than the server.
     if (job !== undefined && (await waiting(job)).length > 0) {
         const page = await pageOf(url).catch(() => null);
@@ -159,7 +159,7 @@ async function write(config: InternalAxiosRequestConfig): Promise<AxiosResponse>
     }
     const entry = await add({
         person: me,
-        job: ofJob(path)?.job ?? null,
+        job: await jobOf(path, config.data),
         method: (config.method ?? 'post').toLowerCase(),
         url: path,
         body: config.data instanceof FormData ? [...config.data.entries()] : String(config.data ?? ''),
@@ -253,7 +253,7 @@ async function sendAll(before: number): Promise<void> {
         if (entry.job !== null) jobs.add(entry.job);
     }
     jobs.forEach(updateAfter);
-    const here = ofJob(location.href)?.job;
+    const here = (await belongs(location.href))?.job;
     if (here !== undefined && jobs.has(here)) onSent?.();
 }
 

@@ -1331,7 +1331,6 @@ export interface RunShown {
     late: boolean;
     finished: boolean;
     aborted: string | null;
-    times: StepTime[];
     startedAt: string;
 }
 
@@ -1417,12 +1416,6 @@ export interface StepShown {
     low: number;
     high: number;
     missing: number;
-}
-
-/** How long a step took. */
-export interface StepTime {
-    step: number;
-    seconds: number;
 }
 
 /** The positions of the selector beside each other. */

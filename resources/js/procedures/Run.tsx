@@ -1,5 +1,7 @@
 import { router, usePage } from '@inertiajs/react';
 import { useEffect, useRef, useState } from 'react';
+import { ulid } from 'ulid';
+import { useOutbox } from '@/away/useOutbox';
 import { countdown } from '@/lib/format';
 import type { RunPage, RunShown } from '@/generated/props';
 import type { Shared } from '@/lib/page';
@@ -26,30 +28,37 @@ function sound() {
     }
 }
 
-/** What is left of the wait, from the server's own count. */
-function useRemaining(run: RunShown): number {
+/**
+ * What is left of the wait, from the server's own count; and what was waited of it, by a clock that only goes forward,
+ * for when the server cannot be asked.
+ */
+function useWait(run: RunShown): { left: number; waited: () => number } {
     const [left, setLeft] = useState(run.remaining);
+    const end = useRef(0);
     useEffect(() => {
-        const end = performance.now() + run.remaining * 1000;
-        const tick = () => setLeft(Math.max(0, (end - performance.now()) / 1000));
+        end.current = performance.now() + run.remaining * 1000;
+        const tick = () => setLeft(Math.max(0, (end.current - performance.now()) / 1000));
         tick();
         const timer = window.setInterval(tick, 250);
         return () => window.clearInterval(timer);
     }, [run.id, run.step, run.since, run.remaining]);
-    return left;
+    const least = run.procedure.steps[run.step]?.wait?.least ?? 0;
+    return { left, waited: () => Math.max(0, least - (end.current - performance.now()) / 1000) };
 }
 
 function Current({ run }: { run: RunShown }) {
     const { errors } = usePage<Shared>().props;
     const step = run.procedure.steps[run.step];
-    const left = useRemaining(run);
+    const { left, waited } = useWait(run);
+    const { away } = useOutbox();
+    const [id] = useState(ulid);
     const waiting = left > 0;
     const [seen, setSeen] = useState(false);
     const [confirmed, setConfirmed] = useState(false);
-    const waited = useRef(waiting);
+    const wasWaiting = useRef(waiting);
     useEffect(() => {
-        if (waited.current && !waiting) sound();
-        waited.current = waiting;
+        if (wasWaiting.current && !waiting) sound();
+        wasWaiting.current = waiting;
         document.title = waiting ? `${countdown(left)} ${run.procedure.title}` : run.procedure.title;
     }, [waiting, left, run.procedure.title]);
     if (!step) return null;
@@ -77,6 +86,12 @@ function Current({ run }: { run: RunShown }) {
                         {step.wait.reason}
                         {step.wait.most ? ` At most ${countdown(step.wait.most)}.` : ''}
                     </p>
+                    {away && (
+                        <p className="mt-1 text-soft">
+                            The server is out of reach: this device counts the whole wait from when the step came up on
+                            it, and the server asks its own clock when it hears of it.
+                        </p>
+                    )}
                     {run.late && (
                         <p role="alert" className="mt-1 font-medium text-bad">
                             This has taken longer than it may: do the step again, or break it off.
@@ -122,7 +137,7 @@ function Current({ run }: { run: RunShown }) {
                     onClick={() =>
                         router.post(
                             `/runs/${run.id}/done`,
-                            { step: run.step, seen, confirmed },
+                            { id, step: run.step, seen, confirmed, waited: waited() },
                             { preserveScroll: true, preserveState: 'errors' },
                         )
                     }
@@ -132,7 +147,11 @@ function Current({ run }: { run: RunShown }) {
                 {step.wait && (
                     <Button
                         onClick={() =>
-                            router.post(`/runs/${run.id}/marks`, { kind: 'again' }, { preserveScroll: true })
+                            router.post(
+                                `/runs/${run.id}/marks`,
+                                { id: ulid(), kind: 'again' },
+                                { preserveScroll: true },
+                            )
                         }
                     >
                         Do this step again
@@ -148,6 +167,7 @@ export default function Run() {
     const { run, job, errors } = usePage<Props>().props;
     const [breaking, setBreaking] = useState(false);
     const [why, setWhy] = useState('');
+    const [breakId] = useState(ulid);
     const open = !run.finished && run.aborted === null;
     return (
         <Frame title={run.procedure.title} {...(job ? { job } : {})}>
@@ -189,7 +209,7 @@ export default function Run() {
                                 event.preventDefault();
                                 router.post(
                                     `/runs/${run.id}/marks`,
-                                    { kind: 'aborted', note: why },
+                                    { id: breakId, kind: 'aborted', note: why },
                                     { preserveState: 'errors' },
                                 );
                             }}

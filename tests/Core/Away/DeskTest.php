@@ -180,6 +180,49 @@ final class DeskTest extends TestCase
         );
     }
 
+    public function testAProcedureIsBegunWaitedForAndBrokenOff(): void
+    {
+        $list = $this->ask('procedures');
+        self::assertContains('pack-swap', array_column($list['props']['procedures'], 'key'));
+        self::assertNotContains('wiper-park', array_column($list['props']['procedures'], 'key'));
+        self::assertSame('Procedure', $this->ask('procedures/wheel-and-motor')['component']);
+
+        $id = KeptJobs::id(1);
+        $run = $this->act('procedures/wheel-and-motor/runs', ['id' => $id]);
+        self::assertSame(['Run', "runs/$id"], [$run['component'], $run['page']]);
+        $steps = \count($run['props']['run']['procedure']['steps']);
+        $done = fn(int $step, float $waited): array => $this->act(
+            "runs/$id/done",
+            [
+                'id' => KeptJobs::id(10 + $this->acts),
+                'step' => $step,
+                'seen' => true,
+                'confirmed' => true,
+                'waited' => $waited,
+            ],
+            "runs/$id",
+        );
+        for ($step = 0; $step < $steps - 1; ++$step) {
+            self::assertSame([], $done($step, 0.0)['errors']);
+        }
+        // The last one waits a minute, whatever the time of day of the device says.
+        $refused = $done($steps - 1, 40.0);
+        self::assertStringContainsString('Not yet: 0:20 to go', $refused['errors']['step']);
+        self::assertEquals(60.0, $refused['props']['run']['remaining']);
+        self::assertTrue($done($steps - 1, 61.0)['props']['run']['finished']);
+        self::assertSame('done', $this->ask('swap')['props']['runs'][0]['state']);
+
+        $other = KeptJobs::id(2);
+        $this->act('procedures/pack-swap/runs', ['id' => $other]);
+        self::assertSame(
+            'Say why it is broken off.',
+            $this->act("runs/$other/marks", ['kind' => 'aborted', 'note' => ' '], "runs/$other")['errors']['note'],
+        );
+        $broken = $this->act("runs/$other/marks", ['kind' => 'aborted', 'note' => 'rain']);
+        self::assertSame('rain', $broken['props']['run']['aborted']);
+        self::assertSame('Away', $this->ask('runs/' . KeptJobs::id(3))['component'], 'one that was not taken along');
+    }
+
     /**
      * @param array<string, mixed> $given
      *

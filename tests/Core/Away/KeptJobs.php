@@ -9,6 +9,8 @@ use Ispira\Core\Away\KeptJob;
 use Ispira\Core\Away\MemoryStore;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Planning\PlannerRegistry;
+use Ispira\Core\Procedure\ProcedureFormat;
+use Ispira\Core\Procedure\ProcedureLibrary;
 
 /**
  * A job as a device keeps it: only the top setting blows, and nothing was measured yet.
@@ -50,10 +52,21 @@ final class KeptJobs
                 ],
                 'people' => (object) [],
                 'verdicts' => (object) [],
-                'workplace' => ['unitSystem' => 'metric', 'labourPerHour' => 75.0, 'comeBackHours' => 1.5],
+                'workplace' => [
+                    'unitSystem' => 'metric',
+                    'labourPerHour' => 75.0,
+                    'comeBackHours' => 1.5,
+                    'procedures' => self::procedures(),
+                ],
             ],
             \JSON_THROW_ON_ERROR,
         );
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function procedures(): array
+    {
+        return array_values(array_map(ProcedureFormat::toArray(...), (new ProcedureLibrary())->all()));
     }
 
     public static function desk(): Desk

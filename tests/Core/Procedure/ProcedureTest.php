@@ -152,6 +152,31 @@ final class ProcedureTest extends TestCase
         $this->refused($broken, 0, seen: true, confirmed: true, says: 'not up any more');
     }
 
+    public function testWhatADeviceWaitedCountsAsFarAsItCanHavePassed(): void
+    {
+        $park = (new ProcedureLibrary())->all()['wiper-park'];
+        $away = static fn(int $step, float $at, float $waited): Marked => new Marked(
+            MarkKind::Done,
+            $step,
+            $at,
+            waited: $waited,
+        );
+        // Begun at 1000 with the server; it hears of three steps at once at 1100, the third after ten seconds of wait.
+        $heard = Run::of($park, 1000.0, [$away(0, 1100.0, 4.0), $away(1, 1100.0, 3.0)]);
+        self::assertSame(10.0, $heard->remaining(1100.0), 'by the server\'s clock it begins only now');
+        $mark = $heard->done(2, 1100.0, true, false, 11.0);
+        self::assertSame(11.0, $mark->waited);
+        $this->refused($heard, 2, seen: true, confirmed: true, says: 'Not yet: 0:01 to go', at: 1100.0, waited: 9.0);
+        // A clock that was set says that an hour was waited, where ten seconds have passed since the begin.
+        $early = Run::of($park, 1000.0, [$away(0, 1010.0, 4.0), $away(1, 1010.0, 3.0)]);
+        $this->refused($early, 2, seen: true, confirmed: true, says: 'Not yet: 0:02', at: 1010.0, waited: 3600.0);
+        // What was done with the server in reach begins the count anew.
+        $back = Run::of($park, 1000.0, [$away(0, 1100.0, 4.0), new Marked(MarkKind::Done, 1, 1200.0)]);
+        $this->refused($back, 2, seen: true, confirmed: true, says: 'Not yet: 0:03', at: 1202.0, waited: 60.0);
+        // Begun on a device: its first wait goes by when the server heard of it.
+        self::assertSame(1100.0, Run::of($park, 900.0, [], 1100.0)->since);
+    }
+
     public function testAStoredChargeIsWaitedForByItsCircuit(): void
     {
         // 470 µF over 100 kΩ from 325 V to 30 V by hand: 47 s · ln(10.83) = 112.0 s, and twice that.
@@ -209,10 +234,17 @@ final class ProcedureTest extends TestCase
         ProcedureFormat::read($text);
     }
 
-    private function refused(Run $run, int $step, bool $seen, bool $confirmed, string $says): void
-    {
+    private function refused(
+        Run $run,
+        int $step,
+        bool $seen,
+        bool $confirmed,
+        string $says,
+        float $at = 5000.0,
+        ?float $waited = null,
+    ): void {
         try {
-            $run->done($step, 5000.0, $seen, $confirmed);
+            $run->done($step, $at, $seen, $confirmed, $waited);
             self::fail($says);
         } catch (NotYet $notYet) {
             self::assertStringContainsString($says, $notYet->getMessage());

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Procedures;
+namespace Ispira\Core\Pages\Shown;
 
 use Ispira\Core\Procedure\Procedure;
 
@@ -11,9 +11,6 @@ use Ispira\Core\Procedure\Procedure;
  */
 final readonly class RunShown
 {
-    /**
-     * @param list<StepTime> $times
-     */
     public function __construct(
         public string $id,
         public Procedure $procedure,
@@ -24,7 +21,6 @@ final readonly class RunShown
         public bool $late,
         public bool $finished,
         public ?string $aborted,
-        public array $times,
         public string $startedAt,
     ) {}
 }

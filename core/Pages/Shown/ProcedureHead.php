@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Procedures;
+namespace Ispira\Core\Pages\Shown;
 
 /**
  * A procedure in a list.

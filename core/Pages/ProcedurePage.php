@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Procedures;
+namespace Ispira\Core\Pages;
 
-use App\Http\Page;
 use Ispira\Core\Job\Shown\JobHead;
+use Ispira\Core\Kernel\Page;
 use Ispira\Core\Procedure\Procedure;
 
 final readonly class ProcedurePage extends Page

@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Procedures;
+namespace Ispira\Core\Pages;
 
-use App\Http\Page;
 use Ispira\Core\Job\Shown\JobHead;
+use Ispira\Core\Kernel\Page;
+use Ispira\Core\Pages\Shown\ProcedureHead;
 use Ispira\Core\Pages\Shown\RunListed;
 
 final readonly class ProceduresPage extends Page
