@@ -12,12 +12,10 @@ use App\Models\Job;
 use App\Models\ProcedureRun;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\ValidationException;
 use Inertia\Response;
 use Ispira\Core\Acts\ChargeTold;
 use Ispira\Core\Pages\ProcedurePages;
 use Ispira\Core\Pages\Shown\RunListed;
-use Ispira\Core\Procedure\ProcedureError;
 use Ispira\Core\Procedure\ProcedureFormat;
 
 /**
@@ -144,45 +142,6 @@ final class ProcedureController extends Controller
         $mark->other($this->user($request), $run, $data);
 
         return redirect("/runs/$run", 303);
-    }
-
-    /** A lead writes a procedure of the workshop's own, or changes one that ships. */
-    public function write(Request $request): RedirectResponse
-    {
-        $user = $this->user($request);
-        abort_unless($user->role === 'lead', 403);
-        $data = $request->validate(
-            ['text' => ['required', 'string', 'max:200000']],
-            ['text.required' => 'Paste the procedure as JSON.'],
-        );
-        try {
-            $procedure = ProcedureFormat::read($data['text']);
-        } catch (ProcedureError $error) {
-            throw ValidationException::withMessages(['text' => $error->getMessage()]);
-        }
-        $user->workshop
-            ->procedures()
-            ->updateOrCreate(
-                ['key' => $procedure->key],
-                ['text' => ProcedureFormat::toArray($procedure), 'user_id' => $user->id],
-            );
-
-        return redirect("/procedures/$procedure->key", 303)->with(
-            'notice',
-            'The procedure is stored. Runs that were begun before keep the old text.',
-        );
-    }
-
-    public function remove(Request $request, string $key): RedirectResponse
-    {
-        $user = $this->user($request);
-        abort_unless($user->role === 'lead', 403);
-        $user->workshop->procedures()->where('key', $key)->firstOrFail()->delete();
-
-        return redirect($this->library->isShipped($key) ? "/procedures/$key" : '/procedures', 303)->with(
-            'notice',
-            "The workshop's own text is gone.",
-        );
     }
 
     private function job(Request $request): ?Job

@@ -70,3 +70,36 @@ test('a procedure is broken off: made safe first, with a reason', async ({ page 
     await expect(page.getByText('Broken off at step 1: rain')).toBeVisible();
     await expectAccessible(page);
 });
+
+test('a lead writes a procedure in fields, and reads beside them what others will read', async ({ page }) => {
+    await signIn(page, 'runa@halvmark.example');
+    await page.getByRole('link', { name: 'Procedures' }).click();
+    await page.getByRole('link', { name: 'Write one' }).click();
+    const form = page.getByRole('form', { name: 'Procedure' });
+    await form.getByLabel('Title').fill('Dry out a wet blower');
+    await form.getByLabel('When it is worked').fill('A blower that stood in water.');
+    await form.getByRole('checkbox', { name: 'Stepped-resistor blower' }).check();
+    const first = form.getByRole('group', { name: 'Step 1' });
+    await first.getByLabel('What is done').fill('Leave it in moving air');
+    await first.getByRole('button', { name: 'Add a wait' }).click();
+    await first.getByLabel('Wait at least').fill('overnight');
+    await form.getByRole('button', { name: 'Another step' }).click();
+    const second = form.getByRole('group', { name: 'Step 2' });
+    await second.getByLabel('What is done').fill('Turn the wheel by hand');
+    await second.getByRole('button', { name: 'Up: step 2' }).click();
+    await expect(first.getByLabel('What is done')).toHaveValue('Turn the wheel by hand');
+    await form.getByRole('button', { name: 'Store it' }).click();
+    await expect(second.getByRole('alert').first()).toContainText('Type a time as 4:30');
+    await expect(form.getByText('3 fields are not right yet')).toBeVisible();
+    await second.getByLabel('Wait at least').fill('8 h');
+    await second.getByLabel('Why').fill('The winding dries.');
+    await form.getByLabel('What makes it safe when it is broken off').fill('Leave it unplugged.');
+    const read = page.getByRole('region', { name: 'As it will be read' });
+    await expect(read.getByText('Wait 8 h at least. The winding dries.')).toBeVisible();
+    await expectAccessible(page);
+    await form.getByRole('button', { name: 'Store it' }).click();
+    await expect(page.getByRole('heading', { name: 'Dry out a wet blower' })).toBeVisible();
+    await expect(page.getByText('Wait 480:00 at least')).toBeVisible();
+    await page.getByRole('button', { name: 'Remove it' }).click();
+    await expect(page.getByRole('link', { name: 'Write one' })).toBeVisible();
+});

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\ProcedureRun;
 use App\Models\User;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia as Page;
 use Ispira\Core\Procedure\ProcedureFormat;
@@ -114,16 +115,27 @@ final class ProceduresTest extends TestCase
     {
         $lead = $this->person('lead');
         $run = $this->begin($lead, 'pack-swap');
-        $text = ProcedureFormat::toArray((new ProcedureLibrary())->all()['pack-swap']);
-        $own = json_encode(['title' => 'Swap a pack, our way'] + $text, \JSON_THROW_ON_ERROR);
-        $this->post('/procedures', ['text' => '{}'])->assertSessionHasErrors('text');
-        $this->post('/procedures', ['text' => $own])->assertRedirect('/procedures/pack-swap');
-        self::assertSame('Swap a pack, our way', $this->props('/procedures/pack-swap')['procedure']['title']);
+        $typed = $this->props('/procedures/pack-swap/edit')['typed'];
+        $own = ['key' => 'pack-swap', 'title' => 'Swap a pack, our way'] + $typed;
+        $this->post('/procedures', ['steps' => []] + $own)->assertSessionHasErrors([
+            'steps' => 'Write at least one step.',
+        ]);
+        $this->post('/procedures', $own)->assertSessionHasNoErrors()->assertRedirect('/procedures/pack-swap');
+        $stored = $this->props('/procedures/pack-swap')['procedure'];
+        self::assertSame('Swap a pack, our way', $stored['title']);
         self::assertSame('Swap a resistor pack', $this->props("/runs/$run->id")['run']['procedure']['title']);
+        // Written through the form, nothing else of it has changed.
+        $shipped = ProcedureFormat::toArray((new ProcedureLibrary())->all()['pack-swap']);
+        $file = $this->get('/procedures/pack-swap.json')->assertOk();
+        self::assertEquals(
+            ['title' => 'Swap a pack, our way'] + $shipped,
+            json_decode((string) $file->getContent(), true, 64, \JSON_THROW_ON_ERROR),
+        );
         $technician = $this->person('technician', $lead->workshop);
-        $this->actingAs($technician)
-            ->post('/procedures', ['text' => $own])
-            ->assertForbidden();
+        $this->actingAs($technician)->post('/procedures', $own)->assertForbidden();
+        $this->get('/procedures/new')->assertForbidden();
+        $this->get('/procedures/pack-swap/edit')->assertForbidden();
+        $this->delete('/procedures/pack-swap')->assertForbidden();
         $this->actingAs($this->person('lead'));
         self::assertSame(
             'Swap a resistor pack',
@@ -133,6 +145,29 @@ final class ProceduresTest extends TestCase
         $this->delete('/procedures/pack-swap')->assertNotFound();
         $this->actingAs($lead)->delete('/procedures/pack-swap')->assertRedirect('/procedures/pack-swap');
         self::assertSame('Swap a resistor pack', $this->props('/procedures/pack-swap')['procedure']['title']);
+    }
+
+    public function testANewProcedureHasItsNameForItselfAndGoesOutAndInAsAFile(): void
+    {
+        $lead = $this->person('lead');
+        $this->actingAs($lead);
+        $typed = $this->props('/procedures/new')['typed'];
+        $step = ['text' => 'Look at it', 'least' => '5 min', 'reason' => 'It cools.'] + $typed['steps'][0];
+        $new = ['title' => 'Board of the ferry', 'summary' => 'When it hums.', 'abort' => 'Switch it off.'];
+        $new += ['steps' => [$step]] + $typed;
+        $this->post('/procedures', $new)->assertRedirect('/procedures/board-of-the-ferry');
+        $this->post('/procedures', $new)->assertSessionHasErrors('title');
+        $this->post('/procedures', ['key' => 'gone'] + $new)->assertNotFound();
+        $json = (string) $this->get('/procedures/board-of-the-ferry.json')->getContent();
+        $this->actingAs($this->person('lead'));
+        $this->post('/procedures/import', [
+            'file' => UploadedFile::fake()->createWithContent('a.json', $json),
+        ])->assertRedirect('/procedures/board-of-the-ferry');
+        self::assertSame(300, $this->props('/procedures/board-of-the-ferry')['procedure']['steps'][0]['wait']['least']);
+        $this->post('/procedures/import', [
+            'file' => UploadedFile::fake()->createWithContent('a.json', '{}'),
+        ])->assertSessionHasErrors('file');
+        $this->post('/procedures/import')->assertSessionHasErrors(['file' => 'Choose a procedure file.']);
     }
 
     public function testStepsDoneAwayArriveTogetherAndTheServersClockIsAskedAgain(): void

@@ -1573,6 +1573,33 @@ export interface TrapShown {
     sentence: string;
 }
 
+/** A procedure as a person writes it: one line a caution, times as "4:30" or "5 min". */
+export interface TypedProcedure {
+    title: string;
+    summary: string;
+    families: string[];
+    cautions: string;
+    steps: TypedStep[];
+    abort: string;
+}
+
+/** One step as a person writes it. What is empty is not there. */
+export interface TypedStep {
+    text: string;
+    /** One a line. */
+    cautions: string;
+    /** Time that has to pass, as "4:30", "90 s" or "5 min". */
+    least: string;
+    /** Time after which it has gone wrong. */
+    most: string;
+    reason: string;
+    /** Whether the wait grows with a capacitor that is told. */
+    charge: boolean;
+    expect: string;
+    otherwise: string;
+    confirm: string;
+}
+
 /** A quantity that is written in more than one unit. */
 export interface UnitChoice {
     base: string;
@@ -1669,4 +1696,12 @@ export interface WorkedShown {
     label: string;
     quantity: Quantity;
     test: string;
+}
+
+export interface WriteProcedurePage {
+    /** Of the one that is changed; null for a new one. */
+    key: string | null;
+    typed: TypedProcedure;
+    /** Of circuits. */
+    families: Choice[];
 }

@@ -1,12 +1,12 @@
 import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import { countdown } from '@/lib/format';
-import type { Procedure, ProcedurePage } from '@/generated/props';
+import type { ProcedurePage } from '@/generated/props';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
-import { TextArea, TextField } from '@/ui/Field';
+import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
+import ProcedureText from './ProcedureText';
 import TextLink from '@/ui/TextLink';
 
 type Props = ProcedurePage & Shared;
@@ -16,7 +16,6 @@ export default function Procedure() {
     const { procedure, asksForCapacitor, own, shipped, lead, job, errors } = usePage<Props>().props;
     const [id] = useState(ulid);
     const [charge, setCharge] = useState({ microfarads: '', ohms: '', volts: '' });
-    const [text, setText] = useState<string | null>(null);
     const fields = [
         ['microfarads', 'Capacitance, µF'],
         ['ohms', 'Its bleeder, Ω'],
@@ -28,49 +27,7 @@ export default function Procedure() {
                 <p>
                     <TextLink href={job ? `/procedures?job=${job.id}` : '/procedures'}>All procedures</TextLink>
                 </p>
-                <h1 className="text-[1.7rem] leading-tight font-semibold">{procedure.title}</h1>
-                <p className="text-soft">{procedure.summary}</p>
-                {procedure.cautions.map((caution) => (
-                    <p key={caution} className="mt-2 border-l-4 border-warn bg-caution px-3 py-1.5 font-medium">
-                        {caution}
-                    </p>
-                ))}
-                <ol className="mt-5 border-b border-rule">
-                    {procedure.steps.map((step, n) => (
-                        <li key={n} className="grid grid-cols-[2rem_1fr] border-t border-rule py-2">
-                            <span className="figure text-soft">{n + 1}</span>
-                            <div>
-                                {step.cautions.map((caution) => (
-                                    <p key={caution} className="mb-1 border-l-4 border-warn bg-caution px-2 py-0.5">
-                                        {caution}
-                                    </p>
-                                ))}
-                                <p>{step.text}</p>
-                                {step.wait && (
-                                    <p className="text-soft">
-                                        Wait {countdown(step.wait.least)} at least
-                                        {step.wait.most ? `, ${countdown(step.wait.most)} at most` : ''}.{' '}
-                                        {step.wait.reason}
-                                    </p>
-                                )}
-                                {step.expect && (
-                                    <p className="text-soft">
-                                        Seen: {step.expect}.{step.otherwise ? ` If not: ${step.otherwise}` : ''}
-                                    </p>
-                                )}
-                                {step.confirm && (
-                                    <p className="font-medium text-bad">Cannot be undone. {step.confirm}</p>
-                                )}
-                            </div>
-                        </li>
-                    ))}
-                </ol>
-                <h2 className="mt-5 font-semibold">When it is broken off</h2>
-                <ul className="list-disc pl-5">
-                    {procedure.abort.map((line) => (
-                        <li key={line}>{line}</li>
-                    ))}
-                </ul>
+                <ProcedureText procedure={procedure} />
                 <form
                     className="mt-6"
                     onSubmit={(event) => {
@@ -107,62 +64,17 @@ export default function Procedure() {
                         {job ? `Begin for ${job.number}` : 'Begin'}
                     </Button>
                 </form>
-                {lead && (
-                    <section aria-labelledby="own" className="mt-8 border-t border-rule pt-3">
-                        <h2 id="own" className="text-lg font-semibold">
-                            For the lead
-                        </h2>
-                        {own && (
-                            <Button kind="quiet" onClick={() => router.delete(`/procedures/${procedure.key}`)}>
-                                {shipped ? 'Back to the text that ships' : 'Remove it'}
-                            </Button>
-                        )}
-                        {text === null ? (
-                            <Button
-                                kind="quiet"
-                                onClick={() =>
-                                    setText(
-                                        JSON.stringify(
-                                            { format: 'ispira-procedure', version: 1, ...procedure },
-                                            null,
-                                            4,
-                                        ),
-                                    )
-                                }
-                            >
-                                Change its text
-                            </Button>
-                        ) : (
-                            <form
-                                onSubmit={(event) => {
-                                    event.preventDefault();
-                                    router.post(
-                                        '/procedures',
-                                        { text },
-                                        {
-                                            preserveScroll: true,
-                                            preserveState: 'errors',
-                                            onSuccess: () => setText(null),
-                                        },
-                                    );
-                                }}
-                            >
-                                <TextArea
-                                    label="Procedure as JSON"
-                                    rows={20}
-                                    mono
-                                    value={text}
-                                    onChange={(event) => setText(event.target.value)}
-                                    error={errors.text}
-                                    spellCheck={false}
-                                />
-                                <Button type="submit" className="mt-2">
-                                    Store
-                                </Button>
-                            </form>
-                        )}
-                    </section>
-                )}
+                <p className="mt-8 flex flex-wrap gap-x-4 border-t border-rule pt-3">
+                    {lead && <TextLink href={`/procedures/${procedure.key}/edit`}>Change it for the workshop</TextLink>}
+                    <TextLink plain href={`/procedures/${procedure.key}.json`} download>
+                        Export it as a file
+                    </TextLink>
+                    {lead && own && (
+                        <Button kind="quiet" onClick={() => router.delete(`/procedures/${procedure.key}`)}>
+                            {shipped ? 'Back to the text that ships' : 'Remove it'}
+                        </Button>
+                    )}
+                </p>
             </div>
         </Frame>
     );

@@ -1,10 +1,8 @@
-import { router, usePage } from '@inertiajs/react';
-import { useState } from 'react';
+import { Link, usePage } from '@inertiajs/react';
 import { clock, day } from '@/lib/format';
 import type { ProceduresPage } from '@/generated/props';
 import type { Shared } from '@/lib/page';
-import Button from '@/ui/Button';
-import { TextArea } from '@/ui/Field';
+import FilePick from '@/ui/FilePick';
 import Frame from '@/ui/Frame';
 import TextLink from '@/ui/TextLink';
 
@@ -13,12 +11,31 @@ type Props = ProceduresPage & Shared;
 /** Work that has an order, waits and a safe way out. */
 export default function Procedures() {
     const { procedures, running, job, lead, errors } = usePage<Props>().props;
-    const [text, setText] = useState('');
     const at = job ? `?job=${job.id}` : '';
     return (
         <Frame title="Procedures" {...(job ? { job } : {})}>
             <div className="mx-auto max-w-[900px] px-5 py-6">
-                <h1 className="text-[1.8rem] leading-none font-semibold">Procedures</h1>
+                <div className="flex flex-wrap items-center gap-3">
+                    <h1 className="mr-auto text-[1.8rem] leading-none font-semibold">Procedures</h1>
+                    {lead && !job && (
+                        <>
+                            <FilePick label="Procedure file" accept="application/json,.json" to="/procedures/import">
+                                Import a file
+                            </FilePick>
+                            <Link
+                                href="/procedures/new"
+                                className="inline-flex min-h-11 items-center rounded-[5px] bg-act px-5 font-semibold text-act-ink"
+                            >
+                                Write one
+                            </Link>
+                        </>
+                    )}
+                </div>
+                {errors.file && (
+                    <p role="alert" className="mt-3 border-l-4 border-bad bg-caution px-3 py-2 font-medium">
+                        {errors.file}
+                    </p>
+                )}
                 <p className="mt-2 text-soft">
                     {job ? 'Those that serve this kind of unit. ' : ''}Cautions first, then step by step; waits run on
                     the server's clock, whatever happens to this page.
@@ -72,34 +89,6 @@ export default function Procedures() {
                                 </li>
                             ))}
                         </ul>
-                    </section>
-                )}
-                {lead && !job && (
-                    <section aria-labelledby="own" className="mt-8 border-t border-rule pt-4">
-                        <h2 id="own" className="text-lg font-semibold">
-                            A procedure of the workshop's own
-                        </h2>
-                        <form
-                            className="mt-2"
-                            onSubmit={(event) => {
-                                event.preventDefault();
-                                router.post('/procedures', { text }, { preserveScroll: true, preserveState: 'errors' });
-                            }}
-                        >
-                            <TextArea
-                                label="Procedure as JSON"
-                                hint="Copy the text of another as a beginning. The same key replaces it for this workshop."
-                                rows={8}
-                                mono
-                                value={text}
-                                onChange={(event) => setText(event.target.value)}
-                                error={errors.text}
-                                spellCheck={false}
-                            />
-                            <Button type="submit" className="mt-2" disabled={text.trim() === ''}>
-                                Store
-                            </Button>
-                        </form>
                     </section>
                 )}
             </div>

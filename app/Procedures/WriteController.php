@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Procedures;
+
+use App\Http\Controller;
+use App\Models\User;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Validation\ValidationException;
+use Ispira\Core\Acts\WrittenProcedure;
+use Ispira\Core\Device\Family;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\ParameterError;
+use Ispira\Core\Kernel\Choice;
+use Ispira\Core\Procedure\Procedure;
+use Ispira\Core\Procedure\ProcedureError;
+use Ispira\Core\Procedure\ProcedureFormat;
+use Ispira\Core\Procedure\TypedProcedure;
+
+/**
+ * A lead writes a procedure of the workshop's own, or changes one that ships.
+ */
+final class WriteController extends Controller
+{
+    private const STORED = 'The procedure is stored. Runs that were begun before keep the old text.';
+
+    public function __construct(private readonly WorkshopLibrary $library, private readonly FamilyRegistry $families) {}
+
+    public function create(Request $request): WriteProcedurePage
+    {
+        $this->lead($request);
+
+        return new WriteProcedurePage(null, TypedProcedure::begun(), $this->choices());
+    }
+
+    public function edit(Request $request, string $key): WriteProcedurePage
+    {
+        $procedure = $this->library->of($this->lead($request)->workshop)[$key] ?? abort(404);
+
+        return new WriteProcedurePage($key, TypedProcedure::of($procedure), $this->choices());
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $lead = $this->lead($request);
+        $key = $request->input('key');
+        $known = $this->library->of($lead->workshop);
+        if (is_string($key) && !isset($known[$key])) {
+            abort(404);
+        }
+        try {
+            $procedure = WrittenProcedure::read(
+                $request->only(['title', 'summary', 'families', 'cautions', 'steps', 'abort']),
+                is_string($key) ? $key : null,
+                array_keys($this->families->all()),
+            );
+        } catch (ParameterError $error) {
+            throw ValidationException::withMessages($error->messages);
+        }
+        if (!is_string($key) && isset($known[$procedure->key])) {
+            throw ValidationException::withMessages([
+                'title' => "There is a procedure of that name already: \"{$known[$procedure->key]->title}\". Change that one, or give this one another name.",
+            ]);
+        }
+
+        return $this->keep($lead, $procedure);
+    }
+
+    /** Takes in a file that was exported here or elsewhere. */
+    public function import(Request $request): RedirectResponse
+    {
+        $lead = $this->lead($request);
+        $file = $request->file('file');
+        if (!($file instanceof UploadedFile) || !$file->isValid()) {
+            throw ValidationException::withMessages(['file' => 'Choose a procedure file.']);
+        }
+        try {
+            return $this->keep($lead, ProcedureFormat::read($file->getContent()));
+        } catch (ProcedureError $error) {
+            throw ValidationException::withMessages(['file' => $error->getMessage()]);
+        }
+    }
+
+    public function export(Request $request, string $key): Response
+    {
+        $procedure = $this->library->of($this->user($request)->workshop)[$key] ?? abort(404);
+        $json = json_encode(
+            ProcedureFormat::toArray($procedure),
+            \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_THROW_ON_ERROR,
+        );
+
+        return response($json, 200, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => "attachment; filename=\"$key.procedure.json\"",
+        ]);
+    }
+
+    public function remove(Request $request, string $key): RedirectResponse
+    {
+        $this->lead($request)->workshop->procedures()->where('key', $key)->firstOrFail()->delete();
+
+        return redirect($this->library->isShipped($key) ? "/procedures/$key" : '/procedures', 303)->with(
+            'notice',
+            "The workshop's own text is gone.",
+        );
+    }
+
+    private function keep(User $lead, Procedure $procedure): RedirectResponse
+    {
+        $lead->workshop
+            ->procedures()
+            ->updateOrCreate(
+                ['key' => $procedure->key],
+                ['text' => ProcedureFormat::toArray($procedure), 'user_id' => $lead->id],
+            );
+
+        return redirect("/procedures/$procedure->key", 303)->with('notice', self::STORED);
+    }
+
+    private function lead(Request $request): User
+    {
+        $user = $this->user($request);
+        abort_unless($user->role === 'lead', 403);
+
+        return $user;
+    }
+
+    /** @return list<Choice> */
+    private function choices(): array
+    {
+        return array_values(
+            array_map(
+                static fn(Family $one): Choice => new Choice(value: $one->key(), label: $one->texts()->get('name')),
+                $this->families->all(),
+            ),
+        );
+    }
+}
