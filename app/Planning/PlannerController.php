@@ -8,7 +8,10 @@ use App\Bench\ReadingRefused;
 use App\Bench\RecordReading;
 use App\Http\Controller;
 use App\Jobs\JobStates;
+use App\Jobs\JobView;
 use App\Models\Job;
+use App\Models\RepairEntry;
+use App\Models\Workshop;
 use App\Repair\RecordEntry;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -18,23 +21,58 @@ use Inertia\Response;
 use Ispira\Core\Acts\PlanAnswered;
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Kernel\Keyed;
+use Ispira\Core\Pages\JobPlans;
 use Ispira\Core\Pages\PlannerAsked;
 use Ispira\Core\Pages\PlannerPages;
 use Ispira\Core\Pages\PlanView;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\Planner;
 use Ispira\Core\Planning\PlannerRegistry;
+use Ispira\Core\Repair\Ledger\EntryKind;
 
 /**
  * Planners: everything that they take stands in the address, so that a plan can be kept and sent.
  */
 final class PlannerController extends Controller
 {
+    /** Kept answers in which the last ones are looked for. */
+    private const MOST_LOOKED_AT = 500;
+
     public function __construct(private readonly PlannerRegistry $planners, private readonly PlannerPages $pages) {}
 
-    public function index(): PlannersPage
+    public function index(Request $request, JobPlans $plans): PlannersPage
     {
-        return new PlannersPage(planners: array_values(array_map(PlanView::head(...), $this->planners->all())));
+        return new PlannersPage(
+            planners: array_values(array_map(PlanView::head(...), $this->planners->all())),
+            used: new Keyed(self::used($this->user($request)->workshop, $plans)),
+        );
+    }
+
+    /** @return array<string, PlannerUsed> by planner */
+    private static function used(Workshop $workshop, JobPlans $plans): array
+    {
+        $kept = RepairEntry::query()
+            ->where('kind', EntryKind::Planned)
+            ->whereIn('job_id', $workshop->jobs()->select('id'))
+            ->with('job.unit')
+            ->latest('sequence')
+            ->limit(self::MOST_LOOKED_AT)
+            ->get();
+        $used = [];
+        foreach (
+            $kept->groupBy(static fn(RepairEntry $one): string => $one->toCore()->text('planner'))
+            as $key => $all
+        ) {
+            $last = $all->firstOrFail();
+            $used[(string) $key] = new PlannerUsed(
+                last: $plans->keptOf($last->toCore(), $last->job_id),
+                job: JobView::number($last->job) . ' ' . $last->job->unit->name,
+                jobs: $all->unique('job_id')->count(),
+            );
+        }
+
+        return $used;
     }
 
     public function show(Request $request, string $key): Response

@@ -33,7 +33,7 @@ final class ProcedureController extends Controller
             ->procedureRuns()
             ->with(['job.unit', 'marks'])
             ->orderByDesc('started_at')
-            ->limit(30)
+            ->limit(100)
             ->get()
             ->map(self::listed(...))
             ->all();

@@ -264,7 +264,13 @@ final class Desk
     {
         [$name, $key] = explode('/', $page, 2) + ['', ''];
         if ($page === 'procedures') {
-            return ProcedurePages::all($place->procedures(), [], ProcedurePages::ofJob($job), $job, false);
+            return ProcedurePages::all(
+                $place->procedures(),
+                [],
+                array_reverse(ProcedurePages::ofJob($job)),
+                $job,
+                false,
+            );
         }
         if ($name === 'procedures' && isset($place->procedures()[$key])) {
             return ProcedurePages::procedure($place->procedures()[$key], $job->head);

@@ -46,20 +46,26 @@ final readonly class JobPlans
     /** @return list<KeptPlan> newest last */
     public function kept(JobState $job): array
     {
-        return array_map(function (Entry $one) use ($job): KeptPlan {
-            $planner = $this->planners->find($one->text('planner'));
-            $values = $planner === null ? [] : self::unpacked($planner->parameters(), $one->map('values'));
+        return array_map(
+            fn(Entry $one): KeptPlan => $this->keptOf($one, $job->head->id),
+            $job->ledger->all(EntryKind::Planned),
+        );
+    }
 
-            return new KeptPlan(
-                id: $one->id,
-                planner: $one->text('planner'),
-                name: $planner?->texts()->get('name') ?? $one->text('planner'),
-                said: $one->list('said'),
-                at: $one->at,
-                href: "/planners/{$one->text('planner')}?" .
-                    http_build_query(['job' => $job->head->id, 'values' => $values]),
-            );
-        }, $job->ledger->all(EntryKind::Planned));
+    /** @param string $job id of the job in which it was kept */
+    public function keptOf(Entry $entry, string $job): KeptPlan
+    {
+        $planner = $this->planners->find($entry->text('planner'));
+        $values = $planner === null ? [] : self::unpacked($planner->parameters(), $entry->map('values'));
+
+        return new KeptPlan(
+            id: $entry->id,
+            planner: $entry->text('planner'),
+            name: $planner?->texts()->get('name') ?? $entry->text('planner'),
+            said: $entry->list('said'),
+            at: $entry->at,
+            href: "/planners/{$entry->text('planner')}?" . http_build_query(['job' => $job, 'values' => $values]),
+        );
     }
 
     /**

@@ -40,7 +40,11 @@ final class ProcedurePages
         return new ProceduresPage(
             procedures: array_values(
                 array_map(
-                    static fn(Procedure $one): ProcedureHead => self::head($one, \in_array($one->key, $own, true)),
+                    static fn(Procedure $one): ProcedureHead => self::head(
+                        $one,
+                        \in_array($one->key, $own, true),
+                        array_values(array_filter($running, static fn(RunListed $run) => $run->key === $one->key)),
+                    ),
                     $serving,
                 ),
             ),
@@ -72,7 +76,8 @@ final class ProcedurePages
         );
     }
 
-    private static function head(Procedure $procedure, bool $own): ProcedureHead
+    /** @param list<RunListed> $runs of it, newest first */
+    private static function head(Procedure $procedure, bool $own, array $runs): ProcedureHead
     {
         $seconds = array_sum(array_map(static fn($step): int => $step->wait->least ?? 0, $procedure->steps));
 
@@ -83,6 +88,8 @@ final class ProcedurePages
             minutes: (int) ceil($seconds / 60),
             steps: \count($procedure->steps),
             own: $own,
+            worked: \count($runs),
+            last: $runs[0] ?? null,
         );
     }
 
@@ -92,6 +99,7 @@ final class ProcedurePages
 
         return new RunListed(
             id: $started->id,
+            key: $started->key,
             title: $run->procedure->title,
             job: $job === null ? null : "$job->number $job->unit",
             at: $started->startedAt,

@@ -15,6 +15,7 @@ use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
+use Ispira\Core\Acts\PlanAnswered;
 use Ispira\Core\Capture\Format\CsvExport;
 use Ispira\Core\Capture\ImportSettings;
 use Ispira\Core\Capture\SampleStore;
@@ -35,6 +36,7 @@ use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
 use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Planning\PlannerRegistry;
 use Ispira\Core\Reading\Reading as CoreReading;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
@@ -325,6 +327,21 @@ final class DemoJob
             'outcome' => $outcome,
             'due_on' => $due,
         ]);
+        $this->touch();
+
+        return $this;
+    }
+
+    /**
+     * Keeps the answer of a planner.
+     *
+     * @param array<string, string|list<string>> $values against those of its example
+     */
+    public function plan(string $planner, array $values): self
+    {
+        $planner = app(PlannerRegistry::class)->find($planner) ?? throw new \LogicException("No planner $planner.");
+        $all = $values + $planner->parameters()->defaults();
+        $this->note(EntryKind::Planned, (new PlanAnswered($planner, $all))->entry('of-the-demo')->data);
         $this->touch();
 
         return $this;

@@ -413,6 +413,7 @@ final class DemoWorkshop
         }
         $loose->investigate(3)->close(JobOutcome::ProvenGood, 'Runs well on the bench, back on the shelf.');
         $adjusted->toProof(done: true);
+        $adjusted->plan('airflow', []);
         $adjusted->note(EntryKind::Adjusted, [
             'what' => 'Fan tap for circulation',
             'before' => 'medium high',

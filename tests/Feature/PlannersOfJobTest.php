@@ -138,12 +138,20 @@ final class PlannersOfJobTest extends TestCase
         $again = $this->props($plans[0]['href']);
         self::assertSame($values, array_intersect_key($again['values'], $values));
         self::assertNotNull($again['plan']);
+        $used = $this->props('/planners')['used'];
+        self::assertSame(['wire-and-splice'], array_keys($used), 'the list says what each was used for last');
+        self::assertSame(
+            [1, $plans[0]['href']],
+            [$used['wire-and-splice']['jobs'], $used['wire-and-splice']['last']['href']],
+        );
+        self::assertStringEndsWith('Van 7', $used['wire-and-splice']['job']);
         self::assertSame($plans[0]['said'], app(JobSheet::class)->of($job->refresh(), true)['plans'][0]->said);
         self::assertContains('battery-drain', array_column($this->props("/jobs/$job->id/proof")['planners'], 'key'));
         $this->proveAndClose($job);
         $keep($this->ulid())->assertSessionHasErrors();
         $this->actingAs($this->person());
         $keep($this->ulid())->assertNotFound();
+        self::assertSame([], $this->props('/planners')['used']);
     }
 
     public function testSeveralNumbersOfOneFieldSurviveBeingKept(): void

@@ -78,7 +78,10 @@ final class ProceduresTest extends TestCase
         $this->post("/runs/$run->id/marks", ['kind' => 'aborted', 'note' => 'wrong part'])->assertSessionHasNoErrors();
         self::assertSame('wrong part', $this->props("/runs/$run->id")['run']['aborted']);
         $this->done($run, 0, seen: true)->assertSessionHasErrors('step');
-        self::assertSame('broken off', $this->props('/procedures')['running'][0]['state']);
+        $page = $this->props('/procedures');
+        self::assertSame('broken off', $page['running'][0]['state']);
+        $head = array_column($page['procedures'], null, 'key')['pack-swap'];
+        self::assertSame([1, $run->id], [$head['worked'], $head['last']['id']]);
     }
 
     public function testTheSameBeginningTwiceIsOneRun(): void

@@ -11,6 +11,8 @@ final readonly class ProcedureHead
 {
     /**
      * @param bool $own whether the text is the workshop's own
+     * @param int $worked how often it was begun lately
+     * @param RunListed|null $last begun last
      */
     public function __construct(
         public string $key,
@@ -19,5 +21,7 @@ final readonly class ProcedureHead
         public int $minutes,
         public int $steps,
         public bool $own,
+        public int $worked,
+        public ?RunListed $last,
     ) {}
 }

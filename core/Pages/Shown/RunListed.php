@@ -11,6 +11,7 @@ final readonly class RunListed
 {
     public function __construct(
         public string $id,
+        public string $key,
         public string $title,
         public ?string $job,
         public string $at,

@@ -1051,8 +1051,19 @@ export interface PlannerPage {
     tests: Titled[][];
 }
 
+/** What a planner was used for: the answer that was kept last, and the jobs. */
+export interface PlannerUsed {
+    last: KeptPlan;
+    /** Number and unit of the job in which it was kept last. */
+    job: string;
+    /** How many jobs have kept one. */
+    jobs: number;
+}
+
 export interface PlannersPage {
     planners: PlannerHead[];
+    /** By planner. */
+    used: Record<string, PlannerUsed | undefined>;
 }
 
 export interface PlugEntry {
@@ -1127,6 +1138,10 @@ export interface ProcedureHead {
     steps: number;
     /** Whether the text is the workshop's own. */
     own: boolean;
+    /** How often it was begun lately. */
+    worked: number;
+    /** Begun last. */
+    last: RunListed | null;
 }
 
 export interface ProcedurePage {
@@ -1309,6 +1324,7 @@ export interface RouteShown {
 /** A procedure that was begun. */
 export interface RunListed {
     id: string;
+    key: string;
     title: string;
     job: string | null;
     at: string;

@@ -1,27 +1,5 @@
 import type { ReactNode } from 'react';
-
-const line = {
-    fill: 'none',
-    stroke: 'currentColor',
-    strokeWidth: 2,
-    strokeLinecap: 'round',
-    strokeLinejoin: 'round',
-} as const;
-
-/** Blades around a hub. */
-const wheel = (x: number, y: number, r: number) => (
-    <>
-        <circle cx={x} cy={y} r={r} {...line} />
-        {[0, 72, 144, 216, 288].map((turn) => (
-            <path
-                key={turn}
-                d={`M${x} ${y}q${r * 0.5} ${-r * 0.2} ${r * 0.25} ${-r * 0.75}`}
-                transform={`rotate(${turn} ${x} ${y})`}
-                {...line}
-            />
-        ))}
-    </>
-);
+import Sign, { line, wheel } from '@/ui/Sign';
 
 const signs: Record<string, ReactNode> = {
     battery: <path d="M8 16h48v26H8zM16 16v-6h8v6M40 16v-6h8v6M17 29h8M39 29h8M43 25v8" {...line} />,
@@ -70,9 +48,5 @@ const signs: Record<string, ReactNode> = {
 
 /** A small drawing of something that is seen at a machine. */
 export default function FinderSign({ sign }: { sign: string }) {
-    return (
-        <svg viewBox="0 0 64 58" className="h-14 w-16 shrink-0 text-lake" aria-hidden="true">
-            {signs[sign] ?? null}
-        </svg>
-    );
+    return <Sign>{signs[sign]}</Sign>;
 }

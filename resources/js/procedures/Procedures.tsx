@@ -5,6 +5,7 @@ import type { Shared } from '@/lib/page';
 import FilePick from '@/ui/FilePick';
 import Frame from '@/ui/Frame';
 import TextLink from '@/ui/TextLink';
+import ProcedureSign from './ProcedureSign';
 
 type Props = ProceduresPage & Shared;
 
@@ -60,16 +61,27 @@ export default function Procedures() {
                 )}
                 <ul className="mt-5 border-b border-rule">
                     {procedures.map((one) => (
-                        <li key={one.key} className="border-t border-rule py-2">
-                            <TextLink className="text-lg font-semibold" href={`/procedures/${one.key}${at}`}>
-                                {one.title}
-                            </TextLink>
-                            <span className="text-soft">
-                                {' '}
-                                {one.steps} steps{one.minutes > 0 ? `, waits of ${one.minutes} min and more` : ''}
-                                {one.own ? ", in the workshop's own words" : ''}
-                            </span>
-                            <p>{one.summary}</p>
+                        <li key={one.key} className="flex gap-4 border-t border-rule py-2.5">
+                            <ProcedureSign procedure={one.key} />
+                            <div className="min-w-0">
+                                <TextLink className="text-lg font-semibold" href={`/procedures/${one.key}${at}`}>
+                                    {one.title}
+                                </TextLink>
+                                <span className="text-soft">
+                                    {' '}
+                                    {one.steps} steps{one.minutes > 0 ? `, waits of ${one.minutes} min and more` : ''}
+                                    {one.own ? ", in the workshop's own words" : ''}
+                                </span>
+                                <p>{one.summary}</p>
+                                {one.last && (
+                                    <p className="text-[0.92rem] text-soft">
+                                        Worked {one.worked === 1 ? 'once' : `${one.worked} times`} lately, last{' '}
+                                        <TextLink href={`/runs/${one.last.id}`}>
+                                            {[one.last.job, day(one.last.at)].filter(Boolean).join(', ')}
+                                        </TextLink>
+                                    </p>
+                                )}
+                            </div>
                         </li>
                     ))}
                 </ul>
@@ -79,7 +91,7 @@ export default function Procedures() {
                             Lately
                         </h2>
                         <ul>
-                            {running.map((run) => (
+                            {running.slice(0, 30).map((run) => (
                                 <li key={run.id} className="border-t border-rule">
                                     <TextLink href={`/runs/${run.id}`}>{run.title}</TextLink>{' '}
                                     <span className="text-soft">
