@@ -10,6 +10,7 @@ use Ispira\Core\Kernel\Keyed;
 use Ispira\Core\Kernel\Page;
 use Ispira\Core\Pages\Shown\FindingShown;
 use Ispira\Core\Repair\Fit\AttributeShown;
+use Ispira\Core\Repair\Fit\FitFaces;
 use Ispira\Core\Repair\Fit\FitVerdict;
 use Ispira\Core\Repair\Fit\PartShown;
 use Ispira\Core\Repair\Ledger\EntryKind;
@@ -38,6 +39,7 @@ final readonly class FitPage extends Page
         public string $candidate,
         public array $findings,
         public FitVerdict $worst,
+        public ?FitFaces $faces,
         public ?string $chosen,
         #[OfKind(EntryKind::Fit)] public array $checks,
         public array $catalogue,

@@ -11,6 +11,7 @@ use Ispira\Core\Kernel\Keyed;
 use Ispira\Core\Pages\Shown\FindingShown;
 use Ispira\Core\Repair\Fit\AttributeView;
 use Ispira\Core\Repair\Fit\FitCheck;
+use Ispira\Core\Repair\Fit\FitFaces;
 use Ispira\Core\Repair\Fit\FitFinding;
 use Ispira\Core\Repair\Fit\PartShown;
 use Ispira\Core\Repair\Fit\PartType;
@@ -60,6 +61,7 @@ final readonly class FitPages
                 $findings,
             ),
             worst: FitCheck::worst($findings),
+            faces: FitFaces::of($old, $new),
             chosen: $choice?->text('label'),
             checks: (new JobShown($job))->entries(EntryKind::Fit),
             catalogue: array_map(PartShown::of(...), $this->place->parts()),

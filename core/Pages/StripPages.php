@@ -14,6 +14,7 @@ use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\Ledger;
 use Ispira\Core\Repair\Work\StripDown;
+use Ispira\Core\Repair\Work\WireFaces;
 use Ispira\Core\Repair\Work\WireTransfer;
 
 /**
@@ -79,6 +80,7 @@ final readonly class StripPages
             plugs: (new JobShown($job))->entries(EntryKind::Plug),
             undone: $wires->open(),
             functions: self::functions($job->circuit),
+            faces: WireFaces::of($wires->rows()),
         );
     }
 

@@ -10,6 +10,7 @@ use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryShown;
 use Ispira\Core\Repair\Ledger\OfKind;
 use Ispira\Core\Repair\Work\SwitchRow;
+use Ispira\Core\Repair\Work\WireFaces;
 use Ispira\Core\Repair\Work\WireRow;
 
 final readonly class WiresPage extends Page
@@ -32,5 +33,6 @@ final readonly class WiresPage extends Page
         #[OfKind(EntryKind::Plug)] public array $plugs,
         public array $undone,
         public array $functions,
+        public ?WireFaces $faces,
     ) {}
 }

@@ -6,6 +6,7 @@ namespace Ispira\Core\Diagnosis\Presentation;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Contact;
+use Ispira\Core\Device\Plug\PlugsOfTest;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
@@ -97,6 +98,7 @@ final readonly class TestCard
             why: (new Why($this->diagnosis, $this->words))->sentence($outcomes),
             outcomes: $outcomes,
             marks: $test->probe->quantity->isNumber() ? $this->marks($test) : [],
+            plugs: $leads ? PlugsOfTest::of($this->circuit, $test->probe->at, $test->probe->against) : [],
         );
     }
 

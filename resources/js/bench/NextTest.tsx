@@ -1,6 +1,7 @@
 import { Link } from '@inertiajs/react';
 import type { CannotShown, CardShown, DiagnosisShown, OutcomeShown, TestChoiceShown } from '@/generated/props';
 import { minutes, money, percent } from '@/lib/format';
+import PlugFace, { order } from '@/ui/PlugFace';
 import Cautions from './Cautions';
 import NumberLine from './NumberLine';
 import { becauseOf } from './cannot';
@@ -89,8 +90,10 @@ export function LeadPlaces({ card }: { card: CardShown }) {
         { name: 'A', label: 'Red lead, A', place: card.red, look: 'bg-[#a12d22]' },
         { name: 'B', label: 'Black lead, B', place: card.black, look: 'border border-dock-rule bg-[#14181b]' },
     ].filter((one) => one.place !== null);
-    return (
-        <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5 leading-snug lg:grid-cols-[auto_1fr_auto_1fr]">
+    const list = (
+        <dl
+            className={`grid grid-cols-[auto_1fr] content-start gap-x-3 gap-y-0.5 leading-snug ${card.plugs.length > 0 ? '' : 'lg:grid-cols-[auto_1fr_auto_1fr]'}`}
+        >
             {places.map((one) => (
                 <div key={one.name} className="contents">
                     <dt
@@ -103,6 +106,17 @@ export function LeadPlaces({ card }: { card: CardShown }) {
                 </div>
             ))}
         </dl>
+    );
+    if (card.plugs.length === 0) return list;
+    return (
+        <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-1">
+            {list}
+            {card.plugs.map((face) => (
+                <figure key={face.title} title={order(face)} className="min-w-0">
+                    <PlugFace face={face} />
+                </figure>
+            ))}
+        </div>
     );
 }
 

@@ -174,6 +174,8 @@ export interface CardShown {
     why: string;
     outcomes: OutcomeShown[];
     marks: MarkShown[];
+    /** Those at which it is taken. */
+    plugs: PlugFace[];
 }
 
 /** What has to be looked at before a new part goes in. */
@@ -546,6 +548,12 @@ export interface FitEntry {
     reason: string | null;
 }
 
+/** The connector of the old part beside that of its candidate, as far as they were described. */
+export interface FitFaces {
+    old: PlugFace | null;
+    new: PlugFace | null;
+}
+
 export interface FitPage {
     job: JobHead;
     open: boolean;
@@ -557,6 +565,7 @@ export interface FitPage {
     candidate: string;
     findings: FindingShown[];
     worst: FitVerdict;
+    faces: FitFaces | null;
     chosen: string | null;
     checks: FitEntry[];
     catalogue: PartShown[];
@@ -1074,6 +1083,35 @@ export interface PlugEntry {
     latched: boolean;
     locked: boolean;
     reason: string | null;
+}
+
+/** A plug as it is drawn: its pins in rows. */
+export interface PlugFace {
+    title: string;
+    pins: PlugPin[];
+    rows: number;
+    columns: number;
+    /** Whether it has sockets and no pins; null where nobody has looked. */
+    sockets: boolean | null;
+    /** What keeps it from going in the wrong way. */
+    key: string | null;
+    /** Whether the pins stand by their numbers. */
+    numbered: boolean;
+}
+
+/** One place of a plug, seen from its front. */
+export interface PlugPin {
+    /** What stands beside it: its number, letter or shortest name. */
+    label: string;
+    /** What its wire does; empty where nothing is known of it. */
+    words: string;
+    colour: WireColour | null;
+    /** The lead that goes there: A or B. */
+    lead: string | null;
+    /** From the top, from zero. */
+    row: number;
+    /** From the left, from zero. */
+    column: number;
 }
 
 /** What a potential is called in a circuit: volts, or vacuum. */
@@ -1683,6 +1721,29 @@ export interface Wait {
     formula: string | null;
 }
 
+/** Colour of a wire, with its stripe, as it is said or printed. */
+export interface WireColour {
+    base: string;
+    stripe: string | null;
+}
+
+/** The terminals of the old part and of the new one, with the wires that move between them. */
+export interface WireFaces {
+    old: PlugFace;
+    new: PlugFace;
+    paths: WirePath[];
+}
+
+/** A wire from its terminal on the old part to that on the new one. */
+export interface WirePath {
+    from: string;
+    to: string;
+    tag: string;
+    colour: WireColour | null;
+    /** Whether it was moved, pulled and seen to be right. */
+    done: boolean;
+}
+
 /** A wire that moves from the old part to the new one. */
 export interface WireRow {
     id: string;
@@ -1705,6 +1766,7 @@ export interface WiresPage {
     plugs: PlugEntry[];
     undone: string[];
     functions: string[];
+    faces: WireFaces | null;
 }
 
 /** A value that a worksheet works out. */

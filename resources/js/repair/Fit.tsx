@@ -10,6 +10,7 @@ import Button from '@/ui/Button';
 import Choices from '@/ui/Choices';
 import { TextArea, TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
+import PlugFace, { order } from '@/ui/PlugFace';
 import Select from '@/ui/Select';
 import Tick from '@/ui/Tick';
 
@@ -68,7 +69,7 @@ function Cell({
 
 export default function Fit() {
     const page = usePage<Props>().props;
-    const { job, open, type, types, attributes, findings, worst, chosen, checks, catalogue, errors } = page;
+    const { job, open, type, types, attributes, findings, worst, faces, chosen, checks, catalogue, errors } = page;
     const [id, setId] = useState(ulid);
     const [old, setOld] = useState<Values>(page.old);
     const [next, setNext] = useState<Values>(page.new);
@@ -103,6 +104,7 @@ export default function Fit() {
             onFinish: () => setSending(false),
         });
     };
+    const plugs = [faces?.old, faces?.new].filter((face) => face !== undefined && face !== null);
     const fitting = catalogue.filter((part) => part.type === type);
     return (
         <Frame title={`Fit check ${job.number}`} job={job} here="remedy">
@@ -211,6 +213,26 @@ export default function Fit() {
                         </tbody>
                     </table>
                 </div>
+                {plugs.length > 0 && (
+                    <section aria-label="Connectors" className="mt-4">
+                        <h2 className="font-semibold">Their connectors, from the front</h2>
+                        <div className="mt-1 flex flex-wrap gap-x-10 gap-y-3">
+                            {plugs.map((face) => (
+                                <figure key={face.title}>
+                                    <figcaption className="text-soft">
+                                        {face.title}
+                                        {face.sockets !== null && `, ${face.sockets ? 'sockets' : 'pins'}`}
+                                        {face.key !== null && `, key: ${face.key}`}
+                                    </figcaption>
+                                    <PlugFace face={face} />
+                                </figure>
+                            ))}
+                        </div>
+                        <p className="mt-1 text-[0.9rem] text-soft">
+                            {plugs.slice(0, 1).map(order)} Dashed: nobody has told what it does.
+                        </p>
+                    </section>
+                )}
                 {open && (
                     <>
                         <div className="mt-3 flex flex-wrap items-center gap-4">

@@ -4,6 +4,7 @@ import type { WiresPage } from '@/generated/props';
 import type { Shared } from '@/lib/page';
 import { useEntry } from '@/repair/useEntry';
 import { useEntryForm } from '@/repair/useEntryForm';
+import WireFaces from '@/repair/WireFaces';
 import Button from '@/ui/Button';
 import Choices from '@/ui/Choices';
 import { TextField } from '@/ui/Field';
@@ -12,7 +13,7 @@ const noWire = { function: '', from: '', to: '', colour: '', label: '' };
 
 /** The wires by what they do, from old terminal to new one. */
 export default function WireTransfer() {
-    const { job, open, method, rows, warnings, functions, errors } = usePage<WiresPage & Shared>().props;
+    const { job, open, method, rows, warnings, functions, faces, errors } = usePage<WiresPage & Shared>().props;
     const { note, sending } = useEntry(job.id);
     const form = useEntryForm(job.id, 'wire', noWire);
     const [acting, setActing] = useState('');
@@ -53,6 +54,11 @@ export default function WireTransfer() {
                     {warning}
                 </p>
             ))}
+            {faces && (
+                <div className="mt-4">
+                    <WireFaces faces={faces} />
+                </div>
+            )}
             <div className="relative mt-3 overflow-x-auto">
                 <table className="w-full border-b border-rule max-sm:block sm:min-w-[40rem]">
                     <thead className="max-sm:sr-only">

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Presentation\Shown;
 
+use Ispira\Core\Device\Plug\PlugFace;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Kernel\Titled;
@@ -28,6 +29,7 @@ final readonly class CardShown
      * @param string $why what it is worth, in one sentence without its stop
      * @param list<OutcomeShown> $outcomes
      * @param list<MarkShown> $marks
+     * @param list<PlugFace> $plugs those at which it is taken
      */
     public function __construct(
         public string $key,
@@ -55,5 +57,6 @@ final readonly class CardShown
         public string $why,
         public array $outcomes,
         public array $marks,
+        public array $plugs,
     ) {}
 }
