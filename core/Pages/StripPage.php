@@ -13,6 +13,7 @@ use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryShown;
 use Ispira\Core\Repair\Ledger\OfKind;
 use Ispira\Core\Repair\Work\StepBack;
+use Ispira\Core\Repair\Work\TrayPlace;
 
 final readonly class StripPage extends Page
 {
@@ -22,6 +23,7 @@ final readonly class StripPage extends Page
      * @param list<EntryShown> $down
      * @param list<StepBack> $steps
      * @param list<PhotoHead> $photos
+     * @param list<TrayPlace> $tray
      */
     public function __construct(
         public JobHead $job,
@@ -35,5 +37,6 @@ final readonly class StripPage extends Page
         public ?float $minutes,
         public array $photos,
         public ?RouteShown $route,
+        public array $tray,
     ) {}
 }

@@ -13,6 +13,7 @@ use Ispira\Core\Pages\Shown\RouteShown;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\Ledger;
+use Ispira\Core\Repair\Work\FastenerTray;
 use Ispira\Core\Repair\Work\StripDown;
 use Ispira\Core\Repair\Work\WireFaces;
 use Ispira\Core\Repair\Work\WireTransfer;
@@ -43,6 +44,7 @@ final readonly class StripPages
             minutes: $strip->minutes(),
             photos: $photos,
             route: $route,
+            tray: FastenerTray::of($job->ledger),
         );
     }
 

@@ -189,6 +189,7 @@ final class DemoWorkshop
                 [
                     ['Glove box', 'cross 2', '16 mm', 4, 'tray, left', 'two hooks at the top'],
                     ['Duct behind it', 'hex 8 mm', '20 mm', 2, 'tray, middle', null],
+                    ['Bracket of the duct', 'star 20', '35 mm', 1, 'tray, middle', null],
                     ['Pack plug', null, null, 0, null, 'latch at the back, press and pull'],
                     ['Resistor pack', 'hex 7 mm', '12 mm', 2, 'bag 1', null],
                 ],
@@ -498,6 +499,7 @@ final class DemoWorkshop
             [
                 ['Glove box', 'cross 2', '16 mm', 3, 'tray, left', 'two hooks at the top'],
                 ['Duct behind it', 'hex 8 mm', '20 mm', 2, 'tray, middle', null],
+                ['Bracket of the duct', 'star 20', '35 mm', 1, 'tray, middle', null],
                 ['Pack plug', null, null, 0, null, 'latch at the back, press and pull'],
             ],
             false,

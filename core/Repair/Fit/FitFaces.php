@@ -59,7 +59,8 @@ final readonly class FitFaces
     private static function pins(string $text): array
     {
         $pins = [];
-        $parts = preg_split('/(?:^|[,;\n])\s*(\d{1,2})(?=[\s:.=])[\s:.=]+/u', $text, -1, \PREG_SPLIT_DELIM_CAPTURE) ?: [];
+        $parts =
+            preg_split('/(?:^|[,;\n])\s*(\d{1,2})(?=[\s:.=])[\s:.=]+/u', $text, -1, \PREG_SPLIT_DELIM_CAPTURE) ?: [];
         for ($n = 1; $n + 1 < \count($parts); $n += 2) {
             $words = trim($parts[$n + 1], " \t\n,;");
             if ($words !== '') {

@@ -476,6 +476,17 @@ export interface FamilyHead {
     summary: string;
 }
 
+export type FastenerHead =
+    | 'hex'
+    | 'socket'
+    | 'star'
+    | 'cross'
+    | 'slot'
+    | 'nut'
+    | 'clip'
+    | 'rivet'
+    | 'other';
+
 /** One way in which a suspect may have failed. */
 export interface FaultShown {
     key: string;
@@ -1507,6 +1518,7 @@ export interface StripPage {
     minutes: number | null;
     photos: PhotoHead[];
     route: RouteShown | null;
+    tray: TrayPlace[];
 }
 
 /** What may have to be replaced, with its odds and the reasons for them. */
@@ -1625,6 +1637,29 @@ export interface TrapShown {
     trap: string;
     readings: string[];
     sentence: string;
+}
+
+/** Fasteners of one step that lie together. */
+export interface TrayItem {
+    /** Its number in the order taken off, from one. */
+    step: number;
+    /** That they held. */
+    what: string;
+    head: FastenerHead;
+    /** Head and size as they were told. */
+    name: string;
+    /** Length, where it was told. */
+    millimetres: number | null;
+    count: number;
+    /** How many still lie there. */
+    left: number;
+}
+
+/** One place of the tray, box or floor where fasteners lie. */
+export interface TrayPlace {
+    where: string;
+    /** In the order taken off. */
+    items: TrayItem[];
 }
 
 /** A procedure as a person writes it: one line a caution, times as "4:30" or "5 min". */

@@ -42,7 +42,11 @@ export default function AsFound({ job, open, found }: { job: string; open: boole
                         <span className="flex-1">
                             <strong className="font-semibold">{one.what}</strong>:{' '}
                             {conditions.find((c) => c.value === one.condition)?.label}
-                            {(one.count ?? 0) > 0 && <span className="figure">, {one.count}</span>}
+                            {(one.count ?? 0) > 0 && (
+                                <>
+                                    , <span className="figure">{one.count}</span>
+                                </>
+                            )}
                             {one.note && <span className="text-soft"> {one.note}</span>}
                         </span>
                         {open && (

@@ -6,12 +6,14 @@ import Dismantle from '@/repair/Dismantle';
 import KitList from '@/repair/KitList';
 import PutBack from '@/repair/PutBack';
 import RepairNav from '@/repair/RepairNav';
+import Tray from '@/repair/Tray';
 import Frame from '@/ui/Frame';
 
 type Props = StripPage & Shared;
 
 export default function Strip() {
-    const { job, open, found, kit, down, steps, leftOver, missingBefore, minutes, route } = usePage<Props>().props;
+    const { job, open, found, kit, down, steps, leftOver, missingBefore, minutes, route, tray } =
+        usePage<Props>().props;
     const up = [...steps].reverse();
     const next = up.find((step) => !step.done);
     return (
@@ -61,6 +63,7 @@ export default function Strip() {
                                 />
                             ))}
                         </ol>
+                        <Tray places={tray} />
                     </section>
                 </div>
             </div>
