@@ -132,10 +132,7 @@ final class HeatCyclePlanner implements Planner
             steps: $this->texts()->list('steps'),
             figures: [
                 new Figure($this->texts()->get('figures.rise'), number_format($furnace->steadyRise(), 1) . ' K'),
-                new Figure(
-                    $this->texts()->get('figures.balance'),
-                    number_format(100.0 * self::imbalance($rows['relay'][1]), 6) . ' %',
-                ),
+                new Figure($this->texts()->get('figures.balance'), self::share(self::imbalance($rows['relay'][1]))),
             ],
             tables: [$this->table($rows)],
             charts: array_map(
@@ -252,6 +249,12 @@ final class HeatCyclePlanner implements Planner
             ]),
             $lines,
         );
+    }
+
+    /** In per cent, of which nobody reads more than hundredths. */
+    private static function share(float $share): string
+    {
+        return $share < 1e-4 ? 'under 0.01 %' : number_format(100.0 * $share, 2) . ' %';
     }
 
     private static function imbalance(HeatCycle $run): float

@@ -260,7 +260,7 @@ export default function Log() {
                                 }}
                             >
                                 <label className="block">
-                                    <span className="mb-1 block font-medium">Take a table in</span>
+                                    <span className="mb-1 block font-medium">Import a table of readings</span>
                                     <input
                                         type="file"
                                         accept=".csv,text/csv"

@@ -17,10 +17,27 @@ const strokes = {
     dashed: { width: 1.6, dash: '5 4' },
 } as const;
 const inks = ['var(--lake)', 'var(--ink)', 'var(--good)', 'var(--warn)', 'var(--soft)'];
+// What is written over a curve stays readable: a rim of the paper around each letter.
+const halo = { paintOrder: 'stroke', stroke: 'var(--paper)', strokeWidth: 5, strokeLinejoin: 'round' } as const;
 const figure = { fontFamily: 'var(--font-mono)', fontSize: 12, fill: 'var(--ink)' };
+
+/** From the least to the most, in steps of 1, 2 or 5 that can be read off. */
+function axisOf(values: number[]): { domain: [number, number]; ticks: number[] } {
+    const [least, most] = [Math.min(0, ...values), Math.max(...values)];
+    const rough = (most - least || 1) / 6;
+    const size = 10 ** Math.floor(Math.log10(rough));
+    const step = size * ([1, 2, 5, 10].find((one) => one * size >= rough) ?? 10);
+    const first = Math.floor(least / step);
+    const count = Math.ceil(most / step) - first;
+    const ticks = Array.from({ length: count + 1 }, (_, n) => Number(((first + n) * step).toPrecision(12)));
+    return { domain: [ticks[0] ?? 0, ticks[ticks.length - 1] ?? 1], ticks };
+}
 
 /** Curves of a plan, each named at its end. */
 export default function PlanChart({ chart }: { chart: Chart }) {
+    const points = chart.curves.flatMap((curve) => curve.points);
+    const across = axisOf([...points.map(([x]) => x), ...chart.bands.map((band) => band.to)]);
+    const up = axisOf([...points.map(([, y]) => y), ...chart.levels.map((level) => level.y)]);
     return (
         <figure aria-label={chart.title}>
             <figcaption className="mb-1 font-semibold">{chart.title}</figcaption>
@@ -36,14 +53,21 @@ export default function PlanChart({ chart }: { chart: Chart }) {
                                 fill="var(--lake)"
                                 fillOpacity={0.09}
                                 {...(n === 0
-                                    ? { label: { value: band.label, position: 'insideTop' as const, ...figure } }
+                                    ? {
+                                          label: {
+                                              value: band.label,
+                                              position: 'insideTop' as const,
+                                              ...figure,
+                                              ...halo,
+                                          },
+                                      }
                                     : {})}
                             />
                         ))}
                         <XAxis
                             type="number"
                             dataKey="x"
-                            domain={['auto', 'auto']}
+                            {...across}
                             tick={figure}
                             stroke="var(--soft)"
                             label={{ value: chart.x, position: 'insideBottom', offset: -16, ...figure }}
@@ -51,7 +75,7 @@ export default function PlanChart({ chart }: { chart: Chart }) {
                         <YAxis
                             type="number"
                             dataKey="y"
-                            domain={['auto', 'auto']}
+                            {...up}
                             tick={figure}
                             stroke="var(--soft)"
                             width={58}
@@ -94,7 +118,7 @@ export default function PlanChart({ chart }: { chart: Chart }) {
                                 r={5}
                                 fill="var(--act)"
                                 stroke="var(--ink)"
-                                label={{ value: mark.label, position: 'right', ...figure }}
+                                label={{ value: mark.label, position: 'right', ...figure, ...halo }}
                             />
                         ))}
                     </LineChart>

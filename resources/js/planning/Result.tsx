@@ -59,7 +59,7 @@ export default function Result({ plan }: { plan: PlanShown }) {
                     role="region"
                     aria-label={table.title}
                 >
-                    <table className="w-full text-left text-[0.97rem]">
+                    <table className="w-full text-left text-[0.92rem]">
                         <caption className="mb-1 text-left font-semibold">{table.title}</caption>
                         <thead>
                             <tr>
@@ -67,7 +67,7 @@ export default function Result({ plan }: { plan: PlanShown }) {
                                     <th
                                         key={column}
                                         scope="col"
-                                        className="border-b border-ink/40 py-1 pr-3 font-medium whitespace-nowrap"
+                                        className="border-b border-ink/40 py-1 pr-2 align-bottom leading-tight font-medium"
                                     >
                                         {column}
                                     </th>
@@ -87,7 +87,10 @@ export default function Result({ plan }: { plan: PlanShown }) {
                                                 {cell}
                                             </th>
                                         ) : (
-                                            <td key={m} className="figure border-b border-rule py-1.5 pr-3">
+                                            <td
+                                                key={m}
+                                                className={`figure border-b border-rule py-1.5 pr-2 ${cell.length < 10 ? 'whitespace-nowrap' : ''}`}
+                                            >
                                                 {cell}
                                             </td>
                                         ),
