@@ -1,5 +1,5 @@
 import type { BenchRunsPage } from '@/generated/props';
-import { router, usePage } from '@inertiajs/react';
+import { useForm, usePage } from '@inertiajs/react';
 import { lazy, Suspense, useState } from 'react';
 import { ulid } from 'ulid';
 import { day } from '@/lib/format';
@@ -33,29 +33,24 @@ const noPoints = () => Array.from({ length: 5 }, () => ({ volts: '', hertz: '' }
 
 /** What a motor did alone, whether it is good, and what good ones of its model did before. */
 export default function BenchRuns() {
-    const { runs, cautions, errors } = usePage<Props>().props;
+    const { runs, cautions } = usePage<Props>().props;
     const [id, setId] = useState(() => ulid());
-    const [form, setForm] = useState(empty);
-    const [points, setPoints] = useState(noPoints);
-    const [sending, setSending] = useState(false);
-    const set = (key: keyof typeof empty) => (value: string) => setForm({ ...form, [key]: value });
+    const { data: form, setData: setForm, ...sent } = useForm(() => ({ ...empty, points: noPoints() }));
+    const errors: Record<string, string | undefined> = sent.errors;
+    const { points } = form;
+    const setPoints = (next: typeof points) => setForm('points', next);
+    const set = (key: keyof typeof empty) => (value: string) => setForm(key, value);
     const store = (event: React.FormEvent) => {
         event.preventDefault();
-        setSending(true);
-        router.post(
-            '/bench-runs',
-            { id, ...form, points },
-            {
-                preserveScroll: true,
-                preserveState: true,
-                onSuccess: () => {
-                    setId(ulid());
-                    setForm(empty);
-                    setPoints(noPoints());
-                },
-                onFinish: () => setSending(false),
+        sent.transform((data) => ({ ...data, id }));
+        sent.post('/bench-runs', {
+            preserveScroll: true,
+            preserveState: true,
+            onSuccess: () => {
+                setId(ulid());
+                sent.reset();
             },
-        );
+        });
     };
     const models = [...new Set(runs.map((run) => run.model))];
     return (
@@ -75,14 +70,14 @@ export default function BenchRuns() {
                         <TextField
                             label="Model of the motor"
                             value={form.model}
-                            error={errors.model}
+                            error={errors['model']}
                             onChange={(event) => set('model')(event.target.value)}
                         />
                         <TextField
                             label="Pulses a turn"
                             inputMode="decimal"
                             value={form.pulses}
-                            error={errors.pulses}
+                            error={errors['pulses']}
                             onChange={(event) => set('pulses')(event.target.value)}
                         />
                         <Choices
@@ -98,7 +93,7 @@ export default function BenchRuns() {
                                     label="Command at which it began to turn, V"
                                     inputMode="decimal"
                                     value={form.startsAt}
-                                    error={errors.startsAt}
+                                    error={errors['startsAt']}
                                     onChange={(event) => set('startsAt')(event.target.value)}
                                 />
                                 <fieldset>
@@ -159,16 +154,16 @@ export default function BenchRuns() {
                             label="Current, A"
                             inputMode="decimal"
                             value={form.amps}
-                            error={errors.amps}
+                            error={errors['amps']}
                             onChange={(event) => set('amps')(event.target.value)}
                         />
                         <TextField
                             label="Note"
                             value={form.note}
-                            error={errors.note}
+                            error={errors['note']}
                             onChange={(event) => set('note')(event.target.value)}
                         />
-                        <Button kind="act" type="submit" disabled={sending}>
+                        <Button kind="act" type="submit" disabled={sent.processing}>
                             Keep this run
                         </Button>
                     </form>

@@ -1,5 +1,4 @@
-import { router, usePage } from '@inertiajs/react';
-import { useState } from 'react';
+import { useForm, usePage } from '@inertiajs/react';
 import CircuitFields from '@/jobs/CircuitFields';
 import CircuitSheet from '@/sheet/CircuitSheet';
 import LearnedValues from '@/jobs/LearnedValues';
@@ -15,18 +14,12 @@ import TextLink from '@/ui/TextLink';
 type Props = CircuitPage & Shared;
 
 export default function Circuit() {
-    const { job, strip, family, fields, values, sheet, learned, open, mayChange, changed, errors } =
-        usePage<Props>().props;
-    const [draft, setDraft] = useState<Parameters>(values as Parameters);
-    const [sending, setSending] = useState(false);
+    const { job, strip, family, fields, values, sheet, learned, open, mayChange, changed } = usePage<Props>().props;
+    const form = useForm<{ values: Record<string, Parameters[string]> }>({ values: values as Parameters });
+    const errors: Record<string, string | undefined> = form.errors;
     const save = (event: React.FormEvent) => {
         event.preventDefault();
-        setSending(true);
-        router.put(
-            `/jobs/${job.id}/circuit`,
-            { values: draft as Record<string, string> },
-            { preserveState: true, onFinish: () => setSending(false) },
-        );
+        form.put(`/jobs/${job.id}/circuit`, { preserveState: true });
     };
     return (
         <Frame title={`Circuit ${job.number}`} job={job} here="circuit">
@@ -40,21 +33,21 @@ export default function Circuit() {
                     </p>
                     <CircuitFields
                         fields={fields}
-                        values={draft}
+                        values={form.data.values}
                         errors={errors}
-                        onChange={setDraft}
+                        onChange={(next) => form.setData('values', next)}
                         disabled={!open}
                         learned={learned}
                     />
                     <LearnedValues values={learned} />
-                    {errors.circuit && (
+                    {errors['circuit'] && (
                         <p role="alert" className="mt-3 border-l-4 border-bad bg-caution px-3 py-2 font-medium">
-                            {errors.circuit}
+                            {errors['circuit']}
                         </p>
                     )}
                     {open && (
                         <div className="mt-5">
-                            <Button kind="act" type="submit" disabled={sending}>
+                            <Button kind="act" type="submit" disabled={form.processing}>
                                 {job.stage === 'circuit' ? 'To the bench' : 'Keep this circuit'}
                             </Button>
                             {mayChange && (

@@ -1,4 +1,4 @@
-import { Link, router, usePage } from '@inertiajs/react';
+import { Link, useForm, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import SpeedMapEntry from '@/jobs/SpeedMapEntry';
@@ -15,33 +15,30 @@ import Frame from '@/ui/Frame';
 import TextLink from '@/ui/TextLink';
 
 type Props = ComplaintPage & Shared;
+type States = Record<string, SpeedState | undefined>;
 
 export default function Complaint() {
-    const { job, strip, history, also, open, errors } = usePage<Props>().props;
+    const { job, strip, history, also, open } = usePage<Props>().props;
     const [id, setId] = useState(ulid);
-    const [notedFor, setNotedFor] = useState('');
     const second = useEntryForm(job.id, 'also', { what: '' });
-    const [states, setStates] = useState<Record<string, SpeedState | undefined>>({});
+    const form = useForm<{ notedFor: string; states: States }>({ notedFor: '', states: {} });
+    const errors: Record<string, string | undefined> = form.errors;
     const remembered = strip.maps.filter((map) => map.kind === 'remembered');
     const add = (event: React.FormEvent) => {
         event.preventDefault();
-        router.post(
-            `/jobs/${job.id}/maps`,
-            {
-                id,
-                notedFor,
-                states: Object.fromEntries(Object.entries(states).map(([key, state]) => [key, state ?? null])),
+        form.transform((data) => ({
+            id,
+            notedFor: data.notedFor,
+            states: Object.fromEntries(Object.entries(data.states).map(([key, state]) => [key, state ?? null])),
+        }));
+        form.post(`/jobs/${job.id}/maps`, {
+            preserveState: true,
+            preserveScroll: true,
+            onSuccess: () => {
+                setId(ulid());
+                form.reset();
             },
-            {
-                preserveState: true,
-                preserveScroll: true,
-                onSuccess: () => {
-                    setId(ulid());
-                    setNotedFor('');
-                    setStates({});
-                },
-            },
-        );
+        });
     };
     return (
         <Frame title={`Complaint ${job.number}`} job={job} here="complaint">
@@ -125,17 +122,17 @@ export default function Complaint() {
                         <form onSubmit={add} className="mt-3 flex flex-col gap-3">
                             <TextField
                                 label="When"
-                                value={notedFor}
-                                onChange={(event) => setNotedFor(event.target.value)}
-                                error={errors.notedFor}
+                                value={form.data.notedFor}
+                                onChange={(event) => form.setData('notedFor', event.target.value)}
+                                error={errors['notedFor']}
                                 hint="For example: last winter, two weeks ago."
                             />
                             <SpeedMapEntry
                                 legend="What it did then"
                                 cells={strip.cells}
-                                states={states}
-                                onChange={setStates}
-                                error={errors.states}
+                                states={form.data.states}
+                                onChange={(next) => form.setData('states', next)}
+                                error={errors['states']}
                             />
                             <Button type="submit" className="self-start">
                                 Add what is remembered

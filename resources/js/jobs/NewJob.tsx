@@ -1,4 +1,4 @@
-import { router, usePage } from '@inertiajs/react';
+import { router, useForm, usePage } from '@inertiajs/react';
 import { useEffect, useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import Questions from '@/jobs/Questions';
@@ -39,29 +39,50 @@ const jobKinds = [
 
 type Props = NewJobPage & Shared;
 
+interface Draft {
+    name: string;
+    place: string;
+    model: string;
+    complaint: string;
+    since: string;
+    also: string;
+    replaced: string;
+    intermittent: string;
+    kind: string;
+    part: string;
+    /** Null as long as nobody has chosen one. */
+    family: string | null;
+    shape: Record<string, string | undefined>;
+    answers: Record<string, string>;
+    states: Record<string, SpeedState | undefined>;
+}
+
 export default function NewJob() {
-    const { families, units, models, start, finder, errors } = usePage<Props>().props;
+    const { families, units, models, start, finder } = usePage<Props>().props;
     const [ids] = useState(() => ({ id: ulid(), mapId: ulid() }));
-    const [name, setName] = useState('');
-    const [place, setPlace] = useState('');
-    const [model, setModel] = useState('');
-    const [complaint, setComplaint] = useState('');
-    const [since, setSince] = useState('');
-    const [also, setAlso] = useState('');
-    const [replaced, setReplaced] = useState('');
-    const [intermittent, setIntermittent] = useState('no');
-    const [kind, setKind] = useState('fault');
-    const [part, setPart] = useState('');
-    // What stands in the address was chosen before the page was loaded again.
-    const [chosenFamily, setChosenFamily] = useState<string | null>(start.asked ? start.family : null);
-    const [shape, setShape] = useState<Record<string, string | undefined>>(start.shape);
+    const { data, setData, ...form } = useForm<Draft>({
+        name: '',
+        place: '',
+        model: '',
+        complaint: '',
+        since: '',
+        also: '',
+        replaced: '',
+        intermittent: 'no',
+        kind: 'fault',
+        part: '',
+        // What stands in the address was chosen before the page was loaded again.
+        family: start.asked ? start.family : null,
+        shape: start.shape,
+        answers: {},
+        states: {},
+    });
+    const { name, model, kind, part, shape, answers, states } = data;
+    const errors: Record<string, string | undefined> = form.errors;
     const [finding, setFinding] = useState(false);
-    const [answers, setAnswers] = useState<Record<string, string>>({});
-    const [states, setStates] = useState<Record<string, SpeedState | undefined>>({});
-    const [sending, setSending] = useState(false);
     const unit = units.find((one) => one.name.toLowerCase() === name.trim().toLowerCase());
     const known = unit?.circuit ?? models[unit?.model ?? model.trim()] ?? null;
-    const family = families.find((one) => one.key === (chosenFamily ?? known?.family ?? start.family)) ?? families[0];
+    const family = families.find((one) => one.key === (data.family ?? known?.family ?? start.family)) ?? families[0];
     const shaping = (family?.parameters ?? []).filter((field) => field.shapesMap);
     const kept = known && known.family === family?.key ? (known.parameters as Parameters) : {};
     const shapeOf = (field: FieldShown) => shape[field.key] ?? String(kept[field.key] ?? field.default ?? '');
@@ -103,36 +124,29 @@ export default function NewJob() {
     }, [wanted]);
     const { cells, questions } = start;
     const chooseFamily = (key: string) => {
-        setChosenFamily(key);
-        setShape({});
-        setStates({});
-        setAnswers({});
+        setData((old) => ({ ...old, family: key, shape: {}, states: {}, answers: {} }));
     };
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
-        setSending(true);
-        router.post(
-            '/jobs',
-            {
-                ...ids,
-                unitId: unit?.id ?? null,
-                unitName: name,
-                unitPlace: place,
-                unitModel: model,
-                kind,
-                part: kind === 'loose-part' ? part : null,
-                complaint,
-                also,
-                since,
-                replacedBefore: replaced,
-                intermittent: intermittent === 'yes',
-                family: family?.key ?? '',
-                parameters: parameters as Record<string, string>,
-                answers,
-                states: Object.fromEntries(cells.map((cell) => [cell.key, states[cell.key] ?? null])),
-            },
-            { preserveState: true, onFinish: () => setSending(false) },
-        );
+        form.transform((given) => ({
+            ...ids,
+            unitId: unit?.id ?? null,
+            unitName: given.name,
+            unitPlace: given.place,
+            unitModel: given.model,
+            kind: given.kind,
+            part: given.kind === 'loose-part' ? given.part : null,
+            complaint: given.complaint,
+            also: given.also,
+            since: given.since,
+            replacedBefore: given.replaced,
+            intermittent: given.intermittent === 'yes',
+            family: family?.key ?? '',
+            parameters,
+            answers: given.answers,
+            states: Object.fromEntries(cells.map((cell) => [cell.key, given.states[cell.key] ?? null])),
+        }));
+        form.post('/jobs', { preserveState: true });
     };
     return (
         <Frame title="New job">
@@ -141,7 +155,7 @@ export default function NewJob() {
                 <Choices
                     label="Kind of job"
                     value={kind}
-                    onChange={setKind}
+                    onChange={(next) => setData('kind', next)}
                     choices={jobKinds.map((one) => ({ value: one.value, label: one.label }))}
                     hint={jobKinds.find((one) => one.value === kind)?.hint ?? null}
                 />
@@ -151,8 +165,8 @@ export default function NewJob() {
                             label="Unit"
                             list="units"
                             value={name}
-                            onChange={(event) => setName(event.target.value)}
-                            error={errors.unitName ?? errors.unitId}
+                            onChange={(event) => setData('name', event.target.value)}
+                            error={errors['unitName'] ?? errors['unitId']}
                             hint={
                                 kind === 'loose-part'
                                     ? 'Not needed for a loose part.'
@@ -193,15 +207,15 @@ export default function NewJob() {
                             <div className="grid gap-4 sm:grid-cols-2">
                                 <TextField
                                     label="Where it belongs"
-                                    value={place}
-                                    onChange={(event) => setPlace(event.target.value)}
-                                    error={errors.unitPlace}
+                                    value={data.place}
+                                    onChange={(event) => setData('place', event.target.value)}
+                                    error={errors['unitPlace']}
                                 />
                                 <TextField
                                     label="Model"
                                     value={model}
-                                    onChange={(event) => setModel(event.target.value)}
-                                    error={errors.unitModel}
+                                    onChange={(event) => setData('model', event.target.value)}
+                                    error={errors['unitModel']}
                                     hint={known ? 'Its circuit is known from an earlier job.' : null}
                                 />
                             </div>
@@ -211,9 +225,9 @@ export default function NewJob() {
                         <TextArea
                             label="Complaint"
                             rows={2}
-                            value={complaint}
-                            onChange={(event) => setComplaint(event.target.value)}
-                            error={errors.complaint}
+                            value={data.complaint}
+                            onChange={(event) => setData('complaint', event.target.value)}
+                            error={errors['complaint']}
                             hint={
                                 kind === 'loose-part'
                                     ? 'Empty: is it still good?'
@@ -224,28 +238,28 @@ export default function NewJob() {
                         <div className="grid gap-4 sm:grid-cols-2">
                             <TextField
                                 label="A second thing that is wrong"
-                                value={also}
-                                onChange={(event) => setAlso(event.target.value)}
-                                error={errors.also}
+                                value={data.also}
+                                onChange={(event) => setData('also', event.target.value)}
+                                error={errors['also']}
                             />
                             <TextField
                                 label="Since when"
-                                value={since}
-                                onChange={(event) => setSince(event.target.value)}
-                                error={errors.since}
+                                value={data.since}
+                                onChange={(event) => setData('since', event.target.value)}
+                                error={errors['since']}
                             />
                             <TextField
                                 label="Replaced before on this unit"
                                 hint="Each part, with commas between: several point to what drives them."
-                                value={replaced}
-                                onChange={(event) => setReplaced(event.target.value)}
-                                error={errors.replacedBefore}
+                                value={data.replaced}
+                                onChange={(event) => setData('replaced', event.target.value)}
+                                error={errors['replacedBefore']}
                             />
                         </div>
                         <Choices
                             label="How it shows"
-                            value={intermittent}
-                            onChange={setIntermittent}
+                            value={data.intermittent}
+                            onChange={(next) => setData('intermittent', next)}
                             choices={[
                                 { value: 'no', label: 'Always' },
                                 { value: 'yes', label: 'Comes and goes' },
@@ -271,7 +285,7 @@ export default function NewJob() {
                                 key={field.key}
                                 label={field.label}
                                 value={shapeOf(field)}
-                                onChange={(value) => setShape({ ...shape, [field.key]: value })}
+                                onChange={(value) => setData('shape', { ...shape, [field.key]: value })}
                                 choices={field.choices}
                                 hint={field.hint}
                             />
@@ -283,8 +297,8 @@ export default function NewJob() {
                             choices={start.parts}
                             empty="choose"
                             value={part}
-                            onChange={(event) => setPart(event.target.value)}
-                            error={errors.part ?? errors.parameters ?? errors.family}
+                            onChange={(event) => setData('part', event.target.value)}
+                            error={errors['part'] ?? errors['parameters'] ?? errors['family']}
                             className="max-w-96"
                         />
                     ) : (
@@ -293,8 +307,8 @@ export default function NewJob() {
                                 legend="Try every position: what does it do?"
                                 cells={cells}
                                 states={states}
-                                onChange={setStates}
-                                error={errors.states ?? errors.parameters ?? errors.family}
+                                onChange={(next) => setData('states', next)}
+                                error={errors['states'] ?? errors['parameters'] ?? errors['family']}
                             />
                             <p className="mt-2 text-soft">
                                 Leave a position untouched when it was not tried. "Key off" is with the selector left
@@ -306,13 +320,13 @@ export default function NewJob() {
                         <Questions
                             questions={questions}
                             answers={answers}
-                            onChange={setAnswers}
-                            error={errors.answers}
+                            onChange={(next) => setData('answers', next)}
+                            error={errors['answers']}
                         />
                     )}
                 </div>
                 <div className="mt-5">
-                    <Button kind="act" type="submit" disabled={sending}>
+                    <Button kind="act" type="submit" disabled={form.processing}>
                         Open the job
                     </Button>
                 </div>

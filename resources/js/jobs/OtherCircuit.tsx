@@ -1,4 +1,4 @@
-import { router, usePage } from '@inertiajs/react';
+import { router, useForm, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import CircuitFields from '@/jobs/CircuitFields';
@@ -15,6 +15,13 @@ import TextLink from '@/ui/TextLink';
 type States = Record<string, SpeedState | undefined>;
 
 type Props = OtherCircuitPage & Shared;
+
+interface Draft {
+    values: Parameters;
+    states: States;
+    answers: Record<string, string>;
+    reason: string;
+}
 
 function Said({ title, hint, readings }: { title: string; hint: string; readings: string[] }) {
     return (
@@ -40,14 +47,12 @@ function Said({ title, hint, readings }: { title: string; hint: string; readings
 
 /** Another circuit for a job: what would stay and what would be set aside is seen before anything changes. */
 export default function OtherCircuit() {
-    const { job, families, family, now, fields, values, problems, kept, setAside, cells, states, questions, errors } =
+    const { job, families, family, now, fields, values, problems, kept, setAside, cells, states, questions } =
         usePage<Props>().props;
     const [id] = useState(ulid);
-    const [draft, setDraft] = useState<Parameters>(values as Parameters);
-    const [tried, setTried] = useState<States>(states);
-    const [answers, setAnswers] = useState<Record<string, string>>({});
-    const [reason, setReason] = useState('');
-    const [sending, setSending] = useState(false);
+    const form = useForm<Draft>({ values: values as Parameters, states, answers: {}, reason: '' });
+    const { values: draft, states: tried, answers, reason } = form.data;
+    const errors: Record<string, string | undefined> = form.errors;
     const look = (key: string, next?: Parameters) =>
         router.get(
             `/jobs/${job.id}/circuit/other`,
@@ -55,29 +60,25 @@ export default function OtherCircuit() {
             { preserveScroll: true, replace: true },
         );
     const change = (next: Parameters) => {
-        setDraft(next);
+        form.setData('values', next);
         // What shapes the map decides what stays: it is looked at again at once.
         if (fields.some((field) => field.shapesMap && next[field.key] !== draft[field.key])) look(family, next);
     };
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
-        setSending(true);
-        router.post(
-            `/jobs/${job.id}/circuit/other`,
-            {
-                id,
-                family,
-                values: draft as Record<string, string>,
-                reason,
-                answers,
-                states: Object.fromEntries(
-                    cells
-                        .filter((cell) => tried[cell.key] !== states[cell.key])
-                        .map((cell) => [cell.key, tried[cell.key] ?? null]),
-                ),
-            },
-            { preserveState: true, onFinish: () => setSending(false) },
-        );
+        form.transform((data) => ({
+            id,
+            family,
+            values: data.values,
+            reason: data.reason,
+            answers: data.answers,
+            states: Object.fromEntries(
+                cells
+                    .filter((cell) => data.states[cell.key] !== states[cell.key])
+                    .map((cell) => [cell.key, data.states[cell.key] ?? null]),
+            ),
+        }));
+        form.post(`/jobs/${job.id}/circuit/other`, { preserveState: true });
     };
     return (
         <Frame title={`Another circuit ${job.number}`} job={job} here="circuit">
@@ -95,7 +96,7 @@ export default function OtherCircuit() {
                     value={family}
                     choices={families.map((one) => ({ value: one.key, label: one.name }))}
                     onChange={(event) => look(event.target.value)}
-                    error={errors.family ?? errors.circuit}
+                    error={errors['family'] ?? errors['circuit']}
                     className="max-w-96"
                 />
                 <p className="mt-1 mb-4 text-soft">{families.find((one) => one.key === family)?.summary}</p>
@@ -113,22 +114,27 @@ export default function OtherCircuit() {
                         legend="Try every position: what does it do?"
                         cells={cells}
                         states={tried}
-                        onChange={setTried}
-                        error={errors.states}
+                        onChange={(next) => form.setData('states', next)}
+                        error={errors['states']}
                     />
                 </div>
                 {questions.length > 0 && (
-                    <Questions questions={questions} answers={answers} onChange={setAnswers} error={errors.answers} />
+                    <Questions
+                        questions={questions}
+                        answers={answers}
+                        onChange={(next) => form.setData('answers', next)}
+                        error={errors['answers']}
+                    />
                 )}
                 <TextField
                     label="Why, or a note"
                     value={reason}
-                    onChange={(event) => setReason(event.target.value)}
-                    error={errors.reason}
+                    onChange={(event) => form.setData('reason', event.target.value)}
+                    error={errors['reason']}
                     className="mt-5 max-w-[40em]"
                 />
                 <div className="mt-5">
-                    <Button kind="act" type="submit" disabled={sending}>
+                    <Button kind="act" type="submit" disabled={form.processing}>
                         Change the circuit
                     </Button>
                 </div>

@@ -1,4 +1,4 @@
-import { router, usePage } from '@inertiajs/react';
+import { router, useForm, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { money } from '@/lib/format';
 import { payload } from '@/lib/payload';
@@ -63,36 +63,36 @@ function draftOf(part: PartShown | null): Draft {
 }
 
 function PartForm({ part, onDone }: { part: PartShown | null; onDone: () => void }) {
-    const { types, makes, fits, errors } = usePage<Props>().props;
-    const [draft, setDraft] = useState(() => draftOf(part));
+    const { types, makes, fits } = usePage<Props>().props;
+    const form = useForm<Draft>(draftOf(part));
+    const draft = form.data;
+    const setDraft = (next: Draft) => form.setData(next);
+    const errors: Record<string, string | undefined> = form.errors;
     const [adding, setAdding] = useState('');
-    const [sending, setSending] = useState(false);
     const attributes = types.find((one) => one.value === draft.type)?.attributes ?? [];
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
-        setSending(true);
         const known: Record<string, string> = Object.fromEntries(
             attributes
                 .map((one): [string, string] => [one.key, draft.attributes[one.key] ?? ''])
                 .filter(([, value]) => value !== ''),
         );
-        router.post(
-            '/parts',
+        form.transform((given) =>
             payload({
-                number: draft.number,
-                name: draft.name,
-                type: draft.type,
-                make: draft.make,
-                fits: draft.fits,
-                supersedes: draft.supersedes
+                number: given.number,
+                name: given.name,
+                type: given.type,
+                make: given.make,
+                fits: given.fits,
+                supersedes: given.supersedes
                     .split(';')
                     .map((one) => one.trim())
                     .filter(Boolean),
-                ...draft.terms,
+                ...given.terms,
                 attributes: known,
             }),
-            { preserveState: true, onSuccess: onDone, onFinish: () => setSending(false) },
         );
+        form.post('/parts', { preserveState: true, onSuccess: onDone });
     };
     const set = (key: string, value: string) =>
         setDraft({ ...draft, attributes: { ...draft.attributes, [key]: value } });
@@ -103,7 +103,7 @@ function PartForm({ part, onDone }: { part: PartShown | null; onDone: () => void
                     label="Part number"
                     value={draft.number}
                     onChange={(event) => setDraft({ ...draft, number: event.target.value })}
-                    error={errors.number}
+                    error={errors['number']}
                     disabled={part !== null}
                 />
                 <TextField
@@ -111,7 +111,7 @@ function PartForm({ part, onDone }: { part: PartShown | null; onDone: () => void
                     placeholder="coil pack, electronic module"
                     value={draft.name}
                     onChange={(event) => setDraft({ ...draft, name: event.target.value })}
-                    error={errors.name}
+                    error={errors['name']}
                 />
                 <Select
                     label="Kind"
@@ -170,9 +170,9 @@ function PartForm({ part, onDone }: { part: PartShown | null; onDone: () => void
                         Add
                     </Button>
                 </div>
-                {errors.fits && (
+                {errors['fits'] && (
                     <p role="alert" className="mt-1 font-medium text-bad">
-                        {errors.fits}
+                        {errors['fits']}
                     </p>
                 )}
             </div>
@@ -215,7 +215,7 @@ function PartForm({ part, onDone }: { part: PartShown | null; onDone: () => void
                 )}
             </div>
             <div className="flex gap-3">
-                <Button kind="act" type="submit" disabled={sending}>
+                <Button kind="act" type="submit" disabled={form.processing}>
                     Keep the part
                 </Button>
                 {part && (

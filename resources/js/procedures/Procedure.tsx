@@ -1,4 +1,4 @@
-import { router, usePage } from '@inertiajs/react';
+import { router, useForm, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { ProcedurePage } from '@/generated/props';
@@ -13,9 +13,9 @@ type Props = ProcedurePage & Shared;
 
 /** A procedure to be read whole before it is begun. */
 export default function Procedure() {
-    const { procedure, asksForCapacitor, own, shipped, lead, job, errors } = usePage<Props>().props;
+    const { procedure, asksForCapacitor, own, shipped, lead, job } = usePage<Props>().props;
     const [id] = useState(ulid);
-    const [charge, setCharge] = useState({ microfarads: '', ohms: '', volts: '' });
+    const form = useForm({ microfarads: '', ohms: '', volts: '' });
     const fields = [
         ['microfarads', 'Capacitance, µF'],
         ['ohms', 'Its bleeder, Ω'],
@@ -32,11 +32,8 @@ export default function Procedure() {
                     className="mt-6"
                     onSubmit={(event) => {
                         event.preventDefault();
-                        router.post(
-                            `/procedures/${procedure.key}/runs`,
-                            { id, job: job?.id ?? null, ...charge },
-                            { preserveState: 'errors' },
-                        );
+                        form.transform((data) => ({ ...data, id, job: job?.id ?? null }));
+                        form.post(`/procedures/${procedure.key}/runs`, { preserveState: 'errors' });
                     }}
                 >
                     {asksForCapacitor && (
@@ -51,16 +48,16 @@ export default function Procedure() {
                                     <TextField
                                         key={key}
                                         label={label}
-                                        value={charge[key]}
+                                        value={form.data[key]}
                                         inputMode="decimal"
-                                        onChange={(event) => setCharge({ ...charge, [key]: event.target.value })}
-                                        error={errors[key]}
+                                        onChange={(event) => form.setData(key, event.target.value)}
+                                        error={form.errors[key]}
                                     />
                                 ))}
                             </div>
                         </fieldset>
                     )}
-                    <Button kind="act" type="submit">
+                    <Button kind="act" type="submit" disabled={form.processing}>
                         {job ? `Begin for ${job.number}` : 'Begin'}
                     </Button>
                 </form>

@@ -1,4 +1,4 @@
-import { router, usePage } from '@inertiajs/react';
+import { router, useForm, usePage } from '@inertiajs/react';
 import { useEffect, useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import { useOutbox } from '@/away/useOutbox';
@@ -164,9 +164,9 @@ function Current({ run }: { run: RunShown }) {
 
 /** One step at a time; the clock stands on the server. */
 export default function Run() {
-    const { run, job, errors } = usePage<Props>().props;
-    const [breaking, setBreaking] = useState(false);
-    const [why, setWhy] = useState('');
+    const { run, job } = usePage<Props>().props;
+    const [asked, setAsked] = useState(false);
+    const breaking = useForm({ note: '' });
     const [breakId] = useState(ulid);
     const open = !run.finished && run.aborted === null;
     return (
@@ -202,16 +202,13 @@ export default function Run() {
                     </div>
                 )}
                 {open &&
-                    (breaking ? (
+                    (asked ? (
                         <form
                             className="mt-5 border-l-4 border-bad pl-4"
                             onSubmit={(event) => {
                                 event.preventDefault();
-                                router.post(
-                                    `/runs/${run.id}/marks`,
-                                    { id: breakId, kind: 'aborted', note: why },
-                                    { preserveState: 'errors' },
-                                );
+                                breaking.transform((data) => ({ ...data, id: breakId, kind: 'aborted' }));
+                                breaking.post(`/runs/${run.id}/marks`, { preserveState: 'errors' });
                             }}
                         >
                             <p className="font-medium">Make it safe first:</p>
@@ -222,20 +219,20 @@ export default function Run() {
                             </ul>
                             <TextField
                                 label="Why it is broken off"
-                                value={why}
-                                onChange={(event) => setWhy(event.target.value)}
-                                error={errors.note}
+                                value={breaking.data.note}
+                                onChange={(event) => breaking.setData('note', event.target.value)}
+                                error={breaking.errors.note}
                             />
                             <p className="mt-2 flex gap-2">
                                 <Button type="submit">Break it off</Button>
-                                <Button kind="quiet" onClick={() => setBreaking(false)}>
+                                <Button kind="quiet" onClick={() => setAsked(false)}>
                                     Go on instead
                                 </Button>
                             </p>
                         </form>
                     ) : (
                         <p className="mt-4">
-                            <Button kind="quiet" onClick={() => setBreaking(true)}>
+                            <Button kind="quiet" onClick={() => setAsked(true)}>
                                 Break it off and make it safe
                             </Button>
                         </p>

@@ -1,4 +1,4 @@
-import { Link, router, usePage } from '@inertiajs/react';
+import { Link, useForm, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { endings, type ProofProps } from '@/repair/proofProps';
@@ -8,26 +8,30 @@ import { TextArea, TextField } from '@/ui/Field';
 
 /** How the job ends. */
 export default function ClosingForm() {
-    const { job, outcomes, never, proved, machine, checks, errors } = usePage<ProofProps>().props;
+    const { job, outcomes, never, proved, machine, checks } = usePage<ProofProps>().props;
     const [id] = useState(ulid);
     const usual = job.temporaryUntil ? 'temporary' : (outcomes[0]?.value ?? '');
     // An end that was not earned is chosen by a person, never by one press too many.
-    const [outcome, setOutcome] = useState<string>(proved || job.kind === 'remote' ? usual : '');
-    const [reason, setReason] = useState('');
-    const [dueOn, setDueOn] = useState(job.temporaryUntil ?? '');
-    const [who, setWho] = useState('');
-    const [sending, setSending] = useState(false);
+    const { data, setData, ...form } = useForm({
+        outcome: proved || job.kind === 'remote' ? usual : '',
+        reason: '',
+        dueOn: job.temporaryUntil ?? '',
+        who: '',
+    });
+    const { outcome } = data;
+    const errors: Record<string, string | undefined> = form.errors;
     const chosen = outcomes.find((one) => one.value === outcome);
     const unread = proved && checks.some((check) => check.right === null);
     const always = checks.filter((check) => check.always && check.right === null);
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
-        setSending(true);
-        router.post(
-            `/jobs/${job.id}/close`,
-            { id, outcome, reason, dueOn: chosen?.needsDay ? dueOn : null, who: chosen?.needsName ? who : null },
-            { preserveState: 'errors', onFinish: () => setSending(false) },
-        );
+        form.transform((given) => ({
+            ...given,
+            id,
+            dueOn: chosen?.needsDay ? given.dueOn : null,
+            who: chosen?.needsName ? given.who : null,
+        }));
+        form.post(`/jobs/${job.id}/close`, { preserveState: 'errors' });
     };
     return (
         <form onSubmit={submit} className="mt-8 max-w-[52em] border-t-2 border-ink pt-3">
@@ -40,12 +44,12 @@ export default function ClosingForm() {
             <Choices
                 label="Outcome"
                 value={outcome}
-                onChange={setOutcome}
+                onChange={(next) => setData('outcome', next)}
                 choices={outcomes.map((one) => ({ value: one.value, label: endings[one.value].choice }))}
             />
-            {errors.outcome && (
+            {errors['outcome'] && (
                 <p role="alert" className="mt-1 font-medium text-bad">
-                    {errors.outcome}
+                    {errors['outcome']}
                 </p>
             )}
             <div className="mt-3 grid items-start gap-3 sm:grid-cols-[1fr_12rem]">
@@ -64,9 +68,9 @@ export default function ClosingForm() {
                                     : 'Note'
                     }
                     rows={2}
-                    value={reason}
-                    onChange={(event) => setReason(event.target.value)}
-                    error={errors.reason}
+                    value={data.reason}
+                    onChange={(event) => setData('reason', event.target.value)}
+                    error={errors['reason']}
                 />
                 {chosen?.needsDay && (
                     <TextField
@@ -74,9 +78,9 @@ export default function ClosingForm() {
                             chosen.needsName ? 'Looked at next on' : outcome === 'watched' ? 'Watched until' : 'Due on'
                         }
                         type="date"
-                        value={dueOn}
-                        onChange={(event) => setDueOn(event.target.value)}
-                        error={errors.dueOn}
+                        value={data.dueOn}
+                        onChange={(event) => setData('dueOn', event.target.value)}
+                        error={errors['dueOn']}
                     />
                 )}
             </div>
@@ -84,29 +88,29 @@ export default function ClosingForm() {
                 <div className="mt-3 max-w-[26em]">
                     <TextField
                         label={outcome === 'handed-over' ? 'Handed to' : 'Told to'}
-                        value={who}
-                        onChange={(event) => setWho(event.target.value)}
-                        error={errors.who}
+                        value={data.who}
+                        onChange={(event) => setData('who', event.target.value)}
+                        error={errors['who']}
                     />
                 </div>
             )}
-            {errors.reassembly && (
+            {errors['reassembly'] && (
                 <p role="alert" className="mt-2 border-l-4 border-bad bg-caution px-3 py-2 font-medium">
-                    {errors.reassembly}{' '}
+                    {errors['reassembly']}{' '}
                     <Link href={`/jobs/${job.id}/strip`} className="underline underline-offset-4">
                         To the strip-down
                     </Link>
                 </p>
             )}
-            {errors.wires && (
+            {errors['wires'] && (
                 <p role="alert" className="mt-2 border-l-4 border-bad bg-caution px-3 py-2 font-medium">
-                    {errors.wires}{' '}
+                    {errors['wires']}{' '}
                     <Link href={`/jobs/${job.id}/wires`} className="underline underline-offset-4">
                         To the wires
                     </Link>
                 </p>
             )}
-            <Button kind="act" type="submit" disabled={sending || outcome === ''} className="mt-3">
+            <Button kind="act" type="submit" disabled={form.processing || outcome === ''} className="mt-3">
                 Close the job
             </Button>
         </form>

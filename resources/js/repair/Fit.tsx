@@ -1,4 +1,4 @@
-import { router, usePage } from '@inertiajs/react';
+import { router, useForm, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import RepairNav from '@/repair/RepairNav';
@@ -69,15 +69,17 @@ function Cell({
 
 export default function Fit() {
     const page = usePage<Props>().props;
-    const { job, open, type, types, attributes, findings, worst, faces, chosen, checks, catalogue, errors } = page;
+    const { job, open, type, types, attributes, findings, worst, faces, chosen, checks, catalogue } = page;
     const [id, setId] = useState(ulid);
     const [old, setOld] = useState<Values>(page.old);
     const [next, setNext] = useState<Values>(page.new);
     const [candidate, setCandidate] = useState(page.candidate);
-    const [when, setWhen] = useState(checks.length === 0 ? 'purchase' : 'beside');
-    const [accepted, setAccepted] = useState(true);
-    const [reason, setReason] = useState('');
-    const [sending, setSending] = useState(false);
+    const { data, setData, ...form } = useForm({
+        when: checks.length === 0 ? 'purchase' : 'beside',
+        accepted: true,
+        reason: '',
+    });
+    const errors: Record<string, string | undefined> = form.errors;
     const compare = (extra: Record<string, unknown> = {}) =>
         router.get(`/jobs/${job.id}/fit`, payload({ type, candidate, old, new: next, ...extra }), {
             preserveState: true,
@@ -93,15 +95,14 @@ export default function Fit() {
     };
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
-        setSending(true);
-        router.post(`/jobs/${job.id}/fit`, payload({ id, when, type, candidate, old, new: next, accepted, reason }), {
+        form.transform((given) => payload({ ...given, id, type, candidate, old, new: next }));
+        form.post(`/jobs/${job.id}/fit`, {
             preserveState: true,
             preserveScroll: true,
             onSuccess: () => {
                 setId(ulid());
-                setReason('');
+                setData('reason', '');
             },
-            onFinish: () => setSending(false),
         });
     };
     const plugs = [faces?.old, faces?.new].filter((face) => face !== undefined && face !== null);
@@ -137,7 +138,7 @@ export default function Fit() {
                         label="Candidate"
                         value={candidate}
                         onChange={(event) => setCandidate(event.target.value)}
-                        error={errors.candidate}
+                        error={errors['candidate']}
                         disabled={!open}
                         className="w-64 max-sm:w-full"
                     />
@@ -248,24 +249,24 @@ export default function Fit() {
                             <h2 className="mb-1 text-lg font-semibold">Put the comparison on record</h2>
                             <Choices
                                 label="When"
-                                value={when}
-                                onChange={setWhen}
+                                value={data.when}
+                                onChange={(next) => setData('when', next)}
                                 choices={[
                                     { value: 'purchase', label: 'Before buying' },
                                     { value: 'beside', label: 'Old and new side by side' },
                                 ]}
                             />
-                            <Tick checked={accepted} onChange={setAccepted}>
+                            <Tick checked={data.accepted} onChange={(next) => setData('accepted', next)}>
                                 It is taken
                             </Tick>
                             <TextArea
                                 label="Reason, or how it is adapted"
                                 rows={2}
-                                value={reason}
-                                onChange={(event) => setReason(event.target.value)}
-                                error={errors.reason ?? errors.type}
+                                value={data.reason}
+                                onChange={(event) => setData('reason', event.target.value)}
+                                error={errors['reason'] ?? errors['type']}
                             />
-                            <Button kind="act" type="submit" disabled={sending} className="mt-3">
+                            <Button kind="act" type="submit" disabled={form.processing} className="mt-3">
                                 Record the comparison
                             </Button>
                         </form>

@@ -1,4 +1,4 @@
-import { router, usePage } from '@inertiajs/react';
+import { useForm, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { type ProofProps } from '@/repair/proofProps';
@@ -8,27 +8,24 @@ import Select from '@/ui/Select';
 
 /** One check beside the map, with what is right and what was read. */
 export default function ProofCheck({ check, open, said = [] }: { check: CheckShown; open: boolean; said?: string[] }) {
-    const { job, practice, errors } = usePage<ProofProps>().props;
+    const { job, practice } = usePage<ProofProps>().props;
     const answer = practice?.answers[check.test];
     const [id, setId] = useState(ulid);
-    const [value, setValue] = useState('');
-    const [sending, setSending] = useState(false);
+    const form = useForm({ value: '' });
+    const errors: Record<string, string | undefined> = form.errors;
+    const { value } = form.data;
+    const setValue = (next: string) => form.setData('value', next);
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
-        setSending(true);
-        router.post(
-            `/jobs/${job.id}/checks`,
-            { id, test: check.test, value },
-            {
-                preserveState: true,
-                preserveScroll: true,
-                onSuccess: () => {
-                    setId(ulid());
-                    setValue('');
-                },
-                onFinish: () => setSending(false),
+        form.transform((data) => ({ ...data, id, test: check.test }));
+        form.post(`/jobs/${job.id}/checks`, {
+            preserveState: true,
+            preserveScroll: true,
+            onSuccess: () => {
+                setId(ulid());
+                form.reset();
             },
-        );
+        });
     };
     return (
         <li className="border-t border-rule py-2.5" data-check={check.test} data-always={check.always}>
@@ -102,7 +99,7 @@ export default function ProofCheck({ check, open, said = [] }: { check: CheckSho
                         {answer && (
                             <Button onClick={() => setValue(answer.choice || answer.value)}>Let it answer</Button>
                         )}
-                        <Button type="submit" disabled={sending || value === ''}>
+                        <Button type="submit" disabled={form.processing || value === ''}>
                             Check
                         </Button>
                     </form>

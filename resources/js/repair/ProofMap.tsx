@@ -1,4 +1,4 @@
-import { router, usePage } from '@inertiajs/react';
+import { useForm, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { type ProofProps } from '@/repair/proofProps';
@@ -7,29 +7,25 @@ import type { SpeedState } from '@/generated/props';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
 
+type States = Record<string, SpeedState | undefined>;
+
 /** The same map again, once or in several passes. */
 export default function ProofMap() {
-    const { job, strip, proved, passes, practice, errors } = usePage<ProofProps>().props;
+    const { job, strip, proved, passes, practice } = usePage<ProofProps>().props;
     const [id] = useState(ulid);
     const [again, setAgain] = useState(false);
-    const [provokedBy, setProvokedBy] = useState('');
-    const [states, setStates] = useState<Record<string, SpeedState | undefined>>({});
-    const [sending, setSending] = useState(false);
+    const form = useForm<{ provokedBy: string; states: States }>({ provokedBy: '', states: {} });
+    const errors: Record<string, string | undefined> = form.errors;
+    const { states } = form.data;
+    const setStates = (next: States) => form.setData('states', next);
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
-        setSending(true);
-        router.post(
-            `/jobs/${job.id}/proof`,
-            {
-                id,
-                provokedBy: passes === null ? null : provokedBy,
-                states: Object.fromEntries(strip.cells.map((cell) => [cell.key, states[cell.key] ?? null])),
-            },
-            {
-                preserveState: 'errors',
-                onFinish: () => setSending(false),
-            },
-        );
+        form.transform((data) => ({
+            id,
+            provokedBy: passes === null ? null : data.provokedBy,
+            states: Object.fromEntries(strip.cells.map((cell) => [cell.key, data.states[cell.key] ?? null])),
+        }));
+        form.post(`/jobs/${job.id}/proof`, { preserveState: 'errors' });
     };
     if (proved && !again)
         return (
@@ -63,7 +59,7 @@ export default function ProofMap() {
                 having held.
             </p>
             {practice && (
-                <Button onClick={() => setStates(practice.states as typeof states)} className="mb-3">
+                <Button onClick={() => setStates(practice.states as States)} className="mb-3">
                     Let the unit show every position
                 </Button>
             )}
@@ -78,13 +74,13 @@ export default function ProofMap() {
                 <TextField
                     label="With what used to bring it on"
                     hint="Warm, wet, bumps, steering turned, after an hour: what was it this time?"
-                    value={provokedBy}
-                    onChange={(event) => setProvokedBy(event.target.value)}
+                    value={form.data.provokedBy}
+                    onChange={(event) => form.setData('provokedBy', event.target.value)}
                     error={errors.provokedBy}
                     className="mt-3 max-w-[34em]"
                 />
             )}
-            <Button kind="act" type="submit" disabled={sending} className="mt-4">
+            <Button kind="act" type="submit" disabled={form.processing} className="mt-4">
                 Record the proof
             </Button>
         </form>

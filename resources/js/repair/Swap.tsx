@@ -1,4 +1,4 @@
-import { Link, router, usePage } from '@inertiajs/react';
+import { Link, router, useForm, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import RepairNav from '@/repair/RepairNav';
@@ -16,30 +16,23 @@ import TextLink from '@/ui/TextLink';
 type Props = SwapPage & Shared;
 
 function Measured() {
-    const { job, open, tests, measured, errors } = usePage<Props>().props;
+    const { job, open, tests, measured } = usePage<Props>().props;
     const [id, setId] = useState(ulid);
-    const [test, setTest] = useState(tests[0]?.key ?? '');
-    const [value, setValue] = useState('');
-    const [reason, setReason] = useState('');
-    const [sending, setSending] = useState(false);
+    const { data, setData, ...form } = useForm({ test: tests[0]?.key ?? '', value: '', reason: '' });
+    const { test, value } = data;
+    const errors: Record<string, string | undefined> = form.errors;
     const chosen = tests.find((one) => one.key === test);
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
-        setSending(true);
-        router.post(
-            `/jobs/${job.id}/measured`,
-            { id, test, value, reason },
-            {
-                preserveState: true,
-                preserveScroll: true,
-                onSuccess: () => {
-                    setId(ulid());
-                    setValue('');
-                    setReason('');
-                },
-                onFinish: () => setSending(false),
+        form.transform((given) => ({ ...given, id }));
+        form.post(`/jobs/${job.id}/measured`, {
+            preserveState: true,
+            preserveScroll: true,
+            onSuccess: () => {
+                setId(ulid());
+                setData((given) => ({ ...given, value: '', reason: '' }));
             },
-        );
+        });
     };
     return (
         <section aria-label="New part measured">
@@ -70,10 +63,9 @@ function Measured() {
                             choices={tests.map((one) => ({ value: one.key, label: one.title }))}
                             value={test}
                             onChange={(event) => {
-                                setTest(event.target.value);
-                                setValue('');
+                                setData({ ...data, test: event.target.value, value: '' });
                             }}
-                            error={errors.test}
+                            error={errors['test']}
                             hint={chosen ? `A sound one shows ${chosen.expected}.` : null}
                         />
                         {chosen && chosen.choices.length > 0 ? (
@@ -82,30 +74,30 @@ function Measured() {
                                 choices={chosen.choices}
                                 empty="choose"
                                 value={value}
-                                onChange={(event) => setValue(event.target.value)}
-                                error={errors.value}
+                                onChange={(event) => setData('value', event.target.value)}
+                                error={errors['value']}
                             />
                         ) : (
                             <TextField
                                 label={`It shows${chosen?.unit ? `, in ${chosen.unit}` : ''}`}
                                 inputMode="text"
                                 value={value}
-                                onChange={(event) => setValue(event.target.value)}
-                                error={errors.value}
+                                onChange={(event) => setData('value', event.target.value)}
+                                error={errors['value']}
                                 hint="OL when over range."
                             />
                         )}
-                        {errors.reason && (
+                        {errors['reason'] && (
                             <TextField
                                 label="Why it goes in all the same"
-                                value={reason}
-                                onChange={(event) => setReason(event.target.value)}
-                                error={errors.reason}
+                                value={data.reason}
+                                onChange={(event) => setData('reason', event.target.value)}
+                                error={errors['reason']}
                                 className="sm:col-span-2"
                             />
                         )}
                     </div>
-                    <Button type="submit" disabled={sending || test === '' || value === ''} className="mt-2">
+                    <Button type="submit" disabled={form.processing || test === '' || value === ''} className="mt-2">
                         Note the new part
                     </Button>
                 </form>
@@ -118,49 +110,36 @@ function Measured() {
 }
 
 export default function Swap() {
-    const {
-        job,
-        open,
-        choice,
-        changes,
-        leading,
-        parts,
-        repairCaution,
-        temporary,
-        procedures,
-        runs,
-        replacements,
-        errors,
-    } = usePage<Props>().props;
+    const { job, open, choice, changes, leading, parts, repairCaution, temporary, procedures, runs, replacements } =
+        usePage<Props>().props;
     const [id] = useState(ulid);
-    const [done, setDone] = useState<string[]>([]);
     const converts = changes.length > 0;
     const proposed = Array.isArray(choice?.parts) ? choice.parts : [];
     /** What is likeliest stands in front; only what was chosen is ticked. */
     const inFront = proposed.length > 0 ? proposed : leading.split('+');
-    const [chosen, setChosen] = useState<string[]>(proposed.filter((key) => parts.some((part) => part.key === key)));
-    const [partNumber, setPartNumber] = useState(typeof choice?.partNumber === 'string' ? choice.partNumber : '');
-    const [note, setNote] = useState('');
-    const [bridged, setBridged] = useState(choice?.kind === 'temporary');
-    const [until, setUntil] = useState('');
-    const [sending, setSending] = useState(false);
+    const { data, setData, ...form } = useForm({
+        parts: proposed.filter((key) => parts.some((part) => part.key === key)),
+        done: [] as string[],
+        partNumber: typeof choice?.partNumber === 'string' ? choice.partNumber : '',
+        note: '',
+        bridged: choice?.kind === 'temporary',
+        until: '',
+    });
+    const { parts: chosen, done, bridged } = data;
+    const errors: Record<string, string | undefined> = form.errors;
     const canBridge = !converts && temporary !== null && chosen.length === 1 && chosen[0] === temporary.part;
     const ordered = [...parts].sort((a, b) => Number(inFront.includes(b.key)) - Number(inFront.includes(a.key)));
     const submit = (event: React.FormEvent) => {
         event.preventDefault();
-        setSending(true);
-        router.post(
-            `/jobs/${job.id}/replacements`,
-            {
-                id,
-                parts: converts ? [] : chosen,
-                done,
-                partNumber,
-                note,
-                temporaryUntil: canBridge && bridged ? until : null,
-            },
-            { preserveState: 'errors', onFinish: () => setSending(false) },
-        );
+        form.transform((given) => ({
+            id,
+            parts: converts ? [] : given.parts,
+            done: given.done,
+            partNumber: given.partNumber,
+            note: given.note,
+            temporaryUntil: canBridge && given.bridged ? given.until : null,
+        }));
+        form.post(`/jobs/${job.id}/replacements`, { preserveState: 'errors' });
     };
     return (
         <Frame title={`Swap ${job.number}`} job={job} here="remedy">
@@ -209,7 +188,8 @@ export default function Swap() {
                                             key={change}
                                             checked={done.includes(change)}
                                             onChange={(checked) =>
-                                                setDone(
+                                                setData(
+                                                    'done',
                                                     checked ? [...done, change] : done.filter((one) => one !== change),
                                                 )
                                             }
@@ -217,9 +197,9 @@ export default function Swap() {
                                             {change}
                                         </Tick>
                                     ))}
-                                    {errors.done && (
+                                    {errors['done'] && (
                                         <p role="alert" className="mt-1 font-medium text-bad">
-                                            {errors.done}
+                                            {errors['done']}
                                         </p>
                                     )}
                                 </fieldset>
@@ -236,7 +216,8 @@ export default function Swap() {
                                                 type="checkbox"
                                                 checked={chosen.includes(part.key)}
                                                 onChange={(event) =>
-                                                    setChosen(
+                                                    setData(
+                                                        'parts',
                                                         event.target.checked
                                                             ? [...chosen, part.key]
                                                             : chosen.filter((key) => key !== part.key),
@@ -248,15 +229,15 @@ export default function Swap() {
                                         </label>
                                     ))}
                                 </div>
-                                {errors.parts && (
+                                {errors['parts'] && (
                                     <p role="alert" className="mt-1 font-medium text-bad">
-                                        {errors.parts}
+                                        {errors['parts']}
                                     </p>
                                 )}
                             </fieldset>
                             {canBridge && (
                                 <div className="mb-3">
-                                    <Tick checked={bridged} onChange={setBridged}>
+                                    <Tick checked={bridged} onChange={(next) => setData('bridged', next)}>
                                         {temporary.name}
                                     </Tick>
                                     {bridged && temporary.objection && (
@@ -287,15 +268,15 @@ export default function Swap() {
                                                 type="date"
                                                 hint={temporary.days}
                                                 max={temporary.latest}
-                                                value={until}
-                                                onChange={(event) => setUntil(event.target.value)}
+                                                value={data.until}
+                                                onChange={(event) => setData('until', event.target.value)}
                                                 className="mt-2 max-w-64"
                                             />
                                         </>
                                     )}
-                                    {errors.temporaryUntil && (
+                                    {errors['temporaryUntil'] && (
                                         <p role="alert" className="mt-1 font-medium text-bad">
-                                            {errors.temporaryUntil}
+                                            {errors['temporaryUntil']}
                                         </p>
                                     )}
                                 </div>
@@ -303,23 +284,24 @@ export default function Swap() {
                             <div className="grid gap-3 sm:grid-cols-2">
                                 <TextField
                                     label="Part number"
-                                    value={partNumber}
-                                    onChange={(event) => setPartNumber(event.target.value)}
-                                    error={errors.partNumber}
+                                    value={data.partNumber}
+                                    onChange={(event) => setData('partNumber', event.target.value)}
+                                    error={errors['partNumber']}
                                 />
                                 <TextArea
                                     label="Note"
                                     rows={2}
-                                    value={note}
-                                    onChange={(event) => setNote(event.target.value)}
-                                    error={errors.note}
+                                    value={data.note}
+                                    onChange={(event) => setData('note', event.target.value)}
+                                    error={errors['note']}
                                 />
                             </div>
                             <Button
                                 kind="act"
                                 type="submit"
                                 disabled={
-                                    sending || (canBridge && bridged && (temporary.objection !== null || until === ''))
+                                    form.processing ||
+                                    (canBridge && bridged && (temporary.objection !== null || data.until === ''))
                                 }
                                 className="mt-3"
                             >
