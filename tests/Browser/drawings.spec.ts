@@ -1,8 +1,21 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible, signIn } from './bench';
 
+/** Families of the demo: once all are found nothing more is asked. */
+const FAMILIES = 11;
+
+let known: { family: string; paths: string[] }[] | null = null;
+
 /** The first job of each family that stands on the bench, with some tests of different set-ups. */
 async function benches(page: Page, most: number): Promise<{ family: string; paths: string[] }[]> {
+    known ??= await findBenches(page);
+    return known.map(({ family, paths: [first = '', ...tests] }) => ({
+        family,
+        paths: [first, ...tests.filter((_, n) => n % Math.ceil(tests.length / most) === 0).slice(0, most)],
+    }));
+}
+
+async function findBenches(page: Page): Promise<{ family: string; paths: string[] }[]> {
     const links = await page
         .getByRole('region', { name: /on the bench/i })
         .getByRole('link')
@@ -14,9 +27,9 @@ async function benches(page: Page, most: number): Promise<{ family: string; path
         if (found.has(family)) continue;
         const setUps = new Map<string, string>();
         for (const one of props.tests) setUps.set(one.key.replace(/^[^@]*/, '') || one.key, one.key);
-        const spread = [...setUps.values()];
-        const some = spread.filter((_, n) => n % Math.ceil(spread.length / most) === 0).slice(0, most);
-        found.set(family, [`${path}/bench`, ...some.map((key) => `${path}/bench?test=${encodeURIComponent(key)}`)]);
+        const tests = [...setUps.values()].map((key) => `${path}/bench?test=${encodeURIComponent(key)}`);
+        found.set(family, [`${path}/bench`, ...tests]);
+        if (found.size === FAMILIES) break;
     }
     return [...found].map(([family, paths]) => ({ family, paths }));
 }
@@ -101,7 +114,7 @@ for (const width of [1280, 390]) {
     test(`texts of every family's drawing are clear at ${width}`, async ({ page }) => {
         await signIn(page);
         const all = await benches(page, width === 390 ? 1 : 3);
-        expect(all.length).toBeGreaterThanOrEqual(11);
+        expect(all.length).toBe(FAMILIES);
         await page.setViewportSize({ width, height: width === 390 ? 844 : 800 });
         const wrong: string[] = [];
         for (const { paths } of all)

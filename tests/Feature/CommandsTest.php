@@ -101,6 +101,7 @@ final class CommandsTest extends TestCase
                 '--by-variant' => true,
                 '--variant' => ['positions 3'],
                 '--runs' => '1',
+                '--faults' => 'lasting',
                 '--policy' => ['engine', 'buy on the pattern'],
             ]),
         );
