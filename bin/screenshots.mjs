@@ -46,7 +46,7 @@ for (const [name, complaint, stage] of [
     ['wires', 'Nothing on 1 and 2', 'wires'],
 ]) {
     await open(complaint, stage);
-    await shoot(name);
+    await shoot(name, stage === 'strip');
 }
 // Planners stand whole: their pictures are below their figures.
 for (const [name, path] of [['planner-airflow', '/planners/airflow'], ['instruments', '/instruments'], ['parts', '/parts'], ['due', '/due']]) {

@@ -68,8 +68,12 @@ final readonly class MarkStep
         try {
             DB::transaction(static function () use ($user, $run, $id, $mark): void {
                 $stored = $user->workshop->procedureRuns()->lockForUpdate()->findOrFail($run);
-                // What arrives twice was taken the first time.
-                if ($id !== null && ProcedureMark::query()->where('entry_id', $id)->exists()) {
+                $known = $id === null ? null : ProcedureMark::query()->where('entry_id', $id)->first();
+                if ($known !== null) {
+                    // What arrives twice was taken the first time.
+                    $known->run_id === $stored->id ||
+                        throw new NotYet('This was not taken. Reload the page and press again.');
+
                     return;
                 }
                 $marked = $mark($stored);

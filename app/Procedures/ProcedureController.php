@@ -77,26 +77,26 @@ final class ProcedureController extends Controller
         $procedure = $this->library->of($user->workshop)[$key] ?? abort(404);
         $data = $request->validate(['id' => ['required', 'ulid'], 'job' => ['nullable', 'string', 'max:40']]);
         $id = strtolower($data['id']);
-        $known = ProcedureRun::query()->find($id);
-        if ($known !== null) {
-            abort_unless($known->workshop_id === $user->workshop_id, 404);
-
-            return redirect("/runs/$id", 303);
-        }
         if ($procedure->asksForCapacitor()) {
             $charge = ChargeTold::read($request->only(['microfarads', 'ohms', 'volts']));
             $procedure = $charge === null ? $procedure : $procedure->withCharge($charge);
         }
-        ProcedureRun::query()->create([
-            'id' => $id,
-            'workshop_id' => $user->workshop_id,
-            'job_id' => isset($data['job']) ? $user->workshop->jobs()->whereKey($data['job'])->firstOrFail()->id : null,
-            'user_id' => $user->id,
-            'key' => $key,
-            'text' => ProcedureFormat::toArray($procedure),
-            'started_at' => $entered->moment(),
-            'heard_at' => $entered->later() ? now() : null,
-        ]);
+        // What arrives twice, even at the same moment, is one run: the second finds the first.
+        $run = ProcedureRun::query()->createOrFirst(
+            ['id' => $id],
+            [
+                'workshop_id' => $user->workshop_id,
+                'job_id' => isset($data['job'])
+                    ? $user->workshop->jobs()->whereKey($data['job'])->firstOrFail()->id
+                    : null,
+                'user_id' => $user->id,
+                'key' => $key,
+                'text' => ProcedureFormat::toArray($procedure),
+                'started_at' => $entered->moment(),
+                'heard_at' => $entered->later() ? now() : null,
+            ],
+        );
+        abort_unless($run->workshop_id === $user->workshop_id, 404);
 
         return redirect("/runs/$id", 303);
     }

@@ -79,10 +79,17 @@ final class WriteController extends Controller
             throw ValidationException::withMessages(['file' => 'Choose a procedure file.']);
         }
         try {
-            return $this->keep($lead, ProcedureFormat::read($file->getContent()));
+            $procedure = ProcedureFormat::read($file->getContent());
         } catch (ProcedureError $error) {
             throw ValidationException::withMessages(['file' => $error->getMessage()]);
         }
+        if (in_array($procedure->key, WrittenProcedure::ADDRESSES, true)) {
+            throw ValidationException::withMessages([
+                'file' => "key: \"$procedure->key\" cannot be the key of a procedure. Give it another one.",
+            ]);
+        }
+
+        return $this->keep($lead, $procedure);
     }
 
     public function export(Request $request, string $key): Response

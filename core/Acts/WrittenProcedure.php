@@ -15,6 +15,9 @@ use Ispira\Core\Procedure\Wait;
  */
 final class WrittenProcedure
 {
+    /** Words that stand in an address where the key of a procedure does. */
+    public const ADDRESSES = ['new', 'import'];
+
     private const MOST_STEPS = 80;
     private const LONGEST = 1000;
     private const LONGEST_TITLE = 120;
@@ -63,13 +66,17 @@ final class WrittenProcedure
         return new Procedure($key, $title, $summary, $serves, $cautions, $steps, $abort);
     }
 
-    /** Lower case and hyphens, out of a title. */
+    /** Lower case and hyphens, out of a title; never a word that is an address of its own. */
     public static function keyOf(string $title): string
     {
         $plain = trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower($title)), '-');
         $key = rtrim(substr(preg_match('/^[a-z]/', $plain) === 1 ? $plain : "own-$plain", 0, 58), '-');
 
-        return \strlen($key) < 2 || $key === 'own' ? 'own-procedure' : $key;
+        return match (true) {
+            \strlen($key) < 2, $key === 'own' => 'own-procedure',
+            \in_array($key, self::ADDRESSES, true) => "own-$key",
+            default => $key,
+        };
     }
 
     /** @return list<Step> */

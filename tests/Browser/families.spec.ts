@@ -151,21 +151,31 @@ for (const job of jobs) {
         await page.getByRole('link', { name: /^(To the verdict|Verdict now)$/ }).click();
         await expect(page.getByRole('heading', { name: job.verdict })).toBeVisible();
         await chooseRemedy(page, 'Proved by the readings.');
-        await compareParts(page, 'Something else', 'Depth of the body', '40', '40');
-        await page.getByRole('button', { name: 'Record the comparison' }).click();
-        await expect(page.getByRole('region', { name: 'Comparisons on record' })).toContainText('HV-900');
-        await takeApart(page, 'Cover in front of it');
+        // Parts and screws are the same pages for every family: some of them go the whole way.
+        const thorough = ['stepped-blower', 'ecm-blower', 'wiper'].includes(job.family);
+        if (thorough) {
+            await compareParts(page, 'Something else', 'Depth of the body', '40', '40');
+            await page.getByRole('button', { name: 'Record the comparison' }).click();
+            await expect(page.getByRole('region', { name: 'Comparisons on record' })).toContainText('HV-900');
+            await takeApart(page, 'Cover in front of it');
+        }
         await workProcedure(page, job.procedure);
         await page.getByRole('button', { name: 'Done, now prove it' }).click();
         await expect(page.getByRole('heading', { name: 'The same map again' })).toBeVisible();
-        await proveAndClose(page, Object.keys(found), 'Repaired. Every position is right.', async () => {
+        const notBackYet = async () => {
             await page.getByLabel(/^(Why checks were left out, or a note|Note)$/).fill('x');
             await page.getByRole('button', { name: 'Close the job' }).click();
             await expect(page.getByRole('alert')).toContainText(
                 'Not back together yet: Cover in front of it, 2 left over',
             );
             await putBack(page);
-        });
+        };
+        await proveAndClose(
+            page,
+            Object.keys(found),
+            'Repaired. Every position is right.',
+            thorough ? notBackYet : undefined,
+        );
         expect(errors).toEqual([]);
     });
 }

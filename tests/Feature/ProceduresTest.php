@@ -170,6 +170,10 @@ final class ProceduresTest extends TestCase
         $this->post('/procedures/import', [
             'file' => UploadedFile::fake()->createWithContent('a.json', '{}'),
         ])->assertSessionHasErrors('file');
+        $new = str_replace('"board-of-the-ferry"', '"new"', $json);
+        $this->post('/procedures/import', [
+            'file' => UploadedFile::fake()->createWithContent('a.json', $new),
+        ])->assertSessionHasErrors('file');
         $this->post('/procedures/import')->assertSessionHasErrors(['file' => 'Choose a procedure file.']);
     }
 
@@ -187,6 +191,8 @@ final class ProceduresTest extends TestCase
         }
         // One whose answer was lost comes again: it is the same one.
         $this->post("/runs/$run->id/done", ['id' => $ids[2], 'step' => 2, 'seen' => true])->assertNoContent();
+        $other = ProcedureRun::query()->create(['id' => strtolower($this->ulid())] + $run->getAttributes());
+        $this->post("/runs/$other->id/done", ['id' => $ids[2], 'step' => 0])->assertStatus(422);
         self::assertSame(3, $run->refresh()->marks->count());
         self::assertSame([3.0, 2.0, 11.0], $run->marks->pluck('waited')->all());
 

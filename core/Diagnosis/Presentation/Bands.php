@@ -9,6 +9,7 @@ use Ispira\Core\Diagnosis\Decision\Evidence;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\ReadingScale;
 use Ispira\Core\Kernel\Ranking;
+use Ispira\Core\Reading\Limits;
 
 /**
  * Ranges of readings after each of which the same suspect leads.
@@ -32,8 +33,11 @@ final readonly class Bands
     private const LEAST = 0.01;
     private const MOST = 7;
 
-    /** @param list<array{0: Hypothesis, 1: float}> $alive suspects with their chances */
-    public function __construct(private Evidence $evidence, private array $alive) {}
+    /**
+     * @param list<array{0: Hypothesis, 1: float}> $alive  suspects with their chances
+     * @param Limits                               $limits of what a reading can be in that circuit
+     */
+    public function __construct(private Evidence $evidence, private array $alive, private Limits $limits) {}
 
     /**
      * @return list<array{from: float, to: float, shares: list<array{0: Hypothesis, 1: float}>}> in the base unit of
@@ -68,10 +72,17 @@ final readonly class Bands
         $quantity = $test->probe->quantity;
         $open = array_map(static fn(array $one): bool => is_infinite($one[0]), $predicted);
         $kept = [];
+        // What no circuit of its kind can show is no range: a fault that nobody lists is spread over everything.
+        [$least, $most] = $this->limits->of($quantity);
         foreach (self::likeliest($this->normed($bands, $open)) as $band) {
+            $from = max($least, ReadingScale::from($quantity, $band['from']));
+            $to = min($most, ReadingScale::from($quantity, $band['to']));
+            if ($from >= $to) {
+                continue;
+            }
             $kept[] = [
-                'from' => ReadingScale::from($quantity, $band['from']),
-                'to' => ReadingScale::from($quantity, $band['to']),
+                'from' => $from,
+                'to' => $to,
                 'shares' => $this->shares($band['mass']),
             ];
         }

@@ -25,6 +25,7 @@ use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Kernel\Ranking;
 use Ispira\Core\Kernel\Titled;
+use Ispira\Core\Reading\Limits;
 
 /**
  * A test as it is shown to a person: what to do, what each outcome means, what each suspect predicts.
@@ -238,14 +239,18 @@ final readonly class TestCard
                 probability: array_sum(array_column($band['shares'], 1)),
                 remedies: $this->meaning($band['shares']),
             );
-        }, (new Bands($this->diagnosis->evidence, $this->alive(self::COUNTED_FROM)))->of($test));
+        }, (new Bands($this->diagnosis->evidence, $this->alive(self::COUNTED_FROM), new Limits($this->circuit)))->of(
+            $test,
+        ));
     }
 
     private static function range(float $from, float $to, string $unit): string
     {
         $low = self::number($from);
         if ((float) $low <= 0.0 && $from > -0.5) {
-            return 'under ' . self::number($to) . ' ' . $unit;
+            $high = self::number($to);
+
+            return (float) $high <= 0.0 ? "no more than 0 $unit" : "under $high $unit";
         }
 
         return "$low to " . self::number($to) . " $unit";

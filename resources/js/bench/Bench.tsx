@@ -124,6 +124,7 @@ function Circuit({ bench }: { bench: BenchState }) {
                     red={card?.red ? card.at : null}
                     black={card?.black ? card.against : null}
                     volts={volts}
+                    plugs={card?.plugs}
                     onElement={(element) => bench.showTests([element.id, element.from, element.to])}
                 />
             </div>
@@ -138,7 +139,7 @@ function Ladder({ bench }: { bench: BenchState }) {
     const { job, diagnosis, currency, leadsOn, planners, setPanel } = bench;
     return (
         <section aria-label="Suspects" className="min-h-0 overflow-y-auto px-5 py-2 max-lg:order-3" tabIndex={0}>
-            <Hidden practice={bench.practice} />
+            <Hidden job={job} practice={bench.practice} />
             <Traps bench={bench} />
             <h2 className="mb-1 text-soft">Suspects, by what would cure it</h2>
             <Suspects suspects={diagnosis.suspects} currency={currency} most={4} all={false} />

@@ -109,13 +109,15 @@ export function LeadPlaces({ card }: { card: CardShown }) {
     );
     if (card.plugs.length === 0) return list;
     return (
-        <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-1">
+        <div className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-4">
             {list}
-            {card.plugs.map((face) => (
-                <figure key={face.title} title={order(face)} className="min-w-0">
-                    <PlugFace face={face} />
-                </figure>
-            ))}
+            <div className="flex flex-col gap-1 max-sm:hidden">
+                {card.plugs.map((face) => (
+                    <figure key={face.title} title={order(face)}>
+                        <PlugFace face={face} />
+                    </figure>
+                ))}
+            </div>
         </div>
     );
 }

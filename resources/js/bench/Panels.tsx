@@ -54,7 +54,7 @@ export default function Panels({ bench }: { bench: BenchState }) {
             >
                 <Suspects suspects={diagnosis.suspects} currency={currency} most={6} all={false} />
                 <LeadsOn leads={bench.leadsOn} />
-                <Hidden practice={bench.practice} />
+                <Hidden job={job} practice={bench.practice} />
             </Panel>
             <Panel
                 open={panel === 'strip'}

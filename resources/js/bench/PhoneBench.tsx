@@ -73,6 +73,7 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                                 red={card.red ? card.at : null}
                                 black={card.black ? card.against : null}
                                 volts={volts}
+                                plugs={card.plugs}
                                 onElement={(element) => bench.showTests([element.id, element.from, element.to])}
                             />
                         </div>

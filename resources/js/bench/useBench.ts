@@ -1,5 +1,5 @@
 import { router, usePage } from '@inertiajs/react';
-import { useEffect, useState } from 'react';
+import { useLayoutEffect, useState } from 'react';
 import type { BenchPage, DiagnosisShown, ReadingShown } from '@/generated/props';
 import { percent, sketchNumber } from '@/lib/format';
 import type { Shared } from '@/lib/page';
@@ -66,7 +66,8 @@ export function useBench() {
         const [newest] = now.readings;
         setSaid({ reading: newest?.id ?? '', words: whatChanged(diagnosis, now.diagnosis, newest) });
     };
-    useEffect(() => {
+    // Before the eye can see what is new, the keys know of it too.
+    useLayoutEffect(() => {
         const onKey = (event: KeyboardEvent) => {
             const target = event.target as HTMLElement;
             const typing = target.tagName === 'INPUT';

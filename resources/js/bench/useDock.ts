@@ -1,5 +1,5 @@
 import { router, usePage } from '@inertiajs/react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import useLiveMeter, { letGo } from '@/bench/useLiveMeter';
 import type { BenchPage, CardShown, MeterName, PracticeAnswer } from '@/generated/props';
@@ -142,7 +142,8 @@ export function useDock(props: DockProps) {
     };
     const note = (bad: boolean) => setMisbehaved(misbehaved === bad ? null : bad);
 
-    useEffect(() => {
+    // Before the eye can see what is new, the keys know of it too.
+    useLayoutEffect(() => {
         const onKey = (event: KeyboardEvent) => {
             const target = event.target as HTMLElement;
             const typing = target.tagName === 'INPUT' && target !== field.current;

@@ -47,7 +47,7 @@ export default function Proof() {
         <Frame title={`${machine ? 'Proof' : 'Close'} ${job.number}`} job={job} here="proof">
             {machine && <SpeedStrip strip={strip} />}
             <div className="mx-auto max-w-[1180px] px-5 py-5">
-                <Hidden practice={practice} />
+                <Hidden job={job} practice={practice} />
                 {open ? (
                     <>
                         <h1 className="text-[1.6rem] leading-tight font-semibold">

@@ -39,7 +39,7 @@ export default function CircuitSheet({ closed = false, ...props }: SheetProps & 
             <div ref={room} className="h-full w-full" data-sheet={cropped ? 'part' : 'whole'}>
                 <SheetSvg {...props} seen={seen} scale={scale} />
             </div>
-            <SheetDialog {...props} corner={freeCorner(sheet, seen, wide / scale, high / scale, scale)} />
+            <SheetDialog {...props} corner={freeCorner(sheet, leads, seen, wide / scale, high / scale, scale)} />
         </div>
     );
 }
@@ -47,15 +47,18 @@ export default function CircuitSheet({ closed = false, ...props }: SheetProps & 
 const corners = ['right-1 bottom-1', 'left-1 bottom-1', 'right-1 top-1', 'left-1 top-1'];
 
 /** The corner of a room, wide and high in sheet units, in which a button hides least of what is seen of the sheet. */
-function freeCorner(sheet: DrawnSheet, seen: Box, wide: number, high: number, scale: number): string {
+function freeCorner(sheet: DrawnSheet, leads: Point[], seen: Box, wide: number, high: number, scale: number): string {
     const [x, y] = [(seen.left + seen.right) / 2, (seen.top + seen.bottom) / 2];
-    const [across, down] = [38 / scale, 27 / scale];
+    const [across, down] = [(window.innerWidth < 640 ? 26 : 38) / scale, 27 / scale];
     const taken = obstacles(sheet);
+    // Where a lead goes is never covered, whatever else has to be.
+    const handles = leads.map((lead) => around(lead, ROOM / 2, ROOM / 2));
     const hidden = corners.map((corner) => {
         const aside = (wide / 2 - across) * (corner.startsWith('left') ? -1 : 1);
         const away = (high / 2 - down) * (corner.endsWith('top-1') ? -1 : 1);
         const button = around([x + aside, y + away], across, down);
-        return taken.reduce((sum, one) => sum + overlap(button, one), 0);
+        const covered = (all: Box[]) => all.reduce((sum, one) => sum + overlap(button, one), 0);
+        return covered(taken) + 100 * covered(handles);
     });
     return corners[hidden.indexOf(Math.min(...hidden))] ?? '';
 }

@@ -1,6 +1,7 @@
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
 import Button from '@/ui/Button';
+import PlugFace, { order } from '@/ui/PlugFace';
 import Legend from './Legend';
 import SheetSvg, { type SheetProps } from './SheetSvg';
 
@@ -13,7 +14,7 @@ interface Props extends SheetProps {
 }
 
 /** The whole sheet over the whole screen: pinched, or enlarged by keys, and what its signs mean. */
-export default function SheetDialog({ inline = false, corner = '', ...props }: Props) {
+export default function SheetDialog({ inline = false, corner = '', plugs = [], ...props }: Props) {
     const { sheet, title, red, black } = props;
     const [zoom, setZoom] = useState(1);
     const fingers = useRef(new Map<number, [number, number]>());
@@ -40,9 +41,24 @@ export default function SheetDialog({ inline = false, corner = '', ...props }: P
             <Dialog.Trigger asChild>
                 <button
                     type="button"
+                    aria-label={inline ? undefined : 'Enlarge'}
                     className={`min-h-11 min-w-11 rounded-[4px] border border-rule bg-sheet px-2 text-[0.92rem] text-lake ${inline ? '' : `absolute ${corner}`}`}
                 >
-                    {inline ? 'The drawing' : 'Enlarge'}
+                    {inline ? (
+                        'The drawing'
+                    ) : (
+                        <>
+                            <span className="max-sm:hidden">Enlarge</span>
+                            <svg viewBox="0 0 20 20" className="mx-auto h-5 w-5 sm:hidden" aria-hidden="true">
+                                <path
+                                    d="M11 3h6v6M17 3l-6 6M9 17H3v-6M3 17l6 -6"
+                                    fill="none"
+                                    stroke="currentColor"
+                                    strokeWidth="1.8"
+                                />
+                            </svg>
+                        </>
+                    )}
                 </button>
             </Dialog.Trigger>
             <Dialog.Portal>
@@ -103,6 +119,18 @@ export default function SheetDialog({ inline = false, corner = '', ...props }: P
                             />
                         </div>
                     </div>
+                    {plugs.length > 0 && (
+                        <div className="flex flex-wrap gap-x-6 gap-y-1 border-t border-rule px-3 py-1.5">
+                            {plugs.map((face) => (
+                                <figure key={face.title}>
+                                    <PlugFace face={face} />
+                                    <figcaption className="text-[0.88rem] text-soft">
+                                        {face.title}. {order(face)}
+                                    </figcaption>
+                                </figure>
+                            ))}
+                        </div>
+                    )}
                     <Legend sheet={sheet} />
                 </Dialog.Content>
             </Dialog.Portal>

@@ -1,4 +1,4 @@
-import type { DrawnBlock, DrawnElement, DrawnSheet, SuspectShown } from '@/generated/props';
+import type { DrawnBlock, DrawnElement, DrawnSheet, PlugFace, SuspectShown } from '@/generated/props';
 import CircuitSymbol, { Fan } from './CircuitSymbol';
 import { arrowOf, path, ringOf, type Box, type Point } from './geometry';
 import { doubts, placeLabels, placeLeads } from './labels';
@@ -11,6 +11,8 @@ export interface SheetProps {
     black?: string | null;
     volts?: boolean;
     onElement?: ((element: DrawnElement) => void) | undefined;
+    /** Plugs at which the leads go, shown beside the whole sheet. */
+    plugs?: PlugFace[] | undefined;
 }
 
 interface Props extends SheetProps {

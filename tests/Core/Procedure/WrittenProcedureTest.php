@@ -101,6 +101,7 @@ final class WrittenProcedureTest extends TestCase
         self::assertSame('board-of-the-ferry', WrittenProcedure::keyOf('Board of the ferry!'));
         self::assertSame('own-24-v-output', WrittenProcedure::keyOf('24 V output'));
         self::assertSame('own-procedure', WrittenProcedure::keyOf('Ω'));
+        self::assertSame('own-new', WrittenProcedure::keyOf('New'), 'what is an address is no key');
         self::assertLessThanOrEqual(59, \strlen(WrittenProcedure::keyOf(str_repeat('long ', 40))));
     }
 
