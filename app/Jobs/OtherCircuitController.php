@@ -54,16 +54,7 @@ final class OtherCircuitController extends Controller
 
         return new OtherCircuitPage(
             job: JobView::head($job),
-            families: array_values(
-                array_map(
-                    static fn(Family $one): FamilyHead => new FamilyHead(
-                        key: $one->key(),
-                        name: $one->texts()->get('name'),
-                        summary: $one->texts()->get('summary'),
-                    ),
-                    $this->families->all(),
-                ),
-            ),
+            families: FamilyHead::all($this->families),
             family: $key,
             now: $job->circuit()->texts->get('name'),
             fields: FieldShown::ofCircuit($family),

@@ -29,16 +29,7 @@ final class PracticeController extends Controller
         $families = $this->families->all();
 
         return new PracticePage(
-            families: array_values(
-                array_map(
-                    static fn(Family $one): FamilyHead => new FamilyHead(
-                        key: $one->key(),
-                        name: $one->texts()->get('name'),
-                        summary: $one->texts()->get('summary'),
-                    ),
-                    $families,
-                ),
-            ),
+            families: FamilyHead::all($this->families),
             wandering: array_values(
                 array_map(
                     static fn(Family $one): string => $one->key(),

@@ -1,25 +1,10 @@
-import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import type { Shared } from '@/lib/page';
+import { useLeads } from '@/instruments/useLeads';
 
 /** What the leads have, measured once a session and taken off of every resistance. */
 export default function Leads({ ohms }: { ohms: number }) {
-    const { errors } = usePage<Shared>().props;
-    const [typed, setTyped] = useState('');
     const [asked, setAsked] = useState(false);
-    const send = (value: string) =>
-        router.post(
-            '/leads',
-            { ohms: value },
-            {
-                preserveScroll: true,
-                preserveState: true,
-                onSuccess: () => {
-                    setAsked(false);
-                    setTyped('');
-                },
-            },
-        );
+    const { typed, type, error, take } = useLeads(() => setAsked(false));
     if (ohms > 0 || !asked) {
         return (
             <p className="flex flex-col justify-center text-[0.82rem] text-dock-soft">
@@ -27,7 +12,7 @@ export default function Leads({ ohms }: { ohms: number }) {
                 <button
                     type="button"
                     className="min-h-8 self-start text-dock-ink underline decoration-dotted underline-offset-4"
-                    onClick={() => (ohms > 0 ? send('') : setAsked(true))}
+                    onClick={() => (ohms > 0 ? take('') : setAsked(true))}
                 >
                     {ohms > 0 ? 'measure again' : 'zero leads'}
                 </button>
@@ -41,18 +26,18 @@ export default function Leads({ ohms }: { ohms: number }) {
                 autoFocus
                 value={typed}
                 inputMode="decimal"
-                onChange={(event) => setTyped(event.target.value)}
+                onChange={(event) => type(event.target.value)}
                 onKeyDown={(event) => {
                     event.stopPropagation();
-                    if (event.key === 'Enter') send(typed);
+                    if (event.key === 'Enter') take(typed);
                     if (event.key === 'Escape') setAsked(false);
                 }}
-                aria-invalid={errors.ohms ? true : undefined}
+                aria-invalid={error ? true : undefined}
                 className="figure mt-0.5 min-h-9 rounded-[4px] border border-dock-rule bg-black/40 px-2 text-base text-dock-ink"
             />
-            {errors.ohms && (
+            {error && (
                 <span role="alert" className="text-[#f5a99b]">
-                    {errors.ohms}
+                    {error}
                 </span>
             )}
         </label>

@@ -1,6 +1,6 @@
 import type { InstrumentsPage } from '@/generated/props';
 import { router, useForm, usePage } from '@inertiajs/react';
-import { useState } from 'react';
+import { useLeads } from '@/instruments/useLeads';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import Choices from '@/ui/Choices';
@@ -52,14 +52,8 @@ function NewMeter() {
 
 /** What measures: meters on the network, leads, and the units in which numbers are read and typed. */
 export default function Instruments() {
-    const { meters, tried, leads, system, quantities, errors } = usePage<Props>().props;
-    const [ohms, setOhms] = useState('');
-    const sendLeads = (value: string) =>
-        router.post(
-            '/leads',
-            { ohms: value },
-            { preserveScroll: true, preserveState: 'errors', onSuccess: () => setOhms('') },
-        );
+    const { meters, tried, leads, system, quantities } = usePage<Props>().props;
+    const zero = useLeads();
     return (
         <Frame title="Instruments">
             <div className="mx-auto max-w-[900px] px-5 py-6">
@@ -124,7 +118,7 @@ export default function Instruments() {
                     {leads > 0 ? (
                         <p className="mt-2 flex items-center gap-3">
                             <span className="figure text-lg font-medium">{leads} Ω</span> is taken off.{' '}
-                            <Button kind="quiet" onClick={() => sendLeads('')}>
+                            <Button kind="quiet" onClick={() => zero.take('')}>
                                 Take nothing off
                             </Button>
                         </p>
@@ -133,14 +127,14 @@ export default function Instruments() {
                             className="mt-2 flex items-start gap-3"
                             onSubmit={(event) => {
                                 event.preventDefault();
-                                sendLeads(ohms);
+                                zero.take(zero.typed);
                             }}
                         >
                             <TextField
                                 label="Leads together, Ω"
-                                value={ohms}
-                                onChange={(event) => setOhms(event.target.value)}
-                                error={errors.ohms}
+                                value={zero.typed}
+                                onChange={(event) => zero.type(event.target.value)}
+                                error={zero.error}
                                 inputMode="decimal"
                                 className="w-60"
                             />
