@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Instruments;
 
 use App\Models\Job;
+use App\Models\Replacement;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
@@ -66,14 +67,12 @@ final class BenchUnderTest
     /** Once the faulty part is replaced, the unit is sound. */
     private function unit(Job $job, CircuitModel $circuit): SimulatedUnit
     {
-        $replaced = [];
-        foreach ($job->replacements as $replacement) {
-            $replaced = [...$replaced, ...explode('+', $replacement->remedy)];
-        }
         if ($this->unit === null || $this->episode !== $job->replacements->count()) {
             $this->episode = $job->replacements->count();
             $this->shown = [];
-            $cured = array_diff($this->hidden->parts, $replaced) === [];
+            $cured = $this->hidden->isCuredBy(
+                array_values($job->replacements->map(static fn(Replacement $one): string => $one->remedy)->all()),
+            );
             $this->unit = new SimulatedUnit(
                 $circuit,
                 $cured ? HypothesisList::of($circuit, false)[HypothesisList::NOTHING_WRONG] : $this->hidden,

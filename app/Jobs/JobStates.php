@@ -37,7 +37,14 @@ final class JobStates
             self::replaced($job),
             $job->ledger(),
             $job->practice(),
-            array_values($job->runs->map(static fn(ProcedureRun $one): StartedRun => $one->toCore())->all()),
+        );
+    }
+
+    /** The same with its procedures, which few pages need: each is read from its text. */
+    public static function withRuns(Job $job): JobState
+    {
+        return self::of($job)->with(
+            runs: array_values($job->runs->map(static fn(ProcedureRun $one): StartedRun => $one->toCore())->all()),
         );
     }
 

@@ -92,15 +92,16 @@ final class StoredJobFile
             array_values(
                 $job
                     ->runs()
-                    ->with('marks')
                     ->get()
-                    ->map(
-                        static fn(ProcedureRun $run): array => [
-                            'procedure' => $run->toCore()->run->procedure,
-                            'startedAt' => (string) self::text($run->started_at),
-                            'marks' => $run->toCore()->run->marks,
-                        ],
-                    )
+                    ->map(static function (ProcedureRun $stored): array {
+                        $run = $stored->toCore()->run;
+
+                        return [
+                            'procedure' => $run->procedure,
+                            'startedAt' => (string) self::text($stored->started_at),
+                            'marks' => $run->marks,
+                        ];
+                    })
                     ->all(),
             ),
             $photos ? self::photos($job) : [],

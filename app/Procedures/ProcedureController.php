@@ -6,7 +6,6 @@ namespace App\Procedures;
 
 use App\Http\Controller;
 use App\Http\EnteredAt;
-use App\Jobs\JobStates;
 use App\Jobs\JobView;
 use App\Models\Job;
 use App\Models\ProcedureRun;
@@ -43,7 +42,8 @@ final class ProcedureController extends Controller
                 $this->library->of($workshop),
                 $this->library->own($workshop),
                 array_values($running),
-                $job === null ? null : JobStates::of($job),
+                $job === null ? null : JobView::head($job),
+                $job?->family,
                 $this->user($request)->role === 'lead',
             ),
         );
@@ -77,10 +77,7 @@ final class ProcedureController extends Controller
         $procedure = $this->library->of($user->workshop)[$key] ?? abort(404);
         $data = $request->validate(['id' => ['required', 'ulid'], 'job' => ['nullable', 'string', 'max:40']]);
         $id = strtolower($data['id']);
-        if ($procedure->asksForCapacitor()) {
-            $charge = ChargeTold::read($request->only(['microfarads', 'ohms', 'volts']));
-            $procedure = $charge === null ? $procedure : $procedure->withCharge($charge);
-        }
+        $procedure = ChargeTold::applied($procedure, $request->only(['microfarads', 'ohms', 'volts']));
         // What arrives twice, even at the same moment, is one run: the second finds the first.
         $run = ProcedureRun::query()->createOrFirst(
             ['id' => $id],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Procedures;
 
 use App\Http\Controller;
+use App\Jobs\FamilyHead;
 use App\Models\User;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -12,10 +13,8 @@ use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
 use Ispira\Core\Acts\WrittenProcedure;
-use Ispira\Core\Device\Family;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\ParameterError;
-use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Procedure\Procedure;
 use Ispira\Core\Procedure\ProcedureError;
 use Ispira\Core\Procedure\ProcedureFormat;
@@ -34,14 +33,14 @@ final class WriteController extends Controller
     {
         $this->lead($request);
 
-        return new WriteProcedurePage(null, TypedProcedure::begun(), $this->choices());
+        return new WriteProcedurePage(null, TypedProcedure::begun(), FamilyHead::all($this->families));
     }
 
     public function edit(Request $request, string $key): WriteProcedurePage
     {
         $procedure = $this->library->of($this->lead($request)->workshop)[$key] ?? abort(404);
 
-        return new WriteProcedurePage($key, TypedProcedure::of($procedure), $this->choices());
+        return new WriteProcedurePage($key, TypedProcedure::of($procedure), FamilyHead::all($this->families));
     }
 
     public function store(Request $request): RedirectResponse
@@ -134,16 +133,5 @@ final class WriteController extends Controller
         abort_unless($user->role === 'lead', 403);
 
         return $user;
-    }
-
-    /** @return list<Choice> */
-    private function choices(): array
-    {
-        return array_values(
-            array_map(
-                static fn(Family $one): Choice => new Choice(value: $one->key(), label: $one->texts()->get('name')),
-                $this->families->all(),
-            ),
-        );
     }
 }

@@ -165,7 +165,7 @@ final readonly class JobSheet
                 ],
                 $ledger->all(EntryKind::Measured),
             ),
-            'runs' => ProcedurePages::ofJob(JobStates::of($job)),
+            'runs' => ProcedurePages::ofJob(JobStates::withRuns($job)),
             'minutes' => [
                 'to the verdict' => $first !== null && $replaced !== null ? $first->diffInMinutes($replaced) : null,
                 'taking apart' => $strip->minutes(),

@@ -29,7 +29,7 @@ final class SwapController extends Controller
             return $this->whereItStands($job);
         }
 
-        return $this->page($this->pages->swap(JobStates::of($job)));
+        return $this->page($this->pages->swap(JobStates::withRuns($job)));
     }
 
     /** What the new part shows before it goes in. */

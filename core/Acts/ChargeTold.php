@@ -6,6 +6,7 @@ namespace Ispira\Core\Acts;
 
 use Ispira\Core\Kernel\NumberReader;
 use Ispira\Core\Kernel\UnreadableNumber;
+use Ispira\Core\Procedure\Procedure;
 use Ispira\Core\Procedure\StoredCharge;
 use Ispira\Core\Repair\Ledger\EntryRefused;
 
@@ -23,13 +24,27 @@ final class ChargeTold
     private function __construct() {}
 
     /**
-     * Null where nothing is known of it.
+     * A procedure with its waits as long as the capacitor that is told needs, where it asks for one.
      *
      * @param array<array-key, mixed> $given fields as they were typed: microfarads, ohms, volts
      *
      * @throws EntryRefused at the field
      */
-    public static function read(array $given): ?StoredCharge
+    public static function applied(Procedure $procedure, array $given): Procedure
+    {
+        $charge = $procedure->asksForCapacitor() ? self::read($given) : null;
+
+        return $charge === null ? $procedure : $procedure->withCharge($charge);
+    }
+
+    /**
+     * Null where nothing is known of it.
+     *
+     * @param array<array-key, mixed> $given
+     *
+     * @throws EntryRefused
+     */
+    private static function read(array $given): ?StoredCharge
     {
         $values = [];
         foreach (self::FIELDS as $field => [$unit, $name]) {

@@ -6,6 +6,7 @@ namespace Ispira\Core\Acts;
 
 use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Procedure\Procedure;
+use Ispira\Core\Procedure\ProcedureFormat;
 use Ispira\Core\Procedure\Step;
 use Ispira\Core\Procedure\StoredCharge;
 use Ispira\Core\Procedure\Wait;
@@ -18,12 +19,7 @@ final class WrittenProcedure
     /** Words that stand in an address where the key of a procedure does. */
     public const ADDRESSES = ['new', 'import'];
 
-    private const MOST_STEPS = 80;
-    private const LONGEST = 1000;
     private const LONGEST_TITLE = 120;
-
-    /** Seconds in a day: what takes longer is no wait of a procedure. */
-    private const LONGEST_WAIT = 86_400;
 
     /** @var array<string, string> by field, as "steps.2.least" */
     private array $wrong = [];
@@ -86,8 +82,9 @@ final class WrittenProcedure
         if ($given === []) {
             $this->wrong['steps'] = 'Write at least one step.';
         }
-        if (\count($given) > self::MOST_STEPS) {
-            $this->wrong['steps'] = 'That are more than ' . self::MOST_STEPS . ' steps: make two procedures of it.';
+        if (\count($given) > ProcedureFormat::MOST_STEPS) {
+            $this->wrong['steps'] =
+                'That are more than ' . ProcedureFormat::MOST_STEPS . ' steps: make two procedures of it.';
 
             return [];
         }
@@ -160,7 +157,7 @@ final class WrittenProcedure
                 },
             default => null,
         };
-        if ($seconds === null || $seconds === 0 || $seconds > self::LONGEST_WAIT) {
+        if ($seconds === null || $seconds === 0 || $seconds > ProcedureFormat::LONGEST_WAIT) {
             $this->wrong["$at$field"] = 'Type a time as 4:30, 90 s, 5 min or 2 h, of a day at most.';
         }
 
@@ -182,8 +179,8 @@ final class WrittenProcedure
     private function text(array $one, string $field, string $at): ?string
     {
         $text = \is_string($one[$field] ?? null) ? trim($one[$field]) : '';
-        if (mb_strlen($text) > self::LONGEST) {
-            $this->wrong["$at$field"] = 'Keep it under ' . self::LONGEST . ' characters.';
+        if (mb_strlen($text) > ProcedureFormat::LONGEST_LINE) {
+            $this->wrong["$at$field"] = 'Keep it under ' . ProcedureFormat::LONGEST_LINE . ' characters.';
         }
 
         return $text === '' ? null : $text;
@@ -198,8 +195,16 @@ final class WrittenProcedure
     {
         $text = \is_string($one[$field] ?? null) ? $one[$field] : '';
         $lines = array_values(array_filter(array_map(trim(...), explode("\n", $text)), static fn($l) => $l !== ''));
-        if (\count($lines) > 30 || array_filter($lines, static fn($line) => mb_strlen($line) > self::LONGEST) !== []) {
-            $this->wrong["$at$field"] = 'At most 30 lines, of ' . self::LONGEST . ' characters at most.';
+        if (
+            \count($lines) > ProcedureFormat::MOST_LINES ||
+            array_filter($lines, static fn($line) => mb_strlen($line) > ProcedureFormat::LONGEST_LINE) !== []
+        ) {
+            $this->wrong["$at$field"] =
+                'At most ' .
+                ProcedureFormat::MOST_LINES .
+                ' lines, of ' .
+                ProcedureFormat::LONGEST_LINE .
+                ' characters at most.';
         }
 
         return $lines;

@@ -268,7 +268,8 @@ final class Desk
                 $place->procedures(),
                 [],
                 array_reverse(ProcedurePages::ofJob($job)),
-                $job,
+                $job->head,
+                $job->family,
                 false,
             );
         }

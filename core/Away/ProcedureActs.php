@@ -39,8 +39,7 @@ final readonly class ProcedureActs
             return Outcome::waits($job);
         }
         if ($job->run($done->id()) === null) {
-            $charge = $procedure->asksForCapacitor() ? ChargeTold::read($done->given) : null;
-            $run = Run::of($charge === null ? $procedure : $procedure->withCharge($charge), 0.0, []);
+            $run = Run::of(ChargeTold::applied($procedure, $done->given), 0.0, []);
             $job = $job->with(runs: [...$job->runs, new StartedRun($done->id(), $key, $done->at, $run)]);
         }
 

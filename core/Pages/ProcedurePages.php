@@ -23,18 +23,20 @@ final class ProcedurePages
      * @param array<string, Procedure> $procedures
      * @param list<string>             $own     keys of those in the workshop's own words
      * @param list<RunListed>          $running newest first
+     * @param string|null              $family  of the job; null for those of all
      * @param bool                     $lead    whether who looks may write some
      */
     public static function all(
         array $procedures,
         array $own,
         array $running,
-        ?JobState $job,
+        ?JobHead $job,
+        ?string $family,
         bool $lead,
     ): ProceduresPage {
         $serving = array_filter(
             $procedures,
-            static fn(Procedure $one): bool => $job === null || $one->serves($job->family),
+            static fn(Procedure $one): bool => $family === null || $one->serves($family),
         );
 
         return new ProceduresPage(
@@ -49,7 +51,7 @@ final class ProcedurePages
                 ),
             ),
             running: $running,
-            job: $job?->head,
+            job: $job,
             lead: $lead,
         );
     }

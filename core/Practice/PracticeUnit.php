@@ -47,7 +47,12 @@ final class PracticeUnit
 
         return $truth === null
             ? null
-            : new self($job, self::isCured($truth, $job) ? $sound : $truth, $truth, $job->practice->seed);
+            : new self(
+                $job,
+                $truth->isCuredBy($job->case->replacements) ? $sound : $truth,
+                $truth,
+                $job->practice->seed,
+            );
     }
 
     /** What was hidden in it, in words. */
@@ -84,16 +89,6 @@ final class PracticeUnit
         }
 
         return $states;
-    }
-
-    private static function isCured(Hypothesis $truth, JobState $job): bool
-    {
-        $replaced = [];
-        foreach ($job->replacements as $one) {
-            $replaced = [...$replaced, ...explode('+', $one->remedy)];
-        }
-
-        return array_diff($truth->parts, $replaced) === [];
     }
 
     /** The unit, read by a meter that errs by what comes of the seed, the test and how often it was read. */

@@ -13,8 +13,12 @@ use Ispira\Core\Kernel\Record;
 final class ProcedureFormat
 {
     private const MOST_BYTES = 200_000;
-    private const MOST_STEPS = 80;
-    private const LONGEST_WAIT = 86_400;
+    public const MOST_STEPS = 80;
+    public const MOST_LINES = 30;
+    public const LONGEST_LINE = 1000;
+
+    /** Seconds in a day: what takes longer is no wait of a procedure. */
+    public const LONGEST_WAIT = 86_400;
 
     /** @throws ProcedureError */
     public static function read(string $json): Procedure
@@ -152,8 +156,8 @@ final class ProcedureFormat
     private static function texts(Record $record, string $field, string $path): array
     {
         $texts = [];
-        foreach ($record->get($field) === null ? [] : $record->items($field, 30) as $number => $text) {
-            if (!\is_string($text) || trim($text) === '' || mb_strlen($text) > 1000) {
+        foreach ($record->get($field) === null ? [] : $record->items($field, self::MOST_LINES) as $number => $text) {
+            if (!\is_string($text) || trim($text) === '' || mb_strlen($text) > self::LONGEST_LINE) {
                 throw FileError::at("{$path}[$number]", 'must be a text.');
             }
             $texts[] = $text;

@@ -37,6 +37,16 @@ final readonly class Hypothesis
         return $this->parts === [] ? $this->key : implode('+', $this->parts);
     }
 
+    /**
+     * Whether all of its parts were replaced.
+     *
+     * @param list<string> $remedies each a part, or several with a plus between
+     */
+    public function isCuredBy(array $remedies): bool
+    {
+        return array_diff($this->parts, explode('+', implode('+', $remedies))) === [];
+    }
+
     /** Whether a remedy's key names parts. */
     public static function isOfParts(string $remedy): bool
     {

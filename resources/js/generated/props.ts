@@ -1816,5 +1816,5 @@ export interface WriteProcedurePage {
     key: string | null;
     typed: TypedProcedure;
     /** Of circuits. */
-    families: Choice[];
+    families: FamilyHead[];
 }

@@ -7,7 +7,6 @@ export function useLeads(done?: () => void) {
         typed: form.data.ohms,
         type: (ohms: string) => form.setData('ohms', ohms),
         error: form.errors.ohms,
-        sending: form.processing,
         /** Takes so many ohms off from now on; nothing where it is empty. */
         take: (ohms: string) => {
             form.transform(() => ({ ohms }));

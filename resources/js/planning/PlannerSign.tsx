@@ -39,7 +39,7 @@ const signs: Record<string, ReactNode> = {
     'source-resistance': (
         <>
             {axes}
-            <path d="M8 14l46 22M20 20v30M44 31v19" {...line} strokeDasharray="none" />
+            <path d="M8 14l46 22M20 20v30M44 31v19" {...line} />
             {dot(20, 20)}
             {dot(44, 31)}
         </>

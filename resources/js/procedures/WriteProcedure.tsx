@@ -99,18 +99,18 @@ export default function WriteProcedure() {
                         <div className="grid gap-x-4 sm:grid-cols-2">
                             {families.map((family) => (
                                 <Tick
-                                    key={family.value}
-                                    checked={data.families.includes(family.value)}
+                                    key={family.key}
+                                    checked={data.families.includes(family.key)}
                                     onChange={(ticked) =>
                                         setData(
                                             'families',
                                             ticked
-                                                ? [...data.families, family.value]
-                                                : data.families.filter((one) => one !== family.value),
+                                                ? [...data.families, family.key]
+                                                : data.families.filter((one) => one !== family.key),
                                         )
                                     }
                                 >
-                                    {family.label}
+                                    {family.name}
                                 </Tick>
                             ))}
                         </div>

@@ -26,6 +26,7 @@ export default function WireFaces({ faces }: { faces: Faces }) {
         const bend = `M${from.x} ${start}C${from.x} ${start + 40} ${to.x} ${end - 40} ${to.x} ${end}`;
         return { bend, x: (from.x + to.x) / 2, y: (start + end) / 2 };
     };
+    const wires = faces.paths.map((path) => ({ path, drawn: wire(path) }));
     const words = faces.paths.map(
         (path) => `${path.from} to ${path.to}${path.tag ? `, tag ${path.tag}` : ''}${path.done ? ', done' : ''}`,
     );
@@ -50,8 +51,7 @@ export default function WireFaces({ faces }: { faces: Faces }) {
                 <text x={width / 2} y={height - 5} textAnchor="middle" className="fill-soft text-[13px]">
                     {faces.new.title}
                 </text>
-                {faces.paths.map((path, n) => {
-                    const drawn = wire(path);
+                {wires.map(({ path, drawn }, n) => {
                     if (!drawn) return null;
                     const colour = hue(path.colour);
                     const second = stripe(path.colour);
@@ -77,8 +77,7 @@ export default function WireFaces({ faces }: { faces: Faces }) {
                         </g>
                     );
                 })}
-                {faces.paths.map((path, n) => {
-                    const drawn = wire(path);
+                {wires.map(({ path, drawn }, n) => {
                     if (!drawn || path.tag === '') return null;
                     const half = path.tag.length * 4 + 5;
                     return (
