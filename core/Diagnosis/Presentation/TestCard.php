@@ -250,7 +250,7 @@ final readonly class TestCard
         if ((float) $low <= 0.0 && $from > -0.5) {
             $high = self::number($to);
 
-            return (float) $high <= 0.0 ? "no more than 0 $unit" : "under $high $unit";
+            return (float) $high <= 0.0 ? "0 $unit or less" : "under $high $unit";
         }
 
         return "$low to " . self::number($to) . " $unit";

@@ -3,6 +3,7 @@ import AwayLine from '@/away/AwayLine';
 import Button from '@/ui/Button';
 import { LiveNumber, TypedNumber } from './DockNumber';
 import Leads from './Leads';
+import { LeadPlaces } from './NextTest';
 import { Answers, DockSays, SeenOn, Watched } from './ReadingDock';
 import { useDock, type DockProps } from './useDock';
 
@@ -120,6 +121,7 @@ export default function Keypad(props: DockProps & { onMore: () => void }) {
                     </button>
                 </div>
             )}
+            <LeadPlaces card={card} near />
             {card.watch && <Watched dock={dock} />}
             {!dock.numeric ? (
                 <>

@@ -84,20 +84,22 @@ export function InsteadOf({ cannot }: { cannot: CannotShown | undefined }) {
     ) : null;
 }
 
-/** The places of the two leads. */
-export function LeadPlaces({ card }: { card: CardShown }) {
+/** The places of the two leads; near the keys of a phone side by side where they fit, and without the faces. */
+export function LeadPlaces({ card, near = false }: { card: CardShown; near?: boolean }) {
     const places = [
         { name: 'A', label: 'Red lead, A', place: card.red, look: 'bg-[#a12d22]' },
         { name: 'B', label: 'Black lead, B', place: card.black, look: 'border border-dock-rule bg-[#14181b]' },
     ].filter((one) => one.place !== null);
+    if (near && places.length === 0) return null;
+    const across = card.plugs.length > 0 ? '' : 'lg:grid-cols-[auto_1fr_auto_1fr]';
     const list = (
         <dl
-            className={`grid grid-cols-[auto_1fr] content-start gap-x-3 gap-y-0.5 leading-snug ${card.plugs.length > 0 ? '' : 'lg:grid-cols-[auto_1fr_auto_1fr]'}`}
+            className={`gap-x-3 gap-y-0.5 leading-snug ${near ? 'flex flex-wrap' : `grid grid-cols-[auto_1fr] content-start ${across}`}`}
         >
             {places.map((one) => (
-                <div key={one.name} className="contents">
+                <div key={one.name} className={near ? 'flex gap-2' : 'contents'}>
                     <dt
-                        className={`flex h-6 w-6 items-center justify-center rounded-full text-sm font-semibold text-white ${one.look}`}
+                        className={`flex h-6 w-6 shrink-0 items-center justify-center rounded-full text-sm font-semibold text-white ${one.look}`}
                         aria-label={one.label}
                     >
                         {one.name}
@@ -107,7 +109,7 @@ export function LeadPlaces({ card }: { card: CardShown }) {
             ))}
         </dl>
     );
-    if (card.plugs.length === 0) return list;
+    if (near || card.plugs.length === 0) return list;
     return (
         <div className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-4">
             {list}

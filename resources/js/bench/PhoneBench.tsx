@@ -8,7 +8,7 @@ import Cautions from './Cautions';
 import ClosedBench from './ClosedBench';
 import Elsewhere from './Elsewhere';
 import Keypad from './Keypad';
-import { InsteadOf, LeadPlaces, Outcomes, StepLine, WhyThis } from './NextTest';
+import { InsteadOf, Outcomes, StepLine, WhyThis } from './NextTest';
 import OtherWays, { WorkedOut } from './OtherWays';
 import Panels from './Panels';
 import SeriesTable from './SeriesTable';
@@ -77,7 +77,6 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                                 onElement={(element) => bench.showTests([element.id, element.from, element.to])}
                             />
                         </div>
-                        <LeadPlaces card={card} />
                         <WhyThis card={card} choice={bench.choice} currency={bench.currency} />
                         <Outcomes card={card} most={3} />
                     </div>
