@@ -1,6 +1,6 @@
 import { Link } from '@inertiajs/react';
 import type { CannotShown, CardShown, DiagnosisShown, OutcomeShown, TestChoiceShown } from '@/generated/props';
-import { minutes, money, percent } from '@/lib/format';
+import { inline, minutes, money, percent } from '@/lib/format';
 import PlugFace, { order } from '@/ui/PlugFace';
 import Cautions from './Cautions';
 import NumberLine from './NumberLine';
@@ -186,7 +186,7 @@ export default function NextTest({ jobId, card, diagnosis, proposed, typed, curr
                         <span key={look.key}>
                             {n > 0 && '; '}
                             <Link href={`?test=${look.key}`} className="text-lake underline underline-offset-4">
-                                {look.title.charAt(0).toLowerCase() + look.title.slice(1)}
+                                {inline(look.title)}
                             </Link>
                         </span>
                     ))}
@@ -196,13 +196,7 @@ export default function NextTest({ jobId, card, diagnosis, proposed, typed, curr
             <p className="leading-snug text-soft">
                 <span className="lg:hidden">{card.setUp}. </span>
                 {card.meter}
-                {card.tools.length > 1
-                    ? `; ${card.tools
-                          .slice(1)
-                          .map((tool) => tool.charAt(0).toLowerCase() + tool.slice(1))
-                          .join(', ')}`
-                    : ''}
-                .
+                {card.tools.length > 1 ? `; ${card.tools.slice(1).map(inline).join(', ')}` : ''}.
             </p>
             <WhyThis card={card} choice={choice} currency={currency} />
             <Outcomes card={card} most={card.marks.length > 0 ? 3 : 6} />

@@ -1,4 +1,4 @@
-import { money, percent } from '@/lib/format';
+import { inline, money, percent } from '@/lib/format';
 import type { OutlookShown } from '@/generated/props';
 
 /** What repairing on these odds would cost, in the best order, and what one more test would save. */
@@ -28,7 +28,7 @@ export default function Outlook({ outlook, currency }: { outlook: OutlookShown; 
                 Expected: <strong className="figure font-semibold">{money(outlook.money, currency)}</strong> with parts,
                 labour and coming back.
                 {outlook.test &&
-                    ` One more test (${outlook.test.title.charAt(0).toLowerCase()}${outlook.test.title.slice(1)}) costs ${money(outlook.test.costs, currency)} and saves ${money(outlook.test.saves, currency)} of it.`}
+                    ` One more test (${inline(outlook.test.title)}) costs ${money(outlook.test.costs, currency)} and saves ${money(outlook.test.saves, currency)} of it.`}
             </p>
         </section>
     );

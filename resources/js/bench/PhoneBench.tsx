@@ -64,7 +64,7 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                         <h1 className="text-[1.25rem] leading-tight font-semibold">{card.title}</h1>
                         <Cautions key={card.key} jobId={job.id} card={card} />
                         {bench.proposed && <InsteadOf cannot={bench.instead} />}
-                        <div className={card.red ? 'min-h-[180px] flex-1 border border-rule bg-sheet' : ''}>
+                        <div className={card.red ? 'min-h-[132px] flex-1 border border-rule bg-sheet' : ''}>
                             <CircuitSheet
                                 closed={card.red === null}
                                 sheet={sheet}

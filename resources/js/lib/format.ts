@@ -16,6 +16,11 @@ export function day(moment: string): string {
     return new Date(moment).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 }
 
+/** A name inside a sentence: its first letter is small, unless it is written in capitals or with a number. */
+export function inline(name: string): string {
+    return /^[A-Z](?![a-z])/.test(name) && !/^A /.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1);
+}
+
 export function clock(moment: string): string {
     return new Date(moment).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 }

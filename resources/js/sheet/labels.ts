@@ -1,5 +1,5 @@
 import type { DrawnSheet, SuspectShown } from '@/generated/props';
-import { percent } from '@/lib/format';
+import { inline, percent } from '@/lib/format';
 import { around, arrowOf, boxesOf, boxOf, overlap, padOf, ringOf, type Box, type Point } from './geometry';
 
 /** A text where it was found room. */
@@ -201,8 +201,8 @@ function names(
         const suspect = carried.get(id);
         if (!suspect || suspect.probability < 0.05) return label;
         // The odds are those of what would be replaced: that is named, unless the part is called the same.
-        const named = suspect.label.toLowerCase();
-        return `${label !== '' && named.includes(label) ? label : named} ${percent(suspect.probability)}`;
+        const named = inline(suspect.label);
+        return `${label !== '' && named.toLowerCase().includes(label.toLowerCase()) ? label : named} ${percent(suspect.probability)}`;
     };
     const kind = (id: string) => ((carried.get(id)?.probability ?? 0) > 0.2 ? 'suspect' : 'name') as Label['kind'];
     for (const block of sheet.blocks) {
