@@ -25,8 +25,7 @@ final readonly class TakenAlong
     /** @return array<string, mixed> see docs/formats/kept-job.schema.json */
     public function of(Job $job, User $user): array
     {
-        /** @var array<int, string> $names */
-        $names = $job->workshop->users()->pluck('name', 'id')->all();
+        $names = $job->workshop->names();
         $file = $this->format->toArray(StoredJobFile::of($job, photos: false));
         $entries = is_array($file['repair']) ? $file['repair'] : [];
         $file['repair'] = array_map(self::withoutPhoto(...), $entries);

@@ -54,6 +54,11 @@ final class BenchController extends Controller
                 'tool' => 'No test of this circuit needs that tool. Reload the page.',
             ]);
         }
+        if ($data['atHand'] && in_array($data['tool'], $user->workshop->missing_tools ?? [], true)) {
+            throw ValidationException::withMessages([
+                'tool' => 'By its settings your workshop does not own it. A lead changes that.',
+            ]);
+        }
         $missing = array_values(array_diff($user->missing_tools ?? [], [$data['tool']]));
         $user->update(['missing_tools' => $data['atHand'] ? $missing : [...$missing, $data['tool']]]);
 

@@ -10,6 +10,7 @@ use App\Models\Job;
 use App\Models\KeptReading;
 use App\Models\Reading;
 use App\Models\Strike;
+use App\People\Ability;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -64,6 +65,12 @@ final class ReadingController extends Controller
         abort_unless($found instanceof Reading, 404);
         if ($job->stage !== JobStage::Bench) {
             return $this->refused($job, 'Only readings of a job on the bench can be struck out.');
+        }
+        if ($found->user_id !== $this->user($request)->id && !$this->user($request)->may(Ability::Remove)) {
+            return $this->refused(
+                $job,
+                'Somebody else took that reading: a technician strikes it out. Take it again beside it.',
+            );
         }
         $notice = Strike::out($found, $this->user($request), $data['reason'] ?? null)
             ? null

@@ -176,6 +176,9 @@ final class CaptureController extends Controller
 
     public function destroy(Job $job, string $capture): RedirectResponse
     {
+        if ($job->stage === JobStage::Closed) {
+            return $this->refused($job, 'This job is closed: what it holds stays. Reopen it first.');
+        }
         $found = $this->found($job, $capture);
         $found->delete();
         File::deleteDirectory(Capture::folder($found->id));

@@ -4,16 +4,25 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\People\Ability;
+use App\People\Role;
+
 /**
  * Who is signed in.
  */
 final readonly class SignedIn
 {
+    /**
+     * @param list<Ability> $may what this person's role allows
+     * @param string|null $theme that this person chose for all devices
+     */
     public function __construct(
         public int $id,
         public string $name,
-        public string $role,
+        public Role $role,
         public string $workshop,
         public string $currency,
+        public array $may,
+        public ?string $theme,
     ) {}
 }

@@ -11,22 +11,17 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Ispira\Core\Instrument\MeterTrouble;
-use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Kernel\NumberReader;
 use Ispira\Core\Kernel\UnreadableNumber;
 
 /**
- * Meters of the workshop, leads of the session, units of the user.
+ * Meters of the workshop, and the leads of the session.
  */
 final class InstrumentController extends Controller
 {
-    /** Base units of the quantities that are written in more than one. */
-    private const CHOICES = ['Pa' => 'Pressure', 'kPa' => 'Vacuum', 'K' => 'Rise of temperature'];
-
     public function index(Request $request): InstrumentsPage
     {
         $user = $this->user($request);
-        $units = $user->displayUnits();
 
         return new InstrumentsPage(
             meters: array_values(
@@ -47,17 +42,6 @@ final class InstrumentController extends Controller
             ),
             tried: $request->session()->get('tried'),
             leads: Leads::ohms($request->session()),
-            system: $units->system,
-            quantities: array_map(
-                static fn(string $base, string $label): UnitChoice => new UnitChoice(
-                    base: $base,
-                    label: $label,
-                    unit: $units->unit($base)->symbol,
-                    choices: DisplayUnits::choices($base),
-                ),
-                array_keys(self::CHOICES),
-                self::CHOICES,
-            ),
         );
     }
 
@@ -122,30 +106,6 @@ final class InstrumentController extends Controller
             ]);
         }
         Leads::put($request->session(), $ohms);
-
-        return back(303);
-    }
-
-    public function units(Request $request): RedirectResponse
-    {
-        $user = $this->user($request);
-        $data = $request->validate([
-            'system' => ['nullable', Rule::in([DisplayUnits::METRIC, DisplayUnits::US])],
-            'base' => ['nullable', 'required_with:unit', Rule::in(array_keys(self::CHOICES))],
-            'unit' => ['nullable', 'required_with:base', 'string', 'max:20'],
-        ]);
-        if (isset($data['system'])) {
-            // A system replaces the exceptions that were made to the other.
-            $user->update(['unit_system' => $data['system'], 'unit_exceptions' => null]);
-        }
-        if (isset($data['base'], $data['unit'])) {
-            if (!in_array($data['unit'], DisplayUnits::choices($data['base']), true)) {
-                throw ValidationException::withMessages(['unit' => 'That is no unit of this quantity.']);
-            }
-            $user->update([
-                'unit_exceptions' => $user->displayUnits()->with($data['base'], $data['unit'])->exceptions(),
-            ]);
-        }
 
         return back(303);
     }

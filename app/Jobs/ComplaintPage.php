@@ -7,6 +7,7 @@ namespace App\Jobs;
 use App\Http\Page;
 use Ispira\Core\Job\Shown\JobHead;
 use Ispira\Core\Job\Shown\Strip;
+use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryShown;
 use Ispira\Core\Repair\Ledger\OfKind;
@@ -16,12 +17,21 @@ final readonly class ComplaintPage extends Page
     /**
      * @param list<OtherJob> $history
      * @param list<EntryShown> $also
+     * @param list<EntryShown> $corrected
+     * @param list<EntryShown> $handedOver
+     * @param list<EntryShown> $reopened
+     * @param list<Choice> $people to whom it can be handed
      */
     public function __construct(
         public JobHead $job,
         public Strip $strip,
         public array $history,
         #[OfKind(EntryKind::Also)] public array $also,
+        #[OfKind(EntryKind::Corrected)] public array $corrected,
+        #[OfKind(EntryKind::HandedOver)] public array $handedOver,
+        #[OfKind(EntryKind::Reopened)] public array $reopened,
+        public array $people,
+        public string $openedBy,
         public bool $open,
     ) {}
 }

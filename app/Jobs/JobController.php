@@ -7,6 +7,7 @@ namespace App\Jobs;
 use App\Http\Controller;
 use App\Models\Job;
 use App\Models\Unit;
+use App\Models\User;
 use App\Repair\RepairView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -41,7 +42,7 @@ final class JobController extends Controller
         $search = trim($request->string('q')->limit(100, '')->toString());
         $query = $this->user($request)
             ->workshop->jobs()
-            ->with(['unit', 'readings', 'maps', 'replacements'])
+            ->with(['unit', 'owner', 'readings', 'maps', 'replacements'])
             ->latest('updated_at')
             ->limit(self::MOST_LISTED);
         if ($search !== '') {
@@ -62,7 +63,7 @@ final class JobController extends Controller
                 }
             });
         }
-        $jobs = $query->get();
+        $jobs = $query->get()->each->setRelation('workshop', $this->user($request)->workshop);
 
         return new JobsPage(search: $search, jobs: array_values($jobs->map($this->listed(...))->all()));
     }
@@ -70,7 +71,7 @@ final class JobController extends Controller
     private function listed(Job $job): JobListed
     {
         $maps = array_filter(
-            JobShown::maps(JobStates::maps($job), JobStates::readings($job, [])),
+            JobShown::maps(JobStates::maps($job), JobStates::readings($job)),
             static fn(MapShown $map): bool => $map->kind !== MapKind::Remembered,
         );
 
@@ -275,6 +276,25 @@ final class JobController extends Controller
                     ->all(),
             ),
             also: RepairView::entries($job->ledger(), EntryKind::Also),
+            corrected: RepairView::entries($job->ledger(), EntryKind::Corrected),
+            handedOver: RepairView::entries($job->ledger(), EntryKind::HandedOver),
+            reopened: RepairView::entries($job->ledger(), EntryKind::Reopened),
+            people: array_values(
+                $job->workshop
+                    ->users()
+                    ->whereNull('disabled_at')
+                    ->whereKeyNot($job->owner_id)
+                    ->orderBy('name')
+                    ->get()
+                    ->map(
+                        static fn(User $one): Choice => new Choice(
+                            value: (string) $one->id,
+                            label: "$one->name, {$one->role->value}",
+                        ),
+                    )
+                    ->all(),
+            ),
+            openedBy: $job->workshop->names()[$job->user_id] ?? '',
             open: $job->stage !== JobStage::Closed,
         );
     }

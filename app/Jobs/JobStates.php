@@ -49,14 +49,11 @@ final class JobStates
     }
 
     /**
-     * @param array<int, string>|null $names by person; null to look them up
-     *
      * @return list<FiledReading>
      */
-    public static function readings(Job $job, ?array $names = null): array
+    public static function readings(Job $job): array
     {
-        /** @var array<int, string> $names */
-        $names ??= $job->workshop->users()->pluck('name', 'id')->all();
+        $names = $job->workshop->names();
 
         return array_values(
             $job->readings
@@ -72,7 +69,7 @@ final class JobStates
                             $reading->doubts ?? [],
                         ),
                         $reading->kept?->kept_at->toIso8601String(),
-                        $names[$reading->user_id] ?? '',
+                        $reading->author ?? ($names[$reading->user_id] ?? ''),
                     ),
                 )
                 ->all(),
@@ -82,7 +79,11 @@ final class JobStates
     /** @return list<Replaced> */
     public static function replaced(Job $job): array
     {
-        return array_values($job->replacements->map(static fn(Replacement $one): Replaced => $one->toCore())->all());
+        return array_values(
+            $job->replacements
+                ->map(static fn(Replacement $one): Replaced => $one->toCore($job->workshop->names()))
+                ->all(),
+        );
     }
 
     /** @return list<array{id: string, kind: MapKind, notedFor: string|null, episode: int}> */

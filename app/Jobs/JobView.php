@@ -36,6 +36,9 @@ final class JobView
                 ? $job->due_on?->toDateString()
                 : $job->replacements->last()?->temporary_until?->toDateString(),
             practice: $job->practice_fault !== null,
+            owner: $job->owner?->name,
+            partExpectedOn: $job->part_expected_on?->toDateString(),
+            countersign: $job->countersign_due,
         );
     }
 

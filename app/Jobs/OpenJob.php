@@ -66,6 +66,7 @@ final readonly class OpenJob
                 'number' => $number,
                 'unit_id' => $unit instanceof Unit ? $unit->id : null,
                 'user_id' => $user->id,
+                'owner_id' => $user->id,
                 'kind' => $kind,
                 'stage' => $kind->flow()[0],
                 'complaint' => $data['complaint'],

@@ -70,6 +70,7 @@ final class StoredJobFile
                                 $reading->doubts ?? [],
                             ),
                             self::text($reading->kept?->kept_at),
+                            $reading->author ?? ($job->workshop->names()[$reading->user_id] ?? null),
                         ),
                     )
                     ->all(),
@@ -84,11 +85,18 @@ final class StoredJobFile
                             'note' => $r->note,
                             'temporaryUntil' => $r->temporary_until?->toDateString(),
                             'at' => self::text($r->replaced_at),
+                            'by' => $r->author ?? ($job->workshop->names()[$r->user_id] ?? null),
                         ],
                     )
                     ->all(),
             ),
-            array_values($job->entries()->get()->map(static fn(RepairEntry $entry): Entry => $entry->toCore())->all()),
+            array_values(
+                $job
+                    ->entries()
+                    ->get()
+                    ->map(static fn(RepairEntry $entry): Entry => $entry->toCore($job->workshop->names()))
+                    ->all(),
+            ),
             array_values(
                 $job
                     ->runs()
@@ -108,7 +116,7 @@ final class StoredJobFile
         );
     }
 
-    /** @return list<array{id: string, reading: string|null, caption: string|null, takenAt: string|null, jpeg: string}> */
+    /** @return list<array{id: string, reading: string|null, caption: string|null, takenAt: string|null, by: string|null, jpeg: string}> */
     private static function photos(Job $job): array
     {
         return array_values(
@@ -122,6 +130,7 @@ final class StoredJobFile
                         'reading' => $job->readings->firstWhere('sequence', $photo->reading_sequence)?->id,
                         'caption' => $photo->caption,
                         'takenAt' => self::text($photo->taken_at),
+                        'by' => $photo->author ?? ($job->workshop->names()[$photo->user_id] ?? null),
                         'jpeg' => (string) Storage::get($photo->path()),
                     ],
                 )
@@ -152,6 +161,7 @@ final class StoredJobFile
                 'number' => $workshop->takeJobNumber(),
                 'unit_id' => $unit instanceof Unit ? $unit->id : null,
                 'user_id' => $user->id,
+                'owner_id' => $user->id,
                 'kind' => $file->job['kind'],
                 'stage' => $file->job['stage'] ?? JobStage::Bench,
                 'complaint' => $file->job['complaint'] === '' ? 'Imported job' : $file->job['complaint'],
@@ -194,6 +204,7 @@ final class StoredJobFile
                     'part_number' => $replacement['partNumber'],
                     'note' => $replacement['note'],
                     'temporary_until' => $replacement['temporaryUntil'],
+                    'author' => self::author($replacement['by']),
                     'replaced_at' => self::moment($replacement['at']),
                 ]);
             }
@@ -211,6 +222,7 @@ final class StoredJobFile
                     'user_id' => $user->id,
                     'kind' => $entry->kind,
                     'data' => $data,
+                    'author' => self::author($entry->by),
                     'noted_at' => self::moment($entry->at),
                 ]);
             }
@@ -231,6 +243,7 @@ final class StoredJobFile
                         'kind' => $mark->kind,
                         'step' => $mark->step,
                         'note' => $mark->note,
+                        'author' => self::author($mark->by),
                         'marked_at' => Carbon::createFromTimestamp($mark->at)->utc(),
                     ]);
                 }
@@ -255,6 +268,7 @@ final class StoredJobFile
                 $filed->doubts === []
                     ? null
                     : array_map(static fn(Doubt $doubt): array => $doubt->toArray(), $filed->doubts),
+            'author' => self::author($filed->by),
             'taken_at' => $filed->takenAt === null ? $opened : self::moment($filed->takenAt),
         ]);
         if ($filed->keptAt !== null) {
@@ -303,6 +317,7 @@ final class StoredJobFile
                 'caption' => $one['caption'],
                 'width' => $picture->width,
                 'height' => $picture->height,
+                'author' => self::author($one['by']),
                 'taken_at' => self::moment($one['takenAt']),
             ]);
             Storage::put($photo->path(), $picture->jpeg) ||
@@ -311,6 +326,11 @@ final class StoredJobFile
         }
 
         return $ids;
+    }
+
+    private static function author(?string $name): ?string
+    {
+        return $name === null ? null : mb_substr($name, 0, 120);
     }
 
     private static function text(?Carbon $moment): ?string

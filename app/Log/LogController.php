@@ -192,6 +192,9 @@ final class LogController extends Controller
 
     public function removePhoto(Job $job, string $photo): RedirectResponse
     {
+        if ($job->stage === JobStage::Closed) {
+            return $this->refused($job, 'This job is closed: what it holds stays. Reopen it first.');
+        }
         $found = $job->photos()->findOrFail($photo);
         $found->delete();
         Storage::delete($found->path());

@@ -36,6 +36,7 @@ final class ReadingTable
         'instrument',
         'doubts',
         'struck',
+        'by',
     ];
     private const MOST_ROWS = 2000;
 
@@ -58,6 +59,7 @@ final class ReadingTable
                 (string) $reading->instrument,
                 implode(' ', array_column($reading->doubts ?? [], 'sentence')),
                 $reading->strike === null ? 'no' : 'yes',
+                $reading->author ?? ($job->workshop->names()[$reading->user_id] ?? ''),
             ];
         }
     }

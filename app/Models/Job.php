@@ -43,6 +43,10 @@ use Ispira\Core\Repair\Work\StillOpen;
  * @property string       $family
  * @property string|null  $part    the one on the bench, where the job is about a loose part
  * @property JobOutcome|null $outcome of a closed job
+ * @property int|null     $owner_id whose job it is
+ * @property Carbon|null  $part_expected_on when the next part that was ordered should be there
+ * @property bool         $countersign_due  whether a trainee closed it, and nobody has countersigned
+ * @property User|null    $owner
  * @property Carbon|null  $due_on  when it has to be looked at again
  * @property array<string, mixed> $parameters
  * @property string|null  $practice_fault what is hidden in its unit, where that is a make-believe one
@@ -64,11 +68,15 @@ final class Job extends Model
 
     protected $guarded = [];
 
+    protected $attributes = ['countersign_due' => false];
+
     protected $casts = [
         'kind' => JobKind::class,
         'stage' => JobStage::class,
         'outcome' => JobOutcome::class,
         'due_on' => 'date:Y-m-d',
+        'part_expected_on' => 'date:Y-m-d',
+        'countersign_due' => 'boolean',
         'intermittent' => 'boolean',
         'parameters' => 'array',
         'closed_at' => 'datetime',
@@ -86,6 +94,12 @@ final class Job extends Model
     public function workshop(): BelongsTo
     {
         return $this->belongsTo(Workshop::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function owner(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
     }
 
     /** @return HasMany<Reading, $this> those of its circuit: what was set aside with another one is no longer its */
@@ -152,10 +166,14 @@ final class Job extends Model
         return $family instanceof Repairable ? $family->repairSheet() : new RepairSheet();
     }
 
-    /** Counts anew what it leaves open, so that the list of what is due finds it. */
+    /** Counts anew what it leaves open and waits for, so that lists find it. */
     public function recountOpen(): void
     {
-        $this->still_open = count($this->refresh()->stillOpen()->items());
+        $open = $this->refresh()->stillOpen()->items();
+        $this->still_open = count($open);
+        $this->countersign_due = in_array(StillOpen::COUNTERSIGN, array_column($open, 'aspect'), true);
+        $expected = $this->ledger()->onOrder()[0] ?? null;
+        $this->part_expected_on = $expected === null ? null : Carbon::parse($expected->text('expectedOn'));
         $this->updated_at = now();
         $this->save();
     }
@@ -185,7 +203,7 @@ final class Job extends Model
         return Ledger::of(
             array_values(
                 ($this->relationLoaded('entries') ? $this->entries : $this->entries()->get())
-                    ->map(static fn(RepairEntry $entry): Entry => $entry->toCore())
+                    ->map(fn(RepairEntry $entry): Entry => $entry->toCore($this->workshop->names()))
                     ->all(),
             ),
         );

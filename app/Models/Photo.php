@@ -13,6 +13,8 @@ use Illuminate\Support\Carbon;
  *
  * @property string      $id
  * @property string      $job_id
+ * @property int         $user_id
+ * @property string|null $author of a file that it came with
  * @property int|null    $reading_sequence the reading that it belongs to
  * @property string|null $caption
  * @property int         $width

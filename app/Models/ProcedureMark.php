@@ -12,6 +12,8 @@ use Ispira\Core\Procedure\MarkKind;
 /**
  * What was noted of a procedure. Rows are only added.
  *
+ * @property int         $user_id
+ * @property string|null $author of a file that it came with
  * @property string      $run_id
  * @property MarkKind    $kind
  * @property int         $step
@@ -32,7 +34,8 @@ final class ProcedureMark extends Model
 
     protected $casts = ['kind' => MarkKind::class, 'step' => 'integer', 'marked_at' => 'datetime', 'waited' => 'float'];
 
-    public function toCore(): Marked
+    /** @param array<int, string> $names of persons */
+    public function toCore(array $names = []): Marked
     {
         return new Marked(
             $this->kind,
@@ -40,6 +43,7 @@ final class ProcedureMark extends Model
             $this->marked_at->getPreciseTimestamp() / 1e6,
             $this->note,
             $this->waited,
+            $this->author ?? ($names[$this->user_id] ?? null),
         );
     }
 }

@@ -25,6 +25,7 @@ use Ispira\Core\Procedure\StartedRun;
  * @property Carbon               $started_at
  * @property Carbon|null          $heard_at   when the server heard of it, where a device began it without
  * @property Job|null             $job
+ * @property Workshop             $workshop
  * @property \Illuminate\Database\Eloquent\Collection<int, ProcedureMark> $marks
  */
 final class ProcedureRun extends Model
@@ -45,6 +46,12 @@ final class ProcedureRun extends Model
         return $this->hasMany(ProcedureMark::class, 'run_id')->orderBy('sequence');
     }
 
+    /** @return BelongsTo<Workshop, $this> */
+    public function workshop(): BelongsTo
+    {
+        return $this->belongsTo(Workshop::class);
+    }
+
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo
     {
@@ -60,7 +67,11 @@ final class ProcedureRun extends Model
             Run::of(
                 ProcedureFormat::read((string) json_encode($this->text)),
                 $this->started_at->getPreciseTimestamp() / 1e6,
-                array_values($this->marks->map(static fn(ProcedureMark $mark): Marked => $mark->toCore())->all()),
+                array_values(
+                    $this->marks
+                        ->map(fn(ProcedureMark $mark): Marked => $mark->toCore($this->workshop->names()))
+                        ->all(),
+                ),
                 $this->heard_at === null ? null : $this->heard_at->getPreciseTimestamp() / 1e6,
             ),
         );

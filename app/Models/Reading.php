@@ -18,6 +18,7 @@ use Ispira\Core\Reading\Trust;
  * @property string      $id
  * @property string      $job_id
  * @property int         $user_id
+ * @property string|null $author of a file that it came with
  * @property string|null $speed_map_id
  * @property string      $test
  * @property float|null  $number

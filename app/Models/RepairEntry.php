@@ -19,6 +19,7 @@ use Ispira\Core\Repair\Ledger\EntryKind;
  * @property int       $user_id
  * @property EntryKind $kind
  * @property array<string, mixed> $data
+ * @property string|null $author of a file that it came with
  * @property Carbon    $noted_at
  * @property Job       $job
  */
@@ -40,8 +41,15 @@ final class RepairEntry extends Model
         return $this->belongsTo(Job::class);
     }
 
-    public function toCore(): Entry
+    /** @param array<int, string> $names of persons */
+    public function toCore(array $names = []): Entry
     {
-        return Entry::read($this->id, $this->kind, $this->data, $this->noted_at->utc()->format('Y-m-d\TH:i:s.u\Z'));
+        return Entry::read(
+            $this->id,
+            $this->kind,
+            $this->data,
+            $this->noted_at->utc()->format('Y-m-d\TH:i:s.u\Z'),
+            $this->author ?? ($names[$this->user_id] ?? null),
+        );
     }
 }

@@ -19,6 +19,8 @@ use Ispira\Core\Job\Replaced;
  * @property string|null $note
  * @property array<string, mixed>|null $verdict
  * @property Carbon|null $temporary_until the day on which a temporary repair is due
+ * @property int         $user_id
+ * @property string|null $author of a file that it came with
  * @property Carbon      $replaced_at
  */
 final class Replacement extends Model
@@ -33,7 +35,8 @@ final class Replacement extends Model
 
     protected $casts = ['verdict' => 'array', 'replaced_at' => 'datetime', 'temporary_until' => 'date:Y-m-d'];
 
-    public function toCore(): Replaced
+    /** @param array<int, string> $names of persons */
+    public function toCore(array $names = []): Replaced
     {
         return new Replaced(
             $this->id,
@@ -43,6 +46,7 @@ final class Replacement extends Model
             $this->temporary_until?->toDateString(),
             $this->replaced_at->toIso8601String(),
             $this->verdict,
+            $this->author ?? ($names[$this->user_id] ?? null),
         );
     }
 

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\People\Ability;
+use App\People\Role;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
 use Ispira\Core\Kernel\DisplayUnits;
 
 /**
@@ -13,7 +17,12 @@ use Ispira\Core\Kernel\DisplayUnits;
  * @property int      $workshop_id
  * @property string   $name
  * @property string   $email
- * @property string   $role
+ * @property Role     $role
+ * @property Carbon|null $disabled_at since when this person cannot sign in
+ * @property Carbon|null $seen_at     when this person last asked for a page
+ * @property string   $session_key what sessions carry that have not ended
+ * @property string|null $theme       "day" or "dash"; null for what each device shows
+ * @property string   $decimal_sign   "point" or "comma"
  * @property list<string>|null $missing_tools keys of tools that this person has not at hand
  * @property string   $unit_system
  * @property array<string, string>|null $unit_exceptions symbols by base unit
@@ -25,7 +34,32 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed', 'missing_tools' => 'array', 'unit_exceptions' => 'array'];
+    protected $casts = [
+        'password' => 'hashed',
+        'role' => Role::class,
+        'missing_tools' => 'array',
+        'unit_exceptions' => 'array',
+        'disabled_at' => 'datetime',
+        'seen_at' => 'datetime',
+    ];
+
+    public function may(Ability $ability): bool
+    {
+        return $this->disabled_at === null && $this->role->reaches($ability->least());
+    }
+
+    /** Ends every session of this person: those that are open carry a key that is no longer this person's. */
+    public function endSessions(): void
+    {
+        $this->forceFill(['session_key' => strtolower((string) Str::ulid()), 'remember_token' => null])->save();
+    }
+
+    protected static function booted(): void
+    {
+        self::creating(static function (self $user): void {
+            $user->session_key ??= strtolower((string) Str::ulid());
+        });
+    }
 
     public function displayUnits(): DisplayUnits
     {

@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
+use Ispira\Core\Kernel\DisplayUnits;
 
 /**
  * @property int    $id
@@ -15,19 +16,49 @@ use Ispira\Core\Diagnosis\Decision\DecisionSettings;
  * @property float  $labour_per_hour
  * @property float  $come_back_hours
  * @property int    $last_job_number
+ * @property string|null $address  as it stands on sheets
+ * @property string|null $contact
+ * @property string|null $tax_line what a customer's sheet says of taxes
+ * @property string $unit_system   of people who are invited
+ * @property string $opens_at      as HH:MM
+ * @property string $closes_at
+ * @property list<string>|null $working_days "mon" to "sun"; null for the usual five
+ * @property list<string>|null $missing_tools keys of tools that the workshop does not own
+ * @property string $odds          "shipped" or "own"
  */
 final class Workshop extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['labour_per_hour' => 'float', 'come_back_hours' => 'float', 'last_job_number' => 'integer'];
+    protected $casts = [
+        'labour_per_hour' => 'float',
+        'come_back_hours' => 'float',
+        'last_job_number' => 'integer',
+        'working_days' => 'array',
+        'missing_tools' => 'array',
+    ];
 
-    protected $attributes = ['currency' => 'EUR', 'labour_per_hour' => 75, 'come_back_hours' => 1.5];
+    protected $attributes = [
+        'currency' => 'EUR',
+        'labour_per_hour' => 75,
+        'come_back_hours' => 1.5,
+        'unit_system' => DisplayUnits::METRIC,
+        'opens_at' => '08:00',
+        'closes_at' => '17:00',
+        'odds' => 'own',
+    ];
 
     /** @return HasMany<Job, $this> */
     public function jobs(): HasMany
     {
         return $this->hasMany(Job::class);
+    }
+
+    /** @return array<int, string> names of its persons, also of those who have left */
+    public function names(): array
+    {
+        /** @var array<int, string> */
+        return once(fn(): array => $this->users()->pluck('name', 'id')->all());
     }
 
     /** The kind of circuit that it meets most; null where it met none yet. */
@@ -82,6 +113,18 @@ final class Workshop extends Model
     public function users(): HasMany
     {
         return $this->hasMany(User::class);
+    }
+
+    /** @return HasMany<Invitation, $this> */
+    public function invitations(): HasMany
+    {
+        return $this->hasMany(Invitation::class);
+    }
+
+    /** @return HasMany<AuditEntry, $this> */
+    public function audit(): HasMany
+    {
+        return $this->hasMany(AuditEntry::class);
     }
 
     /**

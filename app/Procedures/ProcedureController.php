@@ -9,6 +9,7 @@ use App\Http\EnteredAt;
 use App\Jobs\JobView;
 use App\Models\Job;
 use App\Models\ProcedureRun;
+use App\People\Ability;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Response;
@@ -44,7 +45,7 @@ final class ProcedureController extends Controller
                 array_values($running),
                 $job === null ? null : JobView::head($job),
                 $job?->family,
-                $this->user($request)->role === 'lead',
+                $this->user($request)->may(Ability::Procedures),
             ),
         );
     }
@@ -66,7 +67,7 @@ final class ProcedureController extends Controller
                 $job === null ? null : JobView::head($job),
                 in_array($key, $this->library->own($user->workshop), true),
                 $this->library->isShipped($key),
-                $user->role === 'lead',
+                $user->may(Ability::Procedures),
             ),
         );
     }

@@ -29,23 +29,21 @@ final class WriteController extends Controller
 
     public function __construct(private readonly WorkshopLibrary $library, private readonly FamilyRegistry $families) {}
 
-    public function create(Request $request): WriteProcedurePage
+    public function create(): WriteProcedurePage
     {
-        $this->lead($request);
-
         return new WriteProcedurePage(null, TypedProcedure::begun(), FamilyHead::all($this->families));
     }
 
     public function edit(Request $request, string $key): WriteProcedurePage
     {
-        $procedure = $this->library->of($this->lead($request)->workshop)[$key] ?? abort(404);
+        $procedure = $this->library->of($this->user($request)->workshop)[$key] ?? abort(404);
 
         return new WriteProcedurePage($key, TypedProcedure::of($procedure), FamilyHead::all($this->families));
     }
 
     public function store(Request $request): RedirectResponse
     {
-        $lead = $this->lead($request);
+        $lead = $this->user($request);
         $key = $request->input('key');
         $known = $this->library->of($lead->workshop);
         if (is_string($key) && !isset($known[$key])) {
@@ -72,7 +70,7 @@ final class WriteController extends Controller
     /** Takes in a file that was exported here or elsewhere. */
     public function import(Request $request): RedirectResponse
     {
-        $lead = $this->lead($request);
+        $lead = $this->user($request);
         $file = $request->file('file');
         if (!($file instanceof UploadedFile) || !$file->isValid()) {
             throw ValidationException::withMessages(['file' => 'Choose a procedure file.']);
@@ -107,7 +105,7 @@ final class WriteController extends Controller
 
     public function remove(Request $request, string $key): RedirectResponse
     {
-        $this->lead($request)->workshop->procedures()->where('key', $key)->firstOrFail()->delete();
+        $this->user($request)->workshop->procedures()->where('key', $key)->firstOrFail()->delete();
 
         return redirect($this->library->isShipped($key) ? "/procedures/$key" : '/procedures', 303)->with(
             'notice',
@@ -125,13 +123,5 @@ final class WriteController extends Controller
             );
 
         return redirect("/procedures/$procedure->key", 303)->with('notice', self::STORED);
-    }
-
-    private function lead(Request $request): User
-    {
-        $user = $this->user($request);
-        abort_unless($user->role === 'lead', 403);
-
-        return $user;
     }
 }

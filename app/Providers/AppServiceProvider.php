@@ -6,9 +6,11 @@ namespace App\Providers;
 
 use App\Bench\FilePredictionStore;
 use App\Models\User;
+use App\People\Ability;
 use App\Workshop\StoredWorkplace;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 use Ispira\Core\Device\FamilyRegistry;
@@ -43,15 +45,21 @@ final class AppServiceProvider extends ServiceProvider
                 !str_ends_with(config()->string('database.connections.mariadb.database'), '_test'),
         );
 
+        foreach (Ability::cases() as $ability) {
+            Gate::define($ability->value, static fn(User $user): bool => $user->may($ability));
+        }
+
         // Every job is looked up inside the user's own workshop: another's is not found.
         Route::bind('job', static function (string $id) {
             $user = Auth::user();
             abort_unless($user instanceof User, 404);
 
-            return $user->workshop
+            $job = $user->workshop
                 ->jobs()
-                ->with(['unit', 'readings', 'maps', 'replacements'])
+                ->with(['unit', 'owner', 'readings', 'maps', 'replacements'])
                 ->findOrFail($id);
+
+            return $job->setRelation('workshop', $user->workshop);
         });
     }
 }

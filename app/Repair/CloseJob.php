@@ -51,7 +51,7 @@ final readonly class CloseJob
                     ]),
                 );
             }
-            $locked->update([
+            $locked->refresh()->update([
                 'stage' => JobStage::Closed,
                 'closed_at' => $this->entered->moment(),
                 'outcome' => JobOutcome::from($closing->text('outcome')),

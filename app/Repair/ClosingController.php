@@ -7,6 +7,7 @@ namespace App\Repair;
 use App\Http\Controller;
 use App\Jobs\JobStates;
 use App\Models\Job;
+use App\People\Ability;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -15,6 +16,7 @@ use Ispira\Core\Pages\JobProof;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryRefused;
+use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
  * How a job ends.
@@ -24,7 +26,8 @@ final class ClosingController extends Controller
     public function store(Request $request, Job $job, CloseJob $close, JobProof $proof): RedirectResponse
     {
         $data = $request->validate(['id' => ['required', 'ulid']]);
-        if ($job->stage === JobStage::Circuit) {
+        $cancels = $request->input('outcome') === JobOutcome::Cancelled->value;
+        if ($job->stage === JobStage::Circuit && !$cancels) {
             return $this->whereItStands($job);
         }
         if ($job->stage === JobStage::Closed && !$job->entries()->where('id', strtolower($data['id']))->exists()) {
@@ -35,7 +38,8 @@ final class ClosingController extends Controller
             strtolower($data['id']),
             EntryKind::Closed,
             [
-                'leftOut' => $state->isProved() ? array_column($unread, 'title') : [],
+                'leftOut' => $state->isProved() && !$cancels ? array_column($unread, 'title') : [],
+                'countersign' => !$cancels && !$this->user($request)->may(Ability::Countersign),
             ] + $request->only(['outcome', 'reason', 'dueOn', 'who']),
         );
         if ($closing->text('dueOn') !== '' && $closing->text('dueOn') <= now()->toDateString()) {

@@ -12,7 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response as HttpResponse;
 
 /**
- * What has to be looked at again: temporary repairs, adjustments to undo, lent parts.
+ * What has to be looked at again: temporary repairs, adjustments to undo, parts on order, lent parts.
  */
 final class DueController extends Controller
 {
@@ -22,9 +22,42 @@ final class DueController extends Controller
 
         return new DuePage(
             jobs: self::jobs($workshop),
+            parts: self::parts($workshop),
             loans: RepairView::loans($workshop->id),
             open: self::open($workshop),
         );
+    }
+
+    /** @return list<PartDue> the one expected first at the front */
+    private static function parts(Workshop $workshop): array
+    {
+        $parts = [];
+        $jobs = $workshop
+            ->jobs()
+            ->with(['unit', 'entries'])
+            ->whereNull('practice_fault')
+            ->whereNotNull('part_expected_on')
+            ->orderBy('part_expected_on')
+            ->limit(200)
+            ->get();
+        foreach ($jobs as $job) {
+            $job->setRelation('workshop', $workshop);
+            foreach ($job->ledger()->onOrder() as $part) {
+                $parts[] = new PartDue(
+                    id: $part->id,
+                    jobId: $job->id,
+                    job: JobView::number($job),
+                    unit: $job->unit->name,
+                    what: $part->text('what'),
+                    source: $part->text('source') === '' ? null : $part->text('source'),
+                    expectedOn: $part->text('expectedOn'),
+                    overdue: $part->text('expectedOn') < now()->toDateString(),
+                );
+            }
+        }
+        usort($parts, static fn(PartDue $a, PartDue $b): int => $a->expectedOn <=> $b->expectedOn);
+
+        return $parts;
     }
 
     /** @return list<OpenJobItems> */

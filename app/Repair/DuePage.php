@@ -10,8 +10,9 @@ final readonly class DuePage extends Page
 {
     /**
      * @param list<DueJob> $jobs
+     * @param list<PartDue> $parts on order
      * @param list<LoanShown> $loans
      * @param list<OpenJobItems> $open
      */
-    public function __construct(public array $jobs, public array $loans, public array $open) {}
+    public function __construct(public array $jobs, public array $parts, public array $loans, public array $open) {}
 }

@@ -301,7 +301,7 @@ final readonly class JobSheet
 
     private static function ending(Job $job, Ledger $ledger, bool $forTheFile): string
     {
-        $closed = $ledger->latest(EntryKind::Closed);
+        $closed = $ledger->ending();
         // How it is secured is for the customer as well.
         $secured = $job->outcome?->needsName() === true;
         $inner = !$forTheFile && !$secured && $closed !== null && $closed->list('leftOut') !== [];
@@ -315,6 +315,7 @@ final readonly class JobSheet
                 self::sure($job) .
                 ($reason === '' ? '' : " $reason"),
             JobOutcome::Temporary => "Temporary: it runs for now, and is due on $day. $reason",
+            JobOutcome::Cancelled => "Cancelled: $reason",
             JobOutcome::NotRepaired => "Not repaired: $reason",
             JobOutcome::ProvenGood => 'Nothing had to be replaced: proven good, and back in service. ' . $reason,
             JobOutcome::Adjusted => 'Adjusted as agreed.' .

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Http\Middleware\SessionHolds;
 use App\Models\User;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -54,12 +55,20 @@ final class SessionController
                 'email' => 'Too many tries. Wait ' . RateLimiter::availableIn($key) . ' seconds, then try again.',
             ]);
         }
-        if (!Auth::attempt($credentials)) {
+        if (!Auth::validate($credentials)) {
             RateLimiter::hit($key);
             throw ValidationException::withMessages(['email' => 'E-mail address and password do not belong together.']);
         }
         RateLimiter::clear($key);
+        $user = Auth::getLastAttempted();
+        if (!($user instanceof User) || $user->disabled_at !== null) {
+            throw ValidationException::withMessages([
+                'email' => 'This account is disabled. Ask the lead of your workshop.',
+            ]);
+        }
+        Auth::login($user);
         $request->session()->regenerate();
+        SessionHolds::stays($request, $user);
 
         return redirect()->intended('/');
     }

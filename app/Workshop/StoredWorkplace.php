@@ -41,7 +41,9 @@ final readonly class StoredWorkplace implements Workplace
 
     public function missingTools(): array
     {
-        return $this->user()->missing_tools ?? [];
+        return array_values(
+            array_unique([...$this->workshop()->missing_tools ?? [], ...$this->user()->missing_tools ?? []]),
+        );
     }
 
     public function meters(): array

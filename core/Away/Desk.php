@@ -253,6 +253,7 @@ final class Desk
             // Pictures and the routes of other jobs stay with the server.
             'strip' => [(new StripPages())->strip($job, [], null), $page],
             'wires' => [(new StripPages())->wires($job), $page],
+            'order' => [$repair->order($job), $page],
             'swap' => [$repair->swap($job), $page],
             'proof' => [$repair->proof($job), $page],
             default => [new AwayPage($job->head, self::ONLY_THERE), $page],

@@ -115,6 +115,7 @@ final readonly class KeptJob
                 $one['temporaryUntil'],
                 $one['at'],
                 \is_array($verdict) ? $verdict : null,
+                $one['by'],
             );
         }, $file->replacements);
 

@@ -34,6 +34,11 @@ final readonly class Ending
     public function check(): void
     {
         $never = $this->job->repairSheet->never;
+        if ($this->outcome === JobOutcome::Cancelled) {
+            $this->isUntouched();
+
+            return;
+        }
         if (!\in_array($this->outcome, $this->job->head->kind->outcomes($never->outOfService), true)) {
             throw new EntryRefused(
                 'outcome',
@@ -97,6 +102,25 @@ final readonly class Ending
                 'Not measured: ' .
                     implode('; ', array_column($this->unread, 'title')) .
                     '. Measure it, or say why it is left out.',
+            );
+    }
+
+    /** What was worked on is proved, or ends in one of the ways that say in which state it is left. */
+    private function isUntouched(): void
+    {
+        $touched =
+            $this->job->lastReplaced() !== null ||
+            $this->job->ledger->all(
+                EntryKind::Down,
+                EntryKind::WireMoved,
+                EntryKind::Adjusted,
+                EntryKind::SwitchesSet,
+            ) !== [];
+        $touched &&
+            throw new EntryRefused(
+                'outcome',
+                'The machine has been worked on already: a job is cancelled only before that. Prove it, or close it ' .
+                    'in a way that says how the machine is left.',
             );
     }
 

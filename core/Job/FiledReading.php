@@ -15,7 +15,7 @@ final readonly class FiledReading
     /**
      * @param list<Doubt> $doubts what the rules said when it was taken
      * @param string|null $keptAt when somebody answered that it is right
-     * @param string|null $by     name of the person, where it is known: no part of a file
+     * @param string|null $by     name of the person who took it, where it is known
      */
     public function __construct(
         public Reading $reading,

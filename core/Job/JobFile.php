@@ -25,10 +25,10 @@ final readonly class JobFile
      * @param array<string, mixed> $parameters   of the circuit, as its family reads them
      * @param list<array{id: string, kind: MapKind, notedFor: string|null, episode: int}> $maps
      * @param list<FiledReading>   $readings     in the order taken
-     * @param list<array{id: string|null, remedy: string, partNumber: string|null, note: string|null, temporaryUntil: string|null, at: string|null}> $replacements
+     * @param list<array{id: string|null, remedy: string, partNumber: string|null, note: string|null, temporaryUntil: string|null, at: string|null, by: string|null}> $replacements
      * @param list<Entry>          $entries      noted between verdict and closed job
      * @param list<array{procedure: Procedure, startedAt: string, marks: list<Marked>}> $runs of procedures
-     * @param list<array{id: string, reading: string|null, caption: string|null, takenAt: string|null, jpeg: string}> $photos with the picture as it is
+     * @param list<array{id: string, reading: string|null, caption: string|null, takenAt: string|null, by: string|null, jpeg: string}> $photos with the picture as it is
      */
     public function __construct(
         public array $job,

@@ -140,6 +140,7 @@ final readonly class JobFileFormat
                     'id' => $entry->id,
                     'kind' => $entry->kind->value,
                     'at' => $entry->at,
+                    'by' => $entry->by,
                     'data' => (object) $entry->data,
                 ],
                 $file->entries,
@@ -154,6 +155,7 @@ final readonly class JobFileFormat
                             'step' => $mark->step,
                             'at' => $mark->at,
                             'note' => $mark->note,
+                            'by' => $mark->by,
                         ],
                         $run['marks'],
                     ),
@@ -228,7 +230,7 @@ final readonly class JobFileFormat
         ];
     }
 
-    /** @return list<array{id: string|null, remedy: string, partNumber: string|null, note: string|null, temporaryUntil: string|null, at: string|null}> */
+    /** @return list<array{id: string|null, remedy: string, partNumber: string|null, note: string|null, temporaryUntil: string|null, at: string|null, by: string|null}> */
     private function replacements(Record $file, CircuitModel $model): array
     {
         $replacements = [];
@@ -240,6 +242,7 @@ final readonly class JobFileFormat
                 'note',
                 'temporaryUntil',
                 'at',
+                'by',
             ]);
             $remedy = $record->text('remedy');
             foreach (explode('+', $remedy) as $part) {
@@ -253,6 +256,7 @@ final readonly class JobFileFormat
                 'note' => $record->optionalText('note'),
                 'temporaryUntil' => $record->day('temporaryUntil'),
                 'at' => $record->moment('at'),
+                'by' => $record->optionalText('by'),
             ];
         }
 
@@ -279,7 +283,7 @@ final readonly class JobFileFormat
     }
 
     /**
-     * @param list<array{id: string|null, remedy: string, partNumber: string|null, note: string|null, temporaryUntil: string|null, at: string|null}> $replacements
+     * @param list<array{id: string|null, remedy: string, partNumber: string|null, note: string|null, temporaryUntil: string|null, at: string|null, by: string|null}> $replacements
      * @param list<string> $photos
      *
      * @return list<Entry>
@@ -290,7 +294,7 @@ final readonly class JobFileFormat
         $known = array_column($replacements, 'id');
         foreach ($file->items('repair', self::MOST_ENTRIES) as $number => $item) {
             $path = "repair[$number]";
-            $record = new Record($item, $path, ['id', 'kind', 'at', 'data']);
+            $record = new Record($item, $path, ['id', 'kind', 'at', 'by', 'data']);
             $kind =
                 EntryKind::tryFrom($record->text('kind')) ?? throw FileError::at("$path.kind", 'is no kind of entry.');
             $data = $record->get('data') ?? [];
@@ -300,6 +304,7 @@ final readonly class JobFileFormat
                     $kind,
                     \is_array($data) ? $data : throw FileError::at("$path.data", 'must be an object.'),
                     $record->moment('at'),
+                    $record->optionalText('by'),
                 );
             } catch (EntryRefused $refused) {
                 throw FileError::at("$path.data.$refused->field", $refused->getMessage());
@@ -337,7 +342,7 @@ final readonly class JobFileFormat
             }
             $marks = [];
             foreach ($record->items('marks', 500) as $n => $one) {
-                $mark = new Record($one, "$path.marks[$n]", ['kind', 'step', 'at', 'note']);
+                $mark = new Record($one, "$path.marks[$n]", ['kind', 'step', 'at', 'note', 'by']);
                 $marks[] = new Marked(
                     MarkKind::tryFrom($mark->text('kind')) ??
                         throw FileError::at("$path.marks[$n].kind", 'is no mark of a run.'),
@@ -345,6 +350,7 @@ final readonly class JobFileFormat
                     $mark->optionalNumber('at') ??
                         throw FileError::at("$path.marks[$n].at", 'must be seconds since 1970.'),
                     $mark->optionalText('note'),
+                    by: $mark->optionalText('by'),
                 );
             }
             $runs[] = [
@@ -361,14 +367,14 @@ final readonly class JobFileFormat
     /**
      * @param list<string> $readings
      *
-     * @return list<array{id: string, reading: string|null, caption: string|null, takenAt: string|null, jpeg: string}>
+     * @return list<array{id: string, reading: string|null, caption: string|null, takenAt: string|null, by: string|null, jpeg: string}>
      */
     private function photos(Record $file, array $readings): array
     {
         $photos = [];
         foreach ($file->items('photos', self::MOST_PHOTOS) as $number => $item) {
             $path = "photos[$number]";
-            $record = new Record($item, $path, ['id', 'reading', 'caption', 'takenAt', 'jpeg']);
+            $record = new Record($item, $path, ['id', 'reading', 'caption', 'takenAt', 'by', 'jpeg']);
             $reading = $record->optionalText('reading');
             $reading === null ||
                 \in_array($reading, $readings, true) ||
@@ -383,6 +389,7 @@ final readonly class JobFileFormat
                 'reading' => $reading,
                 'caption' => $record->optionalText('caption'),
                 'takenAt' => $record->moment('takenAt'),
+                'by' => $record->optionalText('by'),
                 'jpeg' => $jpeg,
             ];
         }

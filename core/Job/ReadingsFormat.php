@@ -58,6 +58,7 @@ final readonly class ReadingsFormat
                 'takenAt',
                 'struckAt',
                 'struckBecause',
+                'by',
             ]);
             $id = $record->optionalText('id') ?? "reading-$number";
             if (isset($ids[$id])) {
@@ -102,6 +103,7 @@ final readonly class ReadingsFormat
                 $record->optionalText('struckBecause'),
                 $doubts,
                 $record->moment('keptAt'),
+                $record->optionalText('by'),
             );
         }
 
@@ -128,6 +130,7 @@ final readonly class ReadingsFormat
             'takenAt' => $filed->takenAt,
             'struckAt' => $filed->struckAt,
             'struckBecause' => $filed->struckBecause,
+            'by' => $filed->by,
         ];
     }
 

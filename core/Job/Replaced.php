@@ -16,6 +16,7 @@ final readonly class Replaced
      * @param string|null               $temporaryUntil day on which a temporary repair is due
      * @param string|null               $at             moment as ISO 8601
      * @param array<array-key, mixed>|null $verdict     as it stood when the part was chosen; null where none was asked
+     * @param string|null               $by             name of the person who replaced it, where it is known
      */
     public function __construct(
         public string $id,
@@ -25,6 +26,7 @@ final readonly class Replaced
         public ?string $temporaryUntil,
         public ?string $at,
         public ?array $verdict,
+        public ?string $by = null,
     ) {}
 
     /** What the diagnosis said when it was chosen. */

@@ -207,6 +207,7 @@ final readonly class JobShown
                 temporaryUntil: $one->temporaryUntil,
                 at: $one->at ?? '',
                 verdict: $one->then(),
+                by: $one->by,
             ),
             $replacements,
         );

@@ -24,6 +24,7 @@ use Ispira\Core\Practice\PracticeShown;
 use Ispira\Core\Procedure\Procedure;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Ledger\EntryShown;
 use Ispira\Core\Repair\Proof\NewPartTests;
 use Ispira\Core\Repair\Proof\ProofChecks;
 use Ispira\Core\Repair\Remedy\BreakEven;
@@ -42,6 +43,24 @@ final readonly class RepairPages
         private TemporaryOffer $temporary,
         private JobPlans $plans,
     ) {}
+
+    public function order(JobState $job): OrderPage
+    {
+        $shown = new JobShown($job);
+        $choice = $job->ledger->latest(EntryKind::Choice);
+
+        return new OrderPage(
+            job: $job->head,
+            open: !$job->is(JobStage::Closed),
+            onOrder: array_map(EntryShown::of(...), $job->ledger->onOrder()),
+            ordered: $shown->entries(EntryKind::Ordered),
+            arrived: $shown->entries(EntryKind::Arrived),
+            today: $this->place->today(),
+            chosen: $choice?->text('label'),
+            number: $choice?->text('partNumber'),
+            leadDays: $choice?->count('leadDays'),
+        );
+    }
 
     public function remedy(JobState $job, RemedyAsked $asked): RemedyPage
     {

@@ -12,6 +12,7 @@ final readonly class Marked
     /**
      * @param float      $at     seconds of the server's clock
      * @param float|null $waited seconds that a device counted for the step without the server; null with it in reach
+     * @param string|null $by name of the person who noted it, where it is known
      */
     public function __construct(
         public MarkKind $kind,
@@ -19,5 +20,6 @@ final readonly class Marked
         public float $at,
         public ?string $note = null,
         public ?float $waited = null,
+        public ?string $by = null,
     ) {}
 }

@@ -61,6 +61,7 @@ test('a table of volts is stepped through, and stands in the log with a photo', 
     const bench = page.url().split('?')[0] ?? '';
     await page.goto(`${bench}?test=motor-volts@1`);
     await page.getByRole('link', { name: 'Step through all positions' }).click();
+    await expect(page.getByRole('link', { name: 'Leave the table' })).toBeVisible();
     const dock = page.getByRole('region', { name: 'Reading', exact: true });
     for (const step of ['1', '2', '3', '4']) {
         await expect(page.locator(`[data-test="motor-volts@${step}"]`)).toBeVisible();

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Job;
 use App\Models\User;
 use App\Models\Workshop;
+use App\People\Role;
 use Database\Seeders\DatabaseSeeder;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Job\JobStage;
@@ -20,7 +21,10 @@ final class DemoTest extends TestCase
         $workshop = Workshop::query()->where('name', 'Halvmark shared workshop')->firstOrFail();
         self::assertSame(32, $workshop->units()->count());
         self::assertSame(66, $workshop->jobs()->count());
-        self::assertSame(['lead', 'technician', 'trainee'], $workshop->users()->orderBy('id')->pluck('role')->all());
+        self::assertSame(
+            [Role::Lead, Role::Technician, Role::Trainee],
+            $workshop->users()->orderBy('id')->pluck('role')->all(),
+        );
         foreach (JobStage::cases() as $stage) {
             foreach (array_keys(FamilyRegistry::shipped()->all()) as $family) {
                 self::assertGreaterThan(

@@ -98,7 +98,7 @@ final class RepairTest extends TestCase
 
     public function testTheCatalogueComesInAndOutAndItsPartsAreOffered(): void
     {
-        $user = $this->person();
+        $user = $this->person('lead');
         $job = $this->jobOnBench($user);
         $example = (string) file_get_contents(__DIR__ . '/../../docs/formats/parts.example.json');
         $this->post('/parts/import', [
@@ -118,7 +118,7 @@ final class RepairTest extends TestCase
             array_column($this->props("/jobs/$job->id/remedy")['outlook']['options'], 'key'),
         );
         $table = $this->get('/parts.csv')->streamedContent();
-        $this->actingAs($this->person());
+        $this->actingAs($this->person('lead'));
         $this->post('/parts/import', [
             'file' => UploadedFile::fake()->createWithContent('parts.csv', $table),
         ])->assertSessionHasNoErrors();
@@ -176,7 +176,7 @@ final class RepairTest extends TestCase
 
     public function testTheRouteOfAModelIsKeptWithItsMinutes(): void
     {
-        $user = $this->person();
+        $user = $this->person('lead');
         $first = $this->newJob(['unitModel' => 'Tarn 12']);
         $this->actingAs($user)->post('/jobs', $first);
         $this->put("/jobs/{$first['id']}/circuit", ['values' => ['positions' => '4']]);

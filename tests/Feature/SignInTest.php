@@ -59,10 +59,10 @@ final class SignInTest extends TestCase
     public function testACommandMakesTheFirstWorkshopAndLead(): void
     {
         $this->command('lea@quay.test')
-            ->expectsQuestion('Password of the lead, at least 10 characters', 'short')
+            ->expectsQuestion('Password of the lead, at least 12 characters', 'short')
             ->assertFailed();
         $this->command('lea@quay.test')
-            ->expectsQuestion('Password of the lead, at least 10 characters', 'long enough now')
+            ->expectsQuestion('Password of the lead, at least 12 characters', 'long enough now')
             ->assertSuccessful();
         $this->post('/sign-in', ['email' => 'lea@quay.test', 'password' => 'long enough now'])->assertRedirect('/');
         $this->command('lea@quay.test')->assertFailed();

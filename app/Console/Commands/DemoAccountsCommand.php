@@ -19,7 +19,7 @@ final class DemoAccountsCommand extends Command
             return self::SUCCESS;
         }
         foreach (User::query()->where('email', 'like', '%@halvmark.example')->orderBy('id')->get() as $user) {
-            $this->line("  $user->email  $user->role");
+            $this->line("  $user->email  {$user->role->value}");
         }
         $this->line('  password: ' . config()->string('ispira.demo_password'));
 

@@ -6,6 +6,8 @@ namespace App\Console\Commands;
 
 use App\Models\User;
 use App\Models\Workshop;
+use App\People\PasswordRule;
+use App\People\Role;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
@@ -28,9 +30,10 @@ final class WorkshopCommand extends Command
 
             return self::FAILURE;
         }
-        $password = $this->secret('Password of the lead, at least 10 characters');
-        if (!is_string($password) || mb_strlen($password) < 10) {
-            $this->error('The password must have at least 10 characters. Nothing was made.');
+        $password = $this->secret('Password of the lead, at least 12 characters');
+        $refusal = PasswordRule::refusal(is_string($password) ? $password : '');
+        if ($refusal !== null) {
+            $this->error("$refusal Nothing was made.");
 
             return self::FAILURE;
         }
@@ -40,7 +43,7 @@ final class WorkshopCommand extends Command
                 'name' => $this->argument('lead'),
                 'email' => $email,
                 'password' => $password,
-                'role' => 'lead',
+                'role' => Role::Lead,
             ]);
         });
         $this->info('Done. Sign in with that address.');

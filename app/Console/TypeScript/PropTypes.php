@@ -220,7 +220,7 @@ final class PropTypes
     {
         $name = Str::studly($kind->value) . 'Entry';
         $own = $kind->fields();
-        $lines = ['    id: string;', '    at: string | null;'];
+        $lines = ['    id: string;', '    at: string | null;', '    by: string | null;'];
         if (!isset($own['kind'])) {
             $lines[] = '    kind: ' . self::text($kind->value) . ';';
         }

@@ -6,6 +6,7 @@ namespace App\Http\Middleware;
 
 use App\Http\SignedIn;
 use App\Models\User;
+use App\People\Ability;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 
@@ -29,6 +30,10 @@ final class HandleInertiaRequests extends Middleware
                         role: $user->role,
                         workshop: $user->workshop->name,
                         currency: $user->workshop->currency,
+                        may: array_values(
+                            array_filter(Ability::cases(), static fn(Ability $one): bool => $user->may($one)),
+                        ),
+                        theme: $user->theme,
                     )
                     : null,
             'notice' => fn() => $request->session()->get('notice'),

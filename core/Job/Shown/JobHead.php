@@ -17,6 +17,9 @@ final readonly class JobHead
      * @param string|null $dueOn day as YYYY-MM-DD
      * @param list<JobStage> $flow the stages that a job of this kind goes through
      * @param bool $practice whether its unit is a make-believe one
+     * @param string|null $owner name of the person whose job it is
+     * @param string|null $partExpectedOn day as YYYY-MM-DD on which the next part that was ordered should be there
+     * @param bool $countersign whether somebody has to countersign how it was closed
      */
     public function __construct(
         public string $id,
@@ -37,6 +40,9 @@ final readonly class JobHead
         public ?string $closedAt,
         public ?string $temporaryUntil,
         public bool $practice = false,
+        public ?string $owner = null,
+        public ?string $partExpectedOn = null,
+        public bool $countersign = false,
     ) {}
 
     /**
@@ -70,6 +76,9 @@ final readonly class JobHead
             $closedAt ?? $this->closedAt,
             $this->temporaryUntil,
             $this->practice,
+            $this->owner,
+            $this->partExpectedOn,
+            $this->countersign,
         );
     }
 }

@@ -18,5 +18,6 @@ final readonly class ReplacementShown
         public ?string $temporaryUntil,
         public string $at,
         public ?VerdictThen $verdict,
+        public ?string $by,
     ) {}
 }

@@ -25,15 +25,22 @@ final readonly class Entry
     /**
      * @param array<string, Value> $data as its kind declares
      * @param string|null          $at   moment as ISO 8601
+     * @param string|null          $by   name of the person who noted it, where it is known
      */
-    private function __construct(public string $id, public EntryKind $kind, public array $data, public ?string $at) {}
+    private function __construct(
+        public string $id,
+        public EntryKind $kind,
+        public array $data,
+        public ?string $at,
+        public ?string $by,
+    ) {}
 
     /**
      * @param array<array-key, mixed> $given
      *
      * @throws EntryRefused
      */
-    public static function read(string $id, EntryKind $kind, array $given, ?string $at = null): self
+    public static function read(string $id, EntryKind $kind, array $given, ?string $at = null, ?string $by = null): self
     {
         $fields = $kind->fields();
         foreach (array_diff(array_keys($given), array_keys($fields)) as $unknown) {
@@ -44,7 +51,7 @@ final readonly class Entry
             $data[$field] = self::value($field, $type, $given[$field] ?? null);
         }
 
-        return new self($id, $kind, $data, $at);
+        return new self($id, $kind, $data, $at, $by);
     }
 
     /** @return array<string, string> ids of what it belongs to, by field: entries, replacements, photos */

@@ -41,6 +41,11 @@ enum EntryKind: string
     case Planned = 'planned';
     case Quote = 'quote';
     case OtherCircuit = 'other-circuit';
+    case Ordered = 'ordered';
+    case Arrived = 'arrived';
+    case HandedOver = 'handed-over';
+    case Corrected = 'corrected';
+    case Reopened = 'reopened';
 
     /** Those that are noted as they are; the others are worked out by pages of their own. */
     public const PLAIN = [
@@ -64,6 +69,8 @@ enum EntryKind: string
         self::Quote,
         self::Also,
         self::Cannot,
+        self::Ordered,
+        self::Arrived,
     ];
 
     /** @return array<string, string|list<string>> */
@@ -102,7 +109,10 @@ enum EntryKind: string
                 'photo' => 'text?',
             ],
             self::Kit => ['sort' => ['tool', 'consumable', 'carry-over', 'restore'], 'what' => 'text'],
-            self::KitReady, self::Returned, self::WireMoved, self::WireChecked => ['of' => 'text', 'note' => 'text?'],
+            self::KitReady, self::Returned, self::Arrived, self::WireMoved, self::WireChecked => [
+                'of' => 'text',
+                'note' => 'text?',
+            ],
             self::Down => [
                 'what' => 'text',
                 'fastener' => 'text?',
@@ -150,6 +160,7 @@ enum EntryKind: string
                 'dueOn' => 'day?',
                 'who' => 'text?',
                 'leftOut' => 'list',
+                'countersign' => 'flag',
             ],
             self::Held => ['replacement' => 'text', 'held' => 'flag', 'because' => 'text?'],
             self::Loan => ['what' => 'text', 'to' => 'text', 'dueOn' => 'day'],
@@ -164,6 +175,16 @@ enum EntryKind: string
                 'source' => 'text?',
             ],
             self::Also => ['what' => 'text'],
+            self::Ordered => [
+                'what' => 'text',
+                'partNumber' => 'text?',
+                'source' => 'text?',
+                'expectedOn' => 'day',
+                'price' => 'number?',
+            ],
+            self::HandedOver => ['from' => 'text', 'to' => 'text', 'note' => 'text'],
+            self::Corrected => ['old' => 'map', 'new' => 'map', 'reason' => 'text?'],
+            self::Reopened => ['cameBack' => 'flag', 'reason' => 'text'],
             self::Cannot => [
                 'test' => 'text',
                 'because' => ['tool', 'access', 'unsafe', 'customer'],

@@ -12,11 +12,17 @@ namespace Ispira\Core\Repair\Ledger;
 final readonly class EntryShown implements \JsonSerializable
 {
     /** @param array<string, Value> $data as its kind declares */
-    private function __construct(public string $id, public EntryKind $kind, public ?string $at, public array $data) {}
+    private function __construct(
+        public string $id,
+        public EntryKind $kind,
+        public ?string $at,
+        public ?string $by,
+        public array $data,
+    ) {}
 
     public static function of(Entry $entry): self
     {
-        return new self($entry->id, $entry->kind, $entry->at, $entry->data);
+        return new self($entry->id, $entry->kind, $entry->at, $entry->by, $entry->data);
     }
 
     public function text(string $field): string
@@ -29,6 +35,6 @@ final readonly class EntryShown implements \JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['id' => $this->id, 'kind' => $this->kind->value, 'at' => $this->at, ...$this->data];
+        return ['id' => $this->id, 'kind' => $this->kind->value, 'at' => $this->at, 'by' => $this->by, ...$this->data];
     }
 }

@@ -48,6 +48,31 @@ final readonly class Ledger
         return $all === [] ? null : $all[\count($all) - 1];
     }
 
+    /** How the job ended; null where it goes on, or goes on again. */
+    public function ending(): ?Entry
+    {
+        $both = $this->all(EntryKind::Closed, EntryKind::Reopened);
+        $last = $both === [] ? null : $both[\count($both) - 1];
+
+        return $last?->kind === EntryKind::Closed ? $last : null;
+    }
+
+    /** @return list<Entry> parts that were ordered and have not arrived, the one expected first at the front */
+    public function onOrder(): array
+    {
+        $arrived = array_map(static fn(Entry $one): string => $one->text('of'), $this->all(EntryKind::Arrived));
+        $waiting = array_filter(
+            $this->all(EntryKind::Ordered),
+            static fn(Entry $one): bool => !\in_array($one->id, $arrived, true),
+        );
+        usort(
+            $waiting,
+            static fn(Entry $a, Entry $b): int => [$a->text('expectedOn'), $a->at] <=> [$b->text('expectedOn'), $b->at],
+        );
+
+        return $waiting;
+    }
+
     public function find(string $id): ?Entry
     {
         return $this->entries[$id] ?? null;

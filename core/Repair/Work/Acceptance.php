@@ -20,7 +20,13 @@ use Ispira\Core\Repair\Remedy\Quote;
 final readonly class Acceptance
 {
     /** What can still be noted when the job is closed. */
-    public const AFTER_CLOSING = [EntryKind::Loan, EntryKind::Returned, EntryKind::Held, EntryKind::Settled];
+    public const AFTER_CLOSING = [
+        EntryKind::Loan,
+        EntryKind::Returned,
+        EntryKind::Held,
+        EntryKind::Settled,
+        EntryKind::Arrived,
+    ];
 
     /** @param StillOpen|null $open what the job leaves open; null for what the ledger alone leaves */
     public function __construct(private Ledger $ledger, private ?StillOpen $open = null) {}
@@ -43,6 +49,7 @@ final readonly class Acceptance
             EntryKind::Closed => $this->closing($entry),
             EntryKind::Settled => ($this->open ?? new StillOpen($this->ledger))->isOpen($entry) ||
                 throw new EntryRefused('of', 'That is not open any more. Reload the page.'),
+            EntryKind::Arrived => $this->of($entry, EntryKind::Ordered),
             EntryKind::Choice => $entry->text('kind') !== OfferedRemedy::CONVERSION ||
                 \in_array($entry->text('lasting'), ['temporary', 'permanent'], true) ||
                 throw new EntryRefused('lasting', 'Say whether it is for good, or until the right part is here.'),
@@ -97,6 +104,7 @@ final readonly class Acceptance
                 'reason',
                 match ($outcome) {
                     JobOutcome::Advised => 'Say what was advised.',
+                    JobOutcome::Cancelled => 'Say why it is cancelled.',
                     JobOutcome::NotInService => 'Say how it is switched off and secured, and what is missing.',
                     default => 'Say why it was not repaired.',
                 },
@@ -148,7 +156,19 @@ final readonly class Acceptance
             $this->ledger->find($entry->text('of')) ??
             throw new EntryRefused('of', 'That entry is not there any more. Reload the page.');
         if (
-            \in_array($of->kind, [EntryKind::Closed, EntryKind::Held, EntryKind::Choice, EntryKind::OtherCircuit], true)
+            \in_array(
+                $of->kind,
+                [
+                    EntryKind::Closed,
+                    EntryKind::Held,
+                    EntryKind::Choice,
+                    EntryKind::OtherCircuit,
+                    EntryKind::HandedOver,
+                    EntryKind::Corrected,
+                    EntryKind::Reopened,
+                ],
+                true,
+            )
         ) {
             throw new EntryRefused(
                 'of',

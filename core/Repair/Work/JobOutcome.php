@@ -25,10 +25,13 @@ enum JobOutcome: string
     /** To a person licensed for it. */
     case HandedOver = 'handed-over';
 
+    /** Nothing was done to the machine, and nothing will be. */
+    case Cancelled = 'cancelled';
+
     /** Whether it has to say why, or what. */
     public function needsReason(): bool
     {
-        return \in_array($this, [self::NotRepaired, self::Advised, self::NotInService], true);
+        return \in_array($this, [self::NotRepaired, self::Advised, self::NotInService, self::Cancelled], true);
     }
 
     /** Whether somebody who was told, or who takes it over, is named. */

@@ -13,6 +13,9 @@ use Ispira\Core\Repair\Ledger\Ledger;
  */
 final readonly class StillOpen
 {
+    /** What of a closed job a person settles who may countersign. */
+    public const COUNTERSIGN = 'countersign';
+
     /** @param list<OpenItem> $found what the findings of the job leave, see {@see FollowUps} */
     public function __construct(private Ledger $ledger, private array $found = []) {}
 
@@ -159,7 +162,7 @@ final readonly class StillOpen
     /** @return list<OpenItem> what the end of the job itself leaves to do */
     private function atTheEnd(): array
     {
-        $closed = $this->ledger->latest(EntryKind::Closed);
+        $closed = $this->ledger->ending();
         if ($closed === null) {
             return [];
         }
@@ -171,6 +174,17 @@ final readonly class StillOpen
                 what: "Not measured: $title",
                 why: $closed->text('reason'),
             );
+        }
+        if ($closed->flag('countersign')) {
+            $items[] = new OpenItem(
+                of: $closed->id,
+                aspect: self::COUNTERSIGN,
+                what: 'Closed by a trainee: to be countersigned',
+                why: $closed->text('reason'),
+            );
+        }
+        foreach ($this->ledger->onOrder() as $part) {
+            $items[] = self::item($part, "Ordered and not arrived: {$part->text('what')}");
         }
         $day = $closed->text('dueOn');
         $end = match (JobOutcome::from($closed->text('outcome'))) {

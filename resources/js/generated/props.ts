@@ -1,8 +1,32 @@
 // Written by `php artisan ispira:types` from the classes of the same names. Change those, not this.
 
+export type Ability =
+    | 'look'
+    | 'note'
+    | 'remove'
+    | 'correct'
+    | 'countersign'
+    | 'catalogue'
+    | 'instruments'
+    | 'procedures'
+    | 'people'
+    | 'settings';
+
+export interface AccountPage {
+    name: string;
+    email: string;
+    role: Role;
+    /** "day" or "dash"; null for what each device shows. */
+    theme: string | null;
+    /** Of units. */
+    system: string;
+    quantities: UnitChoice[];
+}
+
 export interface AdjustedEntry {
     id: string;
     at: string | null;
+    by: string | null;
     kind: 'adjusted';
     of: string | null;
     what: string;
@@ -11,11 +35,27 @@ export interface AdjustedEntry {
     undoOn: string | null;
 }
 
+/** What can be done, and by whom. */
+export interface AllowedShown {
+    what: string;
+    roles: Role[];
+}
+
 export interface AlsoEntry {
     id: string;
     at: string | null;
+    by: string | null;
     kind: 'also';
     what: string;
+}
+
+export interface ArrivedEntry {
+    id: string;
+    at: string | null;
+    by: string | null;
+    kind: 'arrived';
+    of: string;
+    note: string | null;
 }
 
 /** One attempt of the cheapest order of attempts. */
@@ -34,6 +74,23 @@ export interface AttributeShown {
     unit: string;
     hint: string;
     choices: Choice[];
+}
+
+export interface AuditPage {
+    /** The newest first. */
+    acts: AuditShown[];
+    /** Number of the last of them, where there are older ones. */
+    before: number | null;
+}
+
+/** One act, in words. */
+export interface AuditShown {
+    sequence: number;
+    by: string;
+    words: string;
+    about: string;
+    detail: string | null;
+    at: string;
 }
 
 export interface AwayPage {
@@ -249,6 +306,7 @@ export interface Choice {
 export interface ChoiceEntry {
     id: string;
     at: string | null;
+    by: string | null;
     option: string;
     label: string;
     parts: string[];
@@ -280,12 +338,14 @@ export interface CircuitPage {
 export interface ClosedEntry {
     id: string;
     at: string | null;
+    by: string | null;
     kind: 'closed';
-    outcome: 'repaired' | 'temporary' | 'not-repaired' | 'proven-good' | 'adjusted' | 'advised' | 'watched' | 'not-in-service' | 'handed-over';
+    outcome: 'repaired' | 'temporary' | 'not-repaired' | 'proven-good' | 'adjusted' | 'advised' | 'watched' | 'not-in-service' | 'handed-over' | 'cancelled';
     reason: string | null;
     dueOn: string | null;
     who: string | null;
     leftOut: string[];
+    countersign: boolean;
 }
 
 export interface ComplaintPage {
@@ -293,14 +353,30 @@ export interface ComplaintPage {
     strip: Strip;
     history: OtherJob[];
     also: AlsoEntry[];
+    corrected: CorrectedEntry[];
+    handedOver: HandedOverEntry[];
+    reopened: ReopenedEntry[];
+    /** To whom it can be handed. */
+    people: Choice[];
+    openedBy: string;
     open: boolean;
+}
+
+export interface CorrectedEntry {
+    id: string;
+    at: string | null;
+    by: string | null;
+    kind: 'corrected';
+    old: Record<string, string | undefined>;
+    new: Record<string, string | undefined>;
+    reason: string | null;
 }
 
 /** Somebody of the demo. */
 export interface DemoAccount {
     name: string;
     email: string;
-    role: string;
+    role: Role;
 }
 
 /** Who may sign in to look around. */
@@ -335,6 +411,7 @@ export interface DiagnosisShown {
 export interface DownEntry {
     id: string;
     at: string | null;
+    by: string | null;
     kind: 'down';
     what: string;
     fastener: string | null;
@@ -440,6 +517,8 @@ export interface DueJob {
 
 export interface DuePage {
     jobs: DueJob[];
+    /** On order. */
+    parts: PartDue[];
     loans: LoanShown[];
     open: OpenJobItems[];
 }
@@ -549,6 +628,7 @@ export interface FindingShown {
 export interface FitEntry {
     id: string;
     at: string | null;
+    by: string | null;
     kind: 'fit';
     when: 'purchase' | 'beside';
     type: string;
@@ -592,6 +672,7 @@ export type FitVerdict =
 export interface FoundEntry {
     id: string;
     at: string | null;
+    by: string | null;
     kind: 'found';
     what: string;
     condition: 'missing' | 'stripped' | 'pried' | 'swapped' | 'not-original' | 'damaged';
@@ -600,9 +681,20 @@ export interface FoundEntry {
     photo: string | null;
 }
 
+export interface HandedOverEntry {
+    id: string;
+    at: string | null;
+    by: string | null;
+    kind: 'handed-over';
+    from: string;
+    to: string;
+    note: string;
+}
+
 export interface HeldEntry {
     id: string;
     at: string | null;
+    by: string | null;
     kind: 'held';
     replacement: string;
     held: boolean;
@@ -613,8 +705,6 @@ export interface InstrumentsPage {
     meters: MeterShown[];
     tried: MeterTried | null;
     leads: number;
-    system: string;
-    quantities: UnitChoice[];
 }
 
 /** The map and the questions of the circuit chosen so far. */
@@ -627,6 +717,26 @@ export interface IntakeStart {
     asked: boolean;
     /** What was chosen of its shape, so that a reload keeps it. */
     shape: Record<string, string | undefined>;
+}
+
+/** A link that somebody has not taken yet. */
+export interface InvitationShown {
+    id: string;
+    name: string;
+    email: string;
+    role: Role;
+    renews: boolean;
+    expiresAt: string;
+}
+
+export interface InvitedPage {
+    token: string;
+    workshop: string;
+    name: string;
+    email: string;
+    role: Role;
+    /** Whether it is for a new password. */
+    renews: boolean;
 }
 
 /** What every page of a job shows of it. */
@@ -652,6 +762,12 @@ export interface JobHead {
     temporaryUntil: string | null;
     /** Whether its unit is a make-believe one. */
     practice: boolean;
+    /** Name of the person whose job it is. */
+    owner: string | null;
+    /** Day as YYYY-MM-DD on which the next part that was ordered should be there. */
+    partExpectedOn: string | null;
+    /** Whether somebody has to countersign how it was closed. */
+    countersign: boolean;
 }
 
 export type JobKind =
@@ -677,7 +793,8 @@ export type JobOutcome =
     | 'advised'
     | 'watched'
     | 'not-in-service'
-    | 'handed-over';
+    | 'handed-over'
+    | 'cancelled';
 
 export type JobStage =
     | 'circuit'
@@ -703,6 +820,7 @@ export interface KeptPlan {
 export interface KitEntry {
     id: string;
     at: string | null;
+    by: string | null;
     kind: 'kit';
     sort: 'tool' | 'consumable' | 'carry-over' | 'restore';
     what: string;
@@ -747,9 +865,19 @@ export interface LeftShown {
     question: string;
 }
 
+/** A link that was just made: it is shown once, and is kept nowhere. */
+export interface LinkShown {
+    url: string;
+    name: string;
+    renews: boolean;
+    mailed: boolean;
+    expiresAt: string;
+}
+
 export interface LoanEntry {
     id: string;
     at: string | null;
+    by: string | null;
     kind: 'loan';
     what: string;
     to: string;
@@ -887,6 +1015,36 @@ export interface OpenJobItems {
     items: OpenItem[];
 }
 
+export interface OrderPage {
+    job: JobHead;
+    open: boolean;
+    /** What has not arrived, the one expected first at the front. */
+    onOrder: OrderedEntry[];
+    /** All of it. */
+    ordered: OrderedEntry[];
+    arrived: ArrivedEntry[];
+    /** YYYY-MM-DD. */
+    today: string;
+    /** The part that the remedy takes, where one was chosen. */
+    chosen: string | null;
+    /** Its number. */
+    number: string | null;
+    /** Days that it takes. */
+    leadDays: number | null;
+}
+
+export interface OrderedEntry {
+    id: string;
+    at: string | null;
+    by: string | null;
+    kind: 'ordered';
+    what: string;
+    partNumber: string | null;
+    source: string | null;
+    expectedOn: string;
+    price: number | null;
+}
+
 /** Where a fault may have come from. */
 export interface OriginShown {
     origin: string;
@@ -897,6 +1055,7 @@ export interface OriginShown {
 export interface OtherCircuitEntry {
     id: string;
     at: string | null;
+    by: string | null;
     kind: 'other-circuit';
     from: string;
     to: string;
@@ -944,6 +1103,19 @@ export interface OutlookShown {
     attempts: AttemptShown[];
     money: number;
     test: TestWorth | null;
+}
+
+/** A part that a job waits for. */
+export interface PartDue {
+    id: string;
+    jobId: string;
+    job: string;
+    unit: string;
+    what: string;
+    source: string | null;
+    /** YYYY-MM-DD. */
+    expectedOn: string;
+    overdue: boolean;
 }
 
 /** What the new part showed. */
@@ -1006,6 +1178,27 @@ export interface PastJob {
     openedAt: string;
     found: string[];
     replaced: string[];
+}
+
+export interface PeoplePage {
+    people: PersonShown[];
+    invitations: InvitationShown[];
+    /** That was just made. */
+    link: LinkShown | null;
+    allowed: AllowedShown[];
+}
+
+/** Somebody of the workshop. */
+export interface PersonShown {
+    id: number;
+    name: string;
+    email: string;
+    role: Role;
+    disabled: boolean;
+    /** When this person last asked for a page. */
+    seenAt: string | null;
+    /** Whether the workshop would be without a lead without this person. */
+    needed: boolean;
 }
 
 /** A photo to choose. */
@@ -1089,6 +1282,7 @@ export interface PlannersPage {
 export interface PlugEntry {
     id: string;
     at: string | null;
+    by: string | null;
     kind: 'plug';
     what: string;
     latched: boolean;
@@ -1347,6 +1541,15 @@ export interface RemedyShown {
     left: LeftShown[];
 }
 
+export interface ReopenedEntry {
+    id: string;
+    at: string | null;
+    by: string | null;
+    kind: 'reopened';
+    cameBack: boolean;
+    reason: string;
+}
+
 /** A part that was replaced, with the verdict under which it was. */
 export interface ReplacementShown {
     id: string;
@@ -1357,7 +1560,13 @@ export interface ReplacementShown {
     temporaryUntil: string | null;
     at: string;
     verdict: VerdictThen | null;
+    by: string | null;
 }
+
+export type Role =
+    | 'trainee'
+    | 'technician'
+    | 'lead';
 
 /** The route that worked on the same model. */
 export interface RouteShown {
@@ -1409,6 +1618,28 @@ export interface SeriesStep {
     text: string | null;
 }
 
+export interface SettingsPage {
+    name: string;
+    address: string;
+    contact: string;
+    currency: string;
+    labourPerHour: number;
+    comeBackHours: number;
+    taxLine: string;
+    unitSystem: string;
+    /** HH:MM. */
+    opensAt: string;
+    /** HH:MM. */
+    closesAt: string;
+    /** "mon" to "sun". */
+    workingDays: string[];
+    tools: Choice[];
+    /** Keys of those that the workshop does not own. */
+    missingTools: string[];
+    /** "shipped" or "own". */
+    odds: string;
+}
+
 /** Something that was left open, and who settled it. */
 export interface SettledItem {
     what: string;
@@ -1425,9 +1656,13 @@ export interface SignInPage {
 export interface SignedIn {
     id: number;
     name: string;
-    role: string;
+    role: Role;
     workshop: string;
     currency: string;
+    /** What this person's role allows. */
+    may: Ability[];
+    /** That this person chose for all devices. */
+    theme: string | null;
 }
 
 export type SpeedState =

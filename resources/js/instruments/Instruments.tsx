@@ -3,9 +3,9 @@ import { router, useForm, usePage } from '@inertiajs/react';
 import { useLeads } from '@/instruments/useLeads';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
-import Choices from '@/ui/Choices';
 import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 type Props = InstrumentsPage & Shared;
 
@@ -50,10 +50,11 @@ function NewMeter() {
     );
 }
 
-/** What measures: meters on the network, leads, and the units in which numbers are read and typed. */
+/** What measures: meters on the network, and leads. */
 export default function Instruments() {
-    const { meters, tried, leads, system, quantities } = usePage<Props>().props;
+    const { meters, tried, leads, user } = usePage<Props>().props;
     const zero = useLeads();
+    const changes = user?.may.includes('instruments') ?? false;
     return (
         <Frame title="Instruments">
             <div className="mx-auto max-w-[900px] px-5 py-6">
@@ -66,7 +67,9 @@ export default function Instruments() {
                         A bench meter that speaks SCPI over TCP. On the bench, choose it in the dock: its function and
                         range are set for the test, and a value that comes to rest is held.
                     </p>
-                    {meters.length === 0 && <p className="mt-2">None yet. Readings are typed until there is one.</p>}
+                    {meters.length === 0 && (
+                        <p className="mt-2">None yet. Readings are typed until a lead puts one on the list.</p>
+                    )}
                     <ul className="mt-2">
                         {meters.map((meter) => (
                             <li
@@ -80,20 +83,30 @@ export default function Instruments() {
                                 <span className="min-w-0 flex-1 text-soft max-sm:basis-full">
                                     {meter.identity ?? 'has not answered yet'}
                                 </span>
-                                <Button
-                                    kind="quiet"
-                                    onClick={() =>
-                                        router.post(`/instruments/${meter.id}/try`, {}, { preserveScroll: true })
-                                    }
-                                >
-                                    Try<span className="sr-only"> {meter.name}</span>
-                                </Button>
-                                <Button
-                                    kind="quiet"
-                                    onClick={() => router.delete(`/instruments/${meter.id}`, { preserveScroll: true })}
-                                >
-                                    Take off the list<span className="sr-only">: {meter.name}</span>
-                                </Button>
+                                {changes && (
+                                    <>
+                                        <Button
+                                            kind="quiet"
+                                            onClick={() =>
+                                                router.post(
+                                                    `/instruments/${meter.id}/try`,
+                                                    {},
+                                                    { preserveScroll: true },
+                                                )
+                                            }
+                                        >
+                                            Try<span className="sr-only"> {meter.name}</span>
+                                        </Button>
+                                        <Button
+                                            kind="quiet"
+                                            onClick={() =>
+                                                router.delete(`/instruments/${meter.id}`, { preserveScroll: true })
+                                            }
+                                        >
+                                            Take off the list<span className="sr-only">: {meter.name}</span>
+                                        </Button>
+                                    </>
+                                )}
                                 {tried?.meter === meter.id && (
                                     <p
                                         role="status"
@@ -105,7 +118,7 @@ export default function Instruments() {
                             </li>
                         ))}
                     </ul>
-                    <NewMeter />
+                    {changes && <NewMeter />}
                 </section>
                 <section aria-labelledby="leads" className="mt-8 border-t border-rule pt-4">
                     <h2 id="leads" className="text-lg font-semibold">
@@ -144,46 +157,10 @@ export default function Instruments() {
                         </form>
                     )}
                 </section>
-                <section aria-labelledby="units" className="mt-8 border-t border-rule pt-4">
-                    <h2 id="units" className="text-lg font-semibold">
-                        Units
-                    </h2>
-                    <p className="mb-3 text-soft">
-                        In which numbers are shown to you, and a bare number is taken. Any other unit can be typed
-                        behind the number: 1.2 inwc, 54 °F, 0.42k, OL.
-                    </p>
-                    <Choices
-                        label="System"
-                        value={system}
-                        choices={[
-                            { value: 'metric', label: 'Metric' },
-                            { value: 'us', label: 'US' },
-                        ]}
-                        onChange={(next) => router.post('/units', { system: next }, { preserveScroll: true })}
-                    />
-                    <div className="mt-4 grid gap-4 sm:grid-cols-3">
-                        {quantities.map((one) => (
-                            <label key={one.base} className="block">
-                                <span className="mb-1 block font-medium">{one.label}</span>
-                                <select
-                                    value={one.unit}
-                                    onChange={(event) =>
-                                        router.post(
-                                            '/units',
-                                            { base: one.base, unit: event.target.value },
-                                            { preserveScroll: true },
-                                        )
-                                    }
-                                    className="min-h-11 w-full rounded-[4px] border border-soft/60 bg-sheet px-2"
-                                >
-                                    {one.choices.map((unit) => (
-                                        <option key={unit}>{unit}</option>
-                                    ))}
-                                </select>
-                            </label>
-                        ))}
-                    </div>
-                </section>
+                <p className="mt-8 border-t border-rule pt-4 text-soft">
+                    In which units numbers are shown to you stands under{' '}
+                    <TextLink href="/account">Your account</TextLink>.
+                </p>
             </div>
         </Frame>
     );

@@ -1,6 +1,7 @@
 import { Link, useForm, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
+import Care, { Past } from '@/jobs/Care';
 import SpeedMapEntry from '@/jobs/SpeedMapEntry';
 import SpeedStrip from '@/jobs/SpeedStrip';
 import { day } from '@/lib/format';
@@ -18,7 +19,7 @@ type Props = ComplaintPage & Shared;
 type States = Record<string, SpeedState | undefined>;
 
 export default function Complaint() {
-    const { job, strip, history, also, open } = usePage<Props>().props;
+    const { job, strip, history, also, open, openedBy } = usePage<Props>().props;
     const [id, setId] = useState(ulid);
     const second = useEntryForm(job.id, 'also', { what: '' });
     const form = useForm<{ notedFor: string; states: States }>({ notedFor: '', states: {} });
@@ -50,7 +51,11 @@ export default function Complaint() {
                         <dt className="text-soft">Unit</dt>
                         <dd>{[job.unit, job.place, job.model].filter(Boolean).join(', ')}</dd>
                         <dt className="text-soft">Opened</dt>
-                        <dd>{day(job.openedAt)}</dd>
+                        <dd>
+                            {day(job.openedAt)}, by {openedBy}
+                        </dd>
+                        <dt className="text-soft">Whose job</dt>
+                        <dd>{job.owner ?? 'nobody’s'}</dd>
                         <dt className="text-soft">Since</dt>
                         <dd>{job.since ?? 'not said'}</dd>
                         <dt className="text-soft">Shows</dt>
@@ -97,6 +102,8 @@ export default function Complaint() {
                             </ul>
                         </>
                     )}
+                    <Past />
+                    <Care />
                     <p className="mt-5">
                         <TextLink plain href={`/jobs/${job.id}/file`} download>
                             Export the job file

@@ -37,7 +37,7 @@ function Returned({ job, loan }: { job: string; loan: string }) {
 }
 
 export default function Due() {
-    const { jobs, loans, open } = usePage<Props>().props;
+    const { jobs, parts, loans, open } = usePage<Props>().props;
     return (
         <Frame title="Due">
             <div className="mx-auto max-w-[1000px] px-5 py-6">
@@ -74,6 +74,32 @@ export default function Due() {
                                         </span>
                                     </span>
                                     <When on={one.dueOn} overdue={one.overdue} />
+                                </Link>
+                            </li>
+                        ))}
+                    </ul>
+                </section>
+                <section aria-label="Parts on order" className="mt-8">
+                    <h2 className="mb-1 font-semibold">
+                        Parts on order <span className="figure text-soft">{parts.length}</span>
+                    </h2>
+                    {parts.length === 0 && (
+                        <p className="border-t border-rule py-3 text-soft">No job waits for a part.</p>
+                    )}
+                    <ul className="border-b border-rule">
+                        {parts.map((one) => (
+                            <li key={one.id} className="border-t border-rule">
+                                <Link
+                                    href={`/jobs/${one.jobId}/order`}
+                                    className="grid min-h-14 grid-cols-[5.5rem_minmax(0,1fr)_auto] items-center gap-x-5 py-1.5 hover:bg-sheet"
+                                >
+                                    <span className="figure text-soft">{one.job}</span>
+                                    <span className="min-w-0">
+                                        <span className="font-semibold">{one.what}</span>
+                                        {one.source && <span className="text-soft"> from {one.source}</span>}
+                                        <span className="block truncate text-soft">{one.unit}</span>
+                                    </span>
+                                    <When on={one.expectedOn} overdue={one.overdue} />
                                 </Link>
                             </li>
                         ))}

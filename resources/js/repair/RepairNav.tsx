@@ -3,6 +3,7 @@ import { Link } from '@inertiajs/react';
 const pages = [
     { key: 'remedy', label: 'Remedy' },
     { key: 'fit', label: 'Fit check' },
+    { key: 'order', label: 'Order' },
     { key: 'strip', label: 'Strip-down' },
     { key: 'wires', label: 'Wires' },
     { key: 'swap', label: 'Swap' },

@@ -7,6 +7,7 @@ export type ProofProps = ProofPage & Shared;
 export const endings: Record<JobOutcome, { choice: string; heading: string }> = {
     repaired: { choice: 'Repaired', heading: 'Repaired. Every position is right.' },
     temporary: { choice: 'Temporary', heading: 'Temporary. Every position is right for now.' },
+    cancelled: { choice: 'Cancelled', heading: 'Cancelled.' },
     'not-repaired': { choice: 'Not repaired', heading: 'Not repaired.' },
     'proven-good': { choice: 'Proven good, back in service', heading: 'Proven good, and back in service.' },
     adjusted: { choice: 'Adjusted', heading: 'Adjusted. Every position is right.' },

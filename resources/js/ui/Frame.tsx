@@ -1,7 +1,8 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
-import { useState, type ReactNode } from 'react';
+import { useLayoutEffect, useState, type ReactNode } from 'react';
 import type { JobHead } from '@/generated/props';
 import type { Shared } from '@/lib/page';
+import { showTheme, themeOfPerson } from '@/lib/theme';
 import AwayLine from '@/away/AwayLine';
 import Waiting from './Waiting';
 import TextLink from '@/ui/TextLink';
@@ -15,8 +16,7 @@ function ThemeSwitch() {
     const dark = theme === 'dash';
     const change = () => {
         const next = dark ? 'day' : 'dash';
-        document.documentElement.dataset.theme = next;
-        localStorage.setItem('ispira-theme', next);
+        showTheme(next);
         setTheme(next);
     };
     return (
@@ -89,6 +89,8 @@ interface Props {
 /** Head of every page: where you are, and the way back. */
 export default function Frame({ title, job, here = '', fill = false, children }: Props) {
     const { user, notice } = usePage<Shared>().props;
+    const theme = user?.theme ?? null;
+    useLayoutEffect(() => themeOfPerson(theme), [theme]);
     return (
         <div className={`flex min-h-screen flex-col ${fill ? 'lg:h-screen lg:overflow-hidden' : ''}`}>
             <Head title={title} />
@@ -135,9 +137,14 @@ export default function Frame({ title, job, here = '', fill = false, children }:
                             <TextLink apart href="/planners">
                                 Planners
                             </TextLink>
-                            <span className="text-soft max-sm:hidden">
-                                {user.name}, {user.role}
-                            </span>
+                            {user.may.includes('people') && (
+                                <TextLink apart href="/people">
+                                    People
+                                </TextLink>
+                            )}
+                            <TextLink apart href="/account" aria-label={`Your account, ${user.name}`}>
+                                {user.name}
+                            </TextLink>
                             <button
                                 type="button"
                                 onClick={() => router.post('/sign-out')}

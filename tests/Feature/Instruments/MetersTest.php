@@ -28,7 +28,7 @@ final class MetersTest extends TestCase
 
     public function testAMeterIsAddedAndSaysWhatItIs(): void
     {
-        $user = $this->person();
+        $user = $this->person('lead');
         $port = $this->meter('12.3');
         $this->actingAs($user)
             ->post('/instruments', ['name' => 'Bench A', 'host' => '127.0.0.1', 'port' => $port])
@@ -51,7 +51,7 @@ final class MetersTest extends TestCase
 
     public function testMetersAreOnlyAskedInTheWorkshopsOwnNetwork(): void
     {
-        $this->actingAs($this->person());
+        $this->actingAs($this->person('lead'));
         foreach (['8.8.8.8', 'nowhere.invalid', 'http://127.0.0.1'] as $host) {
             $this->post('/instruments', ['name' => 'Far', 'host' => $host, 'port' => 5025])->assertSessionHasErrors(
                 'host',
@@ -64,9 +64,9 @@ final class MetersTest extends TestCase
 
     public function testAnotherWorkshopsMeterIsNotFound(): void
     {
-        $other = $this->person();
+        $other = $this->person('lead');
         $meter = $other->workshop->meters()->create(['name' => 'Theirs', 'host' => '127.0.0.1', 'port' => 5025]);
-        $job = $this->jobOnBench($this->person());
+        $job = $this->jobOnBench($this->person('lead'));
         $this->get("/jobs/$job->id/live/$meter->id?test=motor-volts@4")->assertNotFound();
         $this->post("/instruments/$meter->id/try")->assertNotFound();
         $this->delete("/instruments/$meter->id")->assertNotFound();
@@ -79,7 +79,7 @@ final class MetersTest extends TestCase
 
     public function testAHeldValueIsRecordedWithoutANumberFromThePage(): void
     {
-        $job = $this->jobOnBench($this->person());
+        $job = $this->jobOnBench($this->person('lead'));
         $meter = $this->onList($job, $this->meter('12.07'));
         $live = "/jobs/$job->id/live/$meter->id?test=motor-volts@4";
         $this->getJson($live)
@@ -107,7 +107,7 @@ final class MetersTest extends TestCase
 
     public function testOverRangeAndLeadsAreTakenOverFromTheMeter(): void
     {
-        $job = $this->jobOnBench($this->person());
+        $job = $this->jobOnBench($this->person('lead'));
         $this->post('/leads', ['ohms' => '0.3'])->assertSessionHasNoErrors();
         $open = $this->onList($job, $this->meter('OL'));
         $this->read($job, $open, 'common-ohms');
@@ -123,7 +123,7 @@ final class MetersTest extends TestCase
 
     public function testWhatKeepsAMeterFromBeingReadIsSaidInWords(): void
     {
-        $job = $this->jobOnBench($this->person());
+        $job = $this->jobOnBench($this->person('lead'));
         $stuck = $this->onList($job, $this->meter('12', 'VOLT:AC'), 'Stuck');
         self::assertStringContainsString(
             'stands on AC volts and this test needs DC volts',
@@ -141,7 +141,7 @@ final class MetersTest extends TestCase
 
     public function testWhatABenchMeterCannotMeasureIsTyped(): void
     {
-        $job = $this->jobOnBench($this->person());
+        $job = $this->jobOnBench($this->person('lead'));
         $meter = $this->onList($job, $this->meter('12'));
         self::assertStringContainsString(
             'type it',
