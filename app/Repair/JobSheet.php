@@ -59,6 +59,10 @@ final readonly class JobSheet
             'foot' => $job->workshop->name . ', ' . JobView::number($job),
             'job' => $job,
             'workshop' => $job->workshop->name,
+            'address' => $job->workshop->address,
+            'contact' => $job->workshop->contact,
+            'taxLine' => $job->workshop->tax_line,
+            'workedBy' => $job->owner === null ? '' : "worked on by {$job->owner->name}",
             'currency' => $job->workshop->currency,
             'family' => $circuit->texts->get('name'),
             'map' => $job->kind->hasMap() ? self::map($shown->strip()) : [],
@@ -70,6 +74,7 @@ final readonly class JobSheet
                     'partNumber' => $one->text('partNumber'),
                     'reason' => $one->text('reason'),
                     'warranty' => $one->count('warrantyMonths'),
+                    'warrantyUntil' => self::warrantyUntil($job, $one),
                     'purchase' => $one->number('purchase') ?? 0.0,
                     'selling' => $one->number('selling'),
                     'minutes' => $one->number('minutes') ?? 0.0,
@@ -124,6 +129,7 @@ final readonly class JobSheet
                 static fn(ReplacementShown $one, Replacement $stored): array => [
                     'label' => $one->label,
                     'verdict' => $stored->verdict,
+                    'by' => $one->by,
                 ],
                 $shown->replacements(),
                 $job->replacements->all(),
@@ -146,6 +152,7 @@ final readonly class JobSheet
                 $this->proof->checks($state),
             ),
             'plans' => $this->plans->kept($state),
+            'handed' => self::handed($ledger),
             'steps' => $strip->steps(),
             'leftOver' => $strip->leftOver(),
             'kit' => array_map(
@@ -245,6 +252,37 @@ final readonly class JobSheet
                 'afterRight' => $is === SpeedState::Right,
             ];
         }, $strip->cells);
+    }
+
+    /** The day on which the warranty ends of the part that was chosen; null where it has none or is not closed yet. */
+    private static function warrantyUntil(Job $job, Entry $choice): ?string
+    {
+        $months = $choice->count('warrantyMonths');
+
+        return $months === 0 ? null : $job->closed_at?->addMonthsNoOverflow($months)->format('j F Y');
+    }
+
+    /** @return list<string> what was done to the job as a whole */
+    private static function handed(Ledger $ledger): array
+    {
+        return array_map(
+            static fn(Entry $one): string => substr((string) $one->at, 0, 10) .
+                ' ' .
+                match ($one->kind) {
+                    EntryKind::HandedOver => "{$one->by} handed it to {$one->text('to')}: {$one->text('note')}",
+                    EntryKind::Corrected => "{$one->by} corrected: " .
+                        implode(
+                            '; ',
+                            array_map(
+                                static fn(string $what, string $was): string => "$what was $was",
+                                array_keys($one->map('old')),
+                                $one->map('old'),
+                            ),
+                        ),
+                    default => "{$one->by} opened it again: {$one->text('reason')}",
+                },
+            $ledger->all(EntryKind::HandedOver, EntryKind::Corrected, EntryKind::Reopened),
+        );
     }
 
     /** @return list<string> what was wrong, as the verdicts said it */

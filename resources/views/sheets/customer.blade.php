@@ -21,8 +21,9 @@
 @endforelse
 @foreach($adjusted as $one)<p>{{ $one['what'] }}: from {{ $one['before'] }} to {{ $one['after'] }}.</p>@endforeach
 @foreach($choices as $one)
-    <p class="soft">Chosen: {{ $one['label'] }}, because: {{ $one['reason'] }}@if($one['selling'] !== null). Price {{ number_format($one['selling'], 2) }} {{ $currency }}@endif</p>
+    <p class="soft">Chosen: {{ $one['label'] }}, because: {{ $one['reason'] }}@if($one['selling'] !== null). Price {{ number_format($one['selling'], 2) }} {{ $currency }}@endif @if($one['warrantyUntil'] !== null). Warranty until {{ $one['warrantyUntil'] }}@endif</p>
 @endforeach
+@if($taxLine !== null && array_filter(array_column($choices, 'selling')) !== [])<p class="soft">{{ $taxLine }}</p>@endif
 
 <h2>How it stands</h2>
 <p><strong>{{ $ending }}</strong></p>

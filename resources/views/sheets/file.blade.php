@@ -12,7 +12,7 @@
 
 <h2>Verdict and odds</h2>
 @forelse($odds as $one)
-    <p><strong>{{ $one['label'] }}</strong> was replaced. @if($one['verdict'] !== null)The odds then:@endif</p>
+    <p><strong>{{ $one['label'] }}</strong> was replaced{{ $one['by'] === null ? '' : " by {$one['by']}" }}. @if($one['verdict'] !== null)The odds then:@endif</p>
     @if($one['verdict'] !== null)
         <table>
         @foreach($one['verdict']['suspects'] as $suspect)
@@ -40,9 +40,9 @@
 
 <h2>Readings</h2>
 <table class="lines">
-    <tr><th>Time</th><th>Test</th><th>Read</th><th></th></tr>
+    <tr><th>Time</th><th>Test</th><th>Read</th><th></th><th>By</th></tr>
     @foreach($readings as $one)
-        <tr><td style="width: 96px" class="soft">{{ \Illuminate\Support\Carbon::parse($one->takenAt)->format('d.m. H:i') }}</td><td>{{ $one->title }}@if($one->doubts !== [])<br><span class="soft">{{ implode(' ', $one->doubts) }}</span>@endif</td><td style="width: 110px"><strong>{{ $one->value }}</strong></td><td style="width: 90px" class="soft">{{ $one->struck ? 'struck out' : ($one->steady ? '' : 'wandered') }}{{ $one->episode > 0 ? ' after repair' : '' }}</td></tr>
+        <tr><td style="width: 96px" class="soft">{{ \Illuminate\Support\Carbon::parse($one->takenAt)->format('d.m. H:i') }}</td><td>{{ $one->title }}@if($one->doubts !== [])<br><span class="soft">{{ implode(' ', $one->doubts) }}</span>@endif</td><td style="width: 110px"><strong>{{ $one->value }}</strong></td><td style="width: 90px" class="soft">{{ $one->struck ? 'struck out' : ($one->steady ? '' : 'wandered') }}{{ $one->episode > 0 ? ' after repair' : '' }}</td><td style="width: 80px" class="soft">{{ $one->by }}</td></tr>
     @endforeach
 </table>
 
@@ -97,6 +97,11 @@
 @if($checks !== [])
     <div class="whole"><h2>Checks after the repair</h2>
     <table class="lines">@foreach($checks as $one)<tr><td>{{ $one['title'] }}</td><td style="width: 150px">{{ $one['expected'] }}</td><td style="width: 110px" class="{{ $one['right'] === false ? 'bad' : 'good' }}">{{ $one['read'] ?? '' }}</td></tr>@endforeach</table></div>
+@endif
+
+@if($handed !== [])
+    <h2>Handed over, corrected, opened again</h2>
+    @foreach($handed as $line)<p>{{ $line }}</p>@endforeach
 @endif
 
 <div class="whole"><h2>How it ended</h2>
