@@ -8,6 +8,7 @@ use App\Http\Controller;
 use App\Models\Job;
 use App\Models\Unit;
 use App\Models\User;
+use App\Models\Workshop;
 use App\Repair\RepairView;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -19,128 +20,85 @@ use Ispira\Core\Device\ParameterError;
 use Ispira\Core\Device\Shown\FieldShown;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
-use Ispira\Core\Job\MapKind;
-use Ispira\Core\Job\Shown\Cell;
-use Ispira\Core\Job\Shown\MapShown;
 use Ispira\Core\Kernel\Choice;
 use Ispira\Core\Kernel\Keyed;
 use Ispira\Core\Pages\JobShown;
-use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 
 final class JobController extends Controller
 {
-    private const MOST_LISTED = 100;
-
-    /** @var array<string, list<Cell>> cells of the circuits on a page, each read once */
-    private array $cellsOf = [];
+    /** How many units are offered while a name is typed, and how many of its jobs one shows. */
+    private const MOST_UNITS = 8;
+    private const MOST_PAST = 4;
 
     public function __construct(private readonly FamilyRegistry $families) {}
 
-    public function index(Request $request): JobsPage
+    public function index(Request $request, JobList $list): JobsPage
     {
-        $search = trim($request->string('q')->limit(100, '')->toString());
-        $query = $this->user($request)
-            ->workshop->jobs()
-            ->with(['unit', 'owner', 'readings', 'maps', 'replacements'])
-            ->latest('updated_at')
-            ->limit(self::MOST_LISTED);
-        if ($search !== '') {
-            $like = '%' . addcslashes($search, '%_\\') . '%';
-            $number = preg_match('/^j?-?0*(\d+)$/i', $search, $found) === 1 ? (int) $found[1] : null;
-            $query->where(static function ($where) use ($like, $number): void {
-                $where
-                    ->where('complaint', 'like', $like)
-                    ->orWhereHas(
-                        'unit',
-                        static fn($unit) => $unit
-                            ->where('name', 'like', $like)
-                            ->orWhere('place', 'like', $like)
-                            ->orWhere('model', 'like', $like),
-                    );
-                if ($number !== null) {
-                    $where->orWhere('number', $number);
-                }
-            });
-        }
-        $jobs = $query->get()->each->setRelation('workshop', $this->user($request)->workshop);
-
-        return new JobsPage(search: $search, jobs: array_values($jobs->map($this->listed(...))->all()));
-    }
-
-    private function listed(Job $job): JobListed
-    {
-        $maps = array_filter(
-            JobShown::maps(JobStates::maps($job), JobStates::readings($job)),
-            static fn(MapShown $map): bool => $map->kind !== MapKind::Remembered,
-        );
-
-        return new JobListed(
-            job: JobView::head($job),
-            positions: ($this->cellsOf[$job->family . json_encode($job->parameters)] ??= JobShown::cells(
-                $job->circuit(),
-            )),
-            states: $maps === [] ? new Keyed([]) : end($maps)->states,
-        );
+        return $list->page($request, $this->user($request));
     }
 
     public function create(Request $request): NewJobPage
     {
-        $units = $this->user($request)
-            ->workshop->units()
-            ->whereDoesntHave('jobs', static fn($jobs) => $jobs->whereNotNull('practice_fault'))
-            ->with(['jobs' => static fn($jobs) => $jobs->with(['replacements', 'entries'])->latest()])
-            ->orderBy('name')
-            ->get();
+        $user = $this->user($request);
+        $name = trim($request->string('unit')->limit(120, '')->toString());
+        $model = trim($request->string('model')->limit(120, '')->toString());
+        $unit = $name === '' ? null : KnownUnits::named($user->workshop, $name);
 
         return new NewJobPage(
             families: $this->familyChoices(),
             units: array_values(
-                $units
-                    ->map(
-                        static fn(Unit $unit): UnitShown => new UnitShown(
-                            id: $unit->id,
-                            name: $unit->name,
-                            place: $unit->place,
-                            model: $unit->model,
-                            history: array_values(
-                                $unit->jobs
-                                    ->map(
-                                        static fn(Job $job): PastJob => new PastJob(
-                                            number: JobView::number($job),
-                                            complaint: $job->complaint,
-                                            stage: $job->stage,
-                                            openedAt: $job->created_at->toIso8601String(),
-                                            found: array_map(
-                                                static fn(Entry $found): string => $found->text('what') .
-                                                    ', ' .
-                                                    $found->text('condition'),
-                                                $job->ledger()->all(EntryKind::Found),
-                                            ),
-                                            replaced: array_column(
-                                                $job->replacements->isEmpty()
-                                                    ? []
-                                                    : JobShown::replaced($job->circuit(), JobStates::replaced($job)),
-                                                'label',
-                                            ),
-                                        ),
-                                    )
-                                    ->all(),
-                            ),
-                            circuit: $unit->jobs->first() === null
-                                ? null
-                                : new KnownCircuit(
-                                    family: $unit->jobs->first()->family,
-                                    parameters: new Keyed($unit->jobs->first()->parameters),
-                                ),
-                        ),
-                    )
+                KnownUnits::like($user->workshop, $name, self::MOST_UNITS)
+                    ->map(static fn(Unit $one): UnitNamed => new UnitNamed($one->name, $one->place, $one->model))
                     ->all(),
             ),
-            models: new Keyed($this->circuitsByModel($request)),
+            name: $name,
+            model: $model,
+            unit: $unit === null ? null : $this->unitShown($unit),
+            known: self::knownCircuit($user->workshop, $unit, $model),
             start: $this->start($request),
             finder: Finder::steps(),
         );
+    }
+
+    private function unitShown(Unit $unit): UnitShown
+    {
+        $past = $unit
+            ->jobs()
+            ->with(['replacements', 'entries'])
+            ->latest('created_at')
+            ->limit(self::MOST_PAST)
+            ->get();
+
+        return new UnitShown(
+            id: $unit->id,
+            name: $unit->name,
+            place: $unit->place,
+            model: $unit->model,
+            note: $unit->note,
+            history: array_values(
+                $past
+                    ->map(static fn(Job $job): PastJob => PastJob::of($job->setRelation('workshop', $unit->workshop)))
+                    ->all(),
+            ),
+        );
+    }
+
+    /** The circuit of the newest job of that unit, or of a unit of that model. */
+    private static function knownCircuit(Workshop $workshop, ?Unit $unit, string $model): ?KnownCircuit
+    {
+        $model = $unit === null ? $model : (string) $unit->model;
+        $job =
+            $unit?->jobs()->latest('created_at')->first() ??
+            ($model === ''
+                ? null
+                : $workshop
+                    ->jobs()
+                    ->whereIn('unit_id', $workshop->units()->where('model', $model)->select('id'))
+                    ->latest('created_at')
+                    ->first());
+
+        return $job === null ? null : new KnownCircuit(family: $job->family, parameters: new Keyed($job->parameters));
     }
 
     /**
@@ -173,27 +131,6 @@ final class JobController extends Controller
             asked: $this->families->has($asked),
             shape: new Keyed(array_map(strval(...), array_filter($request->array('parameters'), is_scalar(...)))),
         );
-    }
-
-    /** @return array<string, KnownCircuit> the latest circuit of each model */
-    private function circuitsByModel(Request $request): array
-    {
-        $jobs = $this->user($request)
-            ->workshop->jobs()
-            ->with('unit')
-            ->whereHas('unit', static fn($unit) => $unit->whereNotNull('model'))
-            ->latest()
-            ->limit(500)
-            ->get();
-        $models = [];
-        foreach ($jobs as $job) {
-            $models[(string) $job->unit->model] ??= new KnownCircuit(
-                family: $job->family,
-                parameters: new Keyed($job->parameters),
-            );
-        }
-
-        return $models;
     }
 
     /** @return list<FamilyChoice> */

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use Ispira\Core\Diagnosis\Inference\SpeedState;
-use Ispira\Core\Job\Shown\Cell;
 use Ispira\Core\Job\Shown\JobHead;
-use Ispira\Core\Kernel\Keyed;
 
 /**
  * A job in the list of jobs, with its strip in small.
@@ -15,8 +12,7 @@ use Ispira\Core\Kernel\Keyed;
 final readonly class JobListed
 {
     /**
-     * @param list<Cell> $positions
-     * @param Keyed<SpeedState> $states
+     * @param list<StripBar> $strip
      */
-    public function __construct(public JobHead $job, public array $positions, public Keyed $states) {}
+    public function __construct(public JobHead $job, public array $strip) {}
 }

@@ -5,11 +5,34 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Http\Page;
+use Ispira\Core\Kernel\Choice;
 
 final readonly class JobsPage extends Page
 {
     /**
-     * @param list<JobListed> $jobs
+     * @param ListView|null $view null for the first page, with what is going on
+     * @param string|null $family key
+     * @param int|null $person whose jobs
+     * @param list<ListNumber> $numbers
+     * @param list<JobGroup> $groups
+     * @param string|null $newer address of the page before
+     * @param string|null $older address of the page after
+     * @param list<Choice> $families
+     * @param list<Choice> $people
+     * @param list<Choice> $sorts
      */
-    public function __construct(public string $search, public array $jobs) {}
+    public function __construct(
+        public string $search,
+        public ?ListView $view,
+        public ?string $family,
+        public ?int $person,
+        public ListSort $sort,
+        public array $numbers,
+        public array $groups,
+        public ?string $newer,
+        public ?string $older,
+        public array $families,
+        public array $people,
+        public array $sorts,
+    ) {}
 }

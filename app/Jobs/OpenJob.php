@@ -8,6 +8,7 @@ use App\Bench\RecordReading;
 use App\Models\Job;
 use App\Models\Unit;
 use App\Models\User;
+use App\Models\Workshop;
 use App\Repair\RecordEntry;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -28,6 +29,36 @@ final readonly class OpenJob
         private RecordReading $recordReading,
         private RecordEntry $recordEntry,
     ) {}
+
+    /**
+     * The unit that was chosen; the one of that name, place and model; or a new one.
+     *
+     * @param array<string, mixed> $data validated
+     */
+    private static function unit(Workshop $workshop, array $data, bool $practice): Unit
+    {
+        if (isset($data['unitId'])) {
+            return $workshop->units()->whereKey($data['unitId'])->firstOrFail();
+        }
+        $text = static fn(string $key): ?string => is_string($data[$key] ?? null) && $data[$key] !== ''
+            ? $data[$key]
+            : null;
+        $known = $practice ? null : KnownUnits::named($workshop, (string) $text('unitName'));
+        [$place, $model] = [$text('unitPlace'), $text('unitModel')];
+        $same =
+            $known !== null &&
+            ($place === null || $place === $known->place) &&
+            ($model === null || $model === $known->model);
+
+        return $same
+            ? $known
+            : $workshop->units()->create([
+                'name' => $text('unitName'),
+                'place' => $place,
+                'model' => $model,
+                'practice' => $practice,
+            ]);
+    }
 
     /**
      * @param array<string, mixed>  $data   validated
@@ -53,18 +84,12 @@ final readonly class OpenJob
             if ($existing !== null) {
                 return $existing;
             }
-            $unit = isset($data['unitId'])
-                ? $workshop->units()->findOrFail($data['unitId'])
-                : $workshop->units()->create([
-                    'name' => $data['unitName'],
-                    'place' => $data['unitPlace'] ?? null,
-                    'model' => $data['unitModel'] ?? null,
-                ]);
+            $unit = self::unit($workshop, $data, $practice !== null);
             $kind = JobKind::tryFrom(is_string($data['kind'] ?? null) ? $data['kind'] : '') ?? JobKind::Fault;
             $job = new Job([
                 'workshop_id' => $workshop->id,
                 'number' => $number,
-                'unit_id' => $unit instanceof Unit ? $unit->id : null,
+                'unit_id' => $unit->id,
                 'user_id' => $user->id,
                 'owner_id' => $user->id,
                 'kind' => $kind,

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Models\Job;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Pages\JobShown;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
 
 /**
  * An earlier job of a unit.
@@ -23,4 +27,21 @@ final readonly class PastJob
         public array $found,
         public array $replaced,
     ) {}
+
+    public static function of(Job $job): self
+    {
+        return new self(
+            number: JobView::number($job),
+            complaint: $job->complaint,
+            stage: $job->stage,
+            openedAt: $job->created_at->toIso8601String(),
+            found: array_map(
+                static fn(Entry $found): string => $found->text('what') . ', ' . $found->text('condition'),
+                $job->ledger()->all(EntryKind::Found),
+            ),
+            replaced: $job->replacements->isEmpty()
+                ? []
+                : array_column(JobShown::replaced($job->circuit(), JobStates::replaced($job)), 'label'),
+        );
+    }
 }

@@ -17,7 +17,7 @@ final readonly class UnitShown
         public string $name,
         public ?string $place,
         public ?string $model,
+        public ?string $note,
         public array $history,
-        public ?KnownCircuit $circuit,
     ) {}
 }

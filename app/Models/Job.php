@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Jobs\JobWords;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -46,6 +47,8 @@ use Ispira\Core\Repair\Work\StillOpen;
  * @property int|null     $owner_id whose job it is
  * @property Carbon|null  $part_expected_on when the next part that was ordered should be there
  * @property bool         $countersign_due  whether a trainee closed it, and nobody has countersigned
+ * @property Carbon|null  $lent_until when the first thing that was lent with it should be back
+ * @property list<array{string, bool, string|null, string|null}>|null $strip in small, see SmallStrip
  * @property User|null    $owner
  * @property Carbon|null  $due_on  when it has to be looked at again
  * @property array<string, mixed> $parameters
@@ -76,6 +79,8 @@ final class Job extends Model
         'outcome' => JobOutcome::class,
         'due_on' => 'date:Y-m-d',
         'part_expected_on' => 'date:Y-m-d',
+        'lent_until' => 'date:Y-m-d',
+        'strip' => 'array',
         'countersign_due' => 'boolean',
         'intermittent' => 'boolean',
         'parameters' => 'array',
@@ -83,6 +88,23 @@ final class Job extends Model
         'number' => 'integer',
         'practice_seed' => 'integer',
     ];
+
+    protected static function booted(): void
+    {
+        self::updating(static function (self $job): void {
+            if ($job->isDirty(['family', 'parameters'])) {
+                $job->strip = null;
+            }
+        });
+        self::saved(static function (self $job): void {
+            if (
+                $job->wasRecentlyCreated ||
+                $job->wasChanged(['unit_id', 'complaint', 'since', 'family', 'owner_id', 'user_id', 'number'])
+            ) {
+                JobWords::note($job);
+            }
+        });
+    }
 
     /** @return BelongsTo<Unit, $this> */
     public function unit(): BelongsTo
@@ -172,6 +194,8 @@ final class Job extends Model
         $open = $this->refresh()->stillOpen()->items();
         $this->still_open = count($open);
         $this->countersign_due = in_array(StillOpen::COUNTERSIGN, array_column($open, 'aspect'), true);
+        $lent = array_map(static fn(Entry $one): string => $one->text('dueOn'), $this->ledger()->lent());
+        $this->lent_until = $lent === [] ? null : Carbon::parse(min($lent));
         $expected = $this->ledger()->onOrder()[0] ?? null;
         $this->part_expected_on = $expected === null ? null : Carbon::parse($expected->text('expectedOn'));
         $this->updated_at = now();

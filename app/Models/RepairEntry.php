@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Jobs\JobWords;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -34,6 +35,15 @@ final class RepairEntry extends Model
     protected $dateFormat = 'Y-m-d H:i:s.u';
 
     protected $casts = ['kind' => EntryKind::class, 'data' => 'array', 'noted_at' => 'datetime'];
+
+    protected static function booted(): void
+    {
+        self::created(static function (self $one): void {
+            if ($one->kind === EntryKind::Ordered) {
+                JobWords::note($one->job);
+            }
+        });
+    }
 
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo

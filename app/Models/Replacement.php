@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Jobs\JobWords;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Ispira\Core\Job\Replaced;
@@ -34,6 +35,11 @@ final class Replacement extends Model
     protected $dateFormat = 'Y-m-d H:i:s.u';
 
     protected $casts = ['verdict' => 'array', 'replaced_at' => 'datetime', 'temporary_until' => 'date:Y-m-d'];
+
+    protected static function booted(): void
+    {
+        self::created(static fn(self $one) => JobWords::note(Job::query()->findOrFail($one->job_id)));
+    }
 
     /** @param array<int, string> $names of persons */
     public function toCore(array $names = []): Replaced

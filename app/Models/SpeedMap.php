@@ -28,4 +28,14 @@ final class SpeedMap extends Model
     protected $dateFormat = 'Y-m-d H:i:s.u';
 
     protected $casts = ['kind' => MapKind::class, 'episode' => 'integer', 'taken_at' => 'datetime'];
+
+    protected static function booted(): void
+    {
+        self::created(static function (self $map): void {
+            Job::query()
+                ->whereKey($map->job_id)
+                ->toBase()
+                ->update(['strip' => null]);
+        });
+    }
 }

@@ -23,7 +23,7 @@ final class DueController extends Controller
         return new DuePage(
             jobs: self::jobs($workshop),
             parts: self::parts($workshop),
-            loans: RepairView::loans($workshop->id),
+            loans: RepairView::loans($workshop),
             open: self::open($workshop),
         );
     }
@@ -89,7 +89,7 @@ final class DueController extends Controller
     {
         $workshop = $this->user($request)->workshop;
 
-        return response(DueCalendar::of($workshop, self::jobs($workshop), RepairView::loans($workshop->id)), 200, [
+        return response(DueCalendar::of($workshop, self::jobs($workshop), RepairView::loans($workshop)), 200, [
             'Content-Type' => 'text/calendar; charset=utf-8',
             'Content-Disposition' => 'attachment; filename="due.ics"',
         ]);

@@ -7,7 +7,7 @@ namespace App\Repair;
 use App\Jobs\JobView;
 use App\Models\Job;
 use App\Models\Photo;
-use App\Models\RepairEntry;
+use App\Models\Workshop;
 use Ispira\Core\Pages\Shown\PhotoHead;
 use Ispira\Core\Pages\Shown\RouteShown;
 use Ispira\Core\Repair\Ledger\EntryKind;
@@ -20,6 +20,7 @@ use Ispira\Core\Repair\Work\StripDown;
  */
 final class RepairView
 {
+    private const MOST_LENT = 200;
     private const PAST_JOBS = 20;
 
     private function __construct() {}
@@ -84,31 +85,27 @@ final class RepairView
     }
 
     /** @return list<LoanShown> lent out by a workshop and not back */
-    public static function loans(int $workshop): array
+    public static function loans(Workshop $workshop): array
     {
-        $entries = RepairEntry::query()
-            ->whereIn('kind', [EntryKind::Loan, EntryKind::Returned, EntryKind::Removed])
-            ->whereHas('job', static fn($jobs) => $jobs->where('workshop_id', $workshop))
-            ->with('job.unit')
-            ->orderBy('sequence')
-            ->get();
-        $back = $entries
-            ->filter(static fn(RepairEntry $entry): bool => $entry->kind !== EntryKind::Loan)
-            ->map(static fn(RepairEntry $entry): string => $entry->toCore()->text('of'))
-            ->all();
         $loans = [];
-        foreach ($entries as $entry) {
-            if ($entry->kind === EntryKind::Loan && !in_array($entry->id, $back, true)) {
-                $core = $entry->toCore();
+        $jobs = $workshop
+            ->jobs()
+            ->with(['unit', 'entries'])
+            ->whereNotNull('lent_until')
+            ->orderBy('lent_until')
+            ->limit(self::MOST_LENT)
+            ->get();
+        foreach ($jobs as $job) {
+            foreach ($job->setRelation('workshop', $workshop)->ledger()->lent() as $loan) {
                 $loans[] = new LoanShown(
-                    id: $entry->id,
-                    job: JobView::number($entry->job),
-                    jobId: $entry->job_id,
-                    unit: $entry->job->unit->name,
-                    what: $core->text('what'),
-                    to: $core->text('to'),
-                    dueOn: $core->text('dueOn'),
-                    overdue: $core->text('dueOn') < now()->toDateString(),
+                    id: $loan->id,
+                    job: JobView::number($job),
+                    jobId: $job->id,
+                    unit: $job->unit->name,
+                    what: $loan->text('what'),
+                    to: $loan->text('to'),
+                    dueOn: $loan->text('dueOn'),
+                    overdue: $loan->text('dueOn') < now()->toDateString(),
                 );
             }
         }

@@ -121,7 +121,7 @@ test('a whole job with no signal: six readings, a reload, verdict, swap, proof; 
     await expect(page.getByRole('heading', { name: 'Repaired. Every position is right.' })).toBeVisible();
     expect(await said(), 'what the device showed is what the server has').toBe(shown);
     await page.goto('/');
-    await page.getByLabel('Unit, complaint or number').fill('Marsh school');
+    await page.getByLabel('Words you remember').fill('Marsh school');
     await page.getByRole('button', { name: 'Find' }).click();
     await expect(page.getByRole('listitem').filter({ hasText: 'Marsh school' })).toHaveCount(1);
 });

@@ -2,7 +2,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible, signIn, watchForErrors } from './bench';
 
 async function openJob(page: Page, words: string): Promise<void> {
-    await page.getByLabel('Unit, complaint or number').fill(words);
+    await page.getByLabel('Words you remember').fill(words);
     await page.getByRole('button', { name: 'Find' }).click();
     await page.waitForURL(/[?]q=/);
     await page.getByRole('listitem').getByRole('link').first().click();
@@ -227,7 +227,7 @@ test('what is not there is said in words', async ({ page }) => {
     await expect(page.getByRole('heading', { name: 'There is nothing here.' })).toBeVisible();
     await expectAccessible(page);
     await page.goto('/');
-    await page.getByLabel('Unit, complaint or number').fill('no such thing');
+    await page.getByLabel('Words you remember').fill('no such thing');
     await page.getByRole('button', { name: 'Find' }).click();
     await expect(page.getByText('No job matches "no such thing"')).toBeVisible();
     await page

@@ -129,7 +129,7 @@ test.describe('with one thumb on 390x844', () => {
 });
 
 async function openFirst(page: Page, words: string): Promise<string> {
-    await page.getByLabel('Unit, complaint or number').fill(words);
+    await page.getByLabel('Words you remember').fill(words);
     await page.getByRole('button', { name: 'Find' }).click();
     await page.waitForURL(/[?]q=/);
     await page.getByRole('listitem').getByRole('link').first().click();

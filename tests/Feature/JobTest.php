@@ -346,32 +346,41 @@ final class JobTest extends TestCase
         self::assertSame(1, $job->readings()->where('trust', 'remembered')->count());
     }
 
+    public function testAUnitOfTheSameNameIsTheSameUnit(): void
+    {
+        $user = $this->person();
+        $this->actingAs($user);
+        foreach (
+            [
+                [['unitModel' => 'Tarn 12'], 1],
+                [[], 1],
+                [['unitModel' => 'Tarn 12', 'unitName' => 'VAN 7'], 1],
+                [['unitModel' => 'Tarn 20'], 2],
+                [['unitName' => 'Van 8'], 3],
+            ]
+            as [$with, $units]
+        ) {
+            $this->post('/jobs', $this->newJob($with))->assertSessionHasNoErrors();
+            self::assertSame($units, $user->workshop->units()->count());
+        }
+    }
+
     public function testAKnownModelBringsItsCircuit(): void
     {
         $user = $this->person();
         $data = $this->newJob(['unitModel' => 'Tarn 12']);
         $this->actingAs($user)->post('/jobs', $data);
         $this->put("/jobs/{$data['id']}/circuit", ['values' => ['positions' => '4', 'side' => 'ground']]);
-        $this->get('/jobs/new')->assertInertia(
+        $this->get('/jobs/new?unit=van+7')->assertInertia(
             fn(Page $page) => $page
-                ->where('models.Tarn 12.parameters.side', 'ground')
-                ->where('units.0.circuit.parameters.side', 'ground')
-                ->where('units.0.history.0.complaint', 'Only the top speed blows'),
+                ->where('known.parameters.side', 'ground')
+                ->where('unit.name', 'Van 7')
+                ->where('unit.history.0.complaint', 'Only the top speed blows'),
         );
-    }
-
-    public function testSearchFindsUnitComplaintAndNumber(): void
-    {
-        $user = $this->person();
-        $this->jobOnBench($user);
-        foreach (
-            ['Van' => 1, 'top speed' => 1, 'J-0001' => 1, '1' => 1, 'J-0002' => 0, '100%' => 0]
-            as $words => $count
-        ) {
-            $this->get('/?q=' . urlencode((string) $words))->assertInertia(
-                fn(Page $page) => $page->count('jobs', $count),
-            );
-        }
+        $this->get('/jobs/new?unit=Van+8&model=Tarn+12')->assertInertia(
+            fn(Page $page) => $page->where('known.parameters.side', 'ground')->where('unit', null),
+        );
+        $this->get('/jobs/new?unit=Van+8&model=Tarn+13')->assertInertia(fn(Page $page) => $page->where('known', null));
     }
 
     public function testMissingPagesAndJobsAnswerInWords(): void

@@ -137,9 +137,10 @@ final class PagesTest extends TestCase
         $this->get('/')->assertInertia(
             static fn(Page $page) => $page
                 ->component('Jobs')
-                ->where('jobs.0.job.stage', 'closed')
-                ->where('jobs.0.states.1', 'right')
-                ->where('jobs.0.job.number', 'J-0001'),
+                ->where('groups.0.title', 'Closed')
+                ->where('groups.0.jobs.0.strip.2.state', 'right')
+                ->where('groups.0.jobs.0.strip.2.label', '1')
+                ->where('groups.0.jobs.0.job.number', 'J-0001'),
         );
     }
 }

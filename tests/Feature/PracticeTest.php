@@ -93,7 +93,7 @@ final class PracticeTest extends TestCase
         $new = $this->props('/jobs/new');
         self::assertSame([], $new['units']);
         self::assertNotSame('flue-fan', $new['start']['family']);
-        self::assertTrue($this->props('/')['jobs'][0]['job']['practice']);
+        self::assertTrue($this->props('/')['groups'][0]['jobs'][0]['job']['practice']);
         // A real job beside it knows nothing of practice.
         $real = $this->jobOnBench($user);
         self::assertNull($this->props("/jobs/$real->id/bench")['practice']);

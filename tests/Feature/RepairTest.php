@@ -212,7 +212,10 @@ final class RepairTest extends TestCase
     {
         $job = $this->jobOnBench($this->person());
         $this->note($job, 'found', ['what' => 'Hook of the duct', 'condition' => 'pried'])->assertSessionHasNoErrors();
-        self::assertSame(['Hook of the duct, pried'], $this->props('/jobs/new')['units'][0]['history'][0]['found']);
+        self::assertSame(
+            ['Hook of the duct, pried'],
+            $this->props('/jobs/new?unit=Van+7')['unit']['history'][0]['found'],
+        );
     }
 
     public function testTheNewPartIsMeasuredBeforeItGoesIn(): void

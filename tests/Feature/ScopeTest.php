@@ -57,8 +57,10 @@ final class ScopeTest extends TestCase
         $this->jobOnBench($this->person());
         $this->actingAs($this->person())
             ->get('/?q=Van')
-            ->assertInertia(fn(Page $page) => $page->component('Jobs')->count('jobs', 0));
-        $this->get('/jobs/new')->assertInertia(fn(Page $page) => $page->count('units', 0));
+            ->assertInertia(fn(Page $page) => $page->component('Jobs')->count('groups', 0));
+        $this->get('/jobs/new?unit=Van+7')->assertInertia(
+            fn(Page $page) => $page->count('units', 0)->where('unit', null),
+        );
     }
 
     public function testAnotherWorkshopsUnitCannotBeUsed(): void

@@ -121,7 +121,7 @@ final class TemporaryRepairTest extends TestCase
         ])->assertSessionHasNoErrors();
         self::assertSame($due, $this->props("/jobs/$job->id/proof")['job']['temporaryUntil']);
         self::assertSame($due, $this->props('/due')['jobs'][0]['dueOn']);
-        self::assertSame($due, $this->props('/')['jobs'][0]['job']['temporaryUntil']);
+        self::assertSame($due, $this->props('/')['groups'][0]['jobs'][0]['job']['temporaryUntil']);
         $file = json_decode((string) $this->get("/jobs/$job->id/file")->getContent(), true);
         self::assertSame($due, $file['replacements'][0]['temporaryUntil']);
     }

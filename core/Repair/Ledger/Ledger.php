@@ -73,6 +73,19 @@ final readonly class Ledger
         return $waiting;
     }
 
+    /** @return list<Entry> what was lent and is not back */
+    public function lent(): array
+    {
+        $back = array_map(static fn(Entry $one): string => $one->text('of'), $this->all(EntryKind::Returned));
+
+        return array_values(
+            array_filter(
+                $this->all(EntryKind::Loan),
+                static fn(Entry $one): bool => !\in_array($one->id, $back, true),
+            ),
+        );
+    }
+
     public function find(string $id): ?Entry
     {
         return $this->entries[$id] ?? null;

@@ -739,6 +739,16 @@ export interface InvitedPage {
     renews: boolean;
 }
 
+/** Jobs under one heading. */
+export interface JobGroup {
+    title: string;
+    /** That shows all of them; null where these are all. */
+    view: ListView | null;
+    count: number;
+    more: boolean;
+    jobs: JobListed[];
+}
+
 /** What every page of a job shows of it. */
 export interface JobHead {
     id: string;
@@ -780,8 +790,7 @@ export type JobKind =
 /** A job in the list of jobs, with its strip in small. */
 export interface JobListed {
     job: JobHead;
-    positions: Cell[];
-    states: Record<string, SpeedState | undefined>;
+    strip: StripBar[];
 }
 
 export type JobOutcome =
@@ -804,7 +813,22 @@ export type JobStage =
 
 export interface JobsPage {
     search: string;
-    jobs: JobListed[];
+    /** Null for the first page, with what is going on. */
+    view: ListView | null;
+    /** Key. */
+    family: string | null;
+    /** Whose jobs. */
+    person: number | null;
+    sort: ListSort;
+    numbers: ListNumber[];
+    groups: JobGroup[];
+    /** Address of the page before. */
+    newer: string | null;
+    /** Address of the page after. */
+    older: string | null;
+    families: Choice[];
+    people: Choice[];
+    sorts: Choice[];
 }
 
 /** An answer of a planner that was kept with a job. */
@@ -873,6 +897,31 @@ export interface LinkShown {
     mailed: boolean;
     expiresAt: string;
 }
+
+/** How many jobs a list would show. */
+export interface ListNumber {
+    view: ListView;
+    title: string;
+    count: number;
+    /** Whether there are more than were counted. */
+    more: boolean;
+}
+
+export type ListSort =
+    | 'touched'
+    | 'newest'
+    | 'oldest';
+
+export type ListView =
+    | 'mine'
+    | 'bench'
+    | 'proof'
+    | 'circuit'
+    | 'part'
+    | 'due'
+    | 'countersign'
+    | 'closed'
+    | 'all';
 
 export interface LoanEntry {
     id: string;
@@ -983,8 +1032,16 @@ export interface Named {
 
 export interface NewJobPage {
     families: FamilyChoice[];
-    units: UnitShown[];
-    models: Record<string, KnownCircuit | undefined>;
+    /** That are called like what was typed. */
+    units: UnitNamed[];
+    /** That was typed of the unit. */
+    name: string;
+    /** That was typed. */
+    model: string;
+    /** Of exactly that name. */
+    unit: UnitShown | null;
+    /** From an earlier job of it, or of its model. */
+    known: KnownCircuit | null;
     start: IntakeStart;
     /** The first question first. */
     finder: FinderStep[];
@@ -1730,6 +1787,17 @@ export interface Strip {
     maps: MapShown[];
 }
 
+/** One position of a small strip. */
+export interface StripBar {
+    label: string;
+    /** Whether something should run there. */
+    runs: boolean;
+    /** That was heard last; null where it was not tried. */
+    state: SpeedState | null;
+    /** What that is called at this position. */
+    word: string | null;
+}
+
 /** A position with the speed that a sound machine has in it. */
 export interface StripCell {
     key: string;
@@ -1932,14 +2000,21 @@ export interface UnitChoice {
     choices: string[];
 }
 
+/** A unit that is offered while its name is typed. */
+export interface UnitNamed {
+    name: string;
+    place: string | null;
+    model: string | null;
+}
+
 /** A unit that the workshop knows. */
 export interface UnitShown {
     id: string;
     name: string;
     place: string | null;
     model: string | null;
+    note: string | null;
     history: PastJob[];
-    circuit: KnownCircuit | null;
 }
 
 export interface VerdictPage {

@@ -1,58 +1,126 @@
 import { Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { StripInSmall } from '@/jobs/SpeedStrip';
-import { day } from '@/lib/format';
-import type { JobHead, JobsPage } from '@/generated/props';
+import JobRow from '@/jobs/JobRow';
+import type { JobGroup, JobsPage, ListNumber } from '@/generated/props';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
 import FilePick from '@/ui/FilePick';
 import Frame from '@/ui/Frame';
+import Select from '@/ui/Select';
 import TextLink from '@/ui/TextLink';
 
 type Props = JobsPage & Shared;
 
-const groups: { stage: JobHead['stage']; title: string }[] = [
-    { stage: 'bench', title: 'On the bench' },
-    { stage: 'proof', title: 'To be proved' },
-    { stage: 'circuit', title: 'Circuit not entered yet' },
-    { stage: 'closed', title: 'Closed' },
-];
+type Asked = Partial<Record<'q' | 'view' | 'family' | 'person' | 'sort', string>>;
 
-const kinds: Record<JobHead['kind'], string> = {
-    fault: '',
-    'loose-part': 'loose part, ',
-    adjustment: 'adjustment, ',
-    'follow-up': 'follow-up, ',
-    remote: 'remote request, ',
-};
-
-/** Ends that are not the ordinary one. */
-function ended(job: JobHead): string {
-    switch (job.outcome) {
-        case 'not-repaired':
-            return 'not repaired, ';
-        case 'proven-good':
-            return 'proven good, ';
-        case 'advised':
-            return 'advised, ';
-        case 'not-in-service':
-            return 'not in service, ';
-        case 'watched':
-            return 'to be watched, ';
-        case 'handed-over':
-            return 'handed over, ';
-        default:
-            return '';
-    }
+/** An address of the list: what was asked, with what is different. */
+function address(asked: Asked): string {
+    const given = Object.entries(asked).filter(([, value]) => value !== '');
+    return given.length === 0 ? '/' : `/?${new URLSearchParams(given).toString()}`;
 }
 
+function useAsked(): Asked {
+    const { search, view, family, person, sort } = usePage<Props>().props;
+    return {
+        q: search,
+        view: view ?? '',
+        family: family ?? '',
+        person: person === null ? '' : String(person),
+        sort: sort === 'touched' ? '' : sort,
+    };
+}
+
+function Views({ numbers }: { numbers: ListNumber[] }) {
+    const asked = useAsked();
+    const look = (here: boolean) =>
+        `inline-flex min-h-11 items-center gap-1.5 border-b-[3px] px-2 ${here ? 'border-ink font-semibold' : 'border-transparent text-soft hover:text-ink'}`;
+    const first = Object.values(asked).every((value) => value === '');
+    return (
+        <nav aria-label="Lists of jobs" className="-mx-2 mt-4 flex flex-wrap border-b border-rule">
+            <Link href="/" aria-current={first ? 'page' : undefined} className={look(first)}>
+                Going on
+            </Link>
+            {numbers.map((one) => (
+                <Link
+                    key={one.view}
+                    href={address({ ...asked, view: one.view })}
+                    aria-current={asked.view === one.view ? 'page' : undefined}
+                    className={look(asked.view === one.view)}
+                >
+                    {one.title}{' '}
+                    <span className="figure text-[0.86rem]">
+                        {one.more ? 'over ' : ''}
+                        {one.count}
+                    </span>
+                </Link>
+            ))}
+        </nav>
+    );
+}
+
+function Narrow() {
+    const { families, people, sorts } = usePage<Props>().props;
+    const asked = useAsked();
+    const go = (change: Asked) => router.get(address({ ...asked, ...change }), {}, { preserveScroll: true });
+    return (
+        <div className="mt-3 grid gap-3 sm:grid-cols-3">
+            <Select
+                label="Kind of circuit"
+                empty="all"
+                choices={families}
+                value={asked.family ?? ''}
+                onChange={(event) => go({ family: event.target.value })}
+            />
+            <Select
+                label="Whose"
+                empty="everybody’s"
+                choices={people}
+                value={asked.person ?? ''}
+                onChange={(event) => go({ person: event.target.value })}
+            />
+            <Select
+                label="Order"
+                choices={sorts}
+                value={asked.sort === '' ? 'touched' : (asked.sort ?? 'touched')}
+                onChange={(event) => go({ sort: event.target.value === 'touched' ? '' : event.target.value })}
+            />
+        </div>
+    );
+}
+
+function Group({ group, flat }: { group: JobGroup; flat: boolean }) {
+    return (
+        <section aria-label={group.title} className="mt-7">
+            <h2 className="mb-1 flex flex-wrap items-baseline gap-x-3 font-semibold">
+                {group.title}{' '}
+                {!flat && (
+                    <span className="figure text-soft">
+                        {group.more ? 'over ' : ''}
+                        {group.count}
+                    </span>
+                )}
+            </h2>
+            <ul className="border-b border-rule">
+                {group.jobs.map((one) => (
+                    <JobRow key={one.job.id} listed={one} stage={flat} />
+                ))}
+            </ul>
+            {group.view && <TextLink href={address({ view: group.view })}>All of them</TextLink>}
+        </section>
+    );
+}
+
+/** All jobs: what is going on first; any other list by what it is about, who has it, or words that are remembered. */
 export default function Jobs() {
-    const { jobs, search, errors } = usePage<Props>().props;
+    const { groups, numbers, search, view, newer, older, errors, user } = usePage<Props>().props;
+    const asked = useAsked();
     const [words, setWords] = useState(search);
+    const flat = Object.values(asked).some((value) => value !== '');
+    const [narrowing, setNarrowing] = useState(flat && view === null);
     const find = (event: React.FormEvent) => {
         event.preventDefault();
-        router.get('/', words === '' ? {} : { q: words }, { preserveState: true });
+        router.get(address({ ...asked, q: words.trim() }), {}, { preserveState: true });
     };
     return (
         <Frame title="Jobs">
@@ -65,8 +133,9 @@ export default function Jobs() {
                         className="flex items-end gap-2 max-sm:order-last max-sm:w-full"
                     >
                         <TextField
-                            label="Unit, complaint or number"
+                            label="Words you remember"
                             type="search"
+                            placeholder="van 7 heater"
                             value={words}
                             onChange={(event) => setWords(event.target.value)}
                             className="w-64 max-sm:flex-1"
@@ -76,9 +145,11 @@ export default function Jobs() {
                     <TextLink apart href="/practice">
                         Practise
                     </TextLink>
-                    <FilePick label="Job file" accept="application/json,.json" to="/jobs/import">
-                        Import a job file
-                    </FilePick>
+                    {user?.may.includes('correct') && (
+                        <FilePick label="Job file" accept="application/json,.json" to="/jobs/import">
+                            Import a job file
+                        </FilePick>
+                    )}
                     <Link
                         href="/jobs/new"
                         className="inline-flex min-h-11 items-center rounded-[5px] bg-act px-5 font-semibold text-act-ink"
@@ -91,57 +162,32 @@ export default function Jobs() {
                         {errors.file}
                     </p>
                 )}
-                {jobs.length === 0 && (
-                    <p className="mt-10 text-lg">
-                        {search === ''
-                            ? 'No job yet. Open one with "New job": a unit, what is wrong, and what the fan does in each position. Or practise first, on a unit that is made up.'
-                            : `No job matches "${search}". Try part of the unit's name.`}
+                <Views numbers={numbers} />
+                {narrowing ? (
+                    <Narrow />
+                ) : (
+                    <Button kind="quiet" className="-ml-2" onClick={() => setNarrowing(true)}>
+                        By circuit, person or order
+                    </Button>
+                )}
+                {groups.length === 0 && (
+                    <p className="mt-8 text-lg">
+                        {search !== ''
+                            ? `No job has all of these words: "${search}". Half a word is enough, and fewer find more.`
+                            : flat
+                              ? 'No job is in this list.'
+                              : 'No job yet. Open one with "New job": a unit, what is wrong, and what the fan does in each position. Or practise first, on a unit that is made up.'}
                     </p>
                 )}
-                {groups.map((group) => {
-                    const members = jobs.filter(({ job }) => job.stage === group.stage);
-                    if (members.length === 0) return null;
-                    return (
-                        <section key={group.stage} aria-label={group.title} className="mt-8">
-                            <h2 className="mb-1 font-semibold">
-                                {group.title} <span className="figure text-soft">{members.length}</span>
-                            </h2>
-                            <ul className="border-b border-rule">
-                                {members.map(({ job, positions, states }) => (
-                                    <li key={job.id} className="border-t border-rule">
-                                        <Link
-                                            href={`/jobs/${job.id}`}
-                                            className="grid min-h-16 grid-cols-[auto_1fr] items-center gap-x-5 gap-y-1 py-2 hover:bg-sheet sm:grid-cols-[5.5rem_180px_minmax(0,1fr)_auto]"
-                                        >
-                                            <span className="figure text-soft">{job.number}</span>
-                                            <span className="max-sm:justify-self-end">
-                                                <StripInSmall positions={positions} states={states} />
-                                            </span>
-                                            <span className="min-w-0 max-sm:col-span-2">
-                                                <span className="font-semibold">{job.unit}</span>
-                                                {job.place && <span className="text-soft">, {job.place}</span>}
-                                                <span className="block truncate text-soft">{job.complaint}</span>
-                                            </span>
-                                            <span className="text-[0.92rem] text-soft max-sm:col-span-2">
-                                                {job.temporaryUntil && job.stage === 'closed' ? (
-                                                    <strong className="font-semibold text-warn">
-                                                        temporary, due {day(job.temporaryUntil)},{' '}
-                                                    </strong>
-                                                ) : (
-                                                    ''
-                                                )}
-                                                {job.practice ? 'practice, ' : kinds[job.kind]}
-                                                {ended(job)}
-                                                {job.intermittent ? 'comes and goes, ' : ''}
-                                                {day(job.closedAt ?? job.openedAt)}
-                                            </span>
-                                        </Link>
-                                    </li>
-                                ))}
-                            </ul>
-                        </section>
-                    );
-                })}
+                {groups.map((group) => (
+                    <Group key={group.title} group={group} flat={flat} />
+                ))}
+                {(newer ?? older) && (
+                    <nav aria-label="Pages" className="mt-3 flex gap-6">
+                        {newer && <TextLink href={newer}>The page before</TextLink>}
+                        {older && <TextLink href={older}>The next page</TextLink>}
+                    </nav>
+                )}
             </div>
         </Frame>
     );

@@ -12,6 +12,7 @@ import { TextArea, TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
 import Finder from './Finder';
 import Select from '@/ui/Select';
+import TextLink from '@/ui/TextLink';
 
 const jobKinds = [
     { value: 'fault', label: 'A fault on a unit', hint: null },
@@ -57,13 +58,29 @@ interface Draft {
     states: Record<string, SpeedState | undefined>;
 }
 
+/** Asks for units that are called like what is typed, and for the circuit of that model, once the hand rests. */
+function useUnitAsked(name: string, model: string) {
+    const asked = useRef(JSON.stringify([name, model]));
+    const wanted = JSON.stringify([name, model]);
+    useEffect(() => {
+        if (asked.current === wanted) return;
+        const rest = setTimeout(() => {
+            asked.current = wanted;
+            router.reload({ only: ['units', 'name', 'model', 'unit', 'known'], data: { unit: name, model } });
+        }, 200);
+        return () => clearTimeout(rest);
+    }, [wanted, name, model]);
+}
+
 export default function NewJob() {
-    const { families, units, models, start, finder } = usePage<Props>().props;
+    const page = usePage<Props>().props;
+    const { families, units, start, finder } = page;
     const [ids] = useState(() => ({ id: ulid(), mapId: ulid() }));
     const { data, setData, ...form } = useForm<Draft>({
-        name: '',
+        // What stands in the address was typed before the page was loaded again.
+        name: page.name,
         place: '',
-        model: '',
+        model: page.model,
         complaint: '',
         since: '',
         also: '',
@@ -71,7 +88,6 @@ export default function NewJob() {
         intermittent: 'no',
         kind: 'fault',
         part: '',
-        // What stands in the address was chosen before the page was loaded again.
         family: start.asked ? start.family : null,
         shape: start.shape,
         answers: {},
@@ -80,8 +96,9 @@ export default function NewJob() {
     const { name, model, kind, part, shape, answers, states } = data;
     const errors: Record<string, string | undefined> = form.errors;
     const [finding, setFinding] = useState(false);
-    const unit = units.find((one) => one.name.toLowerCase() === name.trim().toLowerCase());
-    const known = unit?.circuit ?? models[unit?.model ?? model.trim()] ?? null;
+    const unit = page.unit?.name.toLowerCase() === name.trim().toLowerCase() ? page.unit : null;
+    const known = page.name.toLowerCase() === name.trim().toLowerCase() ? page.known : null;
+    useUnitAsked(name, model);
     const family = families.find((one) => one.key === (data.family ?? known?.family ?? start.family)) ?? families[0];
     const shaping = (family?.parameters ?? []).filter((field) => field.shapesMap);
     const kept = known && known.family === family?.key ? (known.parameters as Parameters) : {};
@@ -177,17 +194,21 @@ export default function NewJob() {
                         />
                         <datalist id="units">
                             {units.map((one) => (
-                                <option key={one.id} value={one.name} />
+                                <option key={`${one.name} ${one.place ?? ''}`} value={one.name}>
+                                    {[one.place, one.model].filter(Boolean).join(', ')}
+                                </option>
                             ))}
                         </datalist>
                         {unit ? (
                             <section aria-label="History of the unit" className="border-l-4 border-lake pl-3">
                                 <p className="font-medium">
-                                    {[unit.place, unit.model].filter(Boolean).join(', ') || 'No model noted'}
+                                    {[unit.place, unit.model].filter(Boolean).join(', ') || 'No model noted'}{' '}
+                                    <TextLink href={`/units/${unit.id}`}>The unit</TextLink>
                                 </p>
+                                {unit.note && <p>{unit.note}</p>}
                                 {unit.history.length === 0 && <p className="text-soft">No job yet.</p>}
                                 <ul>
-                                    {unit.history.slice(0, 4).map((past) => (
+                                    {unit.history.map((past) => (
                                         <li key={past.number}>
                                             <span className="figure text-soft">{past.number}</span> {day(past.openedAt)}
                                             : {past.complaint}

@@ -1,10 +1,10 @@
 import { wordFor } from '@/jobs/states';
-import type { Cell, MapShown, SpeedState, Strip, StripCell } from '@/generated/props';
+import type { MapShown, SpeedState, Strip, StripBar, StripCell } from '@/generated/props';
 
 const TALL = 52;
 
 /** Height of a bar: what was heard, on the scale of what is expected there. */
-function heightOf(state: SpeedState | undefined, cell: StripCell): number {
+function heightOf(state: SpeedState | undefined, cell: Pick<StripCell, 'expected' | 'runs'>): number {
     const expected = Math.max(cell.expected, cell.runs ? 0.25 : 0);
     switch (state) {
         case 'right':
@@ -37,7 +37,7 @@ const tone: Record<SpeedState, string> = {
 
 interface BarProps {
     state: SpeedState | undefined;
-    cell: StripCell;
+    cell: Pick<StripCell, 'expected' | 'runs'>;
     x: number;
     width: number;
     faint?: boolean;
@@ -208,37 +208,24 @@ export default function SpeedStrip({ strip, here, low = false }: Props) {
 }
 
 /** The strip in small, for lists. */
-export function StripInSmall({
-    positions,
-    states,
-}: {
-    positions: Cell[];
-    states: Record<string, SpeedState | undefined>;
-}) {
-    const running = positions.filter((position) => position.runs);
-    const words = positions
-        .map(
-            (position) =>
-                `${position.label} ${states[position.key] ? wordFor(states[position.key] as SpeedState, position) : 'not tried'}`,
-        )
-        .join(', ');
+export function StripInSmall({ strip }: { strip: StripBar[] }) {
+    const running = strip.filter((bar) => bar.runs);
+    const words = strip.map((bar) => `${bar.label} ${bar.word ?? 'not tried'}`).join(', ');
     return (
-        <svg viewBox={`0 0 ${positions.length * 20} 66`} height="44" role="img" aria-label={words} className="block">
-            {positions.map((position, n) => {
-                const cell = {
-                    ...position,
-                    expected: position.runs ? 0.35 + (0.65 * (running.indexOf(position) + 1)) / running.length : 0,
-                };
-                return <Bar key={position.key} state={states[position.key]} cell={cell} x={n * 20 + 3} width={13} />;
-            })}
-            <line
-                x1="0"
-                x2={positions.length * 20}
-                y1={TALL + 11}
-                y2={TALL + 11}
-                stroke="var(--ink)"
-                strokeWidth="1.5"
-            />
+        <svg viewBox={`0 0 ${strip.length * 20} 66`} height="44" role="img" aria-label={words} className="block">
+            {strip.map((bar, n) => (
+                <Bar
+                    key={bar.label}
+                    state={bar.state ?? undefined}
+                    cell={{
+                        runs: bar.runs,
+                        expected: bar.runs ? 0.35 + (0.65 * (running.indexOf(bar) + 1)) / running.length : 0,
+                    }}
+                    x={n * 20 + 3}
+                    width={13}
+                />
+            ))}
+            <line x1="0" x2={strip.length * 20} y1={TALL + 11} y2={TALL + 11} stroke="var(--ink)" strokeWidth="1.5" />
         </svg>
     );
 }

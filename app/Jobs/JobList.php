@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Models\Job;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Kernel\Choice;
+
+/**
+ * The jobs of a workshop, as they are looked for. However many there are, a page reads so many rows and no more.
+ */
+final readonly class JobList
+{
+    private const A_PAGE = 50;
+    private const CLOSED_AT_FIRST = 20;
+
+    /** Nobody needs to know how many more there are. */
+    private const MOST_COUNTED = 1000;
+
+    /** What is going on, as the first page shows it. */
+    private const GOING_ON = [ListView::Bench, ListView::Proof, ListView::Circuit, ListView::Closed];
+
+    public function __construct(private FamilyRegistry $families) {}
+
+    public function page(Request $request, User $user): JobsPage
+    {
+        $search = trim($request->string('q')->limit(100, '')->toString());
+        $view = ListView::tryFrom($request->string('view')->limit(20, '')->toString());
+        $family = $request->string('family')->limit(60, '')->toString();
+        $family = $this->families->has($family) ? $family : null;
+        $person = $request->integer('person') > 0 ? $request->integer('person') : null;
+        $sort = ListSort::tryFrom($request->string('sort')->limit(20, '')->toString()) ?? ListSort::Touched;
+        $numbers = array_map(fn(ListView $one): ListNumber => $this->number($one, $user), ListView::cases());
+        $asked =
+            $search !== '' || $view !== null || $family !== null || $person !== null || $sort !== ListSort::Touched;
+        [$groups, $newer, $older] = $asked
+            ? $this->found($request, $user, $search, $view ?? ListView::All, $family, $person, $sort)
+            : [$this->goingOn($user, $numbers), null, null];
+
+        return new JobsPage(
+            search: $search,
+            view: $view,
+            family: $family,
+            person: $person,
+            sort: $sort,
+            numbers: $numbers,
+            groups: $groups,
+            newer: $newer,
+            older: $older,
+            families: array_map(
+                static fn(FamilyHead $one): Choice => new Choice(value: $one->key, label: $one->name),
+                FamilyHead::all($this->families),
+            ),
+            people: array_map(
+                static fn(int $id, string $name): Choice => new Choice(value: (string) $id, label: $name),
+                array_keys($user->workshop->names()),
+                $user->workshop->names(),
+            ),
+            sorts: array_map(
+                static fn(ListSort $one): Choice => new Choice(value: $one->value, label: $one->label()),
+                ListSort::cases(),
+            ),
+        );
+    }
+
+    /** @return Builder<Job> */
+    private static function of(User $user, ListView $view): Builder
+    {
+        return $view->only($user->workshop->jobs()->getQuery(), $user);
+    }
+
+    private function number(ListView $view, User $user): ListNumber
+    {
+        $some = self::of($user, $view)
+            ->toBase()
+            ->select(DB::raw('1'))
+            ->limit(self::MOST_COUNTED + 1);
+        $count = DB::query()->fromSub($some, 'some')->count();
+
+        return new ListNumber(
+            view: $view,
+            title: $view->title(),
+            count: min($count, self::MOST_COUNTED),
+            more: $count > self::MOST_COUNTED,
+        );
+    }
+
+    /**
+     * @param list<ListNumber> $numbers
+     *
+     * @return list<JobGroup>
+     */
+    private function goingOn(User $user, array $numbers): array
+    {
+        $groups = [];
+        foreach (self::GOING_ON as $view) {
+            $most = $view === ListView::Closed ? self::CLOSED_AT_FIRST : self::A_PAGE;
+            $jobs = self::of($user, $view)
+                ->with(['unit', 'owner', 'replacements'])
+                ->latest('updated_at')
+                ->latest('id')
+                ->limit($most)
+                ->get();
+            foreach ($numbers as $number) {
+                if ($number->view === $view && $number->count > 0) {
+                    $groups[] = new JobGroup(
+                        title: $view->title(),
+                        view: $number->count > $most ? $view : null,
+                        count: $number->count,
+                        more: $number->more,
+                        jobs: self::listed($user, $jobs),
+                    );
+                }
+            }
+        }
+
+        return $groups;
+    }
+
+    /** @return array{list<JobGroup>, string|null, string|null} */
+    private function found(
+        Request $request,
+        User $user,
+        string $search,
+        ListView $view,
+        ?string $family,
+        ?int $person,
+        ListSort $sort,
+    ): array {
+        $query = self::of($user, $view)
+            ->with(['unit', 'owner', 'replacements'])
+            ->when($family !== null, static fn(Builder $jobs) => $jobs->where('family', $family))
+            ->when($person !== null, static fn(Builder $jobs) => $jobs->where('owner_id', $person));
+        $words = SearchWords::asked($search);
+        if ($search !== '') {
+            $words === null
+                ? $query->whereRaw('false')
+                : $query->whereIn(
+                    'id',
+                    DB::table('job_words')
+                        ->where('workshop_id', $user->workshop_id)
+                        ->whereFullText('words', $words, ['mode' => 'boolean'])
+                        ->select('job_id'),
+                );
+        }
+        [$column, $direction] = $sort->by();
+        $page = $query
+            ->orderBy($column, $direction)
+            ->orderBy('id', $direction)
+            ->cursorPaginate(self::A_PAGE)
+            ->withPath('/')
+            ->appends($request->except(['cursor', 'page']));
+        $jobs = new Collection($page->items());
+
+        return [
+            $jobs->isEmpty()
+                ? []
+                : [
+                    new JobGroup(
+                        title: $view->title(),
+                        view: null,
+                        count: $jobs->count(),
+                        more: $page->hasMorePages(),
+                        jobs: self::listed($user, $jobs),
+                    ),
+                ],
+            $page->previousPageUrl(),
+            $page->nextPageUrl(),
+        ];
+    }
+
+    /**
+     * @param Collection<int, Job> $jobs
+     *
+     * @return list<JobListed>
+     */
+    private static function listed(User $user, Collection $jobs): array
+    {
+        return array_values(
+            $jobs
+                ->map(
+                    static fn(Job $job): JobListed => new JobListed(
+                        job: JobView::head($job->setRelation('workshop', $user->workshop)),
+                        strip: SmallStrip::of($job),
+                    ),
+                )
+                ->all(),
+        );
+    }
+}

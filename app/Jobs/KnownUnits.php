@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Models\Unit;
+use App\Models\Workshop;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * The units of a workshop, found without reading all of them.
+ */
+final class KnownUnits
+{
+    private function __construct() {}
+
+    /** The unit of exactly that name; of several the one that was changed last. */
+    public static function named(Workshop $workshop, string $name): ?Unit
+    {
+        return self::inUse($workshop)
+            ->where('name', $name)
+            ->latest('updated_at')
+            ->first()
+            ?->setRelation('workshop', $workshop);
+    }
+
+    /**
+     * Those whose name, place or model have words that begin like those typed; with nothing typed the newest.
+     *
+     * @return Collection<int, Unit>
+     */
+    public static function like(Workshop $workshop, string $typed, int $most): Collection
+    {
+        $words = SearchWords::asked($typed);
+
+        return self::inUse($workshop)
+            ->when(
+                $words !== null,
+                static fn($units) => $units->whereFullText('words', (string) $words, ['mode' => 'boolean']),
+            )
+            ->latest('updated_at')
+            ->limit($most)
+            ->get();
+    }
+
+    /** @return HasMany<Unit, Workshop> */
+    private static function inUse(Workshop $workshop): HasMany
+    {
+        return $workshop->units()->where('practice', false)->whereNull('retired_at');
+    }
+}
