@@ -32,6 +32,8 @@ use App\Repair\RemedyController;
 use App\Repair\RepairController;
 use App\Repair\SheetController;
 use App\Repair\SwapController;
+use App\Units\ModelController;
+use App\Units\UnitController;
 use App\Workshop\SessionController;
 use App\Workshop\SettingsController;
 use Illuminate\Support\Facades\Route;
@@ -101,6 +103,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/sign-out', [SessionController::class, 'destroy']);
         Route::get('/ping', fn() => response()->noContent());
         Route::get('/', [JobController::class, 'index']);
+        Route::get('/units/{unit}', [UnitController::class, 'show']);
+        Route::get('/models', [ModelController::class, 'show']);
         Route::get('/jobs/{job}', [JobController::class, 'show']);
         Route::get('/jobs/{job}/along', [AwayController::class, 'job']);
         Route::get('/jobs/{job}/complaint', [JobController::class, 'complaint']);
@@ -155,6 +159,8 @@ Route::middleware('auth')->group(function (): void {
     });
     Route::middleware('can:correct')->group(function (): void {
         Route::post('/jobs/import', [JobFileController::class, 'store']);
+        Route::put('/units/{unit}', [UnitController::class, 'update']);
+        Route::post('/units/{unit}/merge', [UnitController::class, 'merge']);
         Route::post('/jobs/{job}/correct', [JobCareController::class, 'correct']);
         Route::post('/jobs/{job}/reopen', [JobCareController::class, 'reopen']);
     });

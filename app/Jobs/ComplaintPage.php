@@ -21,6 +21,7 @@ final readonly class ComplaintPage extends Page
      * @param list<EntryShown> $handedOver
      * @param list<EntryShown> $reopened
      * @param list<Choice> $people to whom it can be handed
+     * @param string|null $unitId null where its unit is a make-believe one
      */
     public function __construct(
         public JobHead $job,
@@ -32,6 +33,7 @@ final readonly class ComplaintPage extends Page
         #[OfKind(EntryKind::Reopened)] public array $reopened,
         public array $people,
         public string $openedBy,
+        public ?string $unitId,
         public bool $open,
     ) {}
 }

@@ -231,6 +231,7 @@ final class JobController extends Controller
                     )
                     ->all(),
             ),
+            unitId: $job->practice_fault === null ? $job->unit_id : null,
             openedBy: $job->workshop->names()[$job->user_id] ?? '',
             open: $job->stage !== JobStage::Closed,
         );

@@ -36,7 +36,7 @@ enum Ability: string
             self::Look => 'See jobs, parts, procedures and planners; export them; keep their own account',
             self::Note => 'Open jobs, note readings, repairs and procedures, hand a job over, close it, practise',
             self::Remove => 'Strike out what another person read, take photos and captures off an open job',
-            self::Correct => 'Correct the intake of a job, reopen a closed one, import a job file',
+            self::Correct => 'Correct the intake of a job and a unit, reopen a closed job, import a job file',
             self::Countersign => 'Countersign what a trainee closed',
             self::Catalogue => 'Change parts and prices of the catalogue',
             self::Instruments => 'Put meters on the list and take them off it',

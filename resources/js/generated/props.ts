@@ -359,6 +359,8 @@ export interface ComplaintPage {
     /** To whom it can be handed. */
     people: Choice[];
     openedBy: string;
+    /** Null where its unit is a make-believe one. */
+    unitId: string | null;
     open: boolean;
 }
 
@@ -668,6 +670,24 @@ export type FitVerdict =
     | 'adapt'
     | 'unknown'
     | 'wrong';
+
+/** A part that was fitted to a unit. */
+export interface FittedPart {
+    id: string;
+    label: string;
+    partNumber: string | null;
+    /** Moment as ISO 8601. */
+    on: string;
+    by: string | null;
+    job: string;
+    jobId: string;
+    /** YYYY-MM-DD. */
+    warrantyUntil: string | null;
+    underWarranty: boolean;
+    temporary: boolean;
+    /** Whether it cured the machine; null while nobody knows. */
+    held: boolean | null;
+}
 
 export interface FoundEntry {
     id: string;
@@ -1022,6 +1042,18 @@ export interface MisfitShown {
     sentence: string;
     /** Which slips show like that. */
     hint: string;
+}
+
+export interface ModelPage {
+    model: string;
+    units: UnitNear[];
+    /** The newest first. */
+    jobs: JobListed[];
+    /** Whether there are older ones. */
+    more: boolean;
+    /** What was replaced, the most often first, in those jobs. */
+    replaced: ReplacedCount[];
+    route: RouteShown | null;
 }
 
 /** Something with a key, and what it is called. */
@@ -1607,6 +1639,16 @@ export interface ReopenedEntry {
     reason: string;
 }
 
+/** How often something was replaced on a model. */
+export interface ReplacedCount {
+    label: string;
+    times: number;
+    /** Of which as many are known to have cured the machine. */
+    held: number;
+    /** And as many not. */
+    not: number;
+}
+
 /** A part that was replaced, with the verdict under which it was. */
 export interface ReplacementShown {
     id: string;
@@ -2005,6 +2047,38 @@ export interface UnitNamed {
     name: string;
     place: string | null;
     model: string | null;
+}
+
+/** A unit beside another one: of the same model, or perhaps the same twice. */
+export interface UnitNear {
+    id: string;
+    name: string;
+    place: string | null;
+    model: string | null;
+    jobs: number;
+}
+
+export interface UnitPage {
+    id: string;
+    name: string;
+    place: string | null;
+    model: string | null;
+    note: string | null;
+    retired: boolean;
+    /** The newest first. */
+    jobs: JobListed[];
+    /** Whether there are older ones. */
+    more: boolean;
+    /** The newest first. */
+    fitted: FittedPart[];
+    /** That is usually taken to what is replaced. */
+    route: RouteShown | null;
+    /** From the readings of the newest job on the bench. */
+    learned: LearnedShown[];
+    /** Number of that job. */
+    learnedIn: string | null;
+    /** That may be the same unit twice. */
+    alike: UnitNear[];
 }
 
 /** A unit that the workshop knows. */

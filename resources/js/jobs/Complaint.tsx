@@ -19,11 +19,12 @@ type Props = ComplaintPage & Shared;
 type States = Record<string, SpeedState | undefined>;
 
 export default function Complaint() {
-    const { job, strip, history, also, open, openedBy } = usePage<Props>().props;
+    const { job, strip, history, also, open, openedBy, unitId } = usePage<Props>().props;
     const [id, setId] = useState(ulid);
     const second = useEntryForm(job.id, 'also', { what: '' });
     const form = useForm<{ notedFor: string; states: States }>({ notedFor: '', states: {} });
     const errors: Record<string, string | undefined> = form.errors;
+    const whole = [job.unit, job.place, job.model].filter(Boolean).join(', ');
     const remembered = strip.maps.filter((map) => map.kind === 'remembered');
     const add = (event: React.FormEvent) => {
         event.preventDefault();
@@ -49,7 +50,15 @@ export default function Complaint() {
                     <h1 className="text-[1.6rem] leading-tight font-semibold">{job.complaint}</h1>
                     <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
                         <dt className="text-soft">Unit</dt>
-                        <dd>{[job.unit, job.place, job.model].filter(Boolean).join(', ')}</dd>
+                        <dd>
+                            {unitId === null ? (
+                                whole
+                            ) : (
+                                <Link href={`/units/${unitId}`} className="text-lake underline underline-offset-4">
+                                    {whole}
+                                </Link>
+                            )}
+                        </dd>
                         <dt className="text-soft">Opened</dt>
                         <dd>
                             {day(job.openedAt)}, by {openedBy}

@@ -108,6 +108,7 @@ final class AbilitiesTest extends TestCase
     {
         return strtr($route->uri(), [
             '{job}' => $job->id,
+            '{unit}' => $job->unit_id,
             '{person}' => (string) $user->id,
             '{reading}' => $job->readings->first()->id ?? '',
             '{key}' => 'none',

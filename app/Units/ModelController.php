@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Units;
+
+use App\Http\Controller;
+use App\Jobs\JobListed;
+use App\Jobs\JobView;
+use App\Jobs\SmallStrip;
+use App\Models\Job;
+use App\Models\Unit;
+use App\Repair\RepairView;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\Request;
+
+/**
+ * A model across its units: what fails on it, and how one gets there.
+ */
+final class ModelController extends Controller
+{
+    private const MOST_JOBS = 50;
+    private const MOST_UNITS = 100;
+
+    public function show(Request $request): ModelPage
+    {
+        $workshop = $this->user($request)->workshop;
+        $model = trim($request->string('name')->limit(120, '')->toString());
+        $of = $workshop->units()->where('practice', false)->where('model', $model);
+        $units = $of->clone()->orderBy('name')->withCount('jobs')->limit(self::MOST_UNITS)->get();
+        $model === '' || $units->isEmpty() ? abort(404) : null;
+        $jobs = $workshop
+            ->jobs()
+            ->with(['unit', 'owner', 'replacements', 'entries'])
+            ->whereIn('unit_id', $of->clone()->select('id'))
+            ->latest('created_at')
+            ->latest('id')
+            ->limit(self::MOST_JOBS + 1)
+            ->get()
+            ->each(static fn(Job $job) => $job->setRelation('workshop', $workshop));
+        $shown = $jobs->take(self::MOST_JOBS);
+        $newest = $shown->first();
+
+        return new ModelPage(
+            model: $model,
+            units: array_values(
+                $units
+                    ->map(
+                        static fn(Unit $one): UnitNear => new UnitNear(
+                            id: $one->id,
+                            name: $one->name,
+                            place: $one->place,
+                            model: $one->model,
+                            jobs: (int) $one->getAttribute('jobs_count'),
+                        ),
+                    )
+                    ->all(),
+            ),
+            jobs: array_values(
+                $shown
+                    ->map(static fn(Job $job): JobListed => new JobListed(JobView::head($job), SmallStrip::of($job)))
+                    ->all(),
+            ),
+            more: $jobs->count() > self::MOST_JOBS,
+            replaced: self::replaced($shown),
+            route: $newest === null ? null : RepairView::route($newest),
+        );
+    }
+
+    /**
+     * @param Collection<int, Job> $jobs
+     *
+     * @return list<ReplacedCount>
+     */
+    private static function replaced(Collection $jobs): array
+    {
+        $counts = [];
+        foreach ($jobs as $job) {
+            foreach (FittedParts::of($job) as $part) {
+                [$times, $held, $not] = $counts[$part->label] ?? [0, 0, 0];
+                $counts[$part->label] = [
+                    $times + 1,
+                    $held + ($part->held === true ? 1 : 0),
+                    $not + ($part->held === false ? 1 : 0),
+                ];
+            }
+        }
+        $shown = array_map(
+            static fn(string $label, array $one): ReplacedCount => new ReplacedCount($label, $one[0], $one[1], $one[2]),
+            array_keys($counts),
+            $counts,
+        );
+        usort(
+            $shown,
+            static fn(ReplacedCount $a, ReplacedCount $b): int => [-$a->times, $a->label] <=> [-$b->times, $b->label],
+        );
+
+        return $shown;
+    }
+}
