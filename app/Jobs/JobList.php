@@ -21,8 +21,11 @@ final readonly class JobList
     private const A_PAGE = 50;
     private const CLOSED_AT_FIRST = 20;
 
+    /** How many of the first are looked at for words that many jobs have: few, and then more. */
+    private const LOOKED_AT = [300, 2000];
+
     /** Nobody needs to know how many more there are. */
-    private const MOST_COUNTED = 1000;
+    private const MOST_COUNTED = 200;
 
     /** What is going on, as the first page shows it. */
     private const GOING_ON = [ListView::Bench, ListView::Proof, ListView::Circuit, ListView::Closed];
@@ -135,29 +138,25 @@ final readonly class JobList
         ListSort $sort,
     ): array {
         $query = self::of($user, $view)
-            ->with(['unit', 'owner', 'replacements'])
             ->when($family !== null, static fn(Builder $jobs) => $jobs->where('family', $family))
             ->when($person !== null, static fn(Builder $jobs) => $jobs->where('owner_id', $person));
-        $words = SearchWords::asked($search);
-        if ($search !== '') {
-            $words === null
-                ? $query->whereRaw('false')
-                : $query->whereIn(
-                    'id',
-                    DB::table('job_words')
-                        ->where('workshop_id', $user->workshop_id)
-                        ->whereFullText('words', $words, ['mode' => 'boolean'])
-                        ->select('job_id'),
-                );
+        foreach ($sort->by($view) as $column => $direction) {
+            $query->orderBy($column, $direction);
         }
-        [$column, $direction] = $sort->by();
+        if ($search !== '') {
+            self::having($query, $user, $search, $request->has('cursor'));
+        }
+        // Only what orders them is read of all that fit; the rest of a job only where it is shown.
         $page = $query
-            ->orderBy($column, $direction)
-            ->orderBy('id', $direction)
-            ->cursorPaginate(self::A_PAGE)
+            ->cursorPaginate(self::A_PAGE, ['id', ...array_keys($sort->by($view))])
             ->withPath('/')
             ->appends($request->except(['cursor', 'page']));
-        $jobs = new Collection($page->items());
+        $ids = array_map(static fn(Job $one): string => $one->id, $page->items());
+        $jobs = Job::query()
+            ->with(['unit', 'owner', 'replacements'])
+            ->whereKey($ids)
+            ->get()
+            ->sortBy(static fn(Job $one): int => (int) array_search($one->id, $ids, true));
 
         return [
             $jobs->isEmpty()
@@ -174,6 +173,46 @@ final readonly class JobList
             $page->previousPageUrl(),
             $page->nextPageUrl(),
         ];
+    }
+
+    /**
+     * Keeps those that have all the words. The full-text index reads every job that has any of them: words that most
+     * jobs have are looked for among the first of the list instead, where they fill a page.
+     *
+     * @param Builder<Job> $query in the order of the list
+     */
+    private static function having(Builder $query, User $user, string $search, bool $later): void
+    {
+        $words = SearchWords::asked($search);
+        if ($words === null) {
+            $query->whereRaw('false');
+
+            return;
+        }
+        if (preg_match('/^j\s*-?\s*0*(\d{1,9})$/i', $search, $number) === 1) {
+            $query->where('number', (int) $number[1]);
+
+            return;
+        }
+        foreach ($later ? [] : self::LOOKED_AT as $most) {
+            $first = DB::table('job_words')->whereIn('job_id', $query->clone()->limit($most)->pluck('id'));
+            foreach (SearchWords::begun($search) as $word) {
+                $first->whereRaw("concat(' ', words) like ?", ["% $word%"]);
+            }
+            $dense = $first->pluck('job_id');
+            if ($dense->count() > self::A_PAGE) {
+                $query->whereIn('id', $dense);
+
+                return;
+            }
+        }
+        $query->whereIn(
+            'id',
+            DB::table('job_words')
+                ->where('workshop_id', $user->workshop_id)
+                ->whereFullText('words', $words, ['mode' => 'boolean'])
+                ->select('job_id'),
+        );
     }
 
     /**

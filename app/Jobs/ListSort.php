@@ -22,13 +22,18 @@ enum ListSort: string
         };
     }
 
-    /** @return array{string, string} column and direction */
-    public function by(): array
+    /** @return array<string, string> direction by column */
+    public function by(ListView $view): array
     {
         return match ($this) {
-            self::Touched => ['updated_at', 'desc'],
-            self::Newest => ['number', 'desc'],
-            self::Oldest => ['number', 'asc'],
+            self::Touched => match ($view) {
+                // What is awaited first comes first.
+                ListView::Part => ['part_expected_on' => 'asc', 'id' => 'asc'],
+                ListView::Due => ['due_on' => 'asc', 'id' => 'asc'],
+                default => ['updated_at' => 'desc', 'id' => 'desc'],
+            },
+            self::Newest => ['number' => 'desc'],
+            self::Oldest => ['number' => 'asc'],
         };
     }
 }

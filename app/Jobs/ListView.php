@@ -20,6 +20,7 @@ enum ListView: string
     case Circuit = 'circuit';
     case Part = 'part';
     case Due = 'due';
+    case StillOpen = 'still-open';
     case Countersign = 'countersign';
     case Closed = 'closed';
     case All = 'all';
@@ -33,6 +34,7 @@ enum ListView: string
             self::Circuit => 'Circuit not entered yet',
             self::Part => 'Waits for a part',
             self::Due => 'Due',
+            self::StillOpen => 'Something left open',
             self::Countersign => 'To be countersigned',
             self::Closed => 'Closed',
             self::All => 'All',
@@ -59,6 +61,7 @@ enum ListView: string
                 ->whereNull('practice_fault')
                 ->whereNotNull('due_on')
                 ->where('due_on', '<=', now()->toDateString()),
+            self::StillOpen => $jobs->whereNull('practice_fault')->where('still_open', '>', 0),
             self::Countersign => $jobs->whereNull('practice_fault')->where('countersign_due', true),
             self::All => $jobs,
         };

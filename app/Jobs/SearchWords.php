@@ -36,6 +36,15 @@ final class SearchWords
             : implode(' ', array_map(static fn(string $word): string => '+' . self::BEFORE . $word . '*', $words));
     }
 
+    /** @return list<string> the same words as they stand among those that are kept, each of them begun */
+    public static function begun(string $text): array
+    {
+        return array_map(
+            static fn(string $word): string => self::BEFORE . $word,
+            array_slice(self::of($text), 0, self::MOST_ASKED),
+        );
+    }
+
     /** @return list<string> each once; a number also without its leading zeros */
     private static function of(string $text): array
     {

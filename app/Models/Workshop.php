@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Kernel\DisplayUnits;
 
@@ -28,6 +29,8 @@ use Ispira\Core\Kernel\DisplayUnits;
  */
 final class Workshop extends Model
 {
+    private const NEWEST = 100;
+
     protected $guarded = [];
 
     protected $casts = [
@@ -61,11 +64,17 @@ final class Workshop extends Model
         return once(fn(): array => $this->users()->pluck('name', 'id')->all());
     }
 
-    /** The kind of circuit that it meets most; null where it met none yet. */
+    /** The kind of circuit that its newest jobs are about most often; null where it has none yet. */
     public function usualFamily(): ?string
     {
-        $usual = $this->jobs()
+        $newest = $this->jobs()
             ->whereNull('practice_fault')
+            ->latest('number')
+            ->limit(self::NEWEST)
+            ->toBase()
+            ->select('family');
+        $usual = DB::query()
+            ->fromSub($newest, 'newest')
             ->groupBy('family')
             ->orderByRaw('count(*) desc')
             ->value('family');

@@ -16,15 +16,20 @@ use Illuminate\Http\Response as HttpResponse;
  */
 final class DueController extends Controller
 {
+    /** How many of each are shown; all of them stand in the list of jobs. */
+    private const MOST_SHOWN = 20;
+    private const MOST_IN_CALENDAR = 500;
+
     public function index(Request $request): DuePage
     {
         $workshop = $this->user($request)->workshop;
 
         return new DuePage(
-            jobs: self::jobs($workshop),
+            jobs: self::jobs($workshop, self::MOST_SHOWN),
             parts: self::parts($workshop),
             loans: RepairView::loans($workshop),
             open: self::open($workshop),
+            most: self::MOST_SHOWN,
         );
     }
 
@@ -38,7 +43,7 @@ final class DueController extends Controller
             ->whereNull('practice_fault')
             ->whereNotNull('part_expected_on')
             ->orderBy('part_expected_on')
-            ->limit(200)
+            ->limit(self::MOST_SHOWN)
             ->get();
         foreach ($jobs as $job) {
             $job->setRelation('workshop', $workshop);
@@ -70,7 +75,7 @@ final class DueController extends Controller
                 ->whereNull('practice_fault')
                 ->where('still_open', '>', 0)
                 ->orderBy('number')
-                ->limit(200)
+                ->limit(self::MOST_SHOWN)
                 ->get()
                 ->map(
                     static fn(Job $job): OpenJobItems => new OpenJobItems(
@@ -89,14 +94,18 @@ final class DueController extends Controller
     {
         $workshop = $this->user($request)->workshop;
 
-        return response(DueCalendar::of($workshop, self::jobs($workshop), RepairView::loans($workshop)), 200, [
-            'Content-Type' => 'text/calendar; charset=utf-8',
-            'Content-Disposition' => 'attachment; filename="due.ics"',
-        ]);
+        return response(
+            DueCalendar::of($workshop, self::jobs($workshop, self::MOST_IN_CALENDAR), RepairView::loans($workshop)),
+            200,
+            [
+                'Content-Type' => 'text/calendar; charset=utf-8',
+                'Content-Disposition' => 'attachment; filename="due.ics"',
+            ],
+        );
     }
 
     /** @return list<DueJob> */
-    private static function jobs(Workshop $workshop): array
+    private static function jobs(Workshop $workshop, int $most): array
     {
         return array_values(
             $workshop
@@ -105,7 +114,7 @@ final class DueController extends Controller
                 ->whereNull('practice_fault')
                 ->whereNotNull('due_on')
                 ->orderBy('due_on')
-                ->limit(500)
+                ->limit($most)
                 ->get()
                 ->map(
                     static fn(Job $job): DueJob => new DueJob(

@@ -13,6 +13,13 @@ final readonly class DuePage extends Page
      * @param list<PartDue> $parts on order
      * @param list<LoanShown> $loans
      * @param list<OpenJobItems> $open
+     * @param int $most how many jobs of each are shown
      */
-    public function __construct(public array $jobs, public array $parts, public array $loans, public array $open) {}
+    public function __construct(
+        public array $jobs,
+        public array $parts,
+        public array $loans,
+        public array $open,
+        public int $most,
+    ) {}
 }

@@ -86,6 +86,7 @@ final class DemoJob
             'number' => $user->workshop->takeJobNumber(),
             'unit_id' => $unit->id,
             'user_id' => $user->id,
+            'owner_id' => $user->id,
             'kind' => $kind,
             'part' => $part,
             'stage' => JobStage::Bench,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
+use Illuminate\Contracts\Http\Kernel;
 use Ispira\Core\Circuit\CircuitSolver;
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\Netlist;
@@ -25,7 +26,7 @@ use Symfony\Component\Process\Process;
 
 final class BenchCommand extends Command
 {
-    protected $signature = 'ispira:bench {--family=* : keys of families; all when left out} {--url= : also time HTTP against a running demo, such as http://127.0.0.1:8000}';
+    protected $signature = 'ispira:bench {--family=* : keys of families; all when left out} {--url= : also time HTTP against a running demo, such as http://127.0.0.1:8000} {--size : instead time the pages of a workshop that grows to 100,000 jobs; it is made and removed again} {--jobs=100000 : to how many it grows}';
 
     protected $description = 'Time the diagnosis, the solver beside ngspice, and the recording of a reading over HTTP';
 
@@ -34,6 +35,11 @@ final class BenchCommand extends Command
 
     public function handle(FamilyRegistry $families): int
     {
+        if ($this->option('size') === true) {
+            (new SizeBenchmark($this->output, app(Kernel::class), max(2000, (int) $this->option('jobs'))))->run();
+
+            return self::SUCCESS;
+        }
         $wanted = $families->wanted((array) $this->option('family'));
         $this->diagnosis($wanted);
         $this->longCases($wanted);

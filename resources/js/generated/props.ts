@@ -523,6 +523,8 @@ export interface DuePage {
     parts: PartDue[];
     loans: LoanShown[];
     open: OpenJobItems[];
+    /** How many jobs of each are shown. */
+    most: number;
 }
 
 /** What can be said when no fault of the list explains the readings. */
@@ -939,6 +941,7 @@ export type ListView =
     | 'circuit'
     | 'part'
     | 'due'
+    | 'still-open'
     | 'countersign'
     | 'closed'
     | 'all';

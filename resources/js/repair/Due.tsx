@@ -7,6 +7,7 @@ import type { DuePage } from '@/generated/props';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 
 type Props = DuePage & Shared;
 
@@ -36,8 +37,13 @@ function Returned({ job, loan }: { job: string; loan: string }) {
     );
 }
 
+/** The way to all of them, where only the first stand here. */
+function All({ shown, most, view }: { shown: number; most: number; view: string }) {
+    return shown < most ? null : <TextLink href={`/?view=${view}`}>All of them, in the list of jobs</TextLink>;
+}
+
 export default function Due() {
-    const { jobs, parts, loans, open } = usePage<Props>().props;
+    const { jobs, parts, loans, open, most } = usePage<Props>().props;
     return (
         <Frame title="Due">
             <div className="mx-auto max-w-[1000px] px-5 py-6">
@@ -78,6 +84,7 @@ export default function Due() {
                             </li>
                         ))}
                     </ul>
+                    <All shown={jobs.length} most={most} view="due" />
                 </section>
                 <section aria-label="Parts on order" className="mt-8">
                     <h2 className="mb-1 font-semibold">
@@ -104,6 +111,7 @@ export default function Due() {
                             </li>
                         ))}
                     </ul>
+                    <All shown={new Set(parts.map((one) => one.jobId)).size} most={most} view="part" />
                 </section>
                 <section aria-label="Still open" className="mt-8">
                     <h2 className="mb-1 font-semibold">
@@ -122,6 +130,7 @@ export default function Due() {
                             <StillOpen job={one.id} items={one.items} />
                         </div>
                     ))}
+                    <All shown={open.length} most={most} view="still-open" />
                 </section>
                 <section aria-label="Lent parts" className="mt-8">
                     <h2 className="mb-1 font-semibold">

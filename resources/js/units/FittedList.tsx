@@ -13,8 +13,8 @@ export default function FittedList({ parts }: { parts: FittedPart[] }) {
                 >
                     <span className="text-soft">{day(part.on)}</span>
                     <span>
-                        <strong className="font-semibold">{part.label}</strong>{' '}
-                        <span className="figure">{part.partNumber}</span>
+                        <strong className="font-semibold">{part.label}</strong>
+                        {part.partNumber && <span className="figure"> {part.partNumber}</span>}
                         <span className="text-soft">
                             {part.by && `, by ${part.by}`}
                             {part.temporary && ', for now only'}

@@ -101,8 +101,8 @@ function Hours({ form }: { form: Form }) {
                 Between readings only these count as work; a part is expected on one of these days.
             </p>
             <div className="flex flex-wrap items-start gap-4">
-                <TextField label="From" type="time" {...field(form, 'opensAt')} />
-                <TextField label="To" type="time" {...field(form, 'closesAt')} />
+                <TextField label="From" inputMode="numeric" className="w-28" {...field(form, 'opensAt')} />
+                <TextField label="To" inputMode="numeric" className="w-28" {...field(form, 'closesAt')} />
                 <div className="flex flex-wrap gap-x-4 sm:mt-7">
                     {days.map(([key, label]) => (
                         <Tick
