@@ -62,7 +62,7 @@ start_database() {
         mkdir -p "$folder/data" "$folder/tmp"
         mariadb-install-db --no-defaults --user="$(id -un)" --datadir="$folder/data" --auth-root-authentication-method=normal --skip-test-db --skip-name-resolve >"$folder/install.log" 2>&1 || fail "The database could not be made, see $folder/install.log"
     fi
-    mariadbd --no-defaults --user="$(id -un)" --datadir="$folder/data" --bind-address=127.0.0.1 --port="$port" --socket="$database_socket" --pid-file="$folder/server.pid" --log-error="$folder/server.log" --tmpdir="$folder/tmp" --innodb-flush-log-at-trx-commit=1 --innodb-doublewrite=1 --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve </dev/null >/dev/null 2>&1 &
+    mariadbd --no-defaults --user="$(id -un)" --datadir="$folder/data" --bind-address=127.0.0.1 --port="$port" --socket="$database_socket" --pid-file="$folder/server.pid" --log-error="$folder/server.log" --tmpdir="$folder/tmp" --innodb-flush-log-at-trx-commit=1 --innodb-doublewrite=1 --innodb-buffer-pool-size=256M --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve </dev/null >/dev/null 2>&1 &
     local tries
     for tries in $(seq 100); do
         mariadb-admin --no-defaults --socket="$database_socket" -uroot ping >/dev/null 2>&1 && return

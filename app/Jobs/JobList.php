@@ -21,8 +21,8 @@ final readonly class JobList
     private const A_PAGE = 50;
     private const CLOSED_AT_FIRST = 20;
 
-    /** How many of the first are looked at for words that many jobs have: few, and then more. */
-    private const LOOKED_AT = [300, 2000];
+    /** How many of the first are looked at for words that many jobs have. */
+    private const LOOKED_AT = 300;
 
     /** Nobody needs to know how many more there are. */
     private const MOST_COUNTED = 200;
@@ -55,6 +55,9 @@ final readonly class JobList
             sort: $sort,
             numbers: $numbers,
             groups: $groups,
+            onlyTheNewest: $search !== '' &&
+                ($groups === [] || !$groups[0]->more) &&
+                JobTerms::onlyTheNewest($user->workshop_id, $search),
             newer: $newer,
             older: $older,
             families: array_map(
@@ -176,43 +179,25 @@ final readonly class JobList
     }
 
     /**
-     * Keeps those that have all the words. The full-text index reads every job that has any of them: words that most
-     * jobs have are looked for among the first of the list instead, where they fill a page.
+     * Keeps those that have all the words. Words that most jobs have are looked for among the first of the list, where
+     * they fill a page; only others are looked for everywhere.
      *
      * @param Builder<Job> $query in the order of the list
      */
     private static function having(Builder $query, User $user, string $search, bool $later): void
     {
-        $words = SearchWords::asked($search);
-        if ($words === null) {
-            $query->whereRaw('false');
-
-            return;
-        }
-        if (preg_match('/^j\s*-?\s*0*(\d{1,9})$/i', $search, $number) === 1) {
-            $query->where('number', (int) $number[1]);
-
-            return;
-        }
-        foreach ($later ? [] : self::LOOKED_AT as $most) {
-            $first = DB::table('job_words')->whereIn('job_id', $query->clone()->limit($most)->pluck('id'));
-            foreach (SearchWords::begun($search) as $word) {
-                $first->whereRaw("concat(' ', words) like ?", ["% $word%"]);
-            }
-            $dense = $first->pluck('job_id');
-            if ($dense->count() > self::A_PAGE) {
-                $query->whereIn('id', $dense);
+        if (!$later) {
+            $first = array_values(
+                array_map(intval(...), $query->clone()->limit(self::LOOKED_AT)->pluck('number')->all()),
+            );
+            $dense = $first === [] ? [] : JobTerms::numbers($user->workshop_id, $search, $first);
+            if (count($dense) > self::A_PAGE) {
+                $query->whereIn('number', $dense);
 
                 return;
             }
         }
-        $query->whereIn(
-            'id',
-            DB::table('job_words')
-                ->where('workshop_id', $user->workshop_id)
-                ->whereFullText('words', $words, ['mode' => 'boolean'])
-                ->select('job_id'),
-        );
+        $query->whereIn('number', JobTerms::numbers($user->workshop_id, $search));
     }
 
     /**

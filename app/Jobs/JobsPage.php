@@ -15,6 +15,7 @@ final readonly class JobsPage extends Page
      * @param int|null $person whose jobs
      * @param list<ListNumber> $numbers
      * @param list<JobGroup> $groups
+     * @param bool $onlyTheNewest whether older jobs may have these words as well, all of them being common
      * @param string|null $newer address of the page before
      * @param string|null $older address of the page after
      * @param list<Choice> $families
@@ -29,6 +30,7 @@ final readonly class JobsPage extends Page
         public ListSort $sort,
         public array $numbers,
         public array $groups,
+        public bool $onlyTheNewest,
         public ?string $newer,
         public ?string $older,
         public array $families,

@@ -27,22 +27,30 @@ final class KnownUnits
     }
 
     /**
-     * Those whose name, place or model have words that begin like those typed; with nothing typed the newest.
+     * Those whose name begins like what was typed; where there is none, those whose name, place or model have such
+     * words; with nothing typed the newest.
      *
      * @return Collection<int, Unit>
      */
     public static function like(Workshop $workshop, string $typed, int $most): Collection
     {
-        $words = SearchWords::asked($typed);
-
-        return self::inUse($workshop)
-            ->when(
-                $words !== null,
-                static fn($units) => $units->whereFullText('words', (string) $words, ['mode' => 'boolean']),
-            )
-            ->latest('updated_at')
+        $words = SearchWords::match($typed);
+        if ($words === null) {
+            return self::inUse($workshop)->latest('updated_at')->limit($most)->get();
+        }
+        $begun = self::inUse($workshop)
+            ->where('name', 'like', addcslashes(trim($typed), '%_\\') . '%')
+            ->orderBy('name')
             ->limit($most)
             ->get();
+
+        return $begun->isNotEmpty()
+            ? $begun
+            : self::inUse($workshop)
+                ->whereFullText('words', $words, ['mode' => 'boolean'])
+                ->latest('updated_at')
+                ->limit($most)
+                ->get();
     }
 
     /** @return HasMany<Unit, Workshop> */

@@ -5,56 +5,58 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 /**
- * Words as the full-text index keeps them, and as it is asked for them.
- *
- * Each stands behind two letters, so that words of one letter or number count too, and none is left out as too common.
+ * Words of a text, as they are kept for searching and as they are asked for.
  */
 final class SearchWords
 {
+    /** With what words begin in the full-text index, so that those of one letter count there as well. */
     private const BEFORE = 'qx';
     private const MOST_ASKED = 8;
     private const LONGEST = 60;
 
     private function __construct() {}
 
-    /** @param list<string|null> $texts */
-    public static function kept(array $texts): string
+    /**
+     * @param list<string|null> $texts
+     *
+     * @return list<string> each once
+     */
+    public static function of(array $texts): array
     {
-        return implode(
-            ' ',
-            array_map(static fn(string $word): string => self::BEFORE . $word, self::of(implode(' ', $texts))),
-        );
-    }
-
-    /** What asks for all of these words, each of them begun; null where nothing was asked. */
-    public static function asked(string $text): ?string
-    {
-        $words = array_slice(self::of($text), 0, self::MOST_ASKED);
-
-        return $words === []
-            ? null
-            : implode(' ', array_map(static fn(string $word): string => '+' . self::BEFORE . $word . '*', $words));
-    }
-
-    /** @return list<string> the same words as they stand among those that are kept, each of them begun */
-    public static function begun(string $text): array
-    {
-        return array_map(
-            static fn(string $word): string => self::BEFORE . $word,
-            array_slice(self::of($text), 0, self::MOST_ASKED),
-        );
-    }
-
-    /** @return list<string> each once; a number also without its leading zeros */
-    private static function of(string $text): array
-    {
-        preg_match_all('/[\p{L}\p{N}]+/u', mb_strtolower(mb_scrub($text)), $found);
+        preg_match_all('/[\p{L}\p{N}]+/u', mb_strtolower(mb_scrub(implode(' ', $texts))), $found);
         $words = [];
         foreach ($found[0] as $word) {
             $word = mb_substr($word, 0, self::LONGEST);
+            // A number is the same with and without its leading zeros.
             $words[] = preg_match('/^0+[1-9]\d*$/', $word) === 1 ? ltrim($word, '0') : $word;
         }
 
         return array_values(array_unique($words));
+    }
+
+    /** @return list<string> words that were typed; "J-0042" is a number */
+    public static function asked(string $typed): array
+    {
+        return \array_slice(self::of([(string) preg_replace('/\bj\s*-?\s*(?=\d)/i', '', $typed)]), 0, self::MOST_ASKED);
+    }
+
+    /**
+     * What is kept in a full-text index of MariaDB.
+     *
+     * @param list<string|null> $texts
+     */
+    public static function indexed(array $texts): string
+    {
+        return implode(' ', array_map(static fn(string $word): string => self::BEFORE . $word, self::of($texts)));
+    }
+
+    /** What asks such an index for all of these words, each of them begun; null where nothing was asked. */
+    public static function match(string $typed): ?string
+    {
+        $words = self::asked($typed);
+
+        return $words === []
+            ? null
+            : implode(' ', array_map(static fn(string $word): string => '+' . self::BEFORE . $word . '*', $words));
     }
 }

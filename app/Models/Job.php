@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Jobs\JobWords;
+use App\Jobs\JobTerms;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -101,7 +101,7 @@ final class Job extends Model
                 $job->wasRecentlyCreated ||
                 $job->wasChanged(['unit_id', 'complaint', 'since', 'family', 'owner_id', 'user_id', 'number'])
             ) {
-                JobWords::note($job);
+                JobTerms::note($job);
             }
         });
     }

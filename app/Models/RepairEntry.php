@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Jobs\JobWords;
+use App\Jobs\JobTerms;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -40,7 +40,7 @@ final class RepairEntry extends Model
     {
         self::created(static function (self $one): void {
             if ($one->kind === EntryKind::Ordered) {
-                JobWords::note($one->job);
+                JobTerms::note($one->job);
             }
         });
     }

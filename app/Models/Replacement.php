@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Jobs\JobWords;
+use App\Jobs\JobTerms;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Ispira\Core\Job\Replaced;
@@ -38,7 +38,7 @@ final class Replacement extends Model
 
     protected static function booted(): void
     {
-        self::created(static fn(self $one) => JobWords::note(Job::query()->findOrFail($one->job_id)));
+        self::created(static fn(self $one) => JobTerms::note(Job::query()->findOrFail($one->job_id)));
     }
 
     /** @param array<int, string> $names of persons */

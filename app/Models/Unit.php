@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Jobs\JobWords;
+use App\Jobs\JobTerms;
 use App\Jobs\SearchWords;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
@@ -38,11 +38,11 @@ final class Unit extends Model
     protected static function booted(): void
     {
         self::saving(static function (self $unit): void {
-            $unit->words = mb_substr(SearchWords::kept([$unit->name, $unit->place, $unit->model]), 0, 800);
+            $unit->words = mb_substr(SearchWords::indexed([$unit->name, $unit->place, $unit->model]), 0, 800);
         });
         self::updated(static function (self $unit): void {
             if ($unit->wasChanged(['name', 'place', 'model'])) {
-                $unit->jobs()->each(static fn(Job $job) => JobWords::note($job));
+                $unit->jobs()->each(static fn(Job $job) => JobTerms::note($job));
             }
         });
     }

@@ -22,7 +22,6 @@ use Ispira\Core\Kernel\DisplayUnits;
  * @property Carbon|null $seen_at     when this person last asked for a page
  * @property string   $session_key what sessions carry that have not ended
  * @property string|null $theme       "day" or "dash"; null for what each device shows
- * @property string   $decimal_sign   "point" or "comma"
  * @property list<string>|null $missing_tools keys of tools that this person has not at hand
  * @property string   $unit_system
  * @property array<string, string>|null $unit_exceptions symbols by base unit

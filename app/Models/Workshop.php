@@ -25,7 +25,6 @@ use Ispira\Core\Kernel\DisplayUnits;
  * @property string $closes_at
  * @property list<string>|null $working_days "mon" to "sun"; null for the usual five
  * @property list<string>|null $missing_tools keys of tools that the workshop does not own
- * @property string $odds          "shipped" or "own"
  */
 final class Workshop extends Model
 {
@@ -48,7 +47,6 @@ final class Workshop extends Model
         'unit_system' => DisplayUnits::METRIC,
         'opens_at' => '08:00',
         'closes_at' => '17:00',
-        'odds' => 'own',
     ];
 
     /** @return HasMany<Job, $this> */

@@ -77,6 +77,7 @@ final class DueController extends Controller
                 ->orderBy('number')
                 ->limit(self::MOST_SHOWN)
                 ->get()
+                ->each(static fn(Job $job) => $job->setRelation('workshop', $workshop))
                 ->map(
                     static fn(Job $job): OpenJobItems => new OpenJobItems(
                         id: $job->id,

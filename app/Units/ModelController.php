@@ -20,7 +20,7 @@ use Illuminate\Http\Request;
 final class ModelController extends Controller
 {
     private const MOST_JOBS = 50;
-    private const MOST_UNITS = 100;
+    private const MOST_UNITS = 30;
 
     public function show(Request $request): ModelPage
     {
@@ -29,17 +29,24 @@ final class ModelController extends Controller
         $of = $workshop->units()->where('practice', false)->where('model', $model);
         $units = $of->clone()->orderBy('name')->withCount('jobs')->limit(self::MOST_UNITS)->get();
         $model === '' || $units->isEmpty() ? abort(404) : null;
-        $jobs = $workshop
+        // Only moments are read of all its jobs; the rest of those that are shown.
+        $newest = $workshop
             ->jobs()
-            ->with(['unit', 'owner', 'replacements', 'entries'])
             ->whereIn('unit_id', $of->clone()->select('id'))
             ->latest('created_at')
             ->latest('id')
             ->limit(self::MOST_JOBS + 1)
+            ->pluck('id');
+        $jobs = $workshop
+            ->jobs()
+            ->with(['unit', 'owner', 'replacements', 'entries'])
+            ->whereKey($newest)
+            ->latest('created_at')
+            ->latest('id')
             ->get()
             ->each(static fn(Job $job) => $job->setRelation('workshop', $workshop));
         $shown = $jobs->take(self::MOST_JOBS);
-        $newest = $shown->first();
+        $last = $shown->first();
 
         return new ModelPage(
             model: $model,
@@ -63,7 +70,7 @@ final class ModelController extends Controller
             ),
             more: $jobs->count() > self::MOST_JOBS,
             replaced: self::replaced($shown),
-            route: $newest === null ? null : RepairView::route($newest),
+            route: $last === null ? null : RepairView::route($last),
         );
     }
 

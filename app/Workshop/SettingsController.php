@@ -51,7 +51,6 @@ final class SettingsController extends Controller
             workingDays: $workshop->working_days ?? self::USUAL_DAYS,
             tools: $this->tools->all(),
             missingTools: $workshop->missing_tools ?? [],
-            odds: $workshop->odds,
         );
     }
 
@@ -74,7 +73,6 @@ final class SettingsController extends Controller
                 'workingDays.*' => ['string', Rule::in(self::DAYS)],
                 'missingTools' => ['nullable', 'array'],
                 'missingTools.*' => ['string', Rule::in(array_column($this->tools->all(), 'value'))],
-                'odds' => ['required', Rule::in(['shipped', 'own'])],
             ],
             [
                 'name.required' => 'Give the workshop its name.',
@@ -97,7 +95,6 @@ final class SettingsController extends Controller
             'closes_at' => $data['closesAt'],
             'working_days' => array_values(array_intersect(self::DAYS, $data['workingDays'])),
             'missing_tools' => array_values(array_unique($data['missingTools'] ?? [])),
-            'odds' => $data['odds'],
         ];
         foreach (self::NUMBERS as $field => [$column, $most, $message]) {
             $columns[$column] = self::number($field, $data[$field], $most, $message);

@@ -15,7 +15,6 @@ final readonly class SettingsPage extends Page
      * @param list<string> $workingDays "mon" to "sun"
      * @param list<Choice> $tools
      * @param list<string> $missingTools keys of those that the workshop does not own
-     * @param string $odds "shipped" or "own"
      */
     public function __construct(
         public string $name,
@@ -31,6 +30,5 @@ final readonly class SettingsPage extends Page
         public array $workingDays,
         public array $tools,
         public array $missingTools,
-        public string $odds,
     ) {}
 }

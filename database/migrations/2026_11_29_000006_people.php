@@ -17,7 +17,6 @@ return new class extends Migration {
             // Sessions that carry another one have ended.
             $table->char('session_key', 26)->default('');
             $table->string('theme', 10)->nullable();
-            $table->string('decimal_sign', 10)->default('point');
         });
         Schema::table('workshops', function (Blueprint $table): void {
             $table->string('address', 400)->nullable();
@@ -28,7 +27,6 @@ return new class extends Migration {
             $table->char('closes_at', 5)->default('17:00');
             $table->json('working_days')->nullable();
             $table->json('missing_tools')->nullable();
-            $table->string('odds', 10)->default('own');
         });
         Schema::create('invitations', function (Blueprint $table): void {
             $table->ulid('id')->primary();
@@ -99,18 +97,11 @@ return new class extends Migration {
                 'closes_at',
                 'working_days',
                 'missing_tools',
-                'odds',
             ]),
         );
         Schema::table(
             'users',
-            fn(Blueprint $table) => $table->dropColumn([
-                'disabled_at',
-                'seen_at',
-                'session_key',
-                'theme',
-                'decimal_sign',
-            ]),
+            fn(Blueprint $table) => $table->dropColumn(['disabled_at', 'seen_at', 'session_key', 'theme']),
         );
     }
 };

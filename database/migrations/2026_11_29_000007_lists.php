@@ -1,6 +1,6 @@
 <?php
 
-use App\Jobs\JobWords;
+use App\Jobs\JobTerms;
 use App\Models\Job;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
@@ -27,15 +27,22 @@ return new class extends Migration {
             $table->dropIndex(['workshop_id', 'owner_id', 'stage']);
             $table->index(['workshop_id', 'family', 'updated_at']);
             $table->index(['workshop_id', 'still_open']);
+            $table->index(['unit_id', 'created_at']);
             $table->index(['workshop_id', 'lent_until']);
             $table->index(['workshop_id', 'countersign_due', 'updated_at']);
         });
-        // What people remember a job by. Words are kept with two letters before them, so that short ones count as well.
-        Schema::create('job_words', function (Blueprint $table): void {
-            $table->foreignUlid('job_id')->primary()->constrained()->cascadeOnDelete();
-            $table->foreignId('workshop_id')->constrained();
-            $table->text('words');
-            $table->fullText('words');
+        // The words that people remember a job by, each once: found by how they begin, and asked of a job by its number.
+        Schema::create('job_terms', function (Blueprint $table): void {
+            $table->unsignedBigInteger('workshop_id');
+            $table->string('term', 60);
+            $table->unsignedInteger('number');
+            $table->primary(['workshop_id', 'term', 'number']);
+            $table->index(['workshop_id', 'number', 'term']);
+            $table
+                ->foreign(['workshop_id', 'number'])
+                ->references(['workshop_id', 'number'])
+                ->on('jobs')
+                ->cascadeOnDelete();
         });
         DB::table('units')
             ->whereIn('id', DB::table('jobs')->whereNotNull('practice_fault')->select('unit_id'))
@@ -44,20 +51,21 @@ return new class extends Migration {
             foreach ($jobs as $job) {
                 $job->unit->save();
                 $job->recountOpen();
-                JobWords::note($job);
+                JobTerms::note($job);
             }
         });
     }
 
     public function down(): void
     {
-        Schema::dropIfExists('job_words');
+        Schema::dropIfExists('job_terms');
         Schema::table('jobs', function (Blueprint $table): void {
             $table->index(['workshop_id', 'owner_id', 'stage']);
             $table->dropIndex(['workshop_id', 'updated_at', 'id']);
             $table->dropIndex(['workshop_id', 'owner_id', 'updated_at']);
             $table->dropIndex(['workshop_id', 'family', 'updated_at']);
             $table->dropIndex(['workshop_id', 'still_open']);
+            $table->dropIndex(['unit_id', 'created_at']);
             $table->dropIndex(['workshop_id', 'lent_until']);
             $table->dropIndex(['workshop_id', 'countersign_due', 'updated_at']);
             $table->dropColumn(['strip', 'lent_until']);

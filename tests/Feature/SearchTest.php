@@ -20,7 +20,7 @@ final class SearchTest extends TestCase
     protected function tearDown(): void
     {
         Schema::withoutForeignKeyConstraints(static function (): void {
-            foreach (Schema::getTableListing(schemaQualified: false) as $table) {
+            foreach (Schema::getTableListing(DB::getDatabaseName(), false) as $table) {
                 $table === 'migrations' || DB::table($table)->truncate();
             }
         });

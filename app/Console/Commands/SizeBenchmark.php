@@ -20,6 +20,9 @@ final class SizeBenchmark
     private const TIMES = 21;
     private const WARM_UP = 3;
 
+    /** A table of fewer rows is read whole because that is quicker. */
+    private const FEW_ROWS = 100;
+
     public function __construct(
         private readonly OutputStyle $output,
         private readonly Kernel $kernel,
@@ -148,7 +151,11 @@ final class SizeBenchmark
         $scanned = [];
         foreach ($queries as $sql => $bindings) {
             foreach (DB::select("explain $sql", $bindings) as $row) {
-                if (($row->type ?? '') === 'ALL' && !str_starts_with((string) $row->table, '<')) {
+                if (
+                    ($row->type ?? '') === 'ALL' &&
+                    !str_starts_with((string) $row->table, '<') &&
+                    (int) $row->rows > self::FEW_ROWS
+                ) {
                     $scanned[] = "$row->table, $row->rows rows: $sql";
                 }
             }

@@ -844,6 +844,8 @@ export interface JobsPage {
     sort: ListSort;
     numbers: ListNumber[];
     groups: JobGroup[];
+    /** Whether older jobs may have these words as well, all of them being common. */
+    onlyTheNewest: boolean;
     /** Address of the page before. */
     newer: string | null;
     /** Address of the page after. */
@@ -1738,8 +1740,6 @@ export interface SettingsPage {
     tools: Choice[];
     /** Keys of those that the workshop does not own. */
     missingTools: string[];
-    /** "shipped" or "own". */
-    odds: string;
 }
 
 /** Something that was left open, and who settled it. */

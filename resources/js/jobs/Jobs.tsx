@@ -113,7 +113,7 @@ function Group({ group, flat }: { group: JobGroup; flat: boolean }) {
 
 /** All jobs: what is going on first; any other list by what it is about, who has it, or words that are remembered. */
 export default function Jobs() {
-    const { groups, numbers, search, view, newer, older, errors, user } = usePage<Props>().props;
+    const { groups, numbers, search, view, onlyTheNewest, newer, older, errors, user } = usePage<Props>().props;
     const asked = useAsked();
     const [words, setWords] = useState(search);
     const flat = Object.values(asked).some((value) => value !== '');
@@ -182,6 +182,12 @@ export default function Jobs() {
                 {groups.map((group) => (
                     <Group key={group.title} group={group} flat={flat} />
                 ))}
+                {onlyTheNewest && (
+                    <p className="mt-3 text-soft">
+                        Very many jobs have each of these words: only the newest were looked through. Add a rarer one,
+                        such as a number, for older ones.
+                    </p>
+                )}
                 {(newer ?? older) && (
                     <nav aria-label="Pages" className="mt-3 flex gap-6">
                         {newer && <TextLink href={newer}>The page before</TextLink>}

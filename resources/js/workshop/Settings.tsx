@@ -33,7 +33,6 @@ function useSettings(page: SettingsPage) {
         closesAt: page.closesAt,
         workingDays: page.workingDays,
         missingTools: page.missingTools,
-        odds: page.odds,
     });
 }
 
@@ -159,27 +158,16 @@ export default function Settings() {
                     </div>
                 </fieldset>
                 <fieldset className="mt-6 border-t border-rule pt-3">
-                    <legend className="pr-3 text-lg font-semibold">For new people, and for the engine</legend>
-                    <div className="flex flex-wrap gap-8">
-                        <Choices
-                            label="Units of those who are invited"
-                            value={form.data.unitSystem}
-                            choices={[
-                                { value: 'metric', label: 'Metric' },
-                                { value: 'us', label: 'US' },
-                            ]}
-                            onChange={(next) => form.setData('unitSystem', next)}
-                        />
-                        <Choices
-                            label="Odds from which a diagnosis starts"
-                            value={form.data.odds}
-                            choices={[
-                                { value: 'own', label: 'Moved by our jobs' },
-                                { value: 'shipped', label: 'As shipped' },
-                            ]}
-                            onChange={(next) => form.setData('odds', next)}
-                        />
-                    </div>
+                    <legend className="pr-3 text-lg font-semibold">For people who are invited</legend>
+                    <Choices
+                        label="Units"
+                        value={form.data.unitSystem}
+                        choices={[
+                            { value: 'metric', label: 'Metric' },
+                            { value: 'us', label: 'US' },
+                        ]}
+                        onChange={(next) => form.setData('unitSystem', next)}
+                    />
                 </fieldset>
                 <Button type="submit" kind="act" disabled={form.processing} className="mt-6">
                     Save

@@ -216,7 +216,6 @@ final class PeopleTest extends TestCase
                 'closesAt',
                 'workingDays',
                 'missingTools',
-                'odds',
             ]),
         );
         $tool = $settings['tools'][0]['value'];
