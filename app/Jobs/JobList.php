@@ -209,12 +209,7 @@ final readonly class JobList
     {
         return array_values(
             $jobs
-                ->map(
-                    static fn(Job $job): JobListed => new JobListed(
-                        job: JobView::head($job->setRelation('workshop', $user->workshop)),
-                        strip: SmallStrip::of($job),
-                    ),
-                )
+                ->map(static fn(Job $job): JobListed => JobListed::of($job->setRelation('workshop', $user->workshop)))
                 ->all(),
         );
     }

@@ -17,8 +17,9 @@ final class DueCalendar
     /**
      * @param list<DueJob> $jobs
      * @param list<LoanShown>      $loans
+     * @param list<PartDue>        $parts
      */
-    public static function of(Workshop $workshop, array $jobs, array $loans): string
+    public static function of(Workshop $workshop, array $jobs, array $loans, array $parts): string
     {
         $calendar = new VCalendar(['PRODID' => '-//Ispira//Due list//EN', 'X-WR-CALNAME' => "$workshop->name: due"]);
         foreach ($jobs as $job) {
@@ -38,6 +39,16 @@ final class DueCalendar
                 $loan->dueOn,
                 "Back: {$loan->what}",
                 "Lent to {$loan->to} with {$loan->job}, {$loan->unit}.",
+                null,
+            );
+        }
+        foreach ($parts as $part) {
+            self::add(
+                $calendar,
+                "part-{$part->id}",
+                $part->expectedOn,
+                "Expected: {$part->what}",
+                "For {$part->job}, {$part->unit}" . ($part->source === null ? '.' : ", from {$part->source}."),
                 null,
             );
         }

@@ -26,7 +26,7 @@ final class DueController extends Controller
 
         return new DuePage(
             jobs: self::jobs($workshop, self::MOST_SHOWN),
-            parts: self::parts($workshop),
+            parts: self::parts($workshop, self::MOST_SHOWN),
             loans: RepairView::loans($workshop),
             open: self::open($workshop),
             most: self::MOST_SHOWN,
@@ -34,7 +34,7 @@ final class DueController extends Controller
     }
 
     /** @return list<PartDue> the one expected first at the front */
-    private static function parts(Workshop $workshop): array
+    private static function parts(Workshop $workshop, int $most): array
     {
         $parts = [];
         $jobs = $workshop
@@ -43,7 +43,7 @@ final class DueController extends Controller
             ->whereNull('practice_fault')
             ->whereNotNull('part_expected_on')
             ->orderBy('part_expected_on')
-            ->limit(self::MOST_SHOWN)
+            ->limit($most)
             ->get();
         foreach ($jobs as $job) {
             $job->setRelation('workshop', $workshop);
@@ -96,7 +96,12 @@ final class DueController extends Controller
         $workshop = $this->user($request)->workshop;
 
         return response(
-            DueCalendar::of($workshop, self::jobs($workshop, self::MOST_IN_CALENDAR), RepairView::loans($workshop)),
+            DueCalendar::of(
+                $workshop,
+                self::jobs($workshop, self::MOST_IN_CALENDAR),
+                RepairView::loans($workshop),
+                self::parts($workshop, self::MOST_IN_CALENDAR),
+            ),
             200,
             [
                 'Content-Type' => 'text/calendar; charset=utf-8',

@@ -6,10 +6,7 @@ namespace App\Units;
 
 use App\Http\Controller;
 use App\Jobs\JobListed;
-use App\Jobs\JobView;
-use App\Jobs\SmallStrip;
 use App\Models\Job;
-use App\Models\Unit;
 use App\Repair\RepairView;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
@@ -50,24 +47,8 @@ final class ModelController extends Controller
 
         return new ModelPage(
             model: $model,
-            units: array_values(
-                $units
-                    ->map(
-                        static fn(Unit $one): UnitNear => new UnitNear(
-                            id: $one->id,
-                            name: $one->name,
-                            place: $one->place,
-                            model: $one->model,
-                            jobs: (int) $one->getAttribute('jobs_count'),
-                        ),
-                    )
-                    ->all(),
-            ),
-            jobs: array_values(
-                $shown
-                    ->map(static fn(Job $job): JobListed => new JobListed(JobView::head($job), SmallStrip::of($job)))
-                    ->all(),
-            ),
+            units: array_values($units->map(UnitNear::of(...))->all()),
+            jobs: array_values($shown->map(JobListed::of(...))->all()),
             more: $jobs->count() > self::MOST_JOBS,
             replaced: self::replaced($shown),
             route: $last === null ? null : RepairView::route($last),

@@ -9,11 +9,9 @@ use App\Jobs\JobListed;
 use App\Jobs\JobStates;
 use App\Jobs\JobView;
 use App\Jobs\KnownUnits;
-use App\Jobs\SmallStrip;
 use App\Models\Job;
 use App\Models\Unit;
 use App\Repair\RepairView;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -53,7 +51,7 @@ final class UnitController extends Controller
             model: $one->model,
             note: $one->note,
             retired: $one->retired_at !== null,
-            jobs: self::listed($shown),
+            jobs: array_values($shown->map(JobListed::of(...))->all()),
             more: $jobs->count() > self::MOST_JOBS,
             fitted: array_reverse(array_merge(...$shown->reverse()->map(FittedParts::of(...))->values()->all())),
             route: $newest === null ? null : RepairView::route($newest),
@@ -122,20 +120,6 @@ final class UnitController extends Controller
             ->setRelation('workshop', $workshop);
     }
 
-    /**
-     * @param Collection<int, Job> $jobs
-     *
-     * @return list<JobListed>
-     */
-    private static function listed(Collection $jobs): array
-    {
-        return array_values(
-            $jobs
-                ->map(static fn(Job $job): JobListed => new JobListed(JobView::head($job), SmallStrip::of($job)))
-                ->all(),
-        );
-    }
-
     /** @return list<LearnedShown> those that readings have taught */
     private function learned(Job $job): array
     {
@@ -154,15 +138,8 @@ final class UnitController extends Controller
             KnownUnits::like($unit->workshop, $unit->name, self::MOST_ALIKE + 1)
                 ->reject(static fn(Unit $one): bool => $one->id === $unit->id)
                 ->take(self::MOST_ALIKE)
-                ->map(
-                    static fn(Unit $one): UnitNear => new UnitNear(
-                        id: $one->id,
-                        name: $one->name,
-                        place: $one->place,
-                        model: $one->model,
-                        jobs: $one->jobs()->count(),
-                    ),
-                )
+                ->loadCount('jobs')
+                ->map(UnitNear::of(...))
                 ->all(),
         );
     }

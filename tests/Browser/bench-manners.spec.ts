@@ -2,6 +2,8 @@ import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible, signIn, watchForErrors } from './bench';
 
 async function openJob(page: Page, words: string): Promise<void> {
+    await page.getByRole('link', { name: /^On the bench/ }).click();
+    await page.waitForURL(/view=bench/);
     await page.getByLabel('Words you remember').fill(words);
     await page.getByRole('button', { name: 'Find' }).click();
     await page.waitForURL(/[?]q=/);
@@ -229,7 +231,7 @@ test('what is not there is said in words', async ({ page }) => {
     await page.goto('/');
     await page.getByLabel('Words you remember').fill('no such thing');
     await page.getByRole('button', { name: 'Find' }).click();
-    await expect(page.getByText('No job matches "no such thing"')).toBeVisible();
+    await expect(page.getByText('No job has all of these words: "no such thing"')).toBeVisible();
     await page
         .getByLabel('Job file')
         .setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: Buffer.from('{"format":') });

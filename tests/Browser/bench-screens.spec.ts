@@ -129,9 +129,11 @@ test.describe('with one thumb on 390x844', () => {
 });
 
 async function openFirst(page: Page, words: string): Promise<string> {
+    await page.getByRole('link', { name: /^On the bench/ }).click();
+    await page.waitForURL(/view=bench/);
     await page.getByLabel('Words you remember').fill(words);
     await page.getByRole('button', { name: 'Find' }).click();
-    await page.waitForURL(/[?]q=/);
+    await page.waitForURL(/q=/);
     await page.getByRole('listitem').getByRole('link').first().click();
     await expect(page.locator('[data-readings]')).toBeVisible();
     return page.url();

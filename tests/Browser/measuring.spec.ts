@@ -117,13 +117,14 @@ test('a worksheet opened from the bench takes its value down; units follow the u
     await expect(page.getByRole('dialog').getByText(/by Resistors from pin to pin/)).toBeVisible();
     await page.keyboard.press('Escape');
 
-    await page.goto('/instruments');
+    await page.goto('/account');
     await page.getByRole('radio', { name: 'US' }).click();
     await expect(page.getByLabel('Pressure')).toHaveValue('in w.c.');
     await page.getByLabel('Pressure').selectOption('mbar');
     await expect(page.getByLabel('Pressure')).toHaveValue('mbar');
     await page.getByRole('radio', { name: 'Metric' }).click();
     await expect(page.getByLabel('Pressure')).toHaveValue('Pa');
+    await page.goto('/instruments');
     await page.getByLabel('Leads together, Ω').fill('9');
     await page.getByRole('button', { name: 'Take off', exact: true }).click();
     await expect(page.getByRole('alert')).toContainText('more means a bad lead');

@@ -64,7 +64,7 @@ test('a whole job by the meter, with no number typed, and the meter dies in the 
     test.setTimeout(240_000);
     const errors = watchForErrors(page);
     const eyes = new HiddenUnit('common-open#0', {}, 4);
-    await signIn(page);
+    await signIn(page, 'runa@halvmark.example');
     const number = await openJob(page, 'School bus 2, cabin blower');
     let { meter, port } = await startMeter(number, 'common-open#0');
     await addMeter(page, 'Reel meter', port);
@@ -122,7 +122,7 @@ test('a whole job by the meter, with no number typed, and the meter dies in the 
 });
 
 test('a wrong function is said in words, and a typed doubt is asked once', async ({ page }) => {
-    await signIn(page);
+    await signIn(page, 'runa@halvmark.example');
     const number = await openJob(page, 'Harbour crane, cab heater');
     const { meter, port } = await startMeter(number, 'none', 0, '--stuck=VOLT:AC');
     await addMeter(page, 'Stuck meter', port);

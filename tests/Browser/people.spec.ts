@@ -99,7 +99,9 @@ test('a workshop is founded, and three people do a part of one job each', async 
     await mia.getByLabel('What is ordered').fill('Resistor pack');
     await mia.getByLabel('Part number').fill('OV-4411');
     await mia.getByRole('button', { name: 'Ordered', exact: true }).click();
-    await expect(mia.getByRole('list', { name: 'Parts on order' }).getByText('Resistor pack', { exact: true })).toBeVisible();
+    await expect(
+        mia.getByRole('list', { name: 'Parts on order' }).getByText('Resistor pack', { exact: true }),
+    ).toBeVisible();
     await expectAccessible(mia);
     await mia.goto('/?view=part');
     await expect(mia.getByRole('link', { name: /Harbour van 7/ })).toBeVisible();

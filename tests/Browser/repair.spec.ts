@@ -237,7 +237,7 @@ test('a loose part, an adjustment to undo, a request from afar, and what is due'
 });
 
 test('the catalogue: a part is added, goes out as a table, and a bad table is refused in words', async ({ page }) => {
-    await signIn(page);
+    await signIn(page, 'runa@halvmark.example');
     await page.getByRole('link', { name: 'Parts', exact: true }).click();
     await expectAccessible(page);
     await page.getByRole('button', { name: 'New part' }).click();

@@ -170,6 +170,7 @@ final class JobCareTest extends TestCase
         self::assertSame('Resistor pack', $page['onOrder'][0]['what']);
         self::assertSame(now()->addDays(2)->toDateString(), $page['job']['partExpectedOn']);
         self::assertSame('Resistor pack', $this->props('/due')['parts'][0]['what']);
+        self::assertStringContainsString('Expected: Resistor pack', (string) $this->get('/due.ics')->getContent());
         $this->post("/jobs/$job->id/entries", [
             'id' => $this->ulid(),
             'kind' => 'arrived',

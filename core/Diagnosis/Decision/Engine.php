@@ -117,7 +117,7 @@ final readonly class Engine
     public function weigh(CircuitModel $circuit, CaseFile $case, DecisionSettings $settings): Evidence
     {
         $this->check($circuit, $case);
-        $hypotheses = HypothesisList::of($circuit, $case->intermittent, $case->replacedBefore);
+        $hypotheses = HypothesisList::of($circuit, $case->intermittent, $case->replacedBefore, $case->odds);
         $predictions = new Predictions($circuit, $hypotheses[HypothesisList::NOTHING_WRONG], $this->store);
         $scale = $predictions->scale();
         $misbehaviour = new Misbehaviour($predictions, $hypotheses[HypothesisList::NOTHING_WRONG]);

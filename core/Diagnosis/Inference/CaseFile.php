@@ -21,6 +21,7 @@ final readonly class CaseFile
      * @param bool          $intermittent   whether the complaint comes and goes
      * @param int           $replacedBefore how many parts were replaced on this unit before the job
      * @param string|null   $supposed       a remedy that is supposed to be the right one, to see what follows
+     * @param Odds          $odds           by which the shipped chances are moved
      */
     public function __construct(
         public array $readings,
@@ -28,6 +29,7 @@ final readonly class CaseFile
         public bool $intermittent = false,
         public int $replacedBefore = 0,
         public ?string $supposed = null,
+        public Odds $odds = new Odds(),
     ) {}
 
     public function with(Reading $reading): self
@@ -38,18 +40,38 @@ final readonly class CaseFile
     /** @param list<Reading> $readings */
     public function withReadings(array $readings): self
     {
-        return new self($readings, $this->replacements, $this->intermittent, $this->replacedBefore, $this->supposed);
+        return new self(
+            $readings,
+            $this->replacements,
+            $this->intermittent,
+            $this->replacedBefore,
+            $this->supposed,
+            $this->odds,
+        );
     }
 
     public function afterReplacing(string $remedy): self
     {
-        return new self($this->readings, [...$this->replacements, $remedy], $this->intermittent, $this->replacedBefore);
+        return new self(
+            $this->readings,
+            [...$this->replacements, $remedy],
+            $this->intermittent,
+            $this->replacedBefore,
+            odds: $this->odds,
+        );
     }
 
     /** As if one remedy were known to be the right one. */
     public function supposing(string $remedy): self
     {
-        return new self($this->readings, $this->replacements, $this->intermittent, $this->replacedBefore, $remedy);
+        return new self(
+            $this->readings,
+            $this->replacements,
+            $this->intermittent,
+            $this->replacedBefore,
+            $remedy,
+            $this->odds,
+        );
     }
 
     /** With a reading struck out. */

@@ -31,6 +31,21 @@ final readonly class Hypothesis
         public int $ofFirst = \PHP_INT_MAX,
     ) {}
 
+    /** The same with another chance before any reading. */
+    public function weighing(float $prior): self
+    {
+        return new self(
+            $this->key,
+            $this->faults,
+            $this->parts,
+            $prior,
+            $this->adjustments,
+            $this->acts,
+            $this->comesAndGoes,
+            $this->ofFirst,
+        );
+    }
+
     /** What has to be replaced, as one key; its own key ("none", "something-else") where no part is named. */
     public function remedy(): string
     {

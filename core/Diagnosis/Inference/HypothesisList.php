@@ -35,11 +35,16 @@ final class HypothesisList
 
     /**
      * @param int $replacedBefore how many parts were replaced on the unit before
+     * @param Odds $odds           by which the shipped chances are moved
      *
      * @return array<string, Hypothesis> by key, priors adding up to 1
      */
-    public static function of(CircuitModel $circuit, bool $intermittent, int $replacedBefore = 0): array
-    {
+    public static function of(
+        CircuitModel $circuit,
+        bool $intermittent,
+        int $replacedBefore = 0,
+        Odds $odds = new Odds(),
+    ): array {
         $upstream = $replacedBefore >= self::MANY_REPLACED ? 1.0 + $replacedBefore : 1.0;
         $list = [new Hypothesis(self::NOTHING_WRONG, [], [], self::NOTHING_WRONG_PRIOR, [])];
         $lasting = $intermittent ? self::LASTING_THOUGH_INTERMITTENT : 1.0;
@@ -72,22 +77,21 @@ final class HypothesisList
                 }
             }
         }
+        $list = $odds->isShipped()
+            ? $list
+            : array_map(
+                static fn(Hypothesis $h): Hypothesis => $h->weighing(
+                    $h->prior * $odds->factor($h->remedy(), rtrim($h->faultKey(), '~')),
+                ),
+                $list,
+            );
         $total = array_sum(array_map(static fn(Hypothesis $h): float => $h->prior, $list));
         $unlisted = ($total * self::SOMETHING_ELSE_PRIOR) / (1.0 - self::SOMETHING_ELSE_PRIOR);
         $list[] = new Hypothesis(self::SOMETHING_ELSE, [], [], $unlisted, []);
         $total += $unlisted;
         $byKey = [];
         foreach ($list as $h) {
-            $byKey[$h->key] = new Hypothesis(
-                $h->key,
-                $h->faults,
-                $h->parts,
-                $h->prior / $total,
-                $h->adjustments,
-                $h->acts,
-                $h->comesAndGoes,
-                $h->ofFirst,
-            );
+            $byKey[$h->key] = $h->weighing($h->prior / $total);
         }
 
         return $byKey;

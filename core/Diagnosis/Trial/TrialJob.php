@@ -12,6 +12,7 @@ use Ispira\Core\Diagnosis\Decision\Engine;
 use Ispira\Core\Diagnosis\Decision\Money;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\Odds;
 use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Reading\Reading;
 
@@ -41,8 +42,9 @@ final class TrialJob
         private readonly RandomSource $chance,
         private readonly DecisionSettings $settings,
         bool $intermittent,
+        Odds $odds = new Odds(),
     ) {
-        $this->case = new CaseFile([], [], $intermittent);
+        $this->case = new CaseFile([], [], $intermittent, odds: $odds);
     }
 
     /** @return Outcome|null null where nothing of the fault is noticed: there is no job without a complaint */

@@ -5,6 +5,7 @@ import StepBars from '@/captures/StepBars';
 import Trace from '@/captures/Trace';
 import { clock } from '@/lib/format';
 import type { CaptureShown, CapturesPage, ChannelShown } from '@/generated/props';
+import { useMay } from '@/lib/may';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
@@ -146,6 +147,7 @@ function Capture({
     open: boolean;
     wanted: string;
 }) {
+    const removes = useMay('remove');
     const [channel, setChannel] = useState(0);
     const shown = capture.channels[channel];
     const record = (test: string) =>
@@ -215,7 +217,7 @@ function Capture({
                 <TextLink plain href={`/jobs/${jobId}/captures/${capture.id}/file.vcd`}>
                     VCD
                 </TextLink>
-                {open && (
+                {open && removes && (
                     <Button
                         kind="quiet"
                         onClick={() => router.delete(`/jobs/${jobId}/captures/${capture.id}`, { preserveScroll: true })}

@@ -1,6 +1,7 @@
 import type { InstrumentsPage } from '@/generated/props';
 import { router, useForm, usePage } from '@inertiajs/react';
 import { useLeads } from '@/instruments/useLeads';
+import { useMay } from '@/lib/may';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
@@ -52,9 +53,9 @@ function NewMeter() {
 
 /** What measures: meters on the network, and leads. */
 export default function Instruments() {
-    const { meters, tried, leads, user } = usePage<Props>().props;
+    const { meters, tried, leads } = usePage<Props>().props;
     const zero = useLeads();
-    const changes = user?.may.includes('instruments') ?? false;
+    const changes = useMay('instruments');
     return (
         <Frame title="Instruments">
             <div className="mx-auto max-w-[900px] px-5 py-6">

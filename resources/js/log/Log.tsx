@@ -4,6 +4,7 @@ import { ulid } from 'ulid';
 import TimePlot, { type Logged } from '@/captures/TimePlot';
 import { clock, day } from '@/lib/format';
 import type { LogPage, PhotoShown } from '@/generated/props';
+import { useMay } from '@/lib/may';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import Frame from '@/ui/Frame';
@@ -38,6 +39,7 @@ function Filter({
 }
 
 function Photos({ jobId, photos }: { jobId: string; photos: PhotoShown[] }) {
+    const removes = useMay('remove');
     return (
         <ul className="flex flex-wrap gap-2 py-1">
             {photos.map((photo) => (
@@ -52,13 +54,15 @@ function Photos({ jobId, photos }: { jobId: string; photos: PhotoShown[] }) {
                             className="h-24 w-auto border border-rule"
                         />
                     </a>
-                    <button
-                        type="button"
-                        onClick={() => router.delete(`/jobs/${jobId}/photos/${photo.id}`, { preserveScroll: true })}
-                        className="min-h-11 self-start text-[0.88rem] text-lake underline underline-offset-4"
-                    >
-                        Remove<span className="sr-only"> photo {photo.caption}</span>
-                    </button>
+                    {removes && (
+                        <button
+                            type="button"
+                            onClick={() => router.delete(`/jobs/${jobId}/photos/${photo.id}`, { preserveScroll: true })}
+                            className="min-h-11 self-start text-[0.88rem] text-lake underline underline-offset-4"
+                        >
+                            Remove<span className="sr-only"> photo {photo.caption}</span>
+                        </button>
+                    )}
                 </li>
             ))}
         </ul>

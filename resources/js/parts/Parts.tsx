@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { money } from '@/lib/format';
 import { payload } from '@/lib/payload';
 import type { PartShown, PartsPage } from '@/generated/props';
+import { useMay } from '@/lib/may';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
@@ -233,24 +234,29 @@ function PartForm({ part, onDone }: { part: PartShown | null; onDone: () => void
 export default function Parts() {
     const { parts, types, user, errors } = usePage<Props>().props;
     const currency = user?.currency ?? 'EUR';
+    const changes = useMay('catalogue');
     const [shown, setShown] = useState<PartShown | 'new' | null>(null);
     return (
         <Frame title="Parts">
             <div className="mx-auto max-w-[1180px] px-5 py-6">
                 <div className="flex flex-wrap items-end gap-3">
                     <h1 className="mr-auto text-[1.8rem] leading-none font-semibold">Parts</h1>
-                    <FilePick label="Catalogue" accept=".json,.csv,application/json,text/csv" to="/parts/import">
-                        Take in a catalogue
-                    </FilePick>
+                    {changes && (
+                        <FilePick label="Catalogue" accept=".json,.csv,application/json,text/csv" to="/parts/import">
+                            Take in a catalogue
+                        </FilePick>
+                    )}
                     <TextLink apart plain href="/parts.csv" download>
                         As a table
                     </TextLink>
                     <TextLink apart plain href="/parts.json" download>
                         As JSON
                     </TextLink>
-                    <Button kind="act" onClick={() => setShown('new')}>
-                        New part
-                    </Button>
+                    {changes && (
+                        <Button kind="act" onClick={() => setShown('new')}>
+                            New part
+                        </Button>
+                    )}
                 </div>
                 <p className="mt-2 max-w-[60em] text-soft">
                     What this workshop buys, with what the fit check compares and what the remedies cost. Its parts
@@ -281,13 +287,17 @@ export default function Parts() {
                                 {parts.map((part) => (
                                     <tr key={part.number} className="border-t border-rule">
                                         <td className="pr-4">
-                                            <Button
-                                                kind="quiet"
-                                                className="figure -ml-2"
-                                                onClick={() => setShown(part)}
-                                            >
-                                                {part.number}
-                                            </Button>
+                                            {changes ? (
+                                                <Button
+                                                    kind="quiet"
+                                                    className="figure -ml-2"
+                                                    onClick={() => setShown(part)}
+                                                >
+                                                    {part.number}
+                                                </Button>
+                                            ) : (
+                                                <span className="figure">{part.number}</span>
+                                            )}
                                         </td>
                                         <td className="pr-4 font-semibold">{part.name}</td>
                                         <td className="pr-4">{types.find((one) => one.value === part.type)?.label}</td>

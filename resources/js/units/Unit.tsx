@@ -4,6 +4,7 @@ import LearnedValues from '@/jobs/LearnedValues';
 import FittedList from '@/units/FittedList';
 import UsualRoute from '@/units/UsualRoute';
 import type { UnitPage } from '@/generated/props';
+import { useMay } from '@/lib/may';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import { TextArea, TextField } from '@/ui/Field';
@@ -90,7 +91,7 @@ function Merge() {
 /** A unit with all that was done to it. */
 export default function Unit() {
     const unit = usePage<Props>().props;
-    const may = unit.user?.may.includes('correct') ?? false;
+    const may = useMay('correct');
     return (
         <Frame title={unit.name}>
             <div className="mx-auto grid max-w-[1240px] gap-x-10 gap-y-6 px-5 py-6 lg:grid-cols-[minmax(0,1fr)_20rem]">
