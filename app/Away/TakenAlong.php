@@ -37,13 +37,16 @@ final readonly class TakenAlong
             'me' => $user->name,
             'job' => $file,
             'people' => (object) $job->readings
-                ->mapWithKeys(static fn(Reading $one): array => [$one->id => $names[$one->user_id] ?? ''])
+                ->mapWithKeys(
+                    static fn(Reading $one): array => [$one->id => $one->author ?? ($names[$one->user_id] ?? '')],
+                )
                 ->all(),
             'verdicts' => (object) $job->replacements
                 ->mapWithKeys(static fn(Replacement $one): array => [$one->id => $one->verdict])
                 ->all(),
             'runs' => $job->runs->pluck('id')->all(),
             'practice' => $job->practice(),
+            'owner' => $job->owner?->name,
             'workplace' => [
                 'unitSystem' => $this->place->units()->system,
                 'unitExceptions' => (object) $this->place->units()->exceptions(),

@@ -24,8 +24,11 @@ use Ispira\Core\Procedure\ProcedureFormat;
 use Ispira\Core\Procedure\Run;
 use Ispira\Core\Procedure\StartedRun;
 use Ispira\Core\Repair\Fit\PartsFormat;
+use Ispira\Core\Repair\Ledger\Entry;
+use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\Ledger;
 use Ispira\Core\Repair\Work\JobOutcome;
+use Ispira\Core\Repair\Work\StillOpen;
 
 /**
  * A job that was taken along, with what of its workshop it needs (see docs/formats/kept-job.schema.json).
@@ -69,6 +72,7 @@ final readonly class KeptJob
             'workplace',
             'runs',
             'practice',
+            'owner',
         ]);
         $file = (new JobFileFormat($families))->read((string) json_encode($kept->get('job')));
         $people = $kept->get('people');
@@ -83,6 +87,7 @@ final readonly class KeptJob
                 \is_array($verdicts) ? $verdicts : [],
                 self::practice($kept),
                 $kept->get('runs'),
+                $kept->optionalText('owner'),
             ),
             self::workplace($kept, $today, $missingTools),
             $kept->text('me'),
@@ -101,6 +106,7 @@ final readonly class KeptJob
         array $verdicts,
         ?Practice $practice,
         mixed $runs,
+        ?string $owner,
     ): JobState {
         $family = $families->get($file->family);
         $circuit = $family->circuit($file->parameters);
@@ -120,7 +126,7 @@ final readonly class KeptJob
         }, $file->replacements);
 
         return new JobState(
-            self::head($id, $file, $replacements, $practice !== null),
+            self::head($id, $file, $replacements, $practice !== null, $owner),
             $file->family,
             $file->parameters,
             $file->job['part'],
@@ -129,7 +135,7 @@ final readonly class KeptJob
             array_map(static function (FiledReading $one) use ($people): FiledReading {
                 $by = $people[$one->reading->id] ?? null;
 
-                return $one->by(\is_string($by) ? $by : '');
+                return $one->by(\is_string($by) ? $by : $one->by ?? '');
             }, $file->readings),
             $file->maps,
             $replacements,
@@ -174,10 +180,17 @@ final readonly class KeptJob
     }
 
     /** @param list<Replaced> $replacements */
-    private static function head(string $id, JobFile $file, array $replacements, bool $practice): JobHead
-    {
+    private static function head(
+        string $id,
+        JobFile $file,
+        array $replacements,
+        bool $practice,
+        ?string $owner,
+    ): JobHead {
         $job = $file->job;
         $last = $replacements[\count($replacements) - 1] ?? null;
+        $ledger = Ledger::of($file->entries);
+        $signed = array_map(static fn(Entry $one): string => $one->text('aspect'), $ledger->all(EntryKind::Settled));
 
         return new JobHead(
             id: $id,
@@ -198,6 +211,10 @@ final readonly class KeptJob
             closedAt: $job['closedAt'],
             temporaryUntil: $job['outcome'] === JobOutcome::Temporary ? $job['dueOn'] : $last?->temporaryUntil,
             practice: $practice,
+            owner: $owner,
+            partExpectedOn: ($ledger->onOrder()[0] ?? null)?->text('expectedOn'),
+            countersign: $ledger->ending()?->flag('countersign') === true &&
+                !\in_array(StillOpen::COUNTERSIGN, $signed, true),
         );
     }
 

@@ -37,7 +37,10 @@ function Views({ numbers }: { numbers: ListNumber[] }) {
         `inline-flex min-h-11 items-center gap-1.5 border-b-[3px] px-2 ${here ? 'border-ink font-semibold' : 'border-transparent text-soft hover:text-ink'}`;
     const first = Object.values(asked).every((value) => value === '');
     return (
-        <nav aria-label="Lists of jobs" className="-mx-2 mt-4 flex flex-wrap border-b border-rule">
+        <nav
+            aria-label="Lists of jobs"
+            className="-mx-2 mt-4 flex flex-wrap border-b border-rule max-sm:flex-nowrap max-sm:overflow-x-auto max-sm:whitespace-nowrap"
+        >
             <Link href="/" aria-current={first ? 'page' : undefined} className={look(first)}>
                 Going on
             </Link>

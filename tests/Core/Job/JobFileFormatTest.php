@@ -46,7 +46,13 @@ final class JobFileFormatTest extends TestCase
             $this->format()->read(json_encode($once, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)),
         );
         self::assertSame($once, $twice);
-        self::assertEquals($this->decoded()['readings'], $once['readings']);
+        // The sample was written before readings had an author.
+        $readings = $this->decoded()['readings'];
+        self::assertIsArray($readings);
+        self::assertEquals(
+            array_map(static fn(array $one): array => $one + ['by' => null], $readings),
+            $once['readings'],
+        );
     }
 
     public function testWhatIsWrittenFitsTheSchema(): void
