@@ -79,10 +79,7 @@ final readonly class Ledger
         $back = array_map(static fn(Entry $one): string => $one->text('of'), $this->all(EntryKind::Returned));
 
         return array_values(
-            array_filter(
-                $this->all(EntryKind::Loan),
-                static fn(Entry $one): bool => !\in_array($one->id, $back, true),
-            ),
+            array_filter($this->all(EntryKind::Loan), static fn(Entry $one): bool => !\in_array($one->id, $back, true)),
         );
     }
 
