@@ -31,6 +31,17 @@ final class Strike extends Model
 
     protected $casts = ['struck_at' => 'datetime', 'taken_back_at' => 'datetime', 'set_aside' => 'boolean'];
 
+    protected static function booted(): void
+    {
+        // What lists show of the map is drawn anew without it, or with it again.
+        self::saved(static function (self $strike): void {
+            Job::query()
+                ->whereIn('id', Reading::query()->whereKey($strike->reading_sequence)->toBase()->select('job_id'))
+                ->toBase()
+                ->update(['strip' => null]);
+        });
+    }
+
     /** Strikes a reading out, once; a strike that was taken back counts anew. */
     public static function out(Reading $reading, User $user, ?string $reason): bool
     {

@@ -128,6 +128,16 @@ final class PagesTest extends TestCase
             ->assertSessionHas('notice');
     }
 
+    public function testTheListShowsAMapWithoutWhatWasStruckOut(): void
+    {
+        $job = $this->jobOnBench($this->person());
+        $strip = fn(): array => $this->props('/')['groups'][0]['jobs'][0]['strip'];
+        self::assertSame('dead', $strip()[2]['state']);
+        $reading = $job->readings->firstWhere('test', 'speed@1');
+        $this->post("/jobs/$job->id/readings/{$reading?->id}/strike", ['reason' => 'wrong position']);
+        self::assertNull($strip()[2]['state']);
+    }
+
     public function testTheListGroupsByStageAndShowsTheLatestMap(): void
     {
         $user = $this->person();
