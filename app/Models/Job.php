@@ -191,12 +191,13 @@ final class Job extends Model
     /** Counts anew what it leaves open and waits for, so that lists find it. */
     public function recountOpen(): void
     {
-        $open = $this->refresh()->stillOpen()->items();
-        $this->still_open = count($open);
-        $this->countersign_due = in_array(StillOpen::COUNTERSIGN, array_column($open, 'aspect'), true);
-        $lent = array_map(static fn(Entry $one): string => $one->text('dueOn'), $this->ledger()->lent());
+        $open = $this->refresh()->stillOpen();
+        $ledger = $this->ledger();
+        $lent = array_map(static fn(Entry $one): string => $one->text('dueOn'), $ledger->lent());
+        $expected = $ledger->onOrder()[0] ?? null;
+        $this->still_open = count($open->items());
+        $this->countersign_due = $open->isUnsigned();
         $this->lent_until = $lent === [] ? null : Carbon::parse(min($lent));
-        $expected = $this->ledger()->onOrder()[0] ?? null;
         $this->part_expected_on = $expected === null ? null : Carbon::parse($expected->text('expectedOn'));
         $this->updated_at = now();
         $this->save();

@@ -24,8 +24,6 @@ use Ispira\Core\Procedure\ProcedureFormat;
 use Ispira\Core\Procedure\Run;
 use Ispira\Core\Procedure\StartedRun;
 use Ispira\Core\Repair\Fit\PartsFormat;
-use Ispira\Core\Repair\Ledger\Entry;
-use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\Ledger;
 use Ispira\Core\Repair\Work\JobOutcome;
 use Ispira\Core\Repair\Work\StillOpen;
@@ -190,7 +188,6 @@ final readonly class KeptJob
         $job = $file->job;
         $last = $replacements[\count($replacements) - 1] ?? null;
         $ledger = Ledger::of($file->entries);
-        $signed = array_map(static fn(Entry $one): string => $one->text('aspect'), $ledger->all(EntryKind::Settled));
 
         return new JobHead(
             id: $id,
@@ -213,8 +210,7 @@ final readonly class KeptJob
             practice: $practice,
             owner: $owner,
             partExpectedOn: ($ledger->onOrder()[0] ?? null)?->text('expectedOn'),
-            countersign: $ledger->ending()?->flag('countersign') === true &&
-                !\in_array(StillOpen::COUNTERSIGN, $signed, true),
+            countersign: (new StillOpen($ledger))->isUnsigned(),
         );
     }
 

@@ -59,6 +59,12 @@ final readonly class LearnedOdds
         );
     }
 
+    /** @return array<string, float> learned chance by remedy */
+    public function chances(): array
+    {
+        return $this->remedies->chances;
+    }
+
     /** @return list<OddsRow> the likeliest first */
     public function rows(): array
     {

@@ -62,7 +62,6 @@ return new class extends Migration {
             $table->foreignId('owner_id')->nullable()->after('user_id')->constrained('users');
             $table->date('part_expected_on')->nullable()->after('due_on');
             $table->boolean('countersign_due')->default(false)->after('still_open');
-            $table->index(['workshop_id', 'owner_id', 'stage']);
             $table->index(['workshop_id', 'part_expected_on']);
         });
         foreach (DB::table('users')->pluck('id') as $id) {
@@ -77,7 +76,6 @@ return new class extends Migration {
     {
         Schema::table('jobs', function (Blueprint $table): void {
             $table->dropForeign(['owner_id']);
-            $table->dropIndex(['workshop_id', 'owner_id', 'stage']);
             $table->dropIndex(['workshop_id', 'part_expected_on']);
             $table->dropColumn(['owner_id', 'part_expected_on', 'countersign_due']);
         });

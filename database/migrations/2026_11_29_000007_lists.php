@@ -24,7 +24,6 @@ return new class extends Migration {
             $table->date('lent_until')->nullable()->after('part_expected_on');
             $table->index(['workshop_id', 'updated_at', 'id']);
             $table->index(['workshop_id', 'owner_id', 'updated_at']);
-            $table->dropIndex(['workshop_id', 'owner_id', 'stage']);
             $table->index(['workshop_id', 'family', 'updated_at']);
             $table->index(['workshop_id', 'still_open']);
             $table->index(['unit_id', 'created_at']);
@@ -60,7 +59,6 @@ return new class extends Migration {
     {
         Schema::dropIfExists('job_terms');
         Schema::table('jobs', function (Blueprint $table): void {
-            $table->index(['workshop_id', 'owner_id', 'stage']);
             $table->dropIndex(['workshop_id', 'updated_at', 'id']);
             $table->dropIndex(['workshop_id', 'owner_id', 'updated_at']);
             $table->dropIndex(['workshop_id', 'family', 'updated_at']);

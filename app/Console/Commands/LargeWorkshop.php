@@ -18,7 +18,8 @@ use Ispira\Core\Repair\Ledger\EntryKind;
  * A workshop as large as one likes, made of rows that are written at once: for measuring, not for looking at.
  *
  * Of every hundred jobs eight are under way, six wait for a part, and three each are due, have something lent or leave
- * something open, so that every page is full at a thousand jobs as well; each has a map and as many readings beside it as make ten. Every unit comes twenty times.
+ * something open, so that every page is full at a thousand jobs as well; each has a map and as many readings beside it
+ * as make ten. Every unit comes twenty times.
  */
 final class LargeWorkshop
 {

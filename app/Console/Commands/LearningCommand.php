@@ -19,7 +19,6 @@ use Ispira\Core\Diagnosis\Trial\TrialJob;
 use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Learning\Counted;
 use Ispira\Core\Learning\LearnedOdds;
-use Ispira\Core\Learning\OddsRow;
 use Ispira\Core\Learning\SimulatedWorkshop;
 
 final class LearningCommand extends Command
@@ -80,14 +79,14 @@ final class LearningCommand extends Command
         $worst = array_fill_keys(self::AFTER, -1.0);
         foreach ($worlds as $number => [$family, $circuit]) {
             $workshop = new SimulatedWorkshop($circuit, new RandomSource($seed * 1000 + $number), $apart, $false);
-            $shipped = $workshop->logLoss(self::chances(LearnedOdds::of($circuit, new Counted())));
+            $shipped = $workshop->logLoss(LearnedOdds::of($circuit, new Counted())->chances());
             $line = sprintf('  %-20s %9.3f', $family, $shipped);
             $jobs = [];
             foreach (self::AFTER as $after) {
                 while (count($jobs) < $after) {
                     $jobs[] = $workshop->closed($workshop->next());
                 }
-                $loss = $workshop->logLoss(self::chances(LearnedOdds::of($circuit, Counted::of($jobs))));
+                $loss = $workshop->logLoss(LearnedOdds::of($circuit, Counted::of($jobs))->chances());
                 $change = $loss / $shipped - 1.0;
                 $better[$after] += $loss < $shipped ? 1 : 0;
                 $worst[$after] = max($worst[$after], $change);
@@ -106,16 +105,6 @@ final class LearningCommand extends Command
                 ),
             );
         }
-    }
-
-    /** @return array<string, float> by remedy */
-    private static function chances(LearnedOdds $odds): array
-    {
-        return array_column(
-            array_map(static fn(OddsRow $row): array => [$row->remedy, $row->own], $odds->rows()),
-            1,
-            0,
-        );
     }
 
     /** @param list<array{string, CircuitModel}> $worlds */

@@ -27,7 +27,7 @@ final class SessionHolds
         }
         $session = $request->session();
         if ($session->get(self::KEY . ".$user->id") === null) {
-            $session->put(self::KEY, [$user->id => $user->session_key]);
+            self::stays($request, $user);
         }
         if ($user->disabled_at !== null || $session->get(self::KEY . ".$user->id") !== $user->session_key) {
             Auth::logout();

@@ -34,10 +34,4 @@ final readonly class Odds
     {
         return ($this->ofRemedies[$remedy] ?? 1.0) * ($this->ofFaults[$remedy][$fault] ?? 1.0);
     }
-
-    /** @return array{remedies: array<string, float>, faults: array<string, array<string, float>>} */
-    public function toArray(): array
-    {
-        return ['remedies' => $this->ofRemedies, 'faults' => $this->ofFaults];
-    }
 }

@@ -60,6 +60,12 @@ final readonly class StillOpen
         );
     }
 
+    /** Whether how the job was closed still waits for somebody who may countersign. */
+    public function isUnsigned(): bool
+    {
+        return \in_array(self::COUNTERSIGN, array_column($this->items(), 'aspect'), true);
+    }
+
     public function isOpen(Entry $settling): bool
     {
         foreach ($this->items() as $item) {

@@ -4,6 +4,7 @@ import { ulid } from 'ulid';
 import { day } from '@/lib/format';
 import { word } from '@/lib/payload';
 import type { ComplaintPage } from '@/generated/props';
+import { useMay } from '@/lib/may';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import Choices from '@/ui/Choices';
@@ -230,16 +231,17 @@ export function Past() {
 
 /** What can be done to the job as a whole, folded: most jobs need none of it. */
 export default function Care() {
-    const { open, user, job } = usePage<Props>().props;
-    const may = user?.may ?? [];
+    const { open, job } = usePage<Props>().props;
+    const notes = useMay('note');
+    const corrects = useMay('correct');
     return (
         <div className="mt-5 border-b border-rule">
-            {open && may.includes('note') && (
+            {open && notes && (
                 <Fold title="Hand it over">
                     <HandOver />
                 </Fold>
             )}
-            {open && may.includes('correct') && (
+            {open && corrects && (
                 <Fold title="Correct what stands here">
                     <Correct key={`${job.unit} ${job.place ?? ''} ${job.complaint}`} />
                 </Fold>
@@ -249,7 +251,7 @@ export default function Care() {
                     <Cancel />
                 </Fold>
             )}
-            {!open && may.includes('correct') && (
+            {!open && corrects && (
                 <Fold title="Open it again">
                     <Reopen />
                 </Fold>

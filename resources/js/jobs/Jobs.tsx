@@ -2,6 +2,7 @@ import { Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import JobRow from '@/jobs/JobRow';
 import type { JobGroup, JobsPage, ListNumber } from '@/generated/props';
+import { useMay } from '@/lib/may';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
 import { TextField } from '@/ui/Field';
@@ -116,7 +117,8 @@ function Group({ group, flat }: { group: JobGroup; flat: boolean }) {
 
 /** All jobs: what is going on first; any other list by what it is about, who has it, or words that are remembered. */
 export default function Jobs() {
-    const { groups, numbers, search, view, onlyTheNewest, newer, older, errors, user } = usePage<Props>().props;
+    const { groups, numbers, search, view, onlyTheNewest, newer, older, errors } = usePage<Props>().props;
+    const imports = useMay('correct');
     const asked = useAsked();
     const [words, setWords] = useState(search);
     const flat = Object.values(asked).some((value) => value !== '');
@@ -148,7 +150,7 @@ export default function Jobs() {
                     <TextLink apart href="/practice">
                         Practise
                     </TextLink>
-                    {user?.may.includes('correct') && (
+                    {imports && (
                         <FilePick label="Job file" accept="application/json,.json" to="/jobs/import">
                             Import a job file
                         </FilePick>

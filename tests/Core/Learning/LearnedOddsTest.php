@@ -15,7 +15,6 @@ use Ispira\Core\Diagnosis\Inference\Odds;
 use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Learning\Counted;
 use Ispira\Core\Learning\LearnedOdds;
-use Ispira\Core\Learning\OddsRow;
 use Ispira\Core\Learning\ProvenJob;
 use Ispira\Core\Learning\SimulatedWorkshop;
 use Ispira\Core\Reading\Reading;
@@ -132,22 +131,10 @@ final class LearnedOddsTest extends TestCase
             while (\count($jobs) < 100) {
                 $jobs[] = $workshop->closed($workshop->next());
             }
-            $shipped = $workshop->logLoss(self::chances(LearnedOdds::of($circuit, new Counted())));
-            $learned = $workshop->logLoss(self::chances(LearnedOdds::of($circuit, Counted::of($jobs))));
+            $shipped = $workshop->logLoss(LearnedOdds::of($circuit, new Counted())->chances());
+            $learned = $workshop->logLoss(LearnedOdds::of($circuit, Counted::of($jobs))->chances());
             self::assertLessThanOrEqual($shipped * (1.0 + $most), $learned, "apart $apart, false $false");
         }
-    }
-
-    /** @return array<string, float> by remedy */
-    private static function chances(LearnedOdds $odds): array
-    {
-        $chances = [];
-        foreach ($odds->rows() as $row) {
-            \assert($row instanceof OddsRow);
-            $chances[$row->remedy] = $row->own;
-        }
-
-        return $chances;
     }
 
     private static function circuit(string $family): CircuitModel
