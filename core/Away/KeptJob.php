@@ -8,6 +8,7 @@ use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Diagnosis\Inference\LoosePart;
+use Ispira\Core\Diagnosis\Inference\Odds;
 use Ispira\Core\Job\FiledReading;
 use Ispira\Core\Job\JobFile;
 use Ispira\Core\Job\JobFileFormat;
@@ -71,6 +72,7 @@ final readonly class KeptJob
             'runs',
             'practice',
             'owner',
+            'odds',
         ]);
         $file = (new JobFileFormat($families))->read((string) json_encode($kept->get('job')));
         $people = $kept->get('people');
@@ -86,6 +88,7 @@ final readonly class KeptJob
                 self::practice($kept),
                 $kept->get('runs'),
                 $kept->optionalText('owner'),
+                Odds::read($kept->get('odds')),
             ),
             self::workplace($kept, $today, $missingTools),
             $kept->text('me'),
@@ -105,6 +108,7 @@ final readonly class KeptJob
         ?Practice $practice,
         mixed $runs,
         ?string $owner,
+        Odds $odds,
     ): JobState {
         $family = $families->get($file->family);
         $circuit = $family->circuit($file->parameters);
@@ -140,6 +144,7 @@ final readonly class KeptJob
             Ledger::of($file->entries),
             $practice,
             self::runs($file, \is_array($runs) ? array_values($runs) : []),
+            $odds,
         );
     }
 
@@ -211,6 +216,7 @@ final readonly class KeptJob
             owner: $owner,
             partExpectedOn: ($ledger->onOrder()[0] ?? null)?->text('expectedOn'),
             countersign: (new StillOpen($ledger))->isUnsigned(),
+            again: $job['again'],
         );
     }
 
@@ -226,6 +232,7 @@ final readonly class KeptJob
             'leadOhms',
             'parts',
             'procedures',
+            'lessons',
         ]);
         $exceptions = $place->get('unitExceptions');
         $units = [];
@@ -255,6 +262,7 @@ final readonly class KeptJob
             ),
             $procedures,
             $today,
+            array_values(array_filter($place->items('lessons', 20), \is_string(...))),
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Away;
 
+use Ispira\Core\Job\JobState;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Pages\Shown\MeterName;
 use Ispira\Core\Pages\Workplace;
@@ -20,6 +21,7 @@ final readonly class KeptWorkplace implements Workplace
      * @param list<CataloguePart>      $parts
      * @param array<string, Procedure> $procedures
      * @param string                   $today as the device has it, YYYY-MM-DD
+     * @param list<string>             $lessons on the model of the job
      */
     public function __construct(
         private DisplayUnits $units,
@@ -30,6 +32,7 @@ final readonly class KeptWorkplace implements Workplace
         private array $parts,
         private array $procedures,
         private string $today,
+        private array $lessons = [],
     ) {}
 
     /** The same with a tool at hand, or not. */
@@ -46,6 +49,7 @@ final readonly class KeptWorkplace implements Workplace
             $this->parts,
             $this->procedures,
             $this->today,
+            $this->lessons,
         );
     }
 
@@ -88,6 +92,12 @@ final readonly class KeptWorkplace implements Workplace
     public function procedures(): array
     {
         return $this->procedures;
+    }
+
+    /** @return list<string> */
+    public function lessons(JobState $job): array
+    {
+        return $this->lessons;
     }
 
     public function today(): string

@@ -20,7 +20,7 @@ final readonly class JobFile
     public const VERSION = 2;
 
     /**
-     * @param array{kind: JobKind, stage: JobStage|null, number: string|null, complaint: string, since: string|null, intermittent: bool, replacedBefore: string|null, openedAt: string|null, closedAt: string|null, part: string|null, outcome: JobOutcome|null, dueOn: string|null} $job
+     * @param array{kind: JobKind, stage: JobStage|null, number: string|null, complaint: string, since: string|null, intermittent: bool, replacedBefore: string|null, openedAt: string|null, closedAt: string|null, part: string|null, outcome: JobOutcome|null, dueOn: string|null, again: list<Again>} $job
      * @param array{name: string, place: string|null, model: string|null, notes: string|null}|null $unit
      * @param array<string, mixed> $parameters   of the circuit, as its family reads them
      * @param list<array{id: string, kind: MapKind, notedFor: string|null, episode: int}> $maps
@@ -49,7 +49,7 @@ final readonly class JobFile
             array_map(static fn(FiledReading $filed): Reading => $filed->reading, $this->readings),
             array_column($this->replacements, 'remedy'),
             $this->job['intermittent'],
-            ReplacedBefore::count($this->job['replacedBefore']),
+            Again::replacedBefore($this->job['again'], ReplacedBefore::count($this->job['replacedBefore'])),
         );
     }
 }

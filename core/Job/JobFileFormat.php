@@ -169,7 +169,7 @@ final readonly class JobFileFormat
         ];
     }
 
-    /** @return array{kind: JobKind, stage: JobStage|null, number: string|null, complaint: string, since: string|null, intermittent: bool, replacedBefore: string|null, openedAt: string|null, closedAt: string|null, part: string|null, outcome: JobOutcome|null, dueOn: string|null} */
+    /** @return array{kind: JobKind, stage: JobStage|null, number: string|null, complaint: string, since: string|null, intermittent: bool, replacedBefore: string|null, openedAt: string|null, closedAt: string|null, part: string|null, outcome: JobOutcome|null, dueOn: string|null, again: list<Again>} */
     private function job(Record $file): array
     {
         $job = new Record($file->get('job') ?? [], 'job', [
@@ -185,6 +185,7 @@ final readonly class JobFileFormat
             'part',
             'outcome',
             'dueOn',
+            'again',
         ]);
         $outcome = $job->optionalText('outcome');
         $stage = $job->optionalText('stage');
@@ -211,6 +212,7 @@ final readonly class JobFileFormat
                     : JobOutcome::tryFrom($outcome) ??
                         throw FileError::at('job.outcome', 'is no way in which a job ends.'),
             'dueOn' => $job->day('dueOn'),
+            'again' => Again::list($job->get('again'), 'job'),
         ];
     }
 

@@ -8,6 +8,7 @@ use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\OfferedRemedy;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
+use Ispira\Core\Diagnosis\Inference\Odds;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Job\Shown\JobHead;
 use Ispira\Core\Procedure\StartedRun;
@@ -30,8 +31,9 @@ final readonly class JobState
      * @param list<FiledReading>    $readings     in the order taken, without what was set aside with another circuit
      * @param list<array{id: string, kind: MapKind, notedFor: string|null, episode: int}> $maps in the order taken
      * @param list<Replaced>        $replacements in the order made
-     * @param list<StartedRun>      $runs         of procedures, in the order begun
      * @param Practice|null         $practice     what is hidden in its unit, where that is a make-believe one
+     * @param list<StartedRun>      $runs         of procedures, in the order begun
+     * @param Odds                  $odds         with which its diagnosis begins
      */
     public function __construct(
         public JobHead $head,
@@ -46,12 +48,14 @@ final readonly class JobState
         public Ledger $ledger,
         public ?Practice $practice = null,
         public array $runs = [],
+        public Odds $odds = new Odds(),
     ) {
         $this->case = new CaseFile(
             array_map(static fn(FiledReading $one): Reading => $one->reading, $readings),
             array_map(static fn(Replaced $one): string => $one->remedy, $replacements),
             $head->intermittent,
-            ReplacedBefore::count($head->replacedBefore),
+            Again::replacedBefore($head->again, ReplacedBefore::count($head->replacedBefore)),
+            odds: $odds,
         );
     }
 
@@ -84,6 +88,7 @@ final readonly class JobState
             $ledger ?? $this->ledger,
             $this->practice,
             $runs ?? $this->runs,
+            $this->odds,
         );
     }
 
@@ -115,6 +120,17 @@ final readonly class JobState
         $option = $this->repairSheet->option($this->ledger->latest(EntryKind::Choice)?->text('option') ?? '');
 
         return $option?->isConversion() ? $option : null;
+    }
+
+    /** Whether what was replaced has cured the machine, as it was noted last; null where nothing was. */
+    public function held(string $replacement): ?bool
+    {
+        $held = null;
+        foreach ($this->ledger->all(EntryKind::Held) as $one) {
+            $held = $one->text('replacement') === $replacement ? $one->flag('held') : $held;
+        }
+
+        return $held;
     }
 
     public function lastReplaced(): ?Replaced

@@ -50,6 +50,16 @@ final readonly class Replaced
         );
     }
 
+    /** How sure the verdict was of what was replaced; null where it named something else, or nothing. */
+    public function stated(): ?float
+    {
+        $verdict = $this->verdict['verdict'] ?? null;
+
+        return \is_array($verdict) && ($verdict['remedy'] ?? null) === $this->remedy
+            ? $this->then()?->probability
+            : null;
+    }
+
     /** Whether its part was named because nothing else was left. */
     public function wasByElimination(): bool
     {

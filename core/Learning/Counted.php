@@ -29,6 +29,20 @@ final readonly class Counted
         return new self($remedies, $faults);
     }
 
+    /** @param list<CountedFault> $counts */
+    public static function faults(array $counts): self
+    {
+        $remedies = $faults = [];
+        foreach ($counts as $one) {
+            $remedies[$one->remedy] = ($remedies[$one->remedy] ?? 0.0) + $one->jobs;
+            if ($one->fault !== '') {
+                $faults[$one->remedy][$one->fault] = ($faults[$one->remedy][$one->fault] ?? 0.0) + $one->jobs;
+            }
+        }
+
+        return new self($remedies, $faults);
+    }
+
     /**
      * Those that a circuit can have.
      *

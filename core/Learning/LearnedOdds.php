@@ -65,11 +65,11 @@ final readonly class LearnedOdds
         return $this->remedies->chances;
     }
 
-    /** @return list<OddsRow> the likeliest first */
+    /** @return list<OddsRow> the likeliest first; of what is in no list no job can speak */
     public function rows(): array
     {
         $rows = [];
-        foreach ($this->shipped as $remedy => $chance) {
+        foreach (array_diff_key($this->shipped, [HypothesisList::SOMETHING_ELSE => true]) as $remedy => $chance) {
             $own = $this->remedies->chances[$remedy];
             $reach = 1.96 * $this->remedies->spread[$remedy];
             $rows[] = new OddsRow(

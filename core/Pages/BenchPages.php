@@ -95,6 +95,7 @@ final readonly class BenchPages
             part: $job->part === null ? null : $job->circuit->texts->get("parts.$job->part"),
             leadsOn: $this->leads->of($job, array_column($found->suspects, 'probability', 'remedy')),
             held: $shown->entries(EntryKind::Held),
+            lessons: $job->is(JobStage::Bench) ? $this->place->lessons($job) : [],
         );
     }
 

@@ -25,6 +25,7 @@ final readonly class VerdictPage extends Page
      * @param list<string> $refit
      * @param list<LeadOn> $leadsOn
      * @param list<EntryShown> $held
+     * @param list<string> $lessons on its model, of verdicts that did not hold
      */
     public function __construct(
         public JobHead $job,
@@ -40,5 +41,6 @@ final readonly class VerdictPage extends Page
         public ?string $part,
         public array $leadsOn,
         #[OfKind(EntryKind::Held)] public array $held,
+        public array $lessons,
     ) {}
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Pages;
 
+use Ispira\Core\Job\JobState;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Pages\Shown\MeterName;
 use Ispira\Core\Procedure\Procedure;
@@ -37,6 +38,9 @@ interface Workplace
 
     /** @return array<string, Procedure> by key, by title */
     public function procedures(): array;
+
+    /** @return list<string> what was noted for next time after verdicts that did not hold, the newest first */
+    public function lessons(JobState $job): array;
 
     /** Day as YYYY-MM-DD. */
     public function today(): string;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Job\Shown;
 
+use Ispira\Core\Job\Again;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Repair\Work\JobOutcome;
@@ -20,6 +21,7 @@ final readonly class JobHead
      * @param string|null $owner name of the person whose job it is
      * @param string|null $partExpectedOn day as YYYY-MM-DD on which the next part that was ordered should be there
      * @param bool $countersign whether somebody has to countersign how it was closed
+     * @param list<Again> $again what was replaced on the unit or its model not long before
      */
     public function __construct(
         public string $id,
@@ -43,6 +45,7 @@ final readonly class JobHead
         public ?string $owner = null,
         public ?string $partExpectedOn = null,
         public bool $countersign = false,
+        public array $again = [],
     ) {}
 
     /**
@@ -79,6 +82,7 @@ final readonly class JobHead
             $this->owner,
             $this->partExpectedOn,
             $this->countersign,
+            $this->again,
         );
     }
 }

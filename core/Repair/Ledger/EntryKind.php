@@ -46,6 +46,7 @@ enum EntryKind: string
     case HandedOver = 'handed-over';
     case Corrected = 'corrected';
     case Reopened = 'reopened';
+    case Lesson = 'lesson';
 
     /** Those that are noted as they are; the others are worked out by pages of their own. */
     public const PLAIN = [
@@ -163,6 +164,7 @@ enum EntryKind: string
                 'countersign' => 'flag',
             ],
             self::Held => ['replacement' => 'text', 'held' => 'flag', 'because' => 'text?'],
+            self::Lesson => ['replacement' => 'text', 'lesson' => 'text'],
             self::Loan => ['what' => 'text', 'to' => 'text', 'dueOn' => 'day'],
             self::Removed => ['of' => 'text', 'reason' => 'text?'],
             self::OtherCircuit => ['from' => 'text', 'to' => 'text', 'reason' => 'text?', 'setAside' => 'list'],

@@ -26,6 +26,7 @@ final readonly class Acceptance
         EntryKind::Held,
         EntryKind::Settled,
         EntryKind::Arrived,
+        EntryKind::Lesson,
     ];
 
     /** @param StillOpen|null $open what the job leaves open; null for what the ledger alone leaves */
