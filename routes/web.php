@@ -14,6 +14,9 @@ use App\Jobs\JobController;
 use App\Jobs\JobFileController;
 use App\Jobs\OtherCircuitController;
 use App\Jobs\SpeedMapController;
+use App\Learning\ExperienceController;
+use App\Learning\LessonsController;
+use App\Learning\ResultsController;
 use App\Log\LogController;
 use App\Parts\PartsController;
 use App\People\AccountController;
@@ -148,6 +151,10 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/parts.csv', [PartsController::class, 'csv']);
         Route::get('/due', [DueController::class, 'index']);
         Route::get('/due.ics', [DueController::class, 'calendar']);
+        Route::get('/lessons', [LessonsController::class, 'index']);
+        Route::get('/jobs/{job}/replay', [LessonsController::class, 'show']);
+        Route::get('/experience', [ExperienceController::class, 'show']);
+        Route::get('/experience.json', [ExperienceController::class, 'export']);
         Route::get('/account', [AccountController::class, 'show']);
         Route::put('/account', [AccountController::class, 'update']);
         Route::put('/account/password', [AccountController::class, 'password']);
@@ -163,6 +170,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/units/{unit}/merge', [UnitController::class, 'merge']);
         Route::post('/jobs/{job}/correct', [JobCareController::class, 'correct']);
         Route::post('/jobs/{job}/reopen', [JobCareController::class, 'reopen']);
+        Route::post('/jobs/{job}/lesson', [LessonsController::class, 'store']);
     });
     Route::middleware('can:catalogue')->group(function (): void {
         Route::post('/parts', [PartsController::class, 'store']);
@@ -185,7 +193,14 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/people/{person}/reset', [PeopleController::class, 'reset'])->whereNumber('person');
         Route::get('/audit', [AuditController::class, 'index']);
     });
+    Route::middleware('can:results')->group(function (): void {
+        Route::get('/results', [ResultsController::class, 'index']);
+        Route::get('/results.csv', [ResultsController::class, 'csv']);
+        Route::get('/results/jobs', [ResultsController::class, 'jobs']);
+    });
     Route::middleware('can:settings')->group(function (): void {
+        Route::post('/experience', [ExperienceController::class, 'import']);
+        Route::delete('/experience/{experience}', [ExperienceController::class, 'remove']);
         Route::get('/settings', [SettingsController::class, 'edit']);
         Route::put('/settings', [SettingsController::class, 'update']);
     });

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Away;
 
+use App\Jobs\JobStates;
 use App\Jobs\StoredJobFile;
+use App\Learning\OwnOdds;
 use App\Models\Job;
 use App\Models\Reading;
 use App\Models\Replacement;
@@ -47,6 +49,7 @@ final readonly class TakenAlong
             'runs' => $job->runs->pluck('id')->all(),
             'practice' => $job->practice(),
             'owner' => $job->owner?->name,
+            'odds' => OwnOdds::of($job),
             'workplace' => [
                 'unitSystem' => $this->place->units()->system,
                 'unitExceptions' => (object) $this->place->units()->exceptions(),
@@ -55,6 +58,7 @@ final readonly class TakenAlong
                 'missingTools' => $this->place->missingTools(),
                 'leadOhms' => $this->place->leadOhms(),
                 'parts' => array_map(PartsFormat::partToArray(...), $this->place->parts()),
+                'lessons' => $this->place->lessons(JobStates::of($job)),
                 'procedures' => array_map(ProcedureFormat::toArray(...), array_values($this->place->procedures())),
             ],
         ];

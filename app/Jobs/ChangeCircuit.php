@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Bench\RecordReading;
+use App\Learning\WhatWasReplaced;
 use App\Models\Job;
 use App\Models\Reading;
 use App\Models\Strike;
@@ -14,6 +15,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Ispira\Core\Device\Family;
 use Ispira\Core\Job\CircuitChange;
+use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\MapKind;
 use Ispira\Core\Reading\Reading as CoreReading;
 use Ispira\Core\Repair\Ledger\Entry;
@@ -32,6 +34,7 @@ final readonly class ChangeCircuit
         private RecordEntry $record,
         private RecordMap $recordMap,
         private RecordReading $recordReading,
+        private WhatWasReplaced $replaced,
     ) {}
 
     /**
@@ -74,6 +77,10 @@ final readonly class ChangeCircuit
                 'parameters' => $values,
                 'test_on_bench' => null,
                 'stage' => $locked->kind->afterCircuit(),
+                'again' =>
+                    $locked->kind === JobKind::Fault
+                        ? $this->replaced->before($locked->unit, $locked->created_at, $family->key())
+                        : null,
             ]);
             $locked->refresh();
             $states === [] || ($this->recordMap)($user, $locked, (string) Str::ulid(), MapKind::Before, null, $states);

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Learning\WhatWasReplaced;
 use App\Models\Job;
 use App\Models\Unit;
 use App\Models\User;
 use App\Repair\RecordEntry;
 use Illuminate\Support\Facades\DB;
+use Ispira\Core\Job\JobKind;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryRefused;
@@ -19,7 +21,7 @@ use Ispira\Core\Repair\Ledger\EntryRefused;
  */
 final readonly class CorrectIntake
 {
-    public function __construct(private RecordEntry $record) {}
+    public function __construct(private RecordEntry $record, private WhatWasReplaced $replaced) {}
 
     /**
      * @param array<string, mixed> $data validated
@@ -63,11 +65,16 @@ final readonly class CorrectIntake
                 ]),
             );
             $or = static fn(string $value): ?string => $value === '' ? null : $value;
+            $of =
+                array_intersect(['unit', 'place', 'model'], $changed) === []
+                    ? $locked->unit
+                    : self::unit($user, $unit['unit'], $or($unit['place']), $or($unit['model']));
             $locked->refresh()->update([
-                'unit_id' =>
-                    array_intersect(['unit', 'place', 'model'], $changed) === []
-                        ? $locked->unit_id
-                        : self::unit($user, $unit['unit'], $or($unit['place']), $or($unit['model']))->id,
+                'unit_id' => $of->id,
+                'again' =>
+                    $locked->kind === JobKind::Fault
+                        ? $this->replaced->before($of, $locked->created_at, $locked->family)
+                        : null,
                 'complaint' => $new['complaint'],
                 'since' => $or($new['since']),
                 'intermittent' => (bool) $data['intermittent'],

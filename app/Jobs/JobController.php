@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Http\Controller;
+use App\Learning\WhatWasReplaced;
 use App\Models\Job;
 use App\Models\Unit;
 use App\Models\User;
@@ -31,7 +32,10 @@ final class JobController extends Controller
     private const MOST_UNITS = 8;
     private const MOST_PAST = 4;
 
-    public function __construct(private readonly FamilyRegistry $families) {}
+    public function __construct(
+        private readonly FamilyRegistry $families,
+        private readonly WhatWasReplaced $replaced,
+    ) {}
 
     public function index(Request $request, JobList $list): JobsPage
     {
@@ -81,6 +85,7 @@ final class JobController extends Controller
                     ->map(static fn(Job $job): PastJob => PastJob::of($job->setRelation('workshop', $unit->workshop)))
                     ->all(),
             ),
+            again: $this->replaced->before($unit, now(), null),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Learning\OwnOdds;
 use App\Models\Job;
 use App\Models\ProcedureRun;
 use App\Models\Reading;
@@ -37,6 +38,7 @@ final class JobStates
             self::replaced($job),
             $job->ledger(),
             $job->practice(),
+            odds: OwnOdds::of($job),
         );
     }
 

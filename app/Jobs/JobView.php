@@ -39,6 +39,7 @@ final class JobView
             owner: $job->owner?->name,
             partExpectedOn: $job->part_expected_on?->toDateString(),
             countersign: $job->countersign_due,
+            again: $job->again(),
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Bench\RecordReading;
+use App\Learning\WhatWasReplaced;
 use App\Models\Job;
 use App\Models\Unit;
 use App\Models\User;
@@ -28,6 +29,7 @@ final readonly class OpenJob
         private RecordMap $recordMap,
         private RecordReading $recordReading,
         private RecordEntry $recordEntry,
+        private WhatWasReplaced $replaced,
     ) {}
 
     /**
@@ -104,6 +106,9 @@ final readonly class OpenJob
                 'practice_fault' => $practice?->fault,
                 'practice_seed' => $practice?->seed,
             ]);
+            if ($kind === JobKind::Fault) {
+                $job->again = $this->replaced->before($unit, now(), $family);
+            }
             $job->id = (string) $data['id'];
             $job->save();
             if (is_string($data['also'] ?? null) && trim($data['also']) !== '') {

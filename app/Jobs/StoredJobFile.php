@@ -51,6 +51,7 @@ final class StoredJobFile
                 'part' => $job->part,
                 'outcome' => $job->outcome,
                 'dueOn' => $job->due_on?->toDateString(),
+                'again' => $job->again(),
             ],
             ['name' => $job->unit->name, 'place' => $job->unit->place, 'model' => $job->unit->model, 'notes' => null],
             $job->family,
@@ -174,6 +175,7 @@ final class StoredJobFile
                 'part' => $file->job['part'],
                 'outcome' => $file->job['outcome'],
                 'due_on' => $file->job['dueOn'],
+                'again' => $file->job['again'],
             ]);
             $job->created_at = $opened;
             $job->save();

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use Ispira\Core\Job\Again;
+
 /**
  * A unit that the workshop knows.
  */
@@ -11,6 +13,7 @@ final readonly class UnitShown
 {
     /**
      * @param list<PastJob> $history
+     * @param list<Again> $again what was replaced on it or its model not long ago
      */
     public function __construct(
         public string $id,
@@ -19,5 +22,6 @@ final readonly class UnitShown
         public ?string $model,
         public ?string $note,
         public array $history,
+        public array $again,
     ) {}
 }

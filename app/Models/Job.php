@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Jobs\JobTerms;
+use App\Learning\ResultOfJob;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -17,6 +18,7 @@ use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\LoosePart;
+use Ispira\Core\Job\Again;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\Practice;
@@ -48,6 +50,7 @@ use Ispira\Core\Repair\Work\StillOpen;
  * @property Carbon|null  $part_expected_on when the next part that was ordered should be there
  * @property bool         $countersign_due  whether a trainee closed it, and nobody has countersigned
  * @property Carbon|null  $lent_until when the first thing that was lent with it should be back
+ * @property list<Again|array<string, mixed>>|null $again what was replaced on the unit or its model not long before
  * @property list<array{string, bool, string|null, string|null}>|null $strip in small, see SmallStrip
  * @property User|null    $owner
  * @property Carbon|null  $due_on  when it has to be looked at again
@@ -81,6 +84,7 @@ final class Job extends Model
         'part_expected_on' => 'date:Y-m-d',
         'lent_until' => 'date:Y-m-d',
         'strip' => 'array',
+        'again' => 'array',
         'countersign_due' => 'boolean',
         'intermittent' => 'boolean',
         'parameters' => 'array',
@@ -102,6 +106,9 @@ final class Job extends Model
                 $job->wasChanged(['unit_id', 'complaint', 'since', 'family', 'owner_id', 'user_id', 'number'])
             ) {
                 JobTerms::note($job);
+            }
+            if ($job->wasChanged(['stage', 'outcome', 'unit_id', 'owner_id', 'family', 'parameters'])) {
+                ResultOfJob::note($job);
             }
         });
     }
@@ -176,6 +183,12 @@ final class Job extends Model
         return $this->part === null ? $circuit : LoosePart::of($circuit, $this->part);
     }
 
+    /** @return list<Again> */
+    public function again(): array
+    {
+        return Again::list($this->again, 'job');
+    }
+
     public function practice(): ?Practice
     {
         return $this->practice_fault === null ? null : new Practice($this->practice_fault, (int) $this->practice_seed);
@@ -201,6 +214,9 @@ final class Job extends Model
         $this->part_expected_on = $expected === null ? null : Carbon::parse($expected->text('expectedOn'));
         $this->updated_at = now();
         $this->save();
+        if ($this->stage === JobStage::Closed || $this->replacements->isNotEmpty()) {
+            ResultOfJob::note($this);
+        }
     }
 
     /**
@@ -242,7 +258,7 @@ final class Job extends Model
                 $this->replacements->map(static fn(Replacement $replacement): string => $replacement->remedy)->all(),
             ),
             $this->intermittent,
-            ReplacedBefore::count($this->replaced_before),
+            Again::replacedBefore($this->again(), ReplacedBefore::count($this->replaced_before)),
         );
     }
 }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Jobs\JobTerms;
 use App\Jobs\SearchWords;
+use App\Learning\ResultOfJob;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -43,6 +44,9 @@ final class Unit extends Model
         self::updated(static function (self $unit): void {
             if ($unit->wasChanged(['name', 'place', 'model'])) {
                 $unit->jobs()->each(static fn(Job $job) => JobTerms::note($job));
+            }
+            if ($unit->wasChanged('model')) {
+                $unit->jobs()->each(static fn(Job $job) => ResultOfJob::note($job));
             }
         });
     }

@@ -17,6 +17,8 @@ use Ispira\Core\Kernel\DisplayUnits;
  * @property float  $labour_per_hour
  * @property float  $come_back_hours
  * @property int    $last_job_number
+ * @property int $again_months within which the same part again raises what lies upstream; 0 for never
+ * @property string $odds OWN_ODDS, or those that ship
  * @property string|null $address  as it stands on sheets
  * @property string|null $contact
  * @property string|null $tax_line what a customer's sheet says of taxes
@@ -28,6 +30,9 @@ use Ispira\Core\Kernel\DisplayUnits;
  */
 final class Workshop extends Model
 {
+    public const OWN_ODDS = 'own';
+    public const SHIPPED_ODDS = 'shipped';
+
     private const NEWEST = 100;
 
     protected $guarded = [];
@@ -38,6 +43,7 @@ final class Workshop extends Model
         'last_job_number' => 'integer',
         'working_days' => 'array',
         'missing_tools' => 'array',
+        'again_months' => 'integer',
     ];
 
     protected $attributes = [
@@ -47,6 +53,8 @@ final class Workshop extends Model
         'unit_system' => DisplayUnits::METRIC,
         'opens_at' => '08:00',
         'closes_at' => '17:00',
+        'odds' => self::OWN_ODDS,
+        'again_months' => 24,
     ];
 
     /** @return HasMany<Job, $this> */
@@ -126,6 +134,12 @@ final class Workshop extends Model
     public function invitations(): HasMany
     {
         return $this->hasMany(Invitation::class);
+    }
+
+    /** @return HasMany<TakenExperience, $this> */
+    public function experiences(): HasMany
+    {
+        return $this->hasMany(TakenExperience::class)->orderBy('name');
     }
 
     /** @return HasMany<AuditEntry, $this> */

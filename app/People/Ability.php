@@ -19,6 +19,8 @@ enum Ability: string
     case Procedures = 'procedures';
     case People = 'people';
     case Settings = 'settings';
+    case Results = 'results';
+    case Delete = 'delete';
 
     /** Who has to be at least that to do it. */
     public function least(): Role
@@ -42,7 +44,9 @@ enum Ability: string
             self::Instruments => 'Put meters on the list and take them off it',
             self::Procedures => 'Write procedures and remove them',
             self::People => 'Invite people, set their roles, end their sessions, see who did what',
-            self::Settings => 'Change the settings of the workshop',
+            self::Settings => 'Change the settings of the workshop, pin what it learned, take in experience of others',
+            self::Results => 'See results by circuit, model, person and month',
+            self::Delete => 'Delete whole jobs, erase names of persons',
         };
     }
 }

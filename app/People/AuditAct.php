@@ -21,6 +21,12 @@ enum AuditAct: string
     case PasswordChanged = 'password-changed';
     case NameChanged = 'name-changed';
     case SettingsChanged = 'settings-changed';
+    case ExperienceTaken = 'experience-taken';
+    case ExperienceRemoved = 'experience-removed';
+    case TermPinned = 'term-pinned';
+    case TermReleased = 'term-released';
+    case JobDeleted = 'job-deleted';
+    case PersonErased = 'person-erased';
 
     public function words(): string
     {
@@ -37,6 +43,12 @@ enum AuditAct: string
             self::PasswordChanged => 'changed the password of',
             self::NameChanged => 'changed the name of',
             self::SettingsChanged => 'changed the settings of',
+            self::ExperienceTaken => 'took in the experience of',
+            self::ExperienceRemoved => 'removed the experience of',
+            self::TermPinned => 'pinned',
+            self::TermReleased => 'released',
+            self::JobDeleted => 'deleted the job',
+            self::PersonErased => 'erased the name of',
         };
     }
 }

@@ -6,6 +6,7 @@ namespace App\Units;
 
 use App\Http\Controller;
 use App\Jobs\JobListed;
+use App\Learning\LessonShown;
 use App\Models\Job;
 use App\Repair\RepairView;
 use Illuminate\Database\Eloquent\Collection;
@@ -18,6 +19,7 @@ final class ModelController extends Controller
 {
     private const MOST_JOBS = 50;
     private const MOST_UNITS = 30;
+    private const MOST_LESSONS = 10;
 
     public function show(Request $request): ModelPage
     {
@@ -52,6 +54,7 @@ final class ModelController extends Controller
             more: $jobs->count() > self::MOST_JOBS,
             replaced: self::replaced($shown),
             route: $last === null ? null : RepairView::route($last),
+            lessons: LessonShown::of($workshop, null, $model, self::MOST_LESSONS),
         );
     }
 

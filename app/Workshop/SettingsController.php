@@ -51,6 +51,8 @@ final class SettingsController extends Controller
             workingDays: $workshop->working_days ?? self::USUAL_DAYS,
             tools: $this->tools->all(),
             missingTools: $workshop->missing_tools ?? [],
+            odds: $workshop->odds,
+            againMonths: $workshop->again_months,
         );
     }
 
@@ -71,11 +73,14 @@ final class SettingsController extends Controller
                 'closesAt' => ['required', 'date_format:H:i', 'after:opensAt'],
                 'workingDays' => ['required', 'array', 'min:1'],
                 'workingDays.*' => ['string', Rule::in(self::DAYS)],
+                'againMonths' => ['required', 'integer', 'min:0', 'max:120'],
+                'odds' => ['required', Rule::in([Workshop::OWN_ODDS, Workshop::SHIPPED_ODDS])],
                 'missingTools' => ['nullable', 'array'],
                 'missingTools.*' => ['string', Rule::in(array_column($this->tools->all(), 'value'))],
             ],
             [
                 'name.required' => 'Give the workshop its name.',
+                'againMonths.*' => 'Give whole months from 0 to 120; 0 for never.',
                 'currency.*' => 'Give the three letters of a currency, such as EUR.',
                 'opensAt.*' => 'Give a time such as 08:00.',
                 'closesAt.after' => 'It closes after it opens.',
@@ -95,6 +100,8 @@ final class SettingsController extends Controller
             'closes_at' => $data['closesAt'],
             'working_days' => array_values(array_intersect(self::DAYS, $data['workingDays'])),
             'missing_tools' => array_values(array_unique($data['missingTools'] ?? [])),
+            'odds' => $data['odds'],
+            'again_months' => (int) $data['againMonths'],
         ];
         foreach (self::NUMBERS as $field => [$column, $most, $message]) {
             $columns[$column] = self::number($field, $data[$field], $most, $message);

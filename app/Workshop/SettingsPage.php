@@ -15,6 +15,8 @@ final readonly class SettingsPage extends Page
      * @param list<string> $workingDays "mon" to "sun"
      * @param list<Choice> $tools
      * @param list<string> $missingTools keys of those that the workshop does not own
+     * @param string $odds with which diagnoses begin: its own, or those that ship
+     * @param int $againMonths within which the same part again raises what lies upstream; 0 for never
      */
     public function __construct(
         public string $name,
@@ -30,5 +32,7 @@ final readonly class SettingsPage extends Page
         public array $workingDays,
         public array $tools,
         public array $missingTools,
+        public string $odds,
+        public int $againMonths,
     ) {}
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Instruments\Leads;
+use App\Learning\LessonShown;
 use App\Models\CatalogueEntry;
 use App\Models\MeterAddress;
 use App\Models\User;
@@ -12,6 +13,7 @@ use App\Models\Workshop;
 use App\Procedures\WorkshopLibrary;
 use Illuminate\Contracts\Auth\Factory;
 use Illuminate\Http\Request;
+use Ispira\Core\Job\JobState;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Pages\Shown\MeterName;
 use Ispira\Core\Pages\Workplace;
@@ -77,6 +79,13 @@ final readonly class StoredWorkplace implements Workplace
     public function procedures(): array
     {
         return $this->library->of($this->workshop());
+    }
+
+    public function lessons(JobState $job): array
+    {
+        $lessons = LessonShown::of($this->workshop(), $job->family, trim((string) $job->head->model));
+
+        return array_column($lessons, 'lesson');
     }
 
     public function today(): string

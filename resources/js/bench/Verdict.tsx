@@ -27,6 +27,7 @@ export default function Verdict() {
         outlook,
         held,
         leadsOn,
+        lessons,
         part,
         refit,
         open,
@@ -63,6 +64,14 @@ export default function Verdict() {
                                 {leading.faults[0]?.label}
                                 {leading.faults[0]?.degree && `, ${leading.faults[0].degree}`}.
                             </p>
+                            {lessons.length > 0 && (
+                                <div className="mt-3 border-l-4 border-warn bg-caution px-3 py-2">
+                                    <p className="font-semibold">Learned on this model</p>
+                                    {lessons.map((one) => (
+                                        <p key={one}>{one}</p>
+                                    ))}
+                                </div>
+                            )}
                             <LeadsOn leads={leadsOn} />
                             {diagnosis.elsewhere && <Elsewhere jobId={job.id} found={diagnosis.elsewhere} />}
                             {misfit && (
@@ -201,7 +210,8 @@ export default function Verdict() {
                                 {word(one.because)}
                                 {replacements
                                     .filter((past) => past.id === one.replacement)
-                                    .map((past) => ` Replaced then: ${past.label}.`)}
+                                    .map((past) => ` Replaced then: ${past.label}.`)}{' '}
+                                <TextLink href={`/jobs/${job.id}/replay`}>Go through it once more</TextLink>
                             </p>
                         ))}
                 </div>

@@ -10,7 +10,9 @@ export type Ability =
     | 'instruments'
     | 'procedures'
     | 'people'
-    | 'settings';
+    | 'settings'
+    | 'results'
+    | 'delete';
 
 export interface AccountPage {
     name: string;
@@ -33,6 +35,20 @@ export interface AdjustedEntry {
     before: string;
     after: string;
     undoOn: string | null;
+}
+
+/** A part that was replaced not long before on this unit, or several times on its model: then what destroys it, or leads to it, is suspected more. */
+export interface Again {
+    /** Label of what was replaced. */
+    part: string;
+    /** Day of the newest, YYYY-MM-DD. */
+    on: string | null;
+    /** Number of that job. */
+    job: string | null;
+    /** Whether it was this unit; otherwise its model. */
+    ofUnit: boolean;
+    /** Within the time that the workshop looks back. */
+    times: number;
 }
 
 /** What can be done, and by whom. */
@@ -161,6 +177,27 @@ export interface BreakEvenShown {
     saving: number;
     jobs: number | null;
     months: number | null;
+}
+
+/** Whether verdicts hold as often as they state. */
+export interface Calibration {
+    /** Those that have verdicts. */
+    bins: CalibrationBin[];
+    /** Mean over all. */
+    stated: number;
+    /** Of all. */
+    held: Share;
+    /** Whether what holds and what is stated lie further apart than chance makes them. */
+    parted: boolean;
+}
+
+/** Verdicts that were stated with about the same chance. */
+export interface CalibrationBin {
+    from: number;
+    to: number;
+    /** Mean of what they stated. */
+    stated: number;
+    held: Share;
 }
 
 /** A test that cannot be done on this job, and why not. */
@@ -374,6 +411,13 @@ export interface CorrectedEntry {
     reason: string | null;
 }
 
+/** Something to choose, with its number of jobs. */
+export interface CountedChoice {
+    value: string;
+    label: string;
+    jobs: number;
+}
+
 /** Somebody of the demo. */
 export interface DemoAccount {
     name: string;
@@ -542,6 +586,39 @@ export interface EndingShown {
     needsReason: boolean;
     needsDay: boolean;
     needsName: boolean;
+}
+
+export interface ExperiencePage {
+    /** With their proven jobs. */
+    families: CountedChoice[];
+    /** That is shown; null where no job is proven yet. */
+    family: string | null;
+    /** Of that family. */
+    models: CountedChoice[];
+    /** That is shown; empty for all of the family. */
+    model: string;
+    /** The likeliest first. */
+    odds: OddsShown[];
+    /** That were counted, of others too where their experience is taken in. */
+    jobs: number;
+    /** Jobs about parts that this variant does not have. */
+    elsewhere: number;
+    /** How many jobs the shipped odds are worth beside them. */
+    strength: number;
+    /** Whether diagnoses begin with the own odds. */
+    used: boolean;
+    calibration: Calibration;
+    /** Experience of others that is counted in. */
+    taken: ExperienceShown[];
+}
+
+/** Experience of another workshop that is counted in. */
+export interface ExperienceShown {
+    id: string;
+    name: string;
+    madeOn: string;
+    weight: number;
+    jobs: number;
 }
 
 /** A kind of circuit, with what its circuit is told by. */
@@ -800,6 +877,8 @@ export interface JobHead {
     partExpectedOn: string | null;
     /** Whether somebody has to countersign how it was closed. */
     countersign: boolean;
+    /** What was replaced on the unit or its model not long before. */
+    again: Again[];
 }
 
 export type JobKind =
@@ -911,6 +990,21 @@ export interface LeftShown {
     shown: string;
     ordinary: string;
     question: string;
+}
+
+/** What somebody noted for next time, after a verdict that did not hold. */
+export interface LessonShown {
+    jobId: string;
+    lesson: string;
+    model: string;
+    notedAt: string | null;
+}
+
+export interface LessonsPage {
+    /** The newest first. */
+    vain: VainShown[];
+    /** Whether there are older ones. */
+    more: boolean;
 }
 
 /** A link that was just made: it is shown once, and is kept nowhere. */
@@ -1059,6 +1153,8 @@ export interface ModelPage {
     /** What was replaced, the most often first, in those jobs. */
     replaced: ReplacedCount[];
     route: RouteShown | null;
+    /** Of verdicts that did not hold. */
+    lessons: LessonShown[];
 }
 
 /** Something with a key, and what it is called. */
@@ -1082,6 +1178,19 @@ export interface NewJobPage {
     start: IntakeStart;
     /** The first question first. */
     finder: FinderStep[];
+}
+
+/** How often something is at fault: as shipped, and as the workshop's own jobs have it. */
+export interface OddsShown {
+    remedy: string;
+    label: string;
+    shipped: number;
+    own: number;
+    jobs: number;
+    /** The own one lies between this .... */
+    low: number;
+    /** ... and this, nineteen times of twenty. */
+    high: number;
 }
 
 /** A field that is asked only when another one has one of these values. */
@@ -1667,6 +1776,101 @@ export interface ReplacementShown {
     by: string | null;
 }
 
+export interface ReplayPage {
+    job: JobHead;
+    /** One for each part that was replaced in vain. */
+    replays: ReplayShown[];
+    /** That was noted. */
+    lesson: string | null;
+    /** Id of the replacement that it is about. */
+    lessonOf: string | null;
+}
+
+/** A verdict that did not hold, gone through once more. */
+export interface ReplayShown {
+    /** Id of what was replaced in vain. */
+    replacement: string;
+    /** Its label. */
+    chosen: string;
+    /** What it was in the end, or what leads now; null where that is not known. */
+    truth: string | null;
+    /** Whether that is only what leads now. */
+    supposed: boolean;
+    /** Chance that the verdict stated; null where a part was replaced without one. */
+    stated: number | null;
+    /** In the order taken. */
+    steps: ReplayStep[];
+    /** Number of the step that spoke most for the wrong one; null where none did. */
+    misled: number | null;
+    /** What went wrong, in one sentence. */
+    because: string;
+    /** Tests that were not done and tell the two apart, the best first. */
+    told: ToldShown[];
+    /** What to note next time, as it is proposed. */
+    lesson: string;
+}
+
+/** One reading, and what was believed after it. */
+export interface ReplayStep {
+    test: string;
+    reading: string;
+    /** Chance of what was replaced in vain. */
+    chosen: number;
+    /** Chance of what it was in the end. */
+    truth: number;
+    /** Natural logarithm of what it did to the odds of the truth over the other. */
+    speaks: number;
+}
+
+export interface ResultJobsPage {
+    /** What they have in common. */
+    title: string;
+    which: string;
+    /** The newest first. */
+    jobs: JobListed[];
+    /** Whether there are older ones. */
+    more: boolean;
+    /** Address of the results. */
+    back: string;
+}
+
+/** Results of some jobs together. */
+export interface ResultRow {
+    /** What they have in common, as an address says it. */
+    of: string;
+    label: string;
+    /** Closed ones. */
+    jobs: number;
+    /** Of those whose end says it, how many were right the first time. */
+    right: Share;
+    cameBack: number;
+    /** A job, between its readings and without breaks. */
+    minutes: number | null;
+    /** Money a job that a perfect guess had saved: for tests, for parts in vain and for coming back; over jobs whose price of guessing is known. */
+    avoidable: number | null;
+    /** What buying on the speed map would have taken in its place, of the same jobs. */
+    guessing: number | null;
+}
+
+export type ResultsBy =
+    | 'month'
+    | 'family'
+    | 'model'
+    | 'person';
+
+export interface ResultsPage {
+    by: ResultsBy;
+    ways: Choice[];
+    /** First month, YYYY-MM. */
+    from: string;
+    /** Last month. */
+    until: string;
+    all: ResultRow;
+    rows: ResultRow[];
+    /** The same jobs by month, the oldest first. */
+    months: ResultRow[];
+}
+
 export type Role =
     | 'trainee'
     | 'technician'
@@ -1740,6 +1944,10 @@ export interface SettingsPage {
     tools: Choice[];
     /** Keys of those that the workshop does not own. */
     missingTools: string[];
+    /** With which diagnoses begin: its own, or those that ship. */
+    odds: string;
+    /** Within which the same part again raises what lies upstream; 0 for never. */
+    againMonths: number;
 }
 
 /** Something that was left open, and who settled it. */
@@ -1748,6 +1956,17 @@ export interface SettledItem {
     who: string;
     how: string;
     at: string | null;
+}
+
+/** So many of so many, and how far the share behind it may lie from that. */
+export interface Share {
+    of: number;
+    all: number;
+    share: number;
+    /** The share lies between this .... */
+    low: number;
+    /** ... and this, nineteen times of twenty. */
+    high: number;
 }
 
 export interface SignInPage {
@@ -1966,6 +2185,17 @@ export interface Titled {
     title: string;
 }
 
+/** A test that would have told two remedies apart, with what it shows under each. */
+export interface ToldShown {
+    key: string;
+    test: string;
+    minutes: number;
+    underChosen: string;
+    underTruth: string;
+    /** Bits between the two at even odds. */
+    information: number;
+}
+
 /** A tool that tests of the circuit need. */
 export interface Tool {
     key: string;
@@ -2092,6 +2322,14 @@ export interface UnitShown {
     model: string | null;
     note: string | null;
     history: PastJob[];
+    /** What was replaced on it or its model not long ago. */
+    again: Again[];
+}
+
+/** A job with a verdict that did not hold. */
+export interface VainShown {
+    listed: JobListed;
+    lesson: string | null;
 }
 
 export interface VerdictPage {
@@ -2108,6 +2346,8 @@ export interface VerdictPage {
     part: string | null;
     leadsOn: LeadOn[];
     held: HeldEntry[];
+    /** On its model, of verdicts that did not hold. */
+    lessons: string[];
 }
 
 /** The part to replace. */

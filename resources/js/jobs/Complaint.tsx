@@ -1,6 +1,7 @@
 import { Link, useForm, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ulid } from 'ulid';
+import Again from '@/jobs/Again';
 import Care, { Past } from '@/jobs/Care';
 import SpeedMapEntry from '@/jobs/SpeedMapEntry';
 import SpeedStrip from '@/jobs/SpeedStrip';
@@ -72,6 +73,7 @@ export default function Complaint() {
                         <dt className="text-soft">Replaced before</dt>
                         <dd>{job.replacedBefore ?? 'nothing known'}</dd>
                     </dl>
+                    <Again again={job.again} />
                     {also.map((one) => (
                         <p key={one.id} className="mt-2 border-l-4 border-warn pl-3">
                             <span className="text-soft">Also:</span> {word(one.what)}

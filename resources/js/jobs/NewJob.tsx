@@ -1,6 +1,7 @@
 import { router, useForm, usePage } from '@inertiajs/react';
 import { useEffect, useRef, useState } from 'react';
 import { ulid } from 'ulid';
+import Again from '@/jobs/Again';
 import Questions from '@/jobs/Questions';
 import SpeedMapEntry from '@/jobs/SpeedMapEntry';
 import { day } from '@/lib/format';
@@ -206,6 +207,7 @@ export default function NewJob() {
                                     <TextLink href={`/units/${unit.id}`}>The unit</TextLink>
                                 </p>
                                 {unit.note && <p>{unit.note}</p>}
+                                <Again again={unit.again} />
                                 {unit.history.length === 0 && <p className="text-soft">No job yet.</p>}
                                 <ul>
                                     {unit.history.map((past) => (

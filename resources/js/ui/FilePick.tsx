@@ -8,11 +8,13 @@ interface Props {
     accept: string;
     /** Where the file is sent, as `file`. */
     to: string;
+    /** What is sent with it. */
+    beside?: Record<string, string>;
     children: string;
 }
 
 /** A button that asks for a file and sends it at once; the same file can be chosen again. */
-export default function FilePick({ label, accept, to, children }: Props) {
+export default function FilePick({ label, accept, to, beside = {}, children }: Props) {
     const file = useRef<HTMLInputElement>(null);
     return (
         <>
@@ -25,7 +27,7 @@ export default function FilePick({ label, accept, to, children }: Props) {
                 aria-label={label}
                 onChange={(event) => {
                     const chosen = event.target.files?.[0];
-                    if (chosen) router.post(to, { file: chosen }, { forceFormData: true });
+                    if (chosen) router.post(to, { ...beside, file: chosen }, { forceFormData: true });
                     event.target.value = '';
                 }}
             />

@@ -137,6 +137,9 @@ export default function Frame({ title, job, here = '', fill = false, children }:
                             <TextLink apart href="/planners">
                                 Planners
                             </TextLink>
+                            <TextLink apart href="/experience">
+                                Records
+                            </TextLink>
                             {user.may.includes('people') && (
                                 <TextLink apart href="/people">
                                     People

@@ -1,5 +1,6 @@
 import { usePage } from '@inertiajs/react';
 import JobRow from '@/jobs/JobRow';
+import Lessons from '@/learning/LessonList';
 import UsualRoute from '@/units/UsualRoute';
 import type { ModelPage } from '@/generated/props';
 import type { Shared } from '@/lib/page';
@@ -10,7 +11,7 @@ type Props = ModelPage & Shared;
 
 /** A model across its units: what fails on it, and how one gets there. */
 export default function Model() {
-    const { model, units, jobs, more, replaced, route } = usePage<Props>().props;
+    const { model, units, jobs, more, replaced, route, lessons } = usePage<Props>().props;
     const most = Math.max(1, ...replaced.map((one) => one.times));
     return (
         <Frame title={model}>
@@ -32,6 +33,7 @@ export default function Model() {
                         ))}
                     </ul>
                 </section>
+                <Lessons lessons={lessons} />
                 <section aria-label="What was replaced" className="mt-8">
                     <h2 className="mb-1 font-semibold">What was replaced{more && ', in its newest jobs'}</h2>
                     {replaced.length === 0 && <p className="text-soft">Nothing yet.</p>}

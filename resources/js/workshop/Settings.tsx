@@ -5,6 +5,7 @@ import Button from '@/ui/Button';
 import Choices from '@/ui/Choices';
 import { TextArea, TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
+import TextLink from '@/ui/TextLink';
 import Tick from '@/ui/Tick';
 
 type Props = SettingsPage & Shared;
@@ -33,6 +34,8 @@ function useSettings(page: SettingsPage) {
         closesAt: page.closesAt,
         workingDays: page.workingDays,
         missingTools: page.missingTools,
+        odds: page.odds,
+        againMonths: String(page.againMonths),
     });
 }
 
@@ -156,6 +159,26 @@ export default function Settings() {
                             </Tick>
                         ))}
                     </div>
+                </fieldset>
+                <fieldset className="mt-6 border-t border-rule pt-3">
+                    <legend className="pr-3 text-lg font-semibold">What fails how often</legend>
+                    <Choices
+                        label="A diagnosis begins with"
+                        value={form.data.odds}
+                        choices={[
+                            { value: 'own', label: 'Odds that our own jobs have moved' },
+                            { value: 'shipped', label: 'Odds as shipped' },
+                        ]}
+                        onChange={(next) => form.setData('odds', next)}
+                    />
+                    <TextLink href="/experience">What our jobs say</TextLink>
+                    <TextField
+                        label="Not for the first time"
+                        hint="Months within which a part that was replaced on the unit, or often on its model, makes what lies upstream of it suspected more. 0 for never."
+                        inputMode="numeric"
+                        className="mt-2 max-w-md"
+                        {...field(form, 'againMonths')}
+                    />
                 </fieldset>
                 <fieldset className="mt-6 border-t border-rule pt-3">
                     <legend className="pr-3 text-lg font-semibold">For people who are invited</legend>

@@ -1,0 +1,105 @@
+<?php
+
+use App\Learning\ResultOfJob;
+use App\Models\Job;
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+use Ispira\Core\Job\JobStage;
+
+return new class extends Migration {
+    public function up(): void
+    {
+        Schema::table('workshops', function (Blueprint $table): void {
+            $table->string('odds', 10)->default('own');
+            $table->unsignedSmallInteger('again_months')->default(24);
+        });
+        // What was replaced on the unit or its model not long before the job.
+        Schema::table('jobs', fn(Blueprint $table) => $table->json('again')->nullable());
+        // What came of each job, once it has ended or something was replaced: see docs/learning.md.
+        Schema::create('job_results', function (Blueprint $table): void {
+            $table->char('job_id', 26)->primary();
+            $table->foreignId('workshop_id')->constrained();
+            $table->string('family', 40);
+            $table->string('model', 120)->default('');
+            $table->foreignId('owner_id')->nullable()->constrained('users');
+            $table->date('closed_on')->nullable();
+            $table->boolean('right_first')->nullable();
+            $table->boolean('came_back')->default(false);
+            // Whether something was replaced that did not hold.
+            $table->boolean('in_vain')->default(false);
+            $table->double('minutes');
+            $table->double('avoidable');
+            $table->double('guessing')->nullable();
+            $table->json('verdicts');
+            $table->foreign('job_id')->references('id')->on('jobs')->cascadeOnDelete();
+            $table->index(['workshop_id', 'closed_on']);
+            $table->index(['workshop_id', 'in_vain', 'job_id']);
+            $table->index(['workshop_id', 'family', 'model', 'closed_on']);
+        });
+        // What a proven job counts for: each fault of what cured it, with its share of the one job.
+        Schema::create('proven_faults', function (Blueprint $table): void {
+            $table->char('job_id', 26);
+            $table->foreignId('workshop_id')->constrained();
+            $table->string('family', 40);
+            $table->string('model', 120)->default('');
+            $table->string('remedy', 120);
+            $table->string('fault', 120)->default('');
+            $table->double('share');
+            $table->primary(['job_id', 'fault']);
+            $table->foreign('job_id')->references('id')->on('jobs')->cascadeOnDelete();
+            $table->index(['workshop_id', 'family', 'model', 'remedy', 'fault', 'share'], 'proven_faults_counted');
+        });
+        // What somebody noted for next time, of verdicts that did not hold.
+        Schema::create('lessons', function (Blueprint $table): void {
+            $table->char('job_id', 26)->primary();
+            $table->foreignId('workshop_id')->constrained();
+            $table->string('family', 40);
+            $table->string('model', 120)->default('');
+            $table->string('remedy', 120);
+            $table->string('lesson', 1000);
+            $table->timestamp('noted_at')->nullable();
+            $table->foreign('job_id')->references('id')->on('jobs')->cascadeOnDelete();
+            $table->index(['workshop_id', 'family', 'model', 'noted_at']);
+            $table->index(['workshop_id', 'noted_at']);
+        });
+        // Counts that came in the file of another workshop, and what they weigh beside the own ones.
+        Schema::create('experiences', function (Blueprint $table): void {
+            $table->ulid('id')->primary();
+            $table->foreignId('workshop_id')->constrained();
+            $table->foreignId('user_id')->constrained();
+            $table->string('name', 120);
+            $table->date('made_on');
+            $table->double('weight');
+            $table->double('jobs');
+            $table->timestamps();
+            $table->unique(['workshop_id', 'name']);
+        });
+        Schema::create('experience_faults', function (Blueprint $table): void {
+            $table->id();
+            $table->char('experience_id', 26);
+            $table->string('family', 40);
+            $table->string('model', 120)->default('');
+            $table->string('remedy', 120);
+            $table->string('fault', 120)->default('');
+            $table->double('jobs');
+            $table->foreign('experience_id')->references('id')->on('experiences')->cascadeOnDelete();
+            $table->index(['experience_id', 'family', 'model', 'remedy', 'fault', 'jobs'], 'experience_faults_counted');
+        });
+        Job::query()
+            ->where(fn($job) => $job->where('stage', JobStage::Closed)->orWhereHas('replacements'))
+            ->lazyById(100)
+            ->each(static fn(Job $job) => ResultOfJob::note($job));
+    }
+
+    public function down(): void
+    {
+        Schema::dropIfExists('lessons');
+        Schema::dropIfExists('experience_faults');
+        Schema::dropIfExists('experiences');
+        Schema::dropIfExists('proven_faults');
+        Schema::dropIfExists('job_results');
+        Schema::table('jobs', fn(Blueprint $table) => $table->dropColumn('again'));
+        Schema::table('workshops', fn(Blueprint $table) => $table->dropColumn(['odds', 'again_months']));
+    }
+};
