@@ -126,6 +126,12 @@ final class DemoWorkshop
         'Brann B 30' => 'flue-fan',
     ];
 
+    /** @return array<string, mixed> what is entered of the circuit of a model */
+    public static function circuitOf(string $model): array
+    {
+        return self::CIRCUITS[$model];
+    }
+
     public function load(): void
     {
         $workshop = Workshop::query()->create(['name' => 'Halvmark shared workshop']);
@@ -177,6 +183,8 @@ final class DemoWorkshop
             $kind,
             $part,
         );
+
+        app(DemoHistory::class)->load($workshop);
 
         // Closed, oldest first.
         $open('van7', 310, 'No air on 1, 2 and 3', 'common-open#0', 13, since: 'a week')

@@ -9,18 +9,21 @@ use App\Models\User;
 use App\Models\Workshop;
 use App\People\Role;
 use Database\Seeders\DatabaseSeeder;
+use Illuminate\Support\Facades\DB;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Job\JobStage;
 use Tests\TestCase;
 
 final class DemoTest extends TestCase
 {
+    private const OF_THE_PAST = 60;
+
     public function testTheDemoHasJobsInEveryStageAndEveryPageOpens(): void
     {
         $this->seed(DatabaseSeeder::class);
         $workshop = Workshop::query()->where('name', 'Halvmark shared workshop')->firstOrFail();
-        self::assertSame(32, $workshop->units()->count());
-        self::assertSame(66, $workshop->jobs()->count());
+        self::assertSame(47, $workshop->units()->count());
+        self::assertSame(126, $workshop->jobs()->count());
         self::assertSame(
             [Role::Lead, Role::Technician, Role::Trainee],
             $workshop->users()->orderBy('id')->pluck('role')->all(),
@@ -41,11 +44,39 @@ final class DemoTest extends TestCase
         }
         self::assertCount(2, $this->props('/due')['jobs']);
         self::assertCount(1, $this->props('/due')['loans']);
-        foreach ($workshop->jobs()->get() as $job) {
+        // Those of the past are alike: one of ten.
+        foreach (
+            $workshop
+                ->jobs()
+                ->whereRaw('number > ? or number % 10 = 0', [self::OF_THE_PAST])
+                ->get()
+            as $job
+        ) {
             $this->assertPagesOpen($job);
         }
+        $this->assertRecordsOpen($workshop);
         $this->seed(DatabaseSeeder::class);
-        self::assertSame(66, $workshop->jobs()->count(), 'the demo is loaded once');
+        self::assertSame(126, $workshop->jobs()->count(), 'the demo is loaded once');
+    }
+
+    private function assertRecordsOpen(Workshop $workshop): void
+    {
+        $vain = DB::table('job_results')->where('workshop_id', $workshop->id)->where('in_vain', true)->pluck('job_id');
+        self::assertGreaterThan(3, $vain->count());
+        foreach ($vain as $job) {
+            $this->get("/jobs/$job/replay")->assertOk();
+        }
+        $said = $this->props('/experience');
+        self::assertGreaterThan(5, \count($said['families']));
+        self::assertGreaterThan(20, $said['jobs']);
+        self::assertGreaterThan(40, $said['calibration']['held']['all']);
+        self::assertNotSame([], $this->props('/lessons')['vain']);
+        $this->actingAs(User::query()->where('email', 'runa@halvmark.example')->firstOrFail());
+        foreach (['month', 'family', 'model', 'person'] as $by) {
+            $results = $this->props("/results?by=$by");
+            self::assertGreaterThan(1, \count($results['rows']));
+            self::assertSame($results['all']['jobs'], array_sum(array_column($results['rows'], 'jobs')), $by);
+        }
     }
 
     private function assertPagesOpen(Job $job): void

@@ -216,6 +216,8 @@ final class PeopleTest extends TestCase
                 'closesAt',
                 'workingDays',
                 'missingTools',
+                'odds',
+                'againMonths',
             ]),
         );
         $tool = $settings['tools'][0]['value'];
