@@ -17,6 +17,7 @@ use App\Jobs\SpeedMapController;
 use App\Learning\ExperienceController;
 use App\Learning\LessonsController;
 use App\Learning\ResultsController;
+use App\Learning\TermsController;
 use App\Log\LogController;
 use App\Parts\PartsController;
 use App\People\AccountController;
@@ -151,6 +152,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/parts.csv', [PartsController::class, 'csv']);
         Route::get('/due', [DueController::class, 'index']);
         Route::get('/due.ics', [DueController::class, 'calendar']);
+        Route::get('/terms', [TermsController::class, 'index']);
         Route::get('/lessons', [LessonsController::class, 'index']);
         Route::get('/jobs/{job}/replay', [LessonsController::class, 'show']);
         Route::get('/experience', [ExperienceController::class, 'show']);
@@ -193,12 +195,17 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/people/{person}/reset', [PeopleController::class, 'reset'])->whereNumber('person');
         Route::get('/audit', [AuditController::class, 'index']);
     });
+    Route::middleware('can:delete')->group(function (): void {
+        Route::delete('/jobs/{job}', [JobCareController::class, 'delete']);
+        Route::post('/people/{person}/erase', [PeopleController::class, 'erase'])->whereNumber('person');
+    });
     Route::middleware('can:results')->group(function (): void {
         Route::get('/results', [ResultsController::class, 'index']);
         Route::get('/results.csv', [ResultsController::class, 'csv']);
         Route::get('/results/jobs', [ResultsController::class, 'jobs']);
     });
     Route::middleware('can:settings')->group(function (): void {
+        Route::put('/terms', [TermsController::class, 'pin']);
         Route::post('/experience', [ExperienceController::class, 'import']);
         Route::delete('/experience/{experience}', [ExperienceController::class, 'remove']);
         Route::get('/settings', [SettingsController::class, 'edit']);

@@ -6,7 +6,6 @@ namespace App\Away;
 
 use App\Jobs\JobStates;
 use App\Jobs\StoredJobFile;
-use App\Learning\OwnOdds;
 use App\Models\Job;
 use App\Models\Reading;
 use App\Models\Replacement;
@@ -28,6 +27,7 @@ final readonly class TakenAlong
     public function of(Job $job, User $user): array
     {
         $names = $job->workshop->names();
+        $state = JobStates::of($job);
         $file = $this->format->toArray(StoredJobFile::of($job, photos: false));
         $entries = is_array($file['repair']) ? $file['repair'] : [];
         $file['repair'] = array_map(self::withoutPhoto(...), $entries);
@@ -49,7 +49,7 @@ final readonly class TakenAlong
             'runs' => $job->runs->pluck('id')->all(),
             'practice' => $job->practice(),
             'owner' => $job->owner?->name,
-            'odds' => OwnOdds::of($job),
+            'odds' => $state->odds,
             'workplace' => [
                 'unitSystem' => $this->place->units()->system,
                 'unitExceptions' => (object) $this->place->units()->exceptions(),
@@ -58,7 +58,8 @@ final readonly class TakenAlong
                 'missingTools' => $this->place->missingTools(),
                 'leadOhms' => $this->place->leadOhms(),
                 'parts' => array_map(PartsFormat::partToArray(...), $this->place->parts()),
-                'lessons' => $this->place->lessons(JobStates::of($job)),
+                'lessons' => $this->place->lessons($state),
+                'terms' => $this->place->terms($state),
                 'procedures' => array_map(ProcedureFormat::toArray(...), array_values($this->place->procedures())),
             ],
         ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Http\Asked;
 use App\Http\Controller;
 use App\Jobs\JobStates;
 use App\Models\Job;
@@ -25,7 +26,7 @@ final class BenchController extends Controller
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
         }
-        $text = static fn(string $field, int $most): string => $request->string($field)->limit($most, '')->toString();
+        $text = static fn(string $field, int $most): string => Asked::text($request, $field, $most);
         $asked = new BenchAsked(
             test: $text('test', 80),
             stepping: $request->boolean('series'),

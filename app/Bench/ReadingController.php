@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Http\Asked;
 use App\Http\Controller;
 use App\Instruments\LiveMeter;
 use App\Models\Job;
@@ -27,7 +28,7 @@ final class ReadingController extends Controller
         RecordReading $record,
         LiveMeter $live,
     ): RedirectResponse {
-        if ($job->stage !== JobStage::Bench && !$job->readings->contains('id', $request->string('id')->toString())) {
+        if ($job->stage !== JobStage::Bench && !$job->readings->contains('id', Asked::text($request, 'id'))) {
             return $this->refused($job, 'This job is no longer on the bench: the reading was not recorded.');
         }
         $circuit = $job->circuit();
@@ -42,12 +43,7 @@ final class ReadingController extends Controller
             throw ValidationException::withMessages(['value' => $error->getMessage()]);
         }
         if ($stored->instrument !== null) {
-            $live->letGo(
-                $this->user($request),
-                $job,
-                $circuit->tests[$stored->test],
-                $request->string('meter')->toString(),
-            );
+            $live->letGo($this->user($request), $job, $circuit->tests[$stored->test], Asked::text($request, 'meter'));
         }
 
         // While a table is stepped through, the next position is up; else what is proposed.

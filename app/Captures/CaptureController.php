@@ -6,6 +6,7 @@ namespace App\Captures;
 
 use App\Bench\ReadingRefused;
 use App\Bench\RecordReading;
+use App\Http\Asked;
 use App\Http\Controller;
 use App\Jobs\JobView;
 use App\Models\Capture;
@@ -58,7 +59,7 @@ final class CaptureController extends Controller
                 $captures,
             ),
             steps: CaptureView::steps($captures, $circuit),
-            wanted: $request->string('test')->limit(80, '')->toString(),
+            wanted: Asked::text($request, 'test', 80),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Instruments;
 
+use App\Http\Asked;
 use App\Http\Controller;
 use App\Models\BenchRun;
 use App\Models\Workshop;
@@ -56,20 +57,15 @@ final class BenchRunController extends Controller
     {
         $workshop = $this->user($request)->workshop;
         $run = $request->benchRun();
-        $model = $request->string('model')->trim()->toString();
+        $model = trim(Asked::text($request, 'model'));
         DB::transaction(function () use ($request, $workshop, $run, $model): void {
             Workshop::query()->whereKey($workshop->id)->lockForUpdate()->firstOrFail();
-            if (
-                $workshop
-                    ->benchRuns()
-                    ->whereKey($request->string('id')->toString())
-                    ->exists()
-            ) {
+            if ($workshop->benchRuns()->whereKey(Asked::text($request, 'id'))->exists()) {
                 return;
             }
             $verdict = BenchRunVerdict::of($run, $this->reference($workshop, $model, $run->loaded)?->run());
             $workshop->benchRuns()->create([
-                'id' => $request->string('id')->toString(),
+                'id' => Asked::text($request, 'id'),
                 'user_id' => $this->user($request)->id,
                 'model' => $model,
                 'pulses' => $request->pulses(),

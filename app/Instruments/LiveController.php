@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Instruments;
 
+use App\Http\Asked;
 use App\Http\Controller;
 use App\Models\Job;
 use App\Models\MeterAddress;
@@ -23,7 +24,7 @@ final class LiveController extends Controller
     public function show(Request $request, Job $job, string $meter, LiveMeter $live, DisplayUnits $units): JsonResponse
     {
         $circuit = $job->circuit();
-        $test = $circuit->tests[$request->string('test')->limit(80, '')->toString()] ?? abort(404);
+        $test = $circuit->tests[Asked::text($request, 'test', 80)] ?? abort(404);
         try {
             ['now' => $now, 'held' => $held] = $live->look(
                 $this->user($request),
@@ -52,7 +53,7 @@ final class LiveController extends Controller
 
     public function destroy(Request $request, Job $job, string $meter, LiveMeter $live): Response
     {
-        $test = $job->circuit()->tests[$request->string('test')->limit(80, '')->toString()] ?? abort(404);
+        $test = $job->circuit()->tests[Asked::text($request, 'test', 80)] ?? abort(404);
         $live->letGo($this->user($request), $job, $test, $meter);
 
         return response()->noContent();

@@ -79,7 +79,7 @@ final readonly class ChangeCircuit
                 'stage' => $locked->kind->afterCircuit(),
                 'again' =>
                     $locked->kind === JobKind::Fault
-                        ? $this->replaced->before($locked->unit, $locked->created_at, $family->key())
+                        ? $this->replaced->before($locked->unit, $locked->created_at, $family->key(), $locked->id)
                         : null,
             ]);
             $locked->refresh();

@@ -73,7 +73,7 @@ final readonly class CorrectIntake
                 'unit_id' => $of->id,
                 'again' =>
                     $locked->kind === JobKind::Fault
-                        ? $this->replaced->before($of, $locked->created_at, $locked->family)
+                        ? $this->replaced->before($of, $locked->created_at, $locked->family, $locked->id)
                         : null,
                 'complaint' => $new['complaint'],
                 'since' => $or($new['since']),

@@ -80,4 +80,23 @@ final class JobCareController extends Controller
 
         return $this->whereItStands($job->refresh());
     }
+
+    public function delete(Request $request, Job $job, DeleteJob $delete): RedirectResponse
+    {
+        $number = JobView::number($job);
+        $data = $request->validate(
+            ['number' => ['required', 'string'], 'reason' => ['required', 'string', 'max:250']],
+            [
+                'number.*' => "Type $number: so that no other job is meant.",
+                'reason.required' => 'Say why: it stands in what was done.',
+                'reason.max' => 'Keep it under :max characters.',
+            ],
+        );
+        if (strcasecmp(trim($data['number']), $number) !== 0) {
+            throw ValidationException::withMessages(['number' => "Type $number: so that no other job is meant."]);
+        }
+        $delete($this->user($request), $job, $data['reason']);
+
+        return redirect('/', 303)->with('notice', "$number is deleted. Its number stays taken.");
+    }
 }

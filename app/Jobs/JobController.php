@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Http\Asked;
 use App\Http\Controller;
 use App\Learning\WhatWasReplaced;
 use App\Models\Job;
@@ -45,8 +46,8 @@ final class JobController extends Controller
     public function create(Request $request): NewJobPage
     {
         $user = $this->user($request);
-        $name = trim($request->string('unit')->limit(120, '')->toString());
-        $model = trim($request->string('model')->limit(120, '')->toString());
+        $name = trim(Asked::text($request, 'unit', 120));
+        $model = trim(Asked::text($request, 'model', 120));
         $unit = $name === '' ? null : KnownUnits::named($user->workshop, $name);
 
         return new NewJobPage(
@@ -111,7 +112,7 @@ final class JobController extends Controller
      */
     private function start(Request $request): IntakeStart
     {
-        $asked = $request->string('family')->limit(60, '')->toString();
+        $asked = Asked::text($request, 'family', 60);
         $usual = (string) $this->user($request)->workshop->usualFamily();
         $key = match (true) {
             $this->families->has($asked) => $asked,
@@ -156,7 +157,7 @@ final class JobController extends Controller
 
     public function store(OpenJobRequest $request, OpenJob $open): RedirectResponse
     {
-        $family = $request->string('family')->toString();
+        $family = Asked::text($request, 'family');
         if (!$this->families->has($family)) {
             throw ValidationException::withMessages(['family' => 'Choose the kind of circuit.']);
         }
@@ -170,13 +171,13 @@ final class JobController extends Controller
             throw ValidationException::withMessages(['parameters' => $error->getMessage()]);
         }
         $circuit = $this->families->get($family)->circuit($parameters);
-        $kind = JobKind::tryFrom($request->string('kind')->toString()) ?? JobKind::Fault;
-        if ($kind === JobKind::LoosePart && !isset($circuit->parts[$request->string('part')->toString()])) {
+        $kind = JobKind::tryFrom(Asked::text($request, 'kind')) ?? JobKind::Fault;
+        if ($kind === JobKind::LoosePart && !isset($circuit->parts[Asked::text($request, 'part')])) {
             throw ValidationException::withMessages(['part' => 'Choose the part that lies on the bench.']);
         }
         $data = $request->validated();
         if ($kind === JobKind::LoosePart) {
-            $label = $circuit->texts->get('parts.' . $request->string('part')->toString());
+            $label = $circuit->texts->get('parts.' . Asked::text($request, 'part'));
             $data['unitName'] = $data['unitName'] ?? '' ?: "Loose part: $label";
             $data['complaint'] = $data['complaint'] ?? '' ?: 'Is it still good?';
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Http\Asked;
 use App\Models\Job;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
@@ -34,12 +35,12 @@ final readonly class JobList
 
     public function page(Request $request, User $user): JobsPage
     {
-        $search = trim($request->string('q')->limit(100, '')->toString());
-        $view = ListView::tryFrom($request->string('view')->limit(20, '')->toString());
-        $family = $request->string('family')->limit(60, '')->toString();
+        $search = trim(Asked::text($request, 'q', 100));
+        $view = ListView::tryFrom(Asked::text($request, 'view', 20));
+        $family = Asked::text($request, 'family', 60);
         $family = $this->families->has($family) ? $family : null;
         $person = $request->integer('person') > 0 ? $request->integer('person') : null;
-        $sort = ListSort::tryFrom($request->string('sort')->limit(20, '')->toString()) ?? ListSort::Touched;
+        $sort = ListSort::tryFrom(Asked::text($request, 'sort', 20)) ?? ListSort::Touched;
         $numbers = array_map(fn(ListView $one): ListNumber => $this->number($one, $user), ListView::cases());
         $asked =
             $search !== '' || $view !== null || $family !== null || $person !== null || $sort !== ListSort::Touched;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Learning;
 
+use App\Http\Asked;
 use App\Http\Controller;
 use App\Models\TakenExperience;
 use App\Models\Workshop;
@@ -41,10 +42,10 @@ final class ExperienceController extends Controller
     {
         $workshop = $this->user($request)->workshop;
         $families = $this->familiesOf($workshop);
-        $family = $request->string('family')->limit(60, '')->toString();
+        $family = Asked::text($request, 'family', 60);
         $family = $this->families->has($family) ? $family : $families[0]->value ?? null;
         $models = $family === null ? [] : self::modelsOf($workshop, $family);
-        $model = $request->string('model')->limit(120, '')->toString();
+        $model = Asked::text($request, 'model', 120);
         $model = in_array($model, array_column($models, 'value'), true) ? $model : '';
         $circuit = $family === null ? null : $this->circuit($workshop, $family, $model);
         $learned =

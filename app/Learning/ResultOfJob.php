@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\JobState;
 use Ispira\Core\Learning\JobResult;
+use Ispira\Core\Learning\NotedTerms;
 use Ispira\Core\Learning\StatedVerdict;
 use Ispira\Core\Repair\Ledger\EntryKind;
 
@@ -29,6 +30,7 @@ final class ResultOfJob
             DB::table('job_results')->where('job_id', $job->id)->delete();
             DB::table('proven_faults')->where('job_id', $job->id)->delete();
             DB::table('lessons')->where('job_id', $job->id)->delete();
+            DB::table('noted_terms')->where('job_id', $job->id)->delete();
 
             return;
         }
@@ -42,6 +44,7 @@ final class ResultOfJob
         self::keepResult($job, $state, $result, $of);
         self::keepProven($job, $result, $of);
         self::keepLesson($state, $of);
+        self::keepTerms($job, $state, $of);
     }
 
     /** @param array<string, mixed> $of */
@@ -98,6 +101,25 @@ final class ResultOfJob
                 'noted_at' => $lesson->at === null ? null : Carbon::parse($lesson->at),
             ],
         );
+    }
+
+    /** @param array<string, mixed> $of */
+    private static function keepTerms(Job $job, JobState $state, array $of): void
+    {
+        DB::table('noted_terms')->where('job_id', $job->id)->delete();
+        $rows = [];
+        foreach ($state->is(JobStage::Closed) ? NotedTerms::of($state, $job->unit_id) : [] as $one) {
+            $rows[] = $of + [
+                'job_id' => $job->id,
+                'kind' => $one->kind->value,
+                'term' => $one->key,
+                'source' => mb_substr($one->source, 0, 120),
+                'value' => $one->value,
+                'unit_id' => $one->unit,
+                'noted_on' => $one->on,
+            ];
+        }
+        DB::table('noted_terms')->insert($rows);
     }
 
     /** @param array<string, mixed> $of */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Learning;
 
+use App\Http\Asked;
 use App\Http\Controller;
 use App\Jobs\JobListed;
 use App\Models\Job;
@@ -104,8 +105,8 @@ final class ResultsController extends Controller
     {
         $workshop = $this->user($request)->workshop;
         [$by, $from, $until] = self::asked($request);
-        $which = ResultsWhich::tryFrom($request->string('which')->limit(20, '')->toString()) ?? ResultsWhich::All;
-        $of = $request->has('of') ? $request->string('of')->limit(120, '')->toString() : null;
+        $which = ResultsWhich::tryFrom(Asked::text($request, 'which', 20)) ?? ResultsWhich::All;
+        $of = $request->has('of') ? Asked::text($request, 'of', 120) : null;
         $ids = self::closed($workshop, $from, $until)
             ->when(
                 $of !== null,
@@ -140,7 +141,7 @@ final class ResultsController extends Controller
     private static function asked(Request $request): array
     {
         $month = static function (string $field, Carbon $usual) use ($request): string {
-            $given = $request->string($field)->limit(7, '')->toString();
+            $given = Asked::text($request, $field, 7);
 
             return preg_match('/^(?:19|20)\d\d-(?:0[1-9]|1[0-2])$/', $given) === 1 ? $given : $usual->format('Y-m');
         };
@@ -152,11 +153,7 @@ final class ResultsController extends Controller
                 ->subMonthsNoOverflow(self::MONTHS - 1),
         );
 
-        return [
-            ResultsBy::tryFrom($request->string('by')->limit(20, '')->toString()) ?? ResultsBy::Month,
-            min($from, $until),
-            $until,
-        ];
+        return [ResultsBy::tryFrom(Asked::text($request, 'by', 20)) ?? ResultsBy::Month, min($from, $until), $until];
     }
 
     private static function closed(Workshop $workshop, string $from, string $until): Builder

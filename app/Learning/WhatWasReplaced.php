@@ -23,10 +23,11 @@ final readonly class WhatWasReplaced
 
     /**
      * @param string|null $family only of this kind of circuit; null for any
+     * @param string      $except id of the job that asks
      *
      * @return list<Again> of the unit first
      */
-    public function before(Unit $unit, Carbon $moment, ?string $family): array
+    public function before(Unit $unit, Carbon $moment, ?string $family, string $except = ''): array
     {
         $months = $unit->workshop->again_months;
         if ($months === 0 || $unit->practice) {
@@ -36,7 +37,8 @@ final readonly class WhatWasReplaced
         $rows = DB::table('job_results')
             ->join('jobs', 'jobs.id', '=', 'job_results.job_id')
             ->where('jobs.unit_id', $unit->id)
-            ->where('jobs.created_at', '<', $moment)
+            ->where('jobs.created_at', '<=', $moment)
+            ->where('jobs.id', '<>', $except)
             ->where('job_results.closed_on', '>=', $since)
             ->when($family !== null, static fn($rows) => $rows->where('job_results.family', $family))
             ->latest('closed_on')
@@ -51,7 +53,7 @@ final readonly class WhatWasReplaced
                     ->whereIn('job_results.family', $family === null ? array_keys($this->families->all()) : [$family])
                     ->where('job_results.model', trim($unit->model))
                     ->where('job_results.closed_on', '>=', $since)
-                    ->where('jobs.created_at', '<', $moment)
+                    ->where('jobs.created_at', '<=', $moment)
                     ->where('jobs.unit_id', '<>', $unit->id)
                     ->latest('closed_on')
                     ->limit(self::OF_MODEL)

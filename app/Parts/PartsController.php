@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
+use App\Http\Asked;
 use App\Http\Controller;
 use App\Models\CatalogueEntry;
 use App\Models\Workshop;
@@ -63,7 +64,7 @@ final class PartsController extends Controller
             ['price', 'freight', 'selling', 'lifeYears', 'comeBack', 'lost', 'leadDays', 'warrantyMonths']
             as $field
         ) {
-            $text = trim(str_replace(',', '.', $request->string($field)->toString()));
+            $text = trim(str_replace(',', '.', Asked::text($request, $field)));
             if ($text !== '') {
                 is_numeric($text) ||
                     throw ValidationException::withMessages([$field => 'Give a number, or leave it empty.']);
@@ -136,7 +137,7 @@ final class PartsController extends Controller
     {
         $this->user($request)
             ->workshop->parts()
-            ->where('number', $request->string('number')->toString())
+            ->where('number', Asked::text($request, 'number'))
             ->firstOrFail()
             ->delete();
 

@@ -123,6 +123,13 @@ final class PeopleController extends Controller
         return redirect('/people', 303);
     }
 
+    public function erase(Request $request, int $person, ErasePerson $erase): RedirectResponse
+    {
+        $name = $erase($this->user($request), $person);
+
+        return redirect('/people', 303)->with('notice', "The name is erased. What was noted stays, by $name.");
+    }
+
     public function endSessions(Request $request, int $person): RedirectResponse
     {
         $this->change->endSessions($this->user($request), $person);

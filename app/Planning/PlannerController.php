@@ -6,6 +6,7 @@ namespace App\Planning;
 
 use App\Bench\ReadingRefused;
 use App\Bench\RecordReading;
+use App\Http\Asked;
 use App\Http\Controller;
 use App\Jobs\JobStates;
 use App\Jobs\JobView;
@@ -88,7 +89,7 @@ final class PlannerController extends Controller
                 new PlannerAsked(
                     is_array($given) ? $given : [],
                     $request->boolean('example'),
-                    $request->string('test')->limit(80, '')->toString(),
+                    Asked::text($request, 'test', 80),
                 ),
             ),
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Repair;
 
+use App\Http\Asked;
 use App\Http\Controller;
 use App\Jobs\JobStates;
 use App\Models\Job;
@@ -31,10 +32,10 @@ final class FitController extends Controller
             $pages->fit(
                 JobStates::of($job),
                 new FitAsked(
-                    $request->string('type')->toString(),
+                    Asked::text($request, 'type'),
                     FitAsked::described($request->query('old')),
                     FitAsked::described($request->query('new')),
-                    $request->string('candidate')->toString(),
+                    Asked::text($request, 'candidate'),
                 ),
             ),
         );

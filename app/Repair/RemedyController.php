@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Repair;
 
+use App\Http\Asked;
 use App\Http\Controller;
 use App\Jobs\JobStates;
 use App\Models\Job;
@@ -27,7 +28,7 @@ final class RemedyController extends Controller
         if ($job->stage === JobStage::Circuit) {
             return $this->whereItStands($job);
         }
-        $text = static fn(string $field): string => $request->string($field)->toString();
+        $text = static fn(string $field): string => Asked::text($request, $field);
 
         return $this->page(
             $this->pages->remedy(

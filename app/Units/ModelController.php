@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Units;
 
+use App\Http\Asked;
 use App\Http\Controller;
 use App\Jobs\JobListed;
 use App\Learning\LessonShown;
@@ -24,7 +25,7 @@ final class ModelController extends Controller
     public function show(Request $request): ModelPage
     {
         $workshop = $this->user($request)->workshop;
-        $model = trim($request->string('name')->limit(120, '')->toString());
+        $model = trim(Asked::text($request, 'name', 120));
         $of = $workshop->units()->where('practice', false)->where('model', $model);
         $units = $of->clone()->orderBy('name')->withCount('jobs')->limit(self::MOST_UNITS)->get();
         $model === '' || $units->isEmpty() ? abort(404) : null;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Http\Asked;
 use App\Http\Middleware\SessionHolds;
 use App\Models\User;
 use Illuminate\Http\RedirectResponse;
@@ -49,7 +50,7 @@ final class SessionController
             ['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']],
             ['email.required' => 'Type your e-mail address.', 'password.required' => 'Type your password.'],
         );
-        $key = 'sign-in:' . mb_strtolower($request->string('email')->toString()) . '|' . $request->ip();
+        $key = 'sign-in:' . mb_strtolower(Asked::text($request, 'email')) . '|' . $request->ip();
         if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
             throw ValidationException::withMessages([
                 'email' => 'Too many tries. Wait ' . RateLimiter::availableIn($key) . ' seconds, then try again.',

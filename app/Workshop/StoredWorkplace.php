@@ -6,6 +6,7 @@ namespace App\Workshop;
 
 use App\Instruments\Leads;
 use App\Learning\LessonShown;
+use App\Learning\OwnTerms;
 use App\Models\CatalogueEntry;
 use App\Models\MeterAddress;
 use App\Models\User;
@@ -13,6 +14,7 @@ use App\Models\Workshop;
 use App\Procedures\WorkshopLibrary;
 use Illuminate\Contracts\Auth\Factory;
 use Illuminate\Http\Request;
+use Ispira\Core\Diagnosis\Decision\Terms;
 use Ispira\Core\Job\JobState;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Pages\Shown\MeterName;
@@ -86,6 +88,14 @@ final readonly class StoredWorkplace implements Workplace
         $lessons = LessonShown::of($this->workshop(), $job->family, trim((string) $job->head->model));
 
         return array_column($lessons, 'lesson');
+    }
+
+    public function terms(JobState $job): Terms
+    {
+        // A make-believe unit is worked with what ships.
+        return $job->practice !== null
+            ? new Terms()
+            : OwnTerms::of($this->workshop(), $job->circuit, $job->family, (string) $job->head->model);
     }
 
     public function today(): string

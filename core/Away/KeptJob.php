@@ -7,6 +7,7 @@ namespace Ispira\Core\Away;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
+use Ispira\Core\Diagnosis\Decision\Terms;
 use Ispira\Core\Diagnosis\Inference\LoosePart;
 use Ispira\Core\Diagnosis\Inference\Odds;
 use Ispira\Core\Job\FiledReading;
@@ -233,6 +234,7 @@ final readonly class KeptJob
             'parts',
             'procedures',
             'lessons',
+            'terms',
         ]);
         $exceptions = $place->get('unitExceptions');
         $units = [];
@@ -263,6 +265,7 @@ final readonly class KeptJob
             $procedures,
             $today,
             array_values(array_filter($place->items('lessons', 20), \is_string(...))),
+            Terms::read($place->get('terms')),
         );
     }
 }

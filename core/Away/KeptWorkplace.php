@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Away;
 
+use Ispira\Core\Diagnosis\Decision\Terms;
 use Ispira\Core\Job\JobState;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Pages\Shown\MeterName;
@@ -33,6 +34,7 @@ final readonly class KeptWorkplace implements Workplace
         private array $procedures,
         private string $today,
         private array $lessons = [],
+        private Terms $terms = new Terms(),
     ) {}
 
     /** The same with a tool at hand, or not. */
@@ -50,6 +52,7 @@ final readonly class KeptWorkplace implements Workplace
             $this->procedures,
             $this->today,
             $this->lessons,
+            $this->terms,
         );
     }
 
@@ -98,6 +101,11 @@ final readonly class KeptWorkplace implements Workplace
     public function lessons(JobState $job): array
     {
         return $this->lessons;
+    }
+
+    public function terms(JobState $job): Terms
+    {
+        return $this->terms;
     }
 
     public function today(): string

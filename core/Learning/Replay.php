@@ -238,24 +238,24 @@ final readonly class Replay
             $values->all([], $done),
             static fn(TestChoice $one): bool => $one->information >= self::TELLS_FROM,
         );
-        $best = \array_slice(
-            Ranking::by($choices, static fn(TestChoice $one): float => $one->information),
-            0,
-            self::MOST_TOLD,
-        );
         [$one, $other] = [self::leading($evidence, $even, $chosen), self::leading($evidence, $even, $truth)];
+        $told = [];
+        foreach (Ranking::by($choices, static fn(TestChoice $one): float => $one->information) as $choice) {
+            $under = [$this->shows($evidence, $one, $choice->test), $this->shows($evidence, $other, $choice->test)];
+            // What only tells apart faults that are less likely would convince nobody.
+            if ($under[0] !== $under[1] && \count($told) < self::MOST_TOLD) {
+                $told[] = new ToldShown(
+                    key: $choice->test->key,
+                    test: $this->words->test($choice->test),
+                    minutes: $choice->minutes,
+                    underChosen: $under[0],
+                    underTruth: $under[1],
+                    information: $choice->information,
+                );
+            }
+        }
 
-        return array_map(
-            fn(TestChoice $choice): ToldShown => new ToldShown(
-                key: $choice->test->key,
-                test: $this->words->test($choice->test),
-                minutes: $choice->minutes,
-                underChosen: $this->shows($evidence, $one, $choice->test),
-                underTruth: $this->shows($evidence, $other, $choice->test),
-                information: $choice->information,
-            ),
-            $best,
-        );
+        return $told;
     }
 
     /** @return array<string, float> by hypothesis: half for those of each of the two, the likeliest first */

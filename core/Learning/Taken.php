@@ -22,6 +22,8 @@ final readonly class Taken
 
     /**
      * @param float $shipped  minutes as shipped, for what had to be reached anew as well
+     * @param string|null $reached the place that was reached anew for it; null where none had to be
+     * @param string|null $at when it was read, as ISO 8601
      * @param bool $measured false where a break or a pile of readings hid how long it took: then as shipped
      */
     private function __construct(
@@ -29,6 +31,8 @@ final readonly class Taken
         public float $minutes,
         public float $shipped,
         public bool $measured,
+        public ?string $reached,
+        public ?string $at,
     ) {}
 
     /**
@@ -48,10 +52,11 @@ final readonly class Taken
             $at = $at === false ? null : $at;
             if ($test !== null && $test->offered && !$test->asked && $one->map === null) {
                 $shipped = $circuit->minutes($test, $opened);
+                $reached = array_values(array_diff($test->access, $opened))[0] ?? null;
                 $gap = $at === null || $before === null ? null : ($at - $before) / 60.0;
-                $most = min(self::BREAK_MINUTES, self::BREAK_TIMES * max(1.0, $shipped));
+                $most = min(max(self::BREAK_MINUTES, 1.5 * $shipped), self::BREAK_TIMES * max(1.0, $shipped));
                 $measured = $gap !== null && $gap >= self::LEAST_MINUTES && $gap <= $most;
-                $taken[] = new self($test, $measured ? $gap : $shipped, $shipped, $measured);
+                $taken[] = new self($test, $measured ? $gap : $shipped, $shipped, $measured, $reached, $one->takenAt);
                 array_push($opened, ...$test->access);
             }
             $before = $at ?? $before;

@@ -88,7 +88,8 @@ final readonly class Cures
     /** @return list<OfferedRemedy> of the workshop's catalogue */
     private function own(JobState $job): array
     {
-        $minutes = array_map(static fn(Part $part): float => $part->minutes, $job->circuit->parts);
+        $terms = $this->diagnosis->settings($job)->terms;
+        $minutes = array_map(static fn(Part $part): float => $terms->fitting($part), $job->circuit->parts);
         $offers = [];
         foreach ($this->place->parts() as $part) {
             array_push($offers, ...$part->offers($job->family, $minutes));

@@ -63,6 +63,7 @@ final readonly class JobDiagnosis
             $missingTools,
             [],
             array_map(static fn(Entry $one): string => $one->text('test'), $job->ledger->all(EntryKind::Cannot)),
+            $this->place->terms($job),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Pages;
 
+use Ispira\Core\Diagnosis\Decision\Terms;
 use Ispira\Core\Job\JobState;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Pages\Shown\MeterName;
@@ -41,6 +42,9 @@ interface Workplace
 
     /** @return list<string> what was noted for next time after verdicts that did not hold, the newest first */
     public function lessons(JobState $job): array;
+
+    /** What tests and parts of the job's circuit take here. */
+    public function terms(JobState $job): Terms;
 
     /** Day as YYYY-MM-DD. */
     public function today(): string;

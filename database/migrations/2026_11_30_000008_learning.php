@@ -63,6 +63,32 @@ return new class extends Migration {
             $table->index(['workshop_id', 'family', 'model', 'noted_at']);
             $table->index(['workshop_id', 'noted_at']);
         });
+        // What tests and parts took on closed jobs.
+        Schema::create('noted_terms', function (Blueprint $table): void {
+            $table->id();
+            $table->char('job_id', 26)->index();
+            $table->foreignId('workshop_id')->constrained();
+            $table->string('family', 40);
+            $table->string('model', 120)->default('');
+            $table->string('kind', 12);
+            $table->string('term', 80);
+            $table->string('source', 120)->default('');
+            $table->double('value');
+            $table->char('unit_id', 26)->default('');
+            $table->date('noted_on');
+            $table->foreign('job_id')->references('id')->on('jobs')->cascadeOnDelete();
+            $table->index(['workshop_id', 'family', 'id']);
+        });
+        Schema::create('pinned_terms', function (Blueprint $table): void {
+            $table->foreignId('workshop_id')->constrained();
+            $table->string('family', 40);
+            $table->string('kind', 12);
+            $table->string('term', 80);
+            $table->double('value');
+            $table->foreignId('user_id')->constrained();
+            $table->timestamp('pinned_at')->nullable();
+            $table->primary(['workshop_id', 'family', 'kind', 'term']);
+        });
         // Counts that came in the file of another workshop, and what they weigh beside the own ones.
         Schema::create('experiences', function (Blueprint $table): void {
             $table->ulid('id')->primary();
@@ -94,6 +120,8 @@ return new class extends Migration {
 
     public function down(): void
     {
+        Schema::dropIfExists('pinned_terms');
+        Schema::dropIfExists('noted_terms');
         Schema::dropIfExists('lessons');
         Schema::dropIfExists('experience_faults');
         Schema::dropIfExists('experiences');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Decision;
 
+use Ispira\Core\Device\Part;
 use Ispira\Core\Device\Test;
 
 /**
@@ -17,6 +18,7 @@ final readonly class DecisionSettings
      * @param list<string> $missingTools keys of the tools that are not at hand
      * @param array<string, float> $prices part prices that differ from the ordinary ones
      * @param list<string> $leftOut keys of tests that cannot be done on this job
+     * @param Terms $terms what tests and parts take here
      */
     public function __construct(
         public float $labourPerHour = 75.0,
@@ -24,12 +26,19 @@ final readonly class DecisionSettings
         public array $missingTools = [],
         public array $prices = [],
         public array $leftOut = [],
+        public Terms $terms = new Terms(),
     ) {}
 
     public function allows(Test $test): bool
     {
         return array_intersect($test->tools, $this->missingTools) === [] &&
             !\in_array($test->key, $this->leftOut, true);
+    }
+
+    /** Purchase price of a part. */
+    public function price(Part $part): float
+    {
+        return $this->prices[$part->key] ?? ($this->terms->prices[$part->key] ?? $part->price);
     }
 
     public function comeBack(): float

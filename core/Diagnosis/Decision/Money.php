@@ -30,7 +30,7 @@ final readonly class Money
         $money = 0.0;
         foreach (explode('+', $remedy) as $key) {
             $part = $this->circuit->parts[$key];
-            $money += ($this->settings->prices[$key] ?? $part->price) + $this->settings->labour($part->minutes);
+            $money += $this->settings->price($part) + $this->settings->labour($this->settings->terms->fitting($part));
         }
 
         return $money;

@@ -211,7 +211,7 @@ final class TestValues
      */
     private function choice(Test $test, array $opened, array $chances, bool $roughly): TestChoice
     {
-        $minutes = $this->circuit->minutes($test, $opened);
+        $minutes = $this->settings->terms->minutes($this->circuit, $test, $opened);
         $now = HypothesisList::byRemedy($this->hypotheses, $chances);
         [$after, $entropyAfter] = $this->after($test, $chances, $roughly);
 

@@ -11,6 +11,7 @@ use Ispira\Core\Device\Texts;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Diagnosis\Decision\Suspect;
+use Ispira\Core\Diagnosis\Decision\Terms;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Presentation\Words;
@@ -196,10 +197,10 @@ final class Remedies
         $price = $minutes = 0.0;
         $bought = [];
         foreach ($parts as $key) {
-            $price += $this->settings->prices[$key] ?? $this->circuit->parts[$key]->price;
-            $minutes += $this->circuit->parts[$key]->minutes;
+            $price += $this->settings->price($this->circuit->parts[$key]);
+            $minutes += $this->settings->terms->fitting($this->circuit->parts[$key]);
             if (isset($this->sheet->types[$key])) {
-                $bought[] = $this->circuit->parts[$key]->price;
+                $bought[] = $this->settings->price($this->circuit->parts[$key]);
             }
         }
         if ($bought === []) {
@@ -222,6 +223,10 @@ final class Remedies
                 ),
             ];
         }
+        $terms = $this->settings->terms;
+        $lead = array_filter(array_map(static fn(string $key): ?float => $terms->leadDays[$key] ?? null, $parts));
+        $comeBack = Terms::mean($terms->comeBack, $parts);
+        $life = Terms::mean($terms->life, $parts);
         $offers = [];
         foreach (self::makes() as $make) {
             if ($make['make'] === 'salvage' && array_intersect($parts, $this->sheet->neverUsed) !== []) {
@@ -235,10 +240,11 @@ final class Remedies
                 [],
                 round($price - array_sum($bought) * (1.0 - $make['price']), 2),
                 $minutes + $make['minutes'],
-                $make['leadDays'],
+                // What was waited for here was mostly the original.
+                $lead === [] || $make['make'] !== 'original' ? $make['leadDays'] : (int) round(max($lead)),
                 $make['warranty'],
-                $make['life'],
-                $make['comeBack'],
+                $make['life'] * $life,
+                min(1.0, $make['comeBack'] * $comeBack),
                 round($make['lost'] * array_sum($bought) * $make['price'], 2),
                 self::say("why.{$make['make']}"),
                 self::say("why-not.{$make['make']}"),

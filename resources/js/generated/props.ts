@@ -1986,6 +1986,19 @@ export interface SignedIn {
     theme: string | null;
 }
 
+/** Where parts were bought, and what came of them. */
+export interface SourceShown {
+    source: string;
+    /** That were ordered there. */
+    parts: number;
+    /** The usual ones. */
+    leadDays: number | null;
+    /** As a multiple of what ships. */
+    price: number | null;
+    /** Of those of which it is known. */
+    cameBack: Share;
+}
+
 export type SpeedState =
     | 'right'
     | 'slow'
@@ -2156,6 +2169,35 @@ export interface TemporaryShown {
     objection: string | null;
     cautions: string[];
     steps: string[];
+}
+
+export type TermKind =
+    | 'test'
+    | 'access'
+    | 'fitting'
+    | 'price'
+    | 'lead'
+    | 'come-back'
+    | 'life';
+
+/** What something takes: as shipped, as learned, and as pinned. */
+export interface TermShown {
+    kind: TermKind;
+    key: string;
+    label: string;
+    shipped: number;
+    own: number;
+    /** From how many observations it was learned. */
+    noted: number;
+    pinned: number | null;
+}
+
+export interface TermsPage {
+    families: Choice[];
+    family: string;
+    terms: TermShown[];
+    /** That were ordered from most, first. */
+    sources: SourceShown[];
 }
 
 /** A test that is left, and what it is worth. */

@@ -185,6 +185,43 @@ function Reopen() {
     );
 }
 
+/** Deletes the job for good: its number is typed, so that no other one is meant. */
+function Delete() {
+    const { job } = usePage<Props>().props;
+    const form = useForm({ number: '', reason: '' });
+    return (
+        <form
+            className="flex flex-col items-start gap-3"
+            onSubmit={(event) => {
+                event.preventDefault();
+                form.delete(`/jobs/${job.id}`);
+            }}
+        >
+            <p>
+                Its readings, photos and captures go with it, and it counts in no odds any more. That cannot be undone:
+                export the job file first where it may be needed. Its number stays taken, and what was replaced and
+                ordered stays in what was done, for the books.
+            </p>
+            <TextField
+                label={`Type ${job.number}`}
+                value={form.data.number}
+                onChange={(event) => form.setData('number', event.target.value)}
+                error={form.errors.number}
+            />
+            <TextField
+                label="Why it is deleted"
+                value={form.data.reason}
+                onChange={(event) => form.setData('reason', event.target.value)}
+                error={form.errors.reason}
+                className="w-full"
+            />
+            <Button type="submit" disabled={form.processing || form.data.reason.trim() === ''}>
+                Delete it for good
+            </Button>
+        </form>
+    );
+}
+
 const called: Record<string, string> = {
     unit: 'unit',
     place: 'place',
@@ -234,6 +271,7 @@ export default function Care() {
     const { open, job } = usePage<Props>().props;
     const notes = useMay('note');
     const corrects = useMay('correct');
+    const deletes = useMay('delete');
     return (
         <div className="mt-5 border-b border-rule">
             {open && notes && (
@@ -254,6 +292,11 @@ export default function Care() {
             {!open && corrects && (
                 <Fold title="Open it again">
                     <Reopen />
+                </Fold>
+            )}
+            {deletes && (
+                <Fold title="Delete the job">
+                    <Delete />
                 </Fold>
             )}
         </div>

@@ -45,6 +45,27 @@ function NewLink({ link }: { link: LinkShown }) {
     );
 }
 
+/** Takes a name out of everything: that cannot be undone, so it is asked twice. */
+function Erase({ person, erase }: { person: PersonShown; erase: () => void }) {
+    const [asked, setAsked] = useState(false);
+    if (person.email.endsWith('@invalid.example')) return null;
+    return asked ? (
+        <span className="flex flex-wrap items-center">
+            <span>The name is taken out of every job, for good.</span>
+            <Button kind="quiet" onClick={erase}>
+                Erase it<span className="sr-only">, {person.name}</span>
+            </Button>
+            <Button kind="quiet" onClick={() => setAsked(false)}>
+                Keep it
+            </Button>
+        </span>
+    ) : (
+        <Button kind="quiet" onClick={() => setAsked(true)}>
+            Erase the name<span className="sr-only"> {person.name}</span>
+        </Button>
+    );
+}
+
 function Person({ person, self }: { person: PersonShown; self: boolean }) {
     const post = (what: string, data: Record<string, string> = {}) =>
         router.post(`/people/${person.id}/${what}`, data, { preserveScroll: true });
@@ -73,9 +94,12 @@ function Person({ person, self }: { person: PersonShown; self: boolean }) {
                     {person.needed && ', the only lead'}
                 </p>
                 {person.disabled ? (
-                    <Button kind="quiet" className="-ml-2" onClick={() => post('enable')}>
-                        Enable<span className="sr-only"> {person.name}</span>
-                    </Button>
+                    <p className="-ml-2 flex flex-wrap">
+                        <Button kind="quiet" onClick={() => post('enable')}>
+                            Enable<span className="sr-only"> {person.name}</span>
+                        </Button>
+                        <Erase person={person} erase={() => post('erase')} />
+                    </p>
                 ) : (
                     <p className="-ml-2 flex flex-wrap">
                         <Button kind="quiet" onClick={() => post('reset')}>

@@ -1,0 +1,159 @@
+import { router, useForm, usePage } from '@inertiajs/react';
+import { useState } from 'react';
+import RecordsTabs from '@/learning/RecordsTabs';
+import Sources from '@/learning/Sources';
+import type { TermShown, TermsPage } from '@/generated/props';
+import { money } from '@/lib/format';
+import { useMay } from '@/lib/may';
+import type { Shared } from '@/lib/page';
+import Button from '@/ui/Button';
+import { TextField } from '@/ui/Field';
+import Frame from '@/ui/Frame';
+import Select from '@/ui/Select';
+import Tick from '@/ui/Tick';
+
+type Props = TermsPage & Shared;
+
+const groups: { kind: TermShown['kind']; title: string; unit: string }[] = [
+    { kind: 'test', title: 'Minutes of a test', unit: 'min' },
+    { kind: 'access', title: 'Minutes to get there', unit: 'min' },
+    { kind: 'fitting', title: 'Minutes to fit a part', unit: 'min' },
+    { kind: 'price', title: 'Purchase price', unit: '' },
+    { kind: 'lead', title: 'Days until a part is here', unit: 'days' },
+    { kind: 'come-back', title: 'Comes back within a year, of a hundred', unit: '%' },
+    { kind: 'life', title: 'Years that a part lasts', unit: 'years' },
+];
+
+function said(term: TermShown, value: number, currency: string): string {
+    if (term.kind === 'price') return money(value, currency);
+    if (term.kind === 'come-back') return `${(100 * value).toFixed(1)} %`;
+    const digits = value < 10 ? 1 : 0;
+    return value.toFixed(digits);
+}
+
+/** As it is typed: a chance as so many of a hundred. */
+const typed = (term: TermShown) =>
+    term.pinned === null ? '' : String(term.kind === 'come-back' ? 100 * term.pinned : term.pinned);
+
+function Pin({ term, family, done }: { term: TermShown; family: string; done: () => void }) {
+    const form = useForm({ value: typed(term) });
+    const send = (value: string) => {
+        form.transform(() => ({ family, kind: term.kind, key: term.key, value }));
+        form.put('/terms', { preserveScroll: true, onSuccess: done });
+    };
+    return (
+        <form
+            className="flex flex-wrap items-end gap-3 pb-2 sm:col-span-full"
+            onSubmit={(event) => {
+                event.preventDefault();
+                send(form.data.value);
+            }}
+        >
+            <TextField
+                label={`${term.label}: stays at`}
+                inputMode="decimal"
+                className="w-64"
+                value={form.data.value}
+                onChange={(event) => form.setData('value', event.target.value)}
+                error={form.errors.value}
+            />
+            <Button type="submit" disabled={form.processing || form.data.value.trim() === ''}>
+                Pin it
+            </Button>
+            {term.pinned !== null && (
+                <Button onClick={() => send('')} disabled={form.processing}>
+                    Release it
+                </Button>
+            )}
+            <Button onClick={done}>Leave it</Button>
+        </form>
+    );
+}
+
+function Term({ term, family, lead }: { term: TermShown; family: string; lead: boolean }) {
+    const currency = usePage<Props>().props.user?.currency ?? 'EUR';
+    const [open, setOpen] = useState(false);
+    const own = term.noted === 0 && term.pinned === null ? '' : said(term, term.pinned ?? term.own, currency);
+    return (
+        <li className="grid items-center gap-x-4 border-t border-rule max-sm:grid-cols-[1fr_4rem_4rem] sm:grid-cols-[minmax(0,1fr)_5rem_5rem_7rem_6rem]">
+            <span className="py-1 font-medium max-sm:col-span-3">{term.label}</span>
+            <span className="figure text-right font-semibold">
+                <span className="sr-only">here </span>
+                {own}
+            </span>
+            <span className="figure text-right text-soft">
+                <span className="sr-only">shipped </span>
+                {said(term, term.shipped, currency)}
+            </span>
+            <span className="text-right text-soft">
+                {term.pinned !== null ? 'pinned' : term.noted === 0 ? '' : `${term.noted} times`}
+            </span>
+            {lead && !open ? (
+                <Button onClick={() => setOpen(true)} kind="quiet" aria-label={`Pin: ${term.label}`}>
+                    {term.pinned === null ? 'Pin' : 'Change'}
+                </Button>
+            ) : (
+                <span />
+            )}
+            {open && <Pin term={term} family={family} done={() => setOpen(false)} />}
+        </li>
+    );
+}
+
+/** What tests, parts and waiting take here, learned from closed jobs. */
+export default function Terms() {
+    const { families, family, terms, sources } = usePage<Props>().props;
+    const lead = useMay('settings');
+    const [all, setAll] = useState(false);
+    const shown = terms.filter((term) => all || term.noted > 0 || term.pinned !== null);
+    return (
+        <Frame title="What things take">
+            <div className="mx-auto max-w-[1000px] px-5 py-6">
+                <RecordsTabs here="terms" />
+                <h1 className="mt-5 text-[1.8rem] leading-none font-semibold">What things take</h1>
+                <p className="mt-2 mb-4 max-w-[70ch] text-soft">
+                    Learned from closed jobs: minutes from reading to reading without breaks, orders and their arrival,
+                    what came back. A few jobs move what ships by a little, many by a lot. Tests and ways to cure are
+                    weighed with it.
+                </p>
+                <div className="flex flex-wrap items-end gap-5">
+                    <Select
+                        label="Circuit"
+                        className="w-80 max-w-full"
+                        value={family}
+                        choices={families}
+                        onChange={(event) => router.get('/terms', { family: event.target.value })}
+                    />
+                    <Tick checked={all} onChange={setAll}>
+                        Also what nobody has noted yet
+                    </Tick>
+                </div>
+                {shown.length === 0 && (
+                    <p className="mt-5">Nothing is noted for this circuit yet: all is as shipped.</p>
+                )}
+                {groups.map((group) => {
+                    const some = shown.filter((term) => term.kind === group.kind);
+                    return some.length === 0 ? null : (
+                        <section key={group.kind} aria-label={group.title} className="mt-7">
+                            <h2 className="grid items-baseline gap-x-4 text-lg font-semibold sm:grid-cols-[minmax(0,1fr)_5rem_5rem_7rem_6rem]">
+                                {group.title}
+                                <span className="text-right text-[0.9rem] font-normal text-soft max-sm:hidden">
+                                    here
+                                </span>
+                                <span className="text-right text-[0.9rem] font-normal text-soft max-sm:hidden">
+                                    shipped
+                                </span>
+                            </h2>
+                            <ul>
+                                {some.map((term) => (
+                                    <Term key={`${family} ${term.key}`} term={term} family={family} lead={lead} />
+                                ))}
+                            </ul>
+                        </section>
+                    );
+                })}
+                <Sources sources={sources} />
+            </div>
+        </Frame>
+    );
+}
