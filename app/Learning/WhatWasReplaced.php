@@ -60,7 +60,18 @@ final readonly class WhatWasReplaced
                     ->get(['job_results.family', 'job_results.closed_on', 'job_results.verdicts', 'jobs.number'])
                     ->all();
 
-        return [...$this->counted($rows, true, 1), ...$this->counted($ofModel, false, Again::OFTEN)];
+        return [...$this->counted($rows, true, 1), ...$this->counted($ofModel, false, self::often($unit))];
+    }
+
+    /** Where a model has many units, each part goes now and then: often is on half of them. */
+    private static function often(Unit $unit): int
+    {
+        $units =
+            $unit->model === null || $unit->model === ''
+                ? 0
+                : $unit->workshop->units()->where('practice', false)->where('model', $unit->model)->count();
+
+        return max(Again::OFTEN, (int) ceil($units / 2));
     }
 
     /**

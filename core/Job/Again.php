@@ -13,7 +13,7 @@ use Ispira\Core\Kernel\Record;
  */
 final readonly class Again
 {
-    /** On a model the same part has to go so often before it is said. */
+    /** On a model the same part has to go so often at least before it is said. */
     public const OFTEN = 3;
 
     /** Parts that count as replaced before, where something was replaced once on the unit or often on the model. */

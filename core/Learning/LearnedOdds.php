@@ -20,11 +20,13 @@ final readonly class LearnedOdds
     /**
      * @param array<string, float> $shipped chance by remedy
      * @param Counted $counted of the family and the model together
+     * @param float $strength of what the nearest of these counts moved
      */
     private function __construct(
         private array $shipped,
         private Shrunk $remedies,
         private Counted $counted,
+        private float $strength,
         public Odds $odds,
     ) {}
 
@@ -55,6 +57,7 @@ final readonly class LearnedOdds
             $remedies,
             $ofModel,
             $counted,
+            $own->remedies === [] ? $ofFamily->strength : $ofModel->strength,
             $counted->remedies === [] ? Odds::shipped() : new Odds($factors, $within),
         );
     }
@@ -92,10 +95,10 @@ final readonly class LearnedOdds
         return $this->counted->jobs();
     }
 
-    /** How many jobs the expectation is worth beside those that were counted. */
+    /** How many jobs the expectation is worth beside those of the model, or of the family where it has none. */
     public function strength(): float
     {
-        return $this->remedies->strength;
+        return $this->strength;
     }
 
     private static function together(Counted $a, Counted $b): Counted

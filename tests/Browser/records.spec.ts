@@ -19,6 +19,7 @@ test('a year of jobs says what fails, and another workshop adds to it', async ({
     const fuse = page.getByRole('region', { name: 'Odds' }).getByRole('listitem').filter({ hasText: 'Main fuse' });
     await expect(fuse).toContainText('shipped');
     await page.getByLabel('Model').selectOption({ label: await optionWith(page, 'Model', 'Tarn 12') });
+    await expect(page).toHaveURL(/model=Tarn/);
     await expect(fuse).toBeVisible();
 
     const given = {
@@ -77,7 +78,8 @@ test('a lead looks at results, at the jobs behind a number, and pins what a part
 
     await records(page, 'What things take');
     await page.getByLabel('Circuit').selectOption({ label: 'Stepped-resistor blower' });
-    const price = page.getByRole('region', { name: 'Purchase price' });
+    await page.getByRole('radio', { name: 'Prices' }).click();
+    const price = page.getByRole('region', { name: 'Prices' });
     await page.getByRole('checkbox', { name: /nobody has noted/ }).check();
     await price.getByRole('button', { name: 'Pin: Wire from selector to pack' }).click();
     await price.getByLabel('Wire from selector to pack: stays at').fill('19,80');

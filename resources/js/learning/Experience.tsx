@@ -51,7 +51,7 @@ function Odds({ page }: { page: ExperiencePage }) {
                         </span>
                         <span className="figure text-right text-soft">
                             {one.jobs === 0 ? '' : one.jobs}
-                            <span className="sr-only"> jobs</span>
+                            <span className="sr-only">{one.jobs === 1 ? ' job' : ' jobs'}</span>
                         </span>
                     </li>
                 ))}
@@ -68,7 +68,7 @@ function HowSure({ page }: { page: ExperiencePage }) {
         <p className="mt-1 mb-3 max-w-[70ch] text-soft">
             {page.jobs === 0
                 ? 'No proven job speaks of this yet: its odds are those that ship.'
-                : `${jobs(page.jobs)} counted, beside odds as shipped that weigh as much as ${Math.round(page.strength)}. The dot is the own chance, the bar how far off it may be, the hollow mark what ships.`}
+                : `${jobs(page.jobs)} counted, beside ${page.model === '' ? 'odds as shipped' : 'the odds of all models together'} that weigh as much as ${Math.round(page.strength)}. The dot is the own chance, the bar how far off it may be, the hollow mark what ships.`}
             {page.elsewhere >= 0.5 &&
                 ` ${jobs(page.elsewhere)} more ended with parts that this variant does not have: they say nothing of it.`}
             {!page.used && (

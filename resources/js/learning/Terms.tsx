@@ -7,6 +7,7 @@ import { money } from '@/lib/format';
 import { useMay } from '@/lib/may';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
+import Choices from '@/ui/Choices';
 import { TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
 import Select from '@/ui/Select';
@@ -14,14 +15,14 @@ import Tick from '@/ui/Tick';
 
 type Props = TermsPage & Shared;
 
-const groups: { kind: TermShown['kind']; title: string; unit: string }[] = [
-    { kind: 'test', title: 'Minutes of a test', unit: 'min' },
-    { kind: 'access', title: 'Minutes to get there', unit: 'min' },
-    { kind: 'fitting', title: 'Minutes to fit a part', unit: 'min' },
-    { kind: 'price', title: 'Purchase price', unit: '' },
-    { kind: 'lead', title: 'Days until a part is here', unit: 'days' },
-    { kind: 'come-back', title: 'Comes back within a year, of a hundred', unit: '%' },
-    { kind: 'life', title: 'Years that a part lasts', unit: 'years' },
+const groups: { kind: TermShown['kind']; title: string; head: string }[] = [
+    { kind: 'test', title: 'Tests', head: 'Minutes of a test' },
+    { kind: 'access', title: 'Getting there', head: 'Minutes to get there' },
+    { kind: 'fitting', title: 'Fitting', head: 'Minutes to fit a part' },
+    { kind: 'price', title: 'Prices', head: 'Purchase price' },
+    { kind: 'lead', title: 'Waiting', head: 'Days until a part is here' },
+    { kind: 'come-back', title: 'Coming back', head: 'Comes back within a year' },
+    { kind: 'life', title: 'Lasting', head: 'Years that a part lasts' },
 ];
 
 function said(term: TermShown, value: number, currency: string): string {
@@ -86,7 +87,13 @@ function Term({ term, family, lead }: { term: TermShown; family: string; lead: b
                 {said(term, term.shipped, currency)}
             </span>
             <span className="text-right text-soft">
-                {term.pinned !== null ? 'pinned' : term.noted === 0 ? '' : `${term.noted} times`}
+                {term.pinned !== null
+                    ? 'pinned'
+                    : term.noted === 0
+                      ? ''
+                      : term.noted === 1
+                        ? 'once'
+                        : `${term.noted} times`}
             </span>
             {lead && !open ? (
                 <Button onClick={() => setOpen(true)} kind="quiet" aria-label={`Pin: ${term.label}`}>
@@ -105,7 +112,9 @@ export default function Terms() {
     const { families, family, terms, sources } = usePage<Props>().props;
     const lead = useMay('settings');
     const [all, setAll] = useState(false);
-    const shown = terms.filter((term) => all || term.noted > 0 || term.pinned !== null);
+    const [kind, setKind] = useState<TermShown['kind']>('test');
+    const group = groups.find((one) => one.kind === kind) ?? { title: '', head: '' };
+    const shown = terms.filter((term) => term.kind === kind && (all || term.noted > 0 || term.pinned !== null));
     return (
         <Frame title="What things take">
             <div className="mx-auto max-w-[1000px] px-5 py-6">
@@ -131,27 +140,27 @@ export default function Terms() {
                 {shown.length === 0 && (
                     <p className="mt-5">Nothing is noted for this circuit yet: all is as shipped.</p>
                 )}
-                {groups.map((group) => {
-                    const some = shown.filter((term) => term.kind === group.kind);
-                    return some.length === 0 ? null : (
-                        <section key={group.kind} aria-label={group.title} className="mt-7">
-                            <h2 className="grid items-baseline gap-x-4 text-lg font-semibold sm:grid-cols-[minmax(0,1fr)_5rem_5rem_7rem_6rem]">
-                                {group.title}
-                                <span className="text-right text-[0.9rem] font-normal text-soft max-sm:hidden">
-                                    here
-                                </span>
-                                <span className="text-right text-[0.9rem] font-normal text-soft max-sm:hidden">
-                                    shipped
-                                </span>
-                            </h2>
-                            <ul>
-                                {some.map((term) => (
-                                    <Term key={`${family} ${term.key}`} term={term} family={family} lead={lead} />
-                                ))}
-                            </ul>
-                        </section>
-                    );
-                })}
+                <div className="mt-4">
+                    <Choices
+                        label="What"
+                        value={kind}
+                        choices={groups.map((one) => ({ value: one.kind, label: one.title }))}
+                        onChange={(next) => setKind(next as TermShown['kind'])}
+                    />
+                </div>
+                <section aria-label={group.title} className="mt-5">
+                    <h2 className="grid items-baseline gap-x-4 text-lg font-semibold sm:grid-cols-[minmax(0,1fr)_5rem_5rem_7rem_6rem]">
+                        {group.head}
+                        <span className="text-right text-[0.9rem] font-normal text-soft max-sm:hidden">here</span>
+                        <span className="text-right text-[0.9rem] font-normal text-soft max-sm:hidden">shipped</span>
+                    </h2>
+                    {shown.length === 0 && <p>Nothing is noted of this yet: all is as shipped.</p>}
+                    <ul>
+                        {shown.map((term) => (
+                            <Term key={`${family} ${kind} ${term.key}`} term={term} family={family} lead={lead} />
+                        ))}
+                    </ul>
+                </section>
                 <Sources sources={sources} />
             </div>
         </Frame>
