@@ -94,9 +94,9 @@ export default function Results() {
                 <RecordsTabs here="results" />
                 <h1 className="mt-5 text-[1.8rem] leading-none font-semibold">Results</h1>
                 <p className="mt-2 max-w-[75ch] text-soft">
-                    Of jobs that were closed. Avoidable is what a perfect guess had saved: the time of the tests, parts
-                    that did not hold, coming back. Beside it stands what buying on the speed map would have taken on
-                    average, for the same jobs.
+                    Of jobs that were closed. Avoidable is what a perfect guess would have saved: the time of the tests,
+                    parts that did not hold, coming back. Beside it stands what buying on the speed map would have taken
+                    on average, for the same jobs.
                 </p>
                 <div className="my-4 flex flex-wrap items-end gap-4">
                     <Choices label="By" value={page.by} choices={page.ways} onChange={(by) => go({ by })} />

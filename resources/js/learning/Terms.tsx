@@ -44,7 +44,7 @@ function Pin({ term, family, done }: { term: TermShown; family: string; done: ()
     };
     return (
         <form
-            className="flex flex-wrap items-end gap-3 pb-2 sm:col-span-full"
+            className="flex flex-wrap items-end gap-3 col-span-full pb-2"
             onSubmit={(event) => {
                 event.preventDefault();
                 send(form.data.value);
@@ -76,8 +76,8 @@ function Term({ term, family, lead }: { term: TermShown; family: string; lead: b
     const [open, setOpen] = useState(false);
     const own = term.noted === 0 && term.pinned === null ? '' : said(term, term.pinned ?? term.own, currency);
     return (
-        <li className="grid items-center gap-x-4 border-t border-rule max-sm:grid-cols-[1fr_4rem_4rem] sm:grid-cols-[minmax(0,1fr)_5rem_5rem_7rem_6rem]">
-            <span className="py-1 font-medium max-sm:col-span-3">{term.label}</span>
+        <li className="grid items-center gap-x-4 border-t border-rule max-sm:grid-cols-[3.5rem_3.5rem_1fr_auto] sm:grid-cols-[minmax(0,1fr)_5rem_5rem_7rem_6rem]">
+            <span className="py-1 font-medium max-sm:col-span-4">{term.label}</span>
             <span className="figure text-right font-semibold">
                 <span className="sr-only">here </span>
                 {own}

@@ -1,6 +1,7 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
 import { useLayoutEffect, useState, type ReactNode } from 'react';
 import type { JobHead } from '@/generated/props';
+import { useMay } from '@/lib/may';
 import type { Shared } from '@/lib/page';
 import { showTheme, themeOfPerson } from '@/lib/theme';
 import AwayLine from '@/away/AwayLine';
@@ -78,6 +79,53 @@ function StageTrail({ job, here }: { job: JobHead; here: string }) {
     );
 }
 
+const places = [
+    { label: 'Due', href: '/due' },
+    { label: 'Parts', href: '/parts' },
+    { label: 'Instruments', href: '/instruments' },
+    { label: 'Procedures', href: '/procedures' },
+    { label: 'Planners', href: '/planners' },
+    { label: 'Records', href: '/experience' },
+];
+
+/** The ways to everything beside a job; folded on a phone, where they would push the page away. */
+function Places({ user }: { user: NonNullable<Shared['user']> }) {
+    const [open, setOpen] = useState(false);
+    const people = useMay('people');
+    return (
+        <>
+            <button
+                type="button"
+                aria-expanded={open}
+                onClick={() => setOpen(!open)}
+                className="min-h-11 px-2 text-lake underline underline-offset-4 sm:hidden"
+            >
+                {open ? 'Fold' : 'Menu'}
+            </button>
+            <nav
+                aria-label="Places"
+                className={`flex-wrap items-center justify-end gap-x-2 max-sm:basis-full sm:flex ${open ? 'flex' : 'hidden'}`}
+            >
+                {[...places, ...(people ? [{ label: 'People', href: '/people' }] : [])].map((one) => (
+                    <TextLink key={one.href} apart href={one.href}>
+                        {one.label}
+                    </TextLink>
+                ))}
+                <TextLink apart href="/account" aria-label={`Your account, ${user.name}`}>
+                    {user.name}
+                </TextLink>
+                <button
+                    type="button"
+                    onClick={() => router.post('/sign-out')}
+                    className="min-h-11 px-2 text-lake underline underline-offset-4"
+                >
+                    Sign out
+                </button>
+            </nav>
+        </>
+    );
+}
+
 interface Props {
     title: string;
     job?: JobHead;
@@ -120,43 +168,7 @@ export default function Frame({ title, job, here = '', fill = false, children }:
                 <div className="ml-auto flex flex-wrap items-center justify-end gap-x-2 whitespace-nowrap max-lg:order-1 max-sm:-mr-2 max-sm:gap-x-0">
                     <AwayLine />
                     <ThemeSwitch />
-                    {user && !job && (
-                        <>
-                            <TextLink apart href="/due">
-                                Due
-                            </TextLink>
-                            <TextLink apart href="/parts">
-                                Parts
-                            </TextLink>
-                            <TextLink apart href="/instruments">
-                                Instruments
-                            </TextLink>
-                            <TextLink apart href="/procedures">
-                                Procedures
-                            </TextLink>
-                            <TextLink apart href="/planners">
-                                Planners
-                            </TextLink>
-                            <TextLink apart href="/experience">
-                                Records
-                            </TextLink>
-                            {user.may.includes('people') && (
-                                <TextLink apart href="/people">
-                                    People
-                                </TextLink>
-                            )}
-                            <TextLink apart href="/account" aria-label={`Your account, ${user.name}`}>
-                                {user.name}
-                            </TextLink>
-                            <button
-                                type="button"
-                                onClick={() => router.post('/sign-out')}
-                                className="min-h-11 px-2 text-lake underline underline-offset-4"
-                            >
-                                Sign out
-                            </button>
-                        </>
-                    )}
+                    {user && !job && <Places user={user} />}
                 </div>
             </header>
             {notice && (
