@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Learning\ProvenCounts;
 use App\Models\AuditEntry;
 use App\Models\Capture;
 use App\Models\Job;
@@ -30,6 +31,7 @@ final readonly class DeleteJob
             $captures = $locked->captures()->pluck('id')->all();
             AuditEntry::note($lead, AuditAct::JobDeleted, JobView::number($locked), self::books($locked) . ". $reason");
             $unit = $locked->unit;
+            ProvenCounts::replace($locked->id, []);
             $locked->delete();
             // A unit that was only here for this job goes with it: its name and place may be a customer's.
             $unit->jobs()->exists() || $unit->delete();

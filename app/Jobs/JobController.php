@@ -96,13 +96,7 @@ final class JobController extends Controller
         $model = $unit === null ? $model : (string) $unit->model;
         $job =
             $unit?->jobs()->latest('created_at')->first() ??
-            ($model === ''
-                ? null
-                : $workshop
-                    ->jobs()
-                    ->whereIn('unit_id', $workshop->units()->where('model', $model)->select('id'))
-                    ->latest('created_at')
-                    ->first());
+            ($model === '' ? null : $workshop->jobs()->where('model', $model)->latest('created_at')->first());
 
         return $job === null ? null : new KnownCircuit(family: $job->family, parameters: new Keyed($job->parameters));
     }

@@ -44,9 +44,9 @@ final readonly class JobList
         $numbers = array_map(fn(ListView $one): ListNumber => $this->number($one, $user), ListView::cases());
         $asked =
             $search !== '' || $view !== null || $family !== null || $person !== null || $sort !== ListSort::Touched;
-        [$groups, $newer, $older] = $asked
+        [$groups, $newer, $older, $cut] = $asked
             ? $this->found($request, $user, $search, $view ?? ListView::All, $family, $person, $sort)
-            : [$this->goingOn($user, $numbers), null, null];
+            : [$this->goingOn($user, $numbers), null, null, false];
 
         return new JobsPage(
             search: $search,
@@ -56,9 +56,7 @@ final readonly class JobList
             sort: $sort,
             numbers: $numbers,
             groups: $groups,
-            onlyTheNewest: $search !== '' &&
-                ($groups === [] || !$groups[0]->more) &&
-                JobTerms::onlyTheNewest($user->workshop_id, $search),
+            onlyTheNewest: $cut && ($groups === [] || !$groups[0]->more),
             newer: $newer,
             older: $older,
             families: array_map(
@@ -131,7 +129,7 @@ final readonly class JobList
         return $groups;
     }
 
-    /** @return array{list<JobGroup>, string|null, string|null} */
+    /** @return array{list<JobGroup>, string|null, string|null, bool} */
     private function found(
         Request $request,
         User $user,
@@ -147,9 +145,8 @@ final readonly class JobList
         foreach ($sort->by($view) as $column => $direction) {
             $query->orderBy($column, $direction);
         }
-        if ($search !== '') {
-            self::having($query, $user, $search, $request->has('cursor'));
-        }
+        $narrowed = $view !== ListView::All || $family !== null || $person !== null;
+        $cut = $search !== '' && self::having($query, $user, $search, $request->has('cursor'), $narrowed, $sort);
         // Only what orders them is read of all that fit; the rest of a job only where it is shown.
         $page = $query
             ->cursorPaginate(self::A_PAGE, ['id', ...array_keys($sort->by($view))])
@@ -176,6 +173,7 @@ final readonly class JobList
                 ],
             $page->previousPageUrl(),
             $page->nextPageUrl(),
+            $cut,
         ];
     }
 
@@ -184,21 +182,35 @@ final readonly class JobList
      * they fill a page; only others are looked for everywhere.
      *
      * @param Builder<Job> $query in the order of the list
+     * @param bool $narrowed whether the list leaves out jobs for other reasons than words
+     *
+     * @return bool whether jobs that were not looked at may have them as well
      */
-    private static function having(Builder $query, User $user, string $search, bool $later): void
-    {
+    private static function having(
+        Builder $query,
+        User $user,
+        string $search,
+        bool $later,
+        bool $narrowed,
+        ListSort $sort,
+    ): bool {
+        $dense = [];
         if (!$later) {
             $first = array_values(
                 array_map(intval(...), $query->clone()->limit(self::LOOKED_AT)->pluck('number')->all()),
             );
-            $dense = $first === [] ? [] : JobTerms::numbers($user->workshop_id, $search, $first);
+            $dense = $first === [] ? [] : JobTerms::among($user->workshop_id, $search, $first);
             if (count($dense) > self::A_PAGE) {
                 $query->whereIn('number', $dense);
 
-                return;
+                return true;
             }
         }
-        $query->whereIn('number', JobTerms::numbers($user->workshop_id, $search));
+        $enough = $later || $narrowed ? \PHP_INT_MAX : self::A_PAGE + 1;
+        $found = JobTerms::find($user->workshop_id, $search, $enough, $sort === ListSort::Oldest);
+        $query->whereIn('number', array_values(array_unique([...$dense, ...$found->numbers])));
+
+        return $found->cut;
     }
 
     /**

@@ -16,8 +16,9 @@ use Ispira\Core\Repair\Ledger\EntryKind;
  */
 final class JobTerms
 {
-    /** More than these nobody pages through: of a word that more jobs have, the newest. */
+    /** More than these nobody pages through: of a word that more jobs have, the newest; so many are asked at once. */
     private const MOST_FOUND = 3000;
+    private const AT_ONCE = 1000;
 
     private function __construct() {}
 
@@ -70,26 +71,62 @@ final class JobTerms
     }
 
     /**
-     * Numbers of the jobs that have all of these words, the newest first.
+     * Jobs that have all of these words.
      *
-     * The rarest word leads, and the others are asked of those jobs alone: what most jobs have costs nothing then.
+     * The rarest word leads, some jobs of it at a time, and the others are asked of those jobs alone: what most jobs
+     * have costs nothing then.
      *
-     * @param list<int>|null $among only these numbers; null for all of the workshop
+     * @param int  $enough so many found are enough
+     * @param bool $oldestFirst from which end they are looked through
+     */
+    public static function find(int $workshop, string $typed, int $enough, bool $oldestFirst): FoundNumbers
+    {
+        $words = SearchWords::asked($typed);
+        $counts = array_combine(
+            $words,
+            array_map(static fn(string $word): int => self::count($workshop, $word), $words),
+        );
+        asort($counts);
+        $words = array_map(strval(...), array_keys($counts));
+        $rarest = array_shift($words);
+        if ($rarest === null) {
+            return new FoundNumbers([], false);
+        }
+        $found = $some = [];
+        $seen = 0;
+        do {
+            $last = $some === [] ? null : $some[count($some) - 1];
+            $some = self::having($workshop, $rarest, null, $last, $oldestFirst);
+            $seen += count($some);
+            $found = [...$found, ...self::all($workshop, $words, $some)];
+            $more = count($some) === self::AT_ONCE;
+        } while ($more && count($found) < $enough && $seen < self::MOST_FOUND);
+
+        return new FoundNumbers($found, $more);
+    }
+
+    /**
+     * Those of some jobs that have all of these words; none where no word was typed.
+     *
+     * @param list<int> $among
      *
      * @return list<int>
      */
-    public static function numbers(int $workshop, string $typed, ?array $among = null): array
+    public static function among(int $workshop, string $typed, array $among): array
     {
         $words = SearchWords::asked($typed);
-        if ($among === null) {
-            $counts = array_combine(
-                $words,
-                array_map(static fn(string $word): int => self::count($workshop, $word), $words),
-            );
-            asort($counts);
-            $words = array_map(strval(...), array_keys($counts));
-            $among = $words === [] ? [] : self::having($workshop, array_shift($words), null);
-        }
+
+        return $words === [] ? [] : self::all($workshop, $words, $among);
+    }
+
+    /**
+     * @param list<string> $words
+     * @param list<int> $among
+     *
+     * @return list<int>
+     */
+    private static function all(int $workshop, array $words, array $among): array
+    {
         foreach ($words as $word) {
             $among = $among === [] ? [] : self::having($workshop, $word, $among);
         }
@@ -97,32 +134,28 @@ final class JobTerms
         return $among;
     }
 
-    /** Whether every one of these words is so common that only the newest jobs are looked through for all of them. */
-    public static function onlyTheNewest(int $workshop, string $typed): bool
-    {
-        $words = SearchWords::asked($typed);
-
-        return $words !== [] &&
-            array_filter($words, static fn(string $word): bool => self::count($workshop, $word) < self::MOST_FOUND) ===
-                [];
-    }
-
     /**
-     * @param list<int>|null $among
+     * @param list<int>|null $among only these; null for any
+     * @param int|null $last the one after which they begin; null for the first
      *
      * @return list<int>
      */
-    private static function having(int $workshop, string $word, ?array $among): array
-    {
+    private static function having(
+        int $workshop,
+        string $word,
+        ?array $among,
+        ?int $last = null,
+        bool $oldestFirst = false,
+    ): array {
         $found = DB::table('job_terms')
             ->where('workshop_id', $workshop)
             ->where('term', 'like', self::begun($word))
             ->distinct()
-            ->orderByDesc('number')
-            ->limit(self::MOST_FOUND);
-        if ($among !== null) {
-            $found->forceIndex('job_terms_workshop_id_number_term_index')->whereIntegerInRaw('number', $among);
-        }
+            ->orderBy('number', $oldestFirst ? 'asc' : 'desc')
+            ->when($last !== null, static fn($jobs) => $jobs->where('number', $oldestFirst ? '>' : '<', $last));
+        $among === null
+            ? $found->limit(self::AT_ONCE)
+            : $found->forceIndex('job_terms_workshop_id_number_term_index')->whereIntegerInRaw('number', $among);
 
         return array_values(array_map(intval(...), $found->pluck('number')->all()));
     }

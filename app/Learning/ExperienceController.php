@@ -175,10 +175,7 @@ final class ExperienceController extends Controller
             ->jobs()
             ->where('family', $family)
             ->whereNull('part')
-            ->when(
-                $model !== '',
-                static fn($jobs) => $jobs->whereIn('unit_id', $workshop->units()->where('model', $model)->select('id')),
-            )
+            ->when($model !== '', static fn($jobs) => $jobs->where('model', $model))
             ->latest('updated_at')
             ->first();
         $kind = $this->families->get($family);

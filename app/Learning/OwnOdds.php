@@ -45,15 +45,15 @@ final class OwnOdds
     public static function own(Workshop $workshop, ?string $family = null): array
     {
         return self::counted(
-            DB::table('proven_faults')
+            DB::table('proven_counts')
                 ->where('workshop_id', $workshop->id)
                 ->when($family !== null, static fn($rows) => $rows->where('family', $family))
-                ->groupBy('family', 'model', 'remedy', 'fault')
+                ->where('jobs', '>', ProvenCounts::NOTHING)
                 ->orderBy('family')
                 ->orderBy('model')
                 ->orderBy('remedy')
                 ->orderBy('fault')
-                ->get(['family', 'model', 'remedy', 'fault', DB::raw('sum(share) as jobs')])
+                ->get(['family', 'model', 'remedy', 'fault', 'jobs'])
                 ->all(),
         );
     }

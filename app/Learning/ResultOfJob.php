@@ -28,7 +28,7 @@ final class ResultOfJob
         $job = $job->fresh() ?? $job;
         if ($job->stage !== JobStage::Closed && !$job->replacements()->exists()) {
             DB::table('job_results')->where('job_id', $job->id)->delete();
-            DB::table('proven_faults')->where('job_id', $job->id)->delete();
+            ProvenCounts::replace($job->id, []);
             DB::table('lessons')->where('job_id', $job->id)->delete();
             DB::table('noted_terms')->where('job_id', $job->id)->delete();
 
@@ -125,20 +125,16 @@ final class ResultOfJob
     /** @param array<string, mixed> $of */
     private static function keepProven(Job $job, ?JobResult $result, array $of): void
     {
-        DB::table('proven_faults')->where('job_id', $job->id)->delete();
         $proven = $result?->proven;
-        if ($proven === null) {
-            return;
-        }
         $rows = [];
-        foreach ($proven->faults === [] ? ['' => 1.0] : $proven->faults as $fault => $share) {
+        foreach ($proven === null ? [] : ($proven->faults === [] ? ['' => 1.0] : $proven->faults) as $fault => $share) {
             $rows[] = $of + [
                 'job_id' => $job->id,
-                'remedy' => $proven->remedy,
+                'remedy' => $proven?->remedy,
                 'fault' => (string) $fault,
                 'share' => $share,
             ];
         }
-        DB::table('proven_faults')->insert($rows);
+        ProvenCounts::replace($job->id, $rows);
     }
 }

@@ -44,6 +44,7 @@ use Ispira\Core\Repair\Work\StillOpen;
  * @property int          $still_open how many things it leaves open
  * @property string|null  $replaced_before
  * @property string       $family
+ * @property string       $model   of its unit; empty where none is noted
  * @property string|null  $part    the one on the bench, where the job is about a loose part
  * @property JobOutcome|null $outcome of a closed job
  * @property int|null     $owner_id whose job it is
@@ -95,6 +96,11 @@ final class Job extends Model
 
     protected static function booted(): void
     {
+        self::saving(static function (self $job): void {
+            if (!$job->exists || $job->isDirty('unit_id')) {
+                $job->model = trim((string) $job->unit()->value('model'));
+            }
+        });
         self::updating(static function (self $job): void {
             if ($job->isDirty(['family', 'parameters'])) {
                 $job->strip = null;

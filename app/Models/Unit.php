@@ -46,6 +46,7 @@ final class Unit extends Model
                 $unit->jobs()->each(static fn(Job $job) => JobTerms::note($job));
             }
             if ($unit->wasChanged('model')) {
+                $unit->jobs()->update(['model' => trim((string) $unit->model)]);
                 $unit->jobs()->each(static fn(Job $job) => ResultOfJob::note($job));
             }
         });

@@ -32,7 +32,8 @@ final class ModelController extends Controller
         // Only moments are read of all its jobs; the rest of those that are shown.
         $newest = $workshop
             ->jobs()
-            ->whereIn('unit_id', $of->clone()->select('id'))
+            ->where('model', $model)
+            ->whereNull('practice_fault')
             ->latest('created_at')
             ->latest('id')
             ->limit(self::MOST_JOBS + 1)

@@ -4,6 +4,7 @@ use App\Learning\ResultOfJob;
 use App\Models\Job;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Ispira\Core\Job\JobStage;
 
@@ -15,7 +16,15 @@ return new class extends Migration {
             $table->unsignedSmallInteger('again_months')->default(24);
         });
         // What was replaced on the unit or its model not long before the job.
-        Schema::table('jobs', fn(Blueprint $table) => $table->json('again')->nullable());
+        Schema::table('jobs', function (Blueprint $table): void {
+            $table->json('again')->nullable();
+            // That of its unit, so that a model finds its newest jobs without sorting all of them.
+            $table->string('model', 120)->default('');
+            $table->index(['workshop_id', 'model', 'created_at', 'id']);
+        });
+        DB::statement(
+            "update jobs join units on units.id = jobs.unit_id set jobs.model = coalesce(trim(units.model), '')",
+        );
         // What came of each job, once it has ended or something was replaced: see docs/learning.md.
         Schema::create('job_results', function (Blueprint $table): void {
             $table->char('job_id', 26)->primary();
@@ -48,7 +57,6 @@ return new class extends Migration {
             $table->double('share');
             $table->primary(['job_id', 'fault']);
             $table->foreign('job_id')->references('id')->on('jobs')->cascadeOnDelete();
-            $table->index(['workshop_id', 'family', 'model', 'remedy', 'fault', 'share'], 'proven_faults_counted');
         });
         // What somebody noted for next time, of verdicts that did not hold.
         Schema::create('lessons', function (Blueprint $table): void {
@@ -62,6 +70,16 @@ return new class extends Migration {
             $table->foreign('job_id')->references('id')->on('jobs')->cascadeOnDelete();
             $table->index(['workshop_id', 'family', 'model', 'noted_at']);
             $table->index(['workshop_id', 'noted_at']);
+        });
+        // The sums of it, kept with it: every page of a job asks for them.
+        Schema::create('proven_counts', function (Blueprint $table): void {
+            $table->foreignId('workshop_id')->constrained();
+            $table->string('family', 40);
+            $table->string('model', 120)->default('');
+            $table->string('remedy', 120);
+            $table->string('fault', 120)->default('');
+            $table->double('jobs');
+            $table->primary(['workshop_id', 'family', 'model', 'remedy', 'fault']);
         });
         // What tests and parts took on closed jobs.
         Schema::create('noted_terms', function (Blueprint $table): void {
@@ -125,9 +143,13 @@ return new class extends Migration {
         Schema::dropIfExists('lessons');
         Schema::dropIfExists('experience_faults');
         Schema::dropIfExists('experiences');
+        Schema::dropIfExists('proven_counts');
         Schema::dropIfExists('proven_faults');
         Schema::dropIfExists('job_results');
-        Schema::table('jobs', fn(Blueprint $table) => $table->dropColumn('again'));
+        Schema::table('jobs', function (Blueprint $table): void {
+            $table->dropIndex(['workshop_id', 'model', 'created_at', 'id']);
+            $table->dropColumn(['again', 'model']);
+        });
         Schema::table('workshops', fn(Blueprint $table) => $table->dropColumn(['odds', 'again_months']));
     }
 };

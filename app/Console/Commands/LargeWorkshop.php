@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Jobs\SearchWords;
+use App\Learning\ProvenCounts;
 use App\Models\Job;
 use App\Models\User;
 use App\Models\Workshop;
@@ -38,6 +39,7 @@ final class LargeWorkshop
     ];
     private const MAP = ['key-off' => 'right', 'off' => 'right', '1' => 'dead', '2' => 'dead', '3' => 'right'];
     private const KINDS = ['Van', 'Bus', 'Ferry', 'Tractor', 'Oven', 'Boiler', 'Hall', 'Clinic', 'Store', 'Cabin'];
+    private const REMEDIES = ['pack', 'motor', 'motor-plug', 'pack-plug', 'fuse'];
     private const COMPLAINTS = [
         'Heater weak on low',
         'Only the top speed blows',
@@ -69,7 +71,20 @@ final class LargeWorkshop
         while ($this->jobs < $jobs) {
             $this->add(min(self::AT_ONCE, $jobs - $this->jobs));
         }
-        foreach (['units', 'jobs', 'job_terms', 'speed_maps', 'readings', 'repair_entries'] as $table) {
+        foreach (
+            [
+                'units',
+                'jobs',
+                'job_terms',
+                'speed_maps',
+                'readings',
+                'repair_entries',
+                'job_results',
+                'proven_counts',
+                'noted_terms',
+            ]
+            as $table
+        ) {
             DB::statement("analyze table $table");
         }
         $this->settle();
@@ -103,6 +118,7 @@ final class LargeWorkshop
         do {
             $gone = DB::table('jobs')->where('workshop_id', $this->workshop->id)->limit(2000)->delete();
         } while ($gone > 0);
+        DB::table('proven_counts')->where('workshop_id', $this->workshop->id)->delete();
         DB::table('units')->where('workshop_id', $this->workshop->id)->delete();
         // What was deleted stays in the full-text index until it is built anew.
         DB::statement('optimize table units');
@@ -112,7 +128,7 @@ final class LargeWorkshop
 
     private function add(int $count): void
     {
-        [$units, $jobs, $words, $maps, $readings, $entries] = [[], [], [], [], [], []];
+        $units = $jobs = $words = $maps = $readings = $entries = $results = $proven = $terms = [];
         $names = $this->workshop->names();
         for ($n = 0; $n < $count; ++$n) {
             $number = ++$this->jobs;
@@ -120,7 +136,7 @@ final class LargeWorkshop
             if (($number - 1) % self::JOBS_A_UNIT === 0) {
                 $units[] = $unit;
             }
-            $job = $this->job($number, $unit['id']);
+            $job = $this->job($number, $unit);
             $jobs[] = $job;
             foreach (
                 SearchWords::of([
@@ -140,8 +156,21 @@ final class LargeWorkshop
             $maps[] = ['id' => $map, 'job_id' => $job['id'], 'kind' => 'before', 'taken_at' => $job['created_at']];
             array_push($readings, ...$this->readingsOf($job, $map, $number));
             $entries = [...$entries, ...$this->entriesOf($job, $number)];
+            if ($job['outcome'] === 'repaired') {
+                [$results[], $proven[], $terms[]] = $this->cameOf($job, $number);
+            }
         }
-        DB::transaction(static function () use ($units, $jobs, $words, $maps, $readings, $entries): void {
+        DB::transaction(static function () use (
+            $units,
+            $jobs,
+            $words,
+            $maps,
+            $readings,
+            $entries,
+            $results,
+            $proven,
+            $terms,
+        ): void {
             DB::table('units')->insert($units);
             foreach (array_chunk($jobs, 250) as $some) {
                 DB::table('jobs')->insert($some);
@@ -154,6 +183,10 @@ final class LargeWorkshop
                 DB::table('readings')->insert($some);
             }
             DB::table('repair_entries')->insert($entries);
+            DB::table('job_results')->insert($results);
+            DB::table('proven_faults')->insert($proven);
+            DB::table('noted_terms')->insert($terms);
+            ProvenCounts::add($proven);
         });
     }
 
@@ -176,8 +209,12 @@ final class LargeWorkshop
         ] + $columns;
     }
 
-    /** @return array<string, mixed> */
-    private function job(int $number, string $unit): array
+    /**
+     * @param array<string, mixed> $unit
+     *
+     * @return array<string, mixed>
+     */
+    private function job(int $number, array $unit): array
     {
         $of = $number % 100;
         $stage = match (true) {
@@ -192,7 +229,8 @@ final class LargeWorkshop
             'id' => $this->id('3', $number),
             'workshop_id' => $this->workshop->id,
             'number' => $number,
-            'unit_id' => $unit,
+            'unit_id' => $unit['id'],
+            'model' => $unit['model'],
             'user_id' => $this->user->id,
             'owner_id' => $this->user->id,
             'kind' => 'fault',
@@ -270,6 +308,41 @@ final class LargeWorkshop
                     'noted_at' => $job['created_at'],
                 ],
             ];
+    }
+
+    /**
+     * @param array<string, mixed> $job
+     *
+     * @return array{array<string, mixed>, array<string, mixed>, array<string, mixed>} its result, what it proves, and
+     *     what a test took on it
+     */
+    private function cameOf(array $job, int $number): array
+    {
+        $remedy = self::REMEDIES[$number % count(self::REMEDIES)];
+        $of = array_intersect_key($job, array_flip(['workshop_id', 'family', 'model'])) + ['job_id' => $job['id']];
+
+        return [
+            $of + [
+                'owner_id' => $job['owner_id'],
+                'closed_on' => substr((string) $job['closed_at'], 0, 10),
+                'right_first' => $number % 9 !== 0,
+                'came_back' => false,
+                'in_vain' => $number % 9 === 0,
+                'minutes' => 20 + ($number % 30),
+                'avoidable' => 30 + ($number % 50),
+                'guessing' => 200 + ($number % 100),
+                'verdicts' => json_encode([[$remedy, 0.98, true]]),
+            ],
+            $of + ['remedy' => $remedy, 'fault' => '', 'share' => 1.0],
+            $of + [
+                'kind' => 'test',
+                'term' => 'motor-volts',
+                'source' => '',
+                'value' => 0.8 + ($number % 5) / 10,
+                'unit_id' => '',
+                'noted_on' => substr((string) $job['closed_at'], 0, 10),
+            ],
+        ];
     }
 
     /** The older a job, the smaller its number: one every twenty minutes. */

@@ -84,6 +84,10 @@ final class SizeBenchmark
             'the complaint of a job' => "/jobs/$job->id/complaint",
             'the bench' => "/jobs/$job->id/bench",
             'the log' => "/jobs/$job->id/log",
+            'what our jobs say' => '/experience',
+            'what things take' => '/terms',
+            'lessons' => '/lessons',
+            'results' => '/results?by=model',
         ];
     }
 

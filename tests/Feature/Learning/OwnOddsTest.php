@@ -148,6 +148,10 @@ final class OwnOddsTest extends TestCase
 
     private function counted(User $user): float
     {
-        return (float) DB::table('proven_faults')->where('workshop_id', $user->workshop_id)->sum('share');
+        $shares = (float) DB::table('proven_faults')->where('workshop_id', $user->workshop_id)->sum('share');
+        $sum = (float) DB::table('proven_counts')->where('workshop_id', $user->workshop_id)->sum('jobs');
+        self::assertEqualsWithDelta($shares, $sum, 1e-9, 'the sums go with what they are of');
+
+        return round($shares, 9);
     }
 }
