@@ -33,13 +33,9 @@ const open = async (complaint, stage) => {
     await page.goto(`${address}${found[1]}/${stage}`);
 };
 
-await page.goto(`${address}/jobs/new`);
-await shoot('new-job');
 for (const [name, complaint, stage] of [
     ['bench', 'Weak at full speed, pins were brown once', 'bench'],
     ['captures', 'Fast steps weak', 'captures'],
-    ['log', 'Dead on every step', 'log'],
-    ['complaint', 'Cuts in and out on the lower speeds', 'complaint'],
     ['circuit', 'No air at all on high', 'circuit'],
     ['verdict', 'Too fast on 1', 'verdict'],
     ['proof', 'Third speed missing', 'proof'],
@@ -51,7 +47,7 @@ for (const [name, complaint, stage] of [
     await shoot(name, stage === 'strip');
 }
 // Planners stand whole: their pictures are below their figures.
-for (const [name, path] of [['planner-airflow', '/planners/airflow'], ['parts', '/parts'], ['due', '/due']]) {
+for (const [name, path] of [['planner-airflow', '/planners/airflow'], ['due', '/due']]) {
     await page.goto(`${address}${path}`);
     await shoot(name, true);
 }
@@ -71,4 +67,12 @@ await page.context().clearCookies();
 await enter('runa@halvmark.example');
 await page.goto(`${address}/people`);
 await shoot('people', true);
+for (const [name, path] of [['experience', '/experience'], ['results', '/results?by=person'], ['settings', '/settings']]) {
+    await page.goto(`${address}${path}`);
+    await shoot(name, true);
+}
+await page.goto(`${address}/lessons`);
+await page.getByRole('link', { name: /once more$/ }).first().click();
+await page.getByRole('heading', { name: 'Which test would have told' }).waitFor();
+await shoot('replay', true);
 await browser.close();

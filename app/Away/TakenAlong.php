@@ -52,6 +52,7 @@ final readonly class TakenAlong
             'odds' => $state->odds,
             'workplace' => [
                 'unitSystem' => $this->place->units()->system,
+                'numbers' => $this->place->units()->numbers->value,
                 'unitExceptions' => (object) $this->place->units()->exceptions(),
                 'labourPerHour' => $this->place->labourPerHour(),
                 'comeBackHours' => $this->place->comeBackHours(),

@@ -6,6 +6,7 @@ namespace App\Http;
 
 use App\People\Ability;
 use App\People\Role;
+use Ispira\Core\Kernel\NumberLanguage;
 
 /**
  * Who is signed in.
@@ -24,5 +25,6 @@ final readonly class SignedIn
         public string $currency,
         public array $may,
         public ?string $theme,
+        public NumberLanguage $numbers,
     ) {}
 }

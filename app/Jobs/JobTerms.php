@@ -149,7 +149,7 @@ final class JobTerms
     ): array {
         $found = DB::table('job_terms')
             ->where('workshop_id', $workshop)
-            ->where('term', 'like', self::begun($word))
+            ->where('term', ctype_digit($word) ? '=' : 'like', self::begun($word))
             ->distinct()
             ->orderBy('number', $oldestFirst ? 'asc' : 'desc')
             ->when($last !== null, static fn($jobs) => $jobs->where('number', $oldestFirst ? '>' : '<', $last));
@@ -164,7 +164,7 @@ final class JobTerms
     {
         $some = DB::table('job_terms')
             ->where('workshop_id', $workshop)
-            ->where('term', 'like', self::begun($word))
+            ->where('term', ctype_digit($word) ? '=' : 'like', self::begun($word))
             ->limit(self::MOST_FOUND)
             ->select(DB::raw('1'));
 

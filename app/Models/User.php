@@ -11,6 +11,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\NumberLanguage;
 
 /**
  * @property int      $id
@@ -24,6 +25,7 @@ use Ispira\Core\Kernel\DisplayUnits;
  * @property string|null $theme       "day" or "dash"; null for what each device shows
  * @property list<string>|null $missing_tools keys of tools that this person has not at hand
  * @property string   $unit_system
+ * @property NumberLanguage $numbers how this person writes them
  * @property array<string, string>|null $unit_exceptions symbols by base unit
  * @property Workshop $workshop
  */
@@ -33,11 +35,14 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
+    protected $attributes = ['numbers' => NumberLanguage::Point->value];
+
     protected $casts = [
         'password' => 'hashed',
         'role' => Role::class,
         'missing_tools' => 'array',
         'unit_exceptions' => 'array',
+        'numbers' => NumberLanguage::class,
         'disabled_at' => 'datetime',
         'seen_at' => 'datetime',
     ];
@@ -62,7 +67,11 @@ final class User extends Authenticatable
 
     public function displayUnits(): DisplayUnits
     {
-        return new DisplayUnits($this->unit_system ?? DisplayUnits::METRIC, $this->unit_exceptions ?? []);
+        return new DisplayUnits(
+            $this->unit_system ?? DisplayUnits::METRIC,
+            $this->unit_exceptions ?? [],
+            $this->numbers,
+        );
     }
 
     /** @return BelongsTo<Workshop, $this> */

@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Kernel\NumberLanguage;
 
 /**
  * What everybody sets for themselves.
@@ -37,6 +38,7 @@ final class AccountController extends Controller
             email: $user->email,
             role: $user->role,
             theme: $user->theme,
+            numbers: $units->numbers,
             system: $units->system,
             quantities: array_map(
                 static fn(string $base, string $label): UnitChoice => new UnitChoice(
@@ -58,6 +60,7 @@ final class AccountController extends Controller
             [
                 'name' => ['required', 'string', 'max:120'],
                 'theme' => ['required', Rule::in(['device', 'day', 'dash'])],
+                'numbers' => ['nullable', Rule::enum(NumberLanguage::class)],
             ],
             ['name.required' => 'Give the name under which you work.'],
         );
@@ -65,7 +68,11 @@ final class AccountController extends Controller
             if ($data['name'] !== $user->name) {
                 AuditEntry::note($user, AuditAct::NameChanged, $user->name, $data['name']);
             }
-            $user->update(['name' => $data['name'], 'theme' => $data['theme'] === 'device' ? null : $data['theme']]);
+            $user->update([
+                'name' => $data['name'],
+                'theme' => $data['theme'] === 'device' ? null : $data['theme'],
+                'numbers' => $data['numbers'] ?? $user->numbers,
+            ]);
         });
 
         return redirect('/account', 303)->with('notice', 'Saved.');

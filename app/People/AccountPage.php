@@ -6,6 +6,7 @@ namespace App\People;
 
 use App\Http\Page;
 use App\Instruments\UnitChoice;
+use Ispira\Core\Kernel\NumberLanguage;
 
 final readonly class AccountPage extends Page
 {
@@ -19,6 +20,7 @@ final readonly class AccountPage extends Page
         public string $email,
         public Role $role,
         public ?string $theme,
+        public NumberLanguage $numbers,
         public string $system,
         public array $quantities,
     ) {}

@@ -27,7 +27,8 @@ final class ModelController extends Controller
         $workshop = $this->user($request)->workshop;
         $model = trim(Asked::text($request, 'name', 120));
         $of = $workshop->units()->where('practice', false)->where('model', $model);
-        $units = $of->clone()->orderBy('name')->withCount('jobs')->limit(self::MOST_UNITS)->get();
+        // Counted once they are chosen: else the jobs of every unit of the model are.
+        $units = $of->clone()->orderBy('name')->limit(self::MOST_UNITS)->get()->loadCount('jobs');
         $model === '' || $units->isEmpty() ? abort(404) : null;
         // Only moments are read of all its jobs; the rest of those that are shown.
         $newest = $workshop

@@ -205,7 +205,7 @@ final class Desk
             if ($planner !== null) {
                 $asks = new PlannerAsked(\is_array($values) ? $values : [], $flag('example'), $text('test'));
 
-                return [(new PlannerPages($plans))->planner($planner, $job, $asks), $page];
+                return [(new PlannerPages($plans, $place))->planner($planner, $job, $asks), $page];
             }
         }
 

@@ -20,6 +20,7 @@ use Ispira\Core\Job\Replaced;
 use Ispira\Core\Job\Shown\JobHead;
 use Ispira\Core\Kernel\DisplayUnits;
 use Ispira\Core\Kernel\FileError;
+use Ispira\Core\Kernel\NumberLanguage;
 use Ispira\Core\Kernel\Record;
 use Ispira\Core\Procedure\Procedure;
 use Ispira\Core\Procedure\ProcedureFormat;
@@ -227,6 +228,7 @@ final readonly class KeptJob
         $place = new Record($kept->get('workplace'), 'workplace', [
             'unitSystem',
             'unitExceptions',
+            'numbers',
             'labourPerHour',
             'comeBackHours',
             'missingTools',
@@ -252,7 +254,11 @@ final readonly class KeptJob
         uasort($procedures, static fn(Procedure $a, Procedure $b): int => $a->title <=> $b->title);
 
         return new KeptWorkplace(
-            new DisplayUnits($place->text('unitSystem'), $units),
+            new DisplayUnits(
+                $place->text('unitSystem'),
+                $units,
+                NumberLanguage::tryFrom($place->optionalText('numbers') ?? '') ?? NumberLanguage::Point,
+            ),
             $place->optionalNumber('labourPerHour') ?? 0.0,
             $place->optionalNumber('comeBackHours') ?? 0.0,
             $missingTools ?? array_values(array_filter(\is_array($tools) ? $tools : [], \is_string(...))),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Kernel;
 
 /**
- * In which units a person reads and types: a system, and exceptions by quantity.
+ * In which units and with which numbers a person reads: a system, exceptions by quantity, and a decimal sign.
  */
 final readonly class DisplayUnits
 {
@@ -19,7 +19,11 @@ final readonly class DisplayUnits
     ];
 
     /** @param array<string, string> $chosen symbols by base unit, against the system */
-    public function __construct(public string $system = self::METRIC, private array $chosen = []) {}
+    public function __construct(
+        public string $system = self::METRIC,
+        private array $chosen = [],
+        public NumberLanguage $numbers = NumberLanguage::Point,
+    ) {}
 
     public function unit(string $base): Unit
     {
@@ -44,7 +48,7 @@ final readonly class DisplayUnits
     /** The same with one quantity in a unit of its own. @throws \OutOfBoundsException */
     public function with(string $base, string $symbol): self
     {
-        return new self($this->system, [$base => Unit::of($base, $symbol)->symbol] + $this->chosen);
+        return new self($this->system, [$base => Unit::of($base, $symbol)->symbol] + $this->chosen, $this->numbers);
     }
 
     /** @return array<string, string> */

@@ -8,11 +8,14 @@ use Ispira\Core\Device\Drawing\DrawnSheet;
 use Ispira\Core\Device\Drawing\Placement;
 use Ispira\Core\Device\Drawing\PotentialWords;
 use Ispira\Core\Diagnosis\Presentation\Words;
+use Ispira\Core\Kernel\NumberLanguage;
 use Ispira\Core\Pages\Shown\PlannerHead;
 use Ispira\Core\Pages\Shown\PlanShown;
 use Ispira\Core\Pages\Shown\WorkedShown;
+use Ispira\Core\Planning\Figure;
 use Ispira\Core\Planning\Plan;
 use Ispira\Core\Planning\Planner;
+use Ispira\Core\Planning\PlanTable;
 use Ispira\Core\Planning\Worked;
 use Ispira\Core\Planning\Worksheet;
 
@@ -32,20 +35,36 @@ final class PlanView
         );
     }
 
-    public static function of(Plan $plan): PlanShown
+    public static function of(Plan $plan, NumberLanguage $numbers = NumberLanguage::Point): PlanShown
     {
         return new PlanShown(
-            cautions: $plan->cautions,
-            refusals: $plan->refusals,
-            findings: $plan->findings,
-            steps: $plan->steps,
-            figures: $plan->figures,
-            tables: $plan->tables,
+            cautions: $numbers->all($plan->cautions),
+            refusals: $numbers->all($plan->refusals),
+            findings: $numbers->all($plan->findings),
+            steps: $numbers->all($plan->steps),
+            figures: array_map(
+                static fn(Figure $one): Figure => new Figure(
+                    $numbers->said($one->label),
+                    $numbers->said($one->value),
+                    $one->standing,
+                    $numbers->said($one->note),
+                ),
+                $plan->figures,
+            ),
+            tables: array_map(
+                static fn(PlanTable $one): PlanTable => new PlanTable(
+                    $numbers->said($one->title),
+                    $numbers->all($one->columns),
+                    $numbers->all($one->rows),
+                    $one->marked,
+                ),
+                $plan->tables,
+            ),
             charts: $plan->charts,
             sheet: self::sheet($plan),
             worked: array_map(
                 static fn(Worked $worked): WorkedShown => new WorkedShown(
-                    label: $worked->label,
+                    label: $numbers->said($worked->label),
                     quantity: $worked->quantity,
                     test: $worked->test,
                 ),

@@ -21,7 +21,7 @@ use Ispira\Core\Planning\Worked;
  */
 final readonly class PlannerPages
 {
-    public function __construct(private JobPlans $plans) {}
+    public function __construct(private JobPlans $plans, private Workplace $place) {}
 
     public function planner(Planner $planner, ?JobState $job, PlannerAsked $asked): PlannerPage
     {
@@ -51,7 +51,7 @@ final readonly class PlannerPages
             // have.
             values: new Keyed($given),
             problems: new Keyed($problems),
-            plan: $plan === null ? null : PlanView::of($plan),
+            plan: $plan === null ? null : PlanView::of($plan, $this->place->units()->numbers),
             // They come before anything is done, so also before there is anything to work out.
             cautions: $plan->cautions ?? $planner->texts()->list('cautions'),
             example: $example,

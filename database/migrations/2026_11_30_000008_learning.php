@@ -15,6 +15,7 @@ return new class extends Migration {
             $table->string('odds', 10)->default('own');
             $table->unsignedSmallInteger('again_months')->default(24);
         });
+        Schema::table('users', fn(Blueprint $table) => $table->string('numbers', 10)->default('point'));
         // What was replaced on the unit or its model not long before the job.
         Schema::table('jobs', function (Blueprint $table): void {
             $table->json('again')->nullable();
@@ -146,6 +147,7 @@ return new class extends Migration {
         Schema::dropIfExists('proven_counts');
         Schema::dropIfExists('proven_faults');
         Schema::dropIfExists('job_results');
+        Schema::table('users', fn(Blueprint $table) => $table->dropColumn('numbers'));
         Schema::table('jobs', function (Blueprint $table): void {
             $table->dropIndex(['workshop_id', 'model', 'created_at', 'id']);
             $table->dropColumn(['again', 'model']);

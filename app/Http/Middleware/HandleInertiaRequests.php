@@ -34,6 +34,7 @@ final class HandleInertiaRequests extends Middleware
                             array_filter(Ability::cases(), static fn(Ability $one): bool => $user->may($one)),
                         ),
                         theme: $user->theme,
+                        numbers: $user->numbers,
                     )
                     : null,
             'notice' => fn() => $request->session()->get('notice'),

@@ -229,7 +229,7 @@ final readonly class TestCard
             $from = $test->probe->quantity === Quantity::Ohms ? max(0.0, $band['from']) : $band['from'];
             $unit = $this->words->unit($test->probe->quantity);
             [$from, $to] = [$unit->fromBase($from), $unit->fromBase($band['to'])];
-            $label = $open ? Words::general('over-range') : self::range($from, $to, $unit->symbol);
+            $label = $open ? Words::general('over-range') : $this->range($from, $to, $unit->symbol);
 
             return new OutcomeShown(
                 value: null,
@@ -244,20 +244,24 @@ final readonly class TestCard
         ));
     }
 
-    private static function range(float $from, float $to, string $unit): string
+    private function range(float $from, float $to, string $unit): string
     {
-        $low = self::number($from);
-        if ((float) $low <= 0.0 && $from > -0.5) {
-            $high = self::number($to);
-
-            return (float) $high <= 0.0 ? "0 $unit or less" : "under $high $unit";
+        [$low, $high] = [$this->number($from), $this->number($to)];
+        // What is written as nothing, or less, and is nearly that.
+        if (self::isNothing($low) && $from > -0.5) {
+            return self::isNothing($high) ? "0 $unit or less" : "under $high $unit";
         }
 
-        return "$low to " . self::number($to) . " $unit";
+        return "$low to $high $unit";
+    }
+
+    private static function isNothing(string $written): bool
+    {
+        return (float) str_replace(',', '.', $written) <= 0.0;
     }
 
     /** To three figures, no finer than hundredths. */
-    private static function number(float $number): string
+    private function number(float $number): string
     {
         $decimals = match (true) {
             abs($number) >= 100.0 => 0,
@@ -265,7 +269,7 @@ final readonly class TestCard
             default => 2,
         };
 
-        return number_format($number, $decimals, '.', '');
+        return $this->words->units->numbers->figure($number, $decimals);
     }
 
     /**

@@ -73,7 +73,7 @@ final class Words
 
     public function test(Test $test): string
     {
-        return $this->circuit->texts->get("tests.$test->text", $test->words);
+        return $this->units->numbers->said($this->circuit->texts->get("tests.$test->text", $test->words));
     }
 
     public function tool(string $tool): string
@@ -181,19 +181,21 @@ final class Words
         }
         $size = abs($number);
         if ($quantity === Quantity::Ohms && $size >= 1000.0) {
-            return self::rounded($number / ($size >= 1e6 ? 1e6 : 1e3)) . ($size >= 1e6 ? ' MΩ' : ' kΩ');
+            return $this->rounded($number / ($size >= 1e6 ? 1e6 : 1e3)) . ($size >= 1e6 ? ' MΩ' : ' kΩ');
         }
 
         $unit = $this->unit($quantity);
 
-        return self::rounded($unit->fromBase($number)) . ' ' . $unit->symbol;
+        return $this->rounded($unit->fromBase($number)) . ' ' . $unit->symbol;
     }
 
-    private static function rounded(float $number): string
+    private function rounded(float $number): string
     {
         $size = abs($number);
-        $rounded = number_format($number, $size >= 100.0 ? 0 : ($size >= 1.0 ? 1 : 2), '.', '');
+        $digits = $size >= 100.0 ? 0 : ($size >= 1.0 ? 1 : 2);
+        // Nothing is not less than nothing.
+        $number = round($number, $digits) === 0.0 ? 0.0 : $number;
 
-        return (float) $rounded === 0.0 ? ltrim($rounded, '-') : $rounded;
+        return $this->units->numbers->figure($number, $digits);
     }
 }

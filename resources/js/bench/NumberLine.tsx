@@ -1,5 +1,5 @@
 import type { CardShown } from '@/generated/props';
-import { percent } from '@/lib/format';
+import { figure, percent } from '@/lib/format';
 
 interface Props {
     card: CardShown;
@@ -29,8 +29,7 @@ export default function NumberLine({ card, typed }: Props) {
     const first = Math.ceil(low / step) * step;
     const ticks = Array.from({ length: Math.floor((high - first) / step + 1e-6) + 1 }, (_, n) => first + n * step);
     // A rounded zero has no sign.
-    const written = (tick: number) =>
-        (step < 1 ? tick.toFixed(step < 0.1 ? 2 : 1) : tick.toFixed(0)).replace(/^-(0(\.0+)?)$/, '$1');
+    const written = (tick: number) => figure(tick, step >= 1 ? 0 : step < 0.1 ? 2 : 1).replace(/^-(0([.,]0+)?)$/, '$1');
     return (
         <figure
             aria-label="What each suspect would show"

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { ulid } from 'ulid';
 import StepBars from '@/captures/StepBars';
 import Trace from '@/captures/Trace';
-import { clock } from '@/lib/format';
+import { clock, figure } from '@/lib/format';
 import type { CaptureShown, CapturesPage, ChannelShown } from '@/generated/props';
 import { useMay } from '@/lib/may';
 import type { Shared } from '@/lib/page';
@@ -123,12 +123,12 @@ function Measured({ channel }: { channel: ChannelShown }) {
     if (pulses === null) return null;
     const parts =
         pulses.frequency === null
-            ? [`no pulses, ${pulses.mean.toFixed(2)} ${channel.unit || 'level'} on average`]
+            ? [`no pulses, ${figure(pulses.mean, 2)} ${channel.unit || 'level'} on average`]
             : [
-                  `${pulses.frequency.toFixed(2)} Hz`,
-                  `duty ${(pulses.duty ?? 0).toFixed(1)} %`,
-                  `from ${pulses.low.toFixed(1)} to ${pulses.high.toFixed(1)} ${channel.unit || 'levels'}`,
-                  `jitter ${(pulses.jitter ?? 0).toFixed(2)} %`,
+                  `${figure(pulses.frequency, 2)} Hz`,
+                  `duty ${figure(pulses.duty ?? 0, 1)} %`,
+                  `from ${figure(pulses.low, 1)} to ${figure(pulses.high, 1)} ${channel.unit || 'levels'}`,
+                  `jitter ${figure(pulses.jitter ?? 0, 2)} %`,
                   pulses.missing > 0 ? `${pulses.missing} pulses missing` : 'none missing',
                   ...(pulses.bounces > 0 ? [`${pulses.bounces} edges of bouncing contacts`] : []),
                   ...(pulses.activeHigh === null ? [] : [pulses.activeHigh ? 'active high' : 'active low']),

@@ -1,4 +1,5 @@
 import type { StepShown } from '@/generated/props';
+import { figure } from '@/lib/format';
 
 /** Duty of each step of the selector, as bars and as numbers. */
 export default function StepBars({ rows, findings }: { rows: StepShown[]; findings: string[] }) {
@@ -46,12 +47,12 @@ export default function StepBars({ rows, findings }: { rows: StepShown[]; findin
                                     {row.position}
                                 </th>
                                 <td className="pr-3">
-                                    {row.duty === null ? '–' : row.duty.toFixed(1)}
+                                    {row.duty === null ? '–' : figure(row.duty, 1)}
                                     {row.pulsed ? '' : ', still'}
                                 </td>
-                                <td className="pr-3">{row.frequency === null ? '–' : row.frequency.toFixed(1)}</td>
-                                <td className="pr-3">{row.low.toFixed(1)}</td>
-                                <td className="pr-3">{row.high.toFixed(1)}</td>
+                                <td className="pr-3">{row.frequency === null ? '–' : figure(row.frequency, 1)}</td>
+                                <td className="pr-3">{figure(row.low, 1)}</td>
+                                <td className="pr-3">{figure(row.high, 1)}</td>
                                 <td>{row.missing}</td>
                             </tr>
                         ))}

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState, type PointerEvent } from 'react';
 import type { CaptureShown } from '@/generated/props';
-import { seconds } from '@/lib/format';
+import { figure, seconds } from '@/lib/format';
 import Button from '@/ui/Button';
 
 const MARGIN = 56;
@@ -114,7 +114,7 @@ export default function Trace({ jobId, capture, channel }: Props) {
                             strokeDasharray="4 6"
                         />
                         <text x={width + 6} y={y(level) + 5} className="figure fill-soft text-[13px]">
-                            {level.toFixed(1)}
+                            {figure(level, 1)}
                             {shown?.unit === 'V' ? ' V' : ''}
                         </text>
                     </g>

@@ -20,6 +20,7 @@ export interface AccountPage {
     role: Role;
     /** "day" or "dash"; null for what each device shows. */
     theme: string | null;
+    numbers: NumberLanguage;
     /** Of units. */
     system: string;
     quantities: UnitChoice[];
@@ -1180,6 +1181,10 @@ export interface NewJobPage {
     finder: FinderStep[];
 }
 
+export type NumberLanguage =
+    | 'point'
+    | 'comma';
+
 /** How often something is at fault: as shipped, and as the workshop's own jobs have it. */
 export interface OddsShown {
     remedy: string;
@@ -1984,6 +1989,7 @@ export interface SignedIn {
     may: Ability[];
     /** That this person chose for all devices. */
     theme: string | null;
+    numbers: NumberLanguage;
 }
 
 /** Where parts were bought, and what came of them. */

@@ -1,4 +1,5 @@
 import type { SourceShown } from '@/generated/props';
+import { figure } from '@/lib/format';
 
 const whole = (share: number) => `${Math.round(100 * share)} %`;
 
@@ -36,7 +37,9 @@ export default function Sources({ sources }: { sources: SourceShown[] }) {
                                     {one.source}
                                 </th>
                                 <td className="figure px-3 text-right">{one.parts}</td>
-                                <td className="figure px-3 text-right">{one.leadDays?.toFixed(1) ?? ''}</td>
+                                <td className="figure px-3 text-right">
+                                    {one.leadDays === null ? '' : figure(one.leadDays, 1)}
+                                </td>
                                 <td className="figure px-3 text-right">{one.price === null ? '' : whole(one.price)}</td>
                                 <td className="px-3 text-right whitespace-nowrap">
                                     <span className="figure">

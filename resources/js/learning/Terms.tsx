@@ -3,7 +3,7 @@ import { useState } from 'react';
 import RecordsTabs from '@/learning/RecordsTabs';
 import Sources from '@/learning/Sources';
 import type { TermShown, TermsPage } from '@/generated/props';
-import { money } from '@/lib/format';
+import { figure, money } from '@/lib/format';
 import { useMay } from '@/lib/may';
 import type { Shared } from '@/lib/page';
 import Button from '@/ui/Button';
@@ -27,9 +27,9 @@ const groups: { kind: TermShown['kind']; title: string; head: string }[] = [
 
 function said(term: TermShown, value: number, currency: string): string {
     if (term.kind === 'price') return money(value, currency);
-    if (term.kind === 'come-back') return `${(100 * value).toFixed(1)} %`;
+    if (term.kind === 'come-back') return `${figure(100 * value, 1)} %`;
     const digits = value < 10 ? 1 : 0;
-    return value.toFixed(digits);
+    return figure(value, digits);
 }
 
 /** As it is typed: a chance as so many of a hundred. */

@@ -1,3 +1,16 @@
+/** How the person who looks writes numbers; set before anything is shown. */
+let comma = false;
+
+export function speakNumbers(language: 'point' | 'comma'): void {
+    comma = language === 'comma';
+}
+
+/** A number with so many decimals, in the language of the person who looks. */
+export function figure(amount: number, digits: number): string {
+    const text = amount.toFixed(digits);
+    return comma ? text.replace('.', ',') : text;
+}
+
 export function percent(share: number): string {
     if (share >= 0.995) return '>99%';
     if (share < 0.01) return '<1%';
@@ -5,7 +18,11 @@ export function percent(share: number): string {
 }
 
 export function money(amount: number, currency: string): string {
-    return new Intl.NumberFormat('en-GB', { style: 'currency', currency, maximumFractionDigits: 0 }).format(amount);
+    return new Intl.NumberFormat(comma ? 'de' : 'en-GB', {
+        style: 'currency',
+        currency,
+        maximumFractionDigits: 0,
+    }).format(amount);
 }
 
 export function minutes(amount: number): string {
@@ -37,9 +54,9 @@ export function sketchNumber(typed: string): number | null {
 export function seconds(time: number): string {
     const size = Math.abs(time);
     if (size === 0) return '0';
-    if (size < 1e-3) return `${(time * 1e6).toFixed(1)} µs`;
-    if (size < 1) return `${(time * 1e3).toFixed(2)} ms`;
-    return `${time.toFixed(3)} s`;
+    if (size < 1e-3) return `${figure(time * 1e6, 1)} µs`;
+    if (size < 1) return `${figure(time * 1e3, 2)} ms`;
+    return `${figure(time, 3)} s`;
 }
 
 /** Minutes and seconds of a wait. */

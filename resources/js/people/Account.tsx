@@ -49,8 +49,8 @@ function PasswordForm() {
 
 /** What everybody sets for themselves. */
 export default function Account() {
-    const { name, email, role, theme, system, quantities } = usePage<Props>().props;
-    const form = useForm({ name, theme: theme ?? 'device' });
+    const { name, email, role, theme, numbers, system, quantities } = usePage<Props>().props;
+    const form = useForm({ name, theme: theme ?? 'device', numbers });
     return (
         <Frame title="Your account">
             <div className="mx-auto max-w-[760px] px-5 py-6">
@@ -85,6 +85,16 @@ export default function Account() {
                             { value: 'dash', label: 'Dark' },
                         ]}
                         onChange={(next) => form.setData('theme', next)}
+                    />
+                    <Choices
+                        label="Numbers"
+                        value={form.data.numbers}
+                        choices={[
+                            { value: 'point', label: '12.4 V' },
+                            { value: 'comma', label: '12,4 V' },
+                        ]}
+                        onChange={(next) => form.setData('numbers', next === 'comma' ? 'comma' : 'point')}
+                        hint="Typed ones are read either way."
                     />
                     <Button type="submit" kind="act" disabled={form.processing}>
                         Save

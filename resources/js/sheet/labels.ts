@@ -1,5 +1,5 @@
 import type { DrawnSheet, SuspectShown } from '@/generated/props';
-import { inline, percent } from '@/lib/format';
+import { figure, inline, percent } from '@/lib/format';
 import { around, arrowOf, boxesOf, boxOf, overlap, padOf, ringOf, type Box, type Point } from './geometry';
 
 /** A text where it was found room. */
@@ -262,7 +262,7 @@ function volts(sheet: DrawnSheet, size: number): Wanted[] {
     const told = new Map<string, Point[]>();
     for (const [name, node] of Object.entries(sheet.nodes)) {
         if (!node || node.volts === null || name === '0') continue;
-        const text = (Math.abs(node.volts) < 0.05 ? 0 : node.volts).toFixed(1);
+        const text = figure(Math.abs(node.volts) < 0.05 ? 0 : node.volts, 1);
         // The same number close by says it already.
         const near = told.get(text)?.some(([x, y]) => Math.abs(x - node.x) + Math.abs(y - node.y) < 46);
         if (near) continue;

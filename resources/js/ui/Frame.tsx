@@ -1,6 +1,7 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
 import { useLayoutEffect, useState, type ReactNode } from 'react';
 import type { JobHead } from '@/generated/props';
+import { speakNumbers } from '@/lib/format';
 import { useMay } from '@/lib/may';
 import type { Shared } from '@/lib/page';
 import { showTheme, themeOfPerson } from '@/lib/theme';
@@ -137,6 +138,7 @@ interface Props {
 /** Head of every page: where you are, and the way back. */
 export default function Frame({ title, job, here = '', fill = false, children }: Props) {
     const { user, notice } = usePage<Shared>().props;
+    speakNumbers(user?.numbers ?? 'point');
     const theme = user?.theme ?? null;
     useLayoutEffect(() => themeOfPerson(theme), [theme]);
     return (

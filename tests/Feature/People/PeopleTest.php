@@ -260,4 +260,30 @@ final class PeopleTest extends TestCase
 
         return (string) parse_url(session('link')->url, \PHP_URL_PATH);
     }
+
+    public function testNumbersAreSaidAsThePersonWritesThem(): void
+    {
+        $user = $this->person();
+        $job = $this->jobOnBench($user);
+        $told = fn(): string => (string) json_encode(
+            $this->props("/jobs/$job->id/bench?test=motor-volts@4")['diagnosis'],
+        );
+        self::assertDoesNotMatchRegularExpression('/\\d,\\d V/', $told());
+        $account = ['name' => $user->name, 'theme' => 'device'];
+        $this->put('/account', $account + ['numbers' => 'both'])->assertSessionHasErrors('numbers');
+        $this->put('/account', $account + ['numbers' => 'comma'])->assertSessionHasNoErrors();
+        self::assertSame('comma', $this->props('/account')['numbers']);
+        self::assertMatchesRegularExpression('/\\d,\\d/', $told());
+        self::assertStringNotContainsString('13.0 ', $told());
+        // What a table is read from by another program stays as programs write it.
+        $this->post("/jobs/$job->id/readings", [
+            'id' => $this->ulid(),
+            'test' => 'motor-volts@4',
+            'value' => '12,4',
+        ])->assertSessionHasNoErrors();
+        $csv = $this->get("/jobs/$job->id/log.csv")
+            ->assertOk()
+            ->streamedContent();
+        self::assertStringContainsString('12.4', $csv);
+    }
 }
