@@ -35,7 +35,7 @@ final class ResultOfJob
             return;
         }
         $state = JobStates::of($job);
-        $result = JobResult::of($state, $job->workshop->decisionSettings());
+        $result = JobResult::of($state, $job->workshop->decisionSettings(), $job->workshop->hours());
         $of = [
             'workshop_id' => $job->workshop_id,
             'family' => $job->family,
@@ -108,7 +108,10 @@ final class ResultOfJob
     {
         DB::table('noted_terms')->where('job_id', $job->id)->delete();
         $rows = [];
-        foreach ($state->is(JobStage::Closed) ? NotedTerms::of($state, $job->unit_id) : [] as $one) {
+        foreach (
+            $state->is(JobStage::Closed) ? NotedTerms::of($state, $job->unit_id, $job->workshop->hours()) : []
+            as $one
+        ) {
             $rows[] = $of + [
                 'job_id' => $job->id,
                 'kind' => $one->kind->value,

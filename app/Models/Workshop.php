@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Learning\WorkingHours;
 
 /**
  * @property int    $id
@@ -25,6 +26,7 @@ use Ispira\Core\Kernel\DisplayUnits;
  * @property string $unit_system   of people who are invited
  * @property string $opens_at      as HH:MM
  * @property string $closes_at
+ * @property string $time_zone    in which these are meant
  * @property list<string>|null $working_days "mon" to "sun"; null for the usual five
  * @property list<string>|null $missing_tools keys of tools that the workshop does not own
  */
@@ -32,6 +34,8 @@ final class Workshop extends Model
 {
     public const OWN_ODDS = 'own';
     public const SHIPPED_ODDS = 'shipped';
+
+    public const USUAL_DAYS = ['mon', 'tue', 'wed', 'thu', 'fri'];
 
     private const NEWEST = 100;
 
@@ -53,6 +57,7 @@ final class Workshop extends Model
         'unit_system' => DisplayUnits::METRIC,
         'opens_at' => '08:00',
         'closes_at' => '17:00',
+        'time_zone' => 'UTC',
         'odds' => self::OWN_ODDS,
         'again_months' => 24,
     ];
@@ -155,6 +160,16 @@ final class Workshop extends Model
     public function decisionSettings(array $missingTools = [], array $leftOut = []): DecisionSettings
     {
         return new DecisionSettings($this->labour_per_hour, $this->come_back_hours, $missingTools, [], $leftOut);
+    }
+
+    public function hours(): WorkingHours
+    {
+        return new WorkingHours(
+            $this->opens_at,
+            $this->closes_at,
+            $this->working_days ?? self::USUAL_DAYS,
+            new \DateTimeZone($this->time_zone),
+        );
     }
 
     /** The next number of a job; call inside the transaction that stores the job. */

@@ -23,7 +23,6 @@ use Ispira\Core\Kernel\UnreadableNumber;
 final class SettingsController extends Controller
 {
     public const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
-    public const USUAL_DAYS = ['mon', 'tue', 'wed', 'thu', 'fri'];
 
     /** What each number may be, and what it is called where it is not. */
     private const NUMBERS = [
@@ -48,7 +47,9 @@ final class SettingsController extends Controller
             unitSystem: $workshop->unit_system,
             opensAt: $workshop->opens_at,
             closesAt: $workshop->closes_at,
-            workingDays: $workshop->working_days ?? self::USUAL_DAYS,
+            timeZone: $workshop->time_zone,
+            timeZones: \DateTimeZone::listIdentifiers(),
+            workingDays: $workshop->working_days ?? Workshop::USUAL_DAYS,
             tools: $this->tools->all(),
             missingTools: $workshop->missing_tools ?? [],
             odds: $workshop->odds,
@@ -71,6 +72,7 @@ final class SettingsController extends Controller
                 'unitSystem' => ['required', Rule::in([DisplayUnits::METRIC, DisplayUnits::US])],
                 'opensAt' => ['required', 'date_format:H:i'],
                 'closesAt' => ['required', 'date_format:H:i', 'after:opensAt'],
+                'timeZone' => ['required', 'timezone'],
                 'workingDays' => ['required', 'array', 'min:1'],
                 'workingDays.*' => ['string', Rule::in(self::DAYS)],
                 'againMonths' => ['required', 'integer', 'min:0', 'max:120'],
@@ -85,6 +87,7 @@ final class SettingsController extends Controller
                 'opensAt.*' => 'Give a time such as 08:00.',
                 'closesAt.after' => 'It closes after it opens.',
                 'closesAt.*' => 'Give a time such as 17:00.',
+                'timeZone.*' => 'Choose the time zone of the workshop.',
                 'workingDays.*' => 'Choose at least one day.',
                 '*.max' => 'Keep it under :max characters.',
             ],
@@ -98,6 +101,7 @@ final class SettingsController extends Controller
             'unit_system' => $data['unitSystem'],
             'opens_at' => $data['opensAt'],
             'closes_at' => $data['closesAt'],
+            'time_zone' => $data['timeZone'],
             'working_days' => array_values(array_intersect(self::DAYS, $data['workingDays'])),
             'missing_tools' => array_values(array_unique($data['missingTools'] ?? [])),
             'odds' => $data['odds'],

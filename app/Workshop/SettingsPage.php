@@ -12,6 +12,7 @@ final readonly class SettingsPage extends Page
     /**
      * @param string $opensAt HH:MM
      * @param string $closesAt HH:MM
+     * @param list<string> $timeZones
      * @param list<string> $workingDays "mon" to "sun"
      * @param list<Choice> $tools
      * @param list<string> $missingTools keys of those that the workshop does not own
@@ -29,6 +30,8 @@ final readonly class SettingsPage extends Page
         public string $unitSystem,
         public string $opensAt,
         public string $closesAt,
+        public string $timeZone,
+        public array $timeZones,
         public array $workingDays,
         public array $tools,
         public array $missingTools,

@@ -85,6 +85,9 @@ final readonly class StoredWorkplace implements Workplace
 
     public function lessons(JobState $job): array
     {
+        if ($job->practice !== null) {
+            return [];
+        }
         $lessons = LessonShown::of($this->workshop(), $job->family, trim((string) $job->head->model));
 
         return array_column($lessons, 'lesson');

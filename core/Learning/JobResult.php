@@ -41,7 +41,7 @@ final readonly class JobResult
     ) {}
 
     /** Null where a job says nothing yet, or is make-believe. */
-    public static function of(JobState $job, DecisionSettings $settings): ?self
+    public static function of(JobState $job, DecisionSettings $settings, WorkingHours $hours): ?self
     {
         if (
             $job->practice !== null ||
@@ -64,7 +64,7 @@ final readonly class JobResult
                 $job->ledger->all(EntryKind::Reopened),
                 static fn(Entry $one): bool => $one->flag('cameBack'),
             ) !== [];
-        $minutes = self::minutes($job);
+        $minutes = self::minutes($job, $hours);
         $money = new Money($job->circuit, $settings);
         $avoidable = $settings->labour($minutes);
         foreach ($vain as $one) {
@@ -91,10 +91,10 @@ final readonly class JobResult
         return array_filter($this->verdicts, static fn(StatedVerdict $one): bool => $one->held === false) !== [];
     }
 
-    private static function minutes(JobState $job): float
+    private static function minutes(JobState $job, WorkingHours $hours): float
     {
         return array_sum(
-            array_map(static fn(Taken $one): float => $one->minutes, Taken::on($job->circuit, $job->readings)),
+            array_map(static fn(Taken $one): float => $one->minutes, Taken::on($job->circuit, $job->readings, $hours)),
         );
     }
 }

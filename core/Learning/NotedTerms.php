@@ -24,20 +24,20 @@ final class NotedTerms
     private function __construct() {}
 
     /** @return list<NotedTerm> */
-    public static function of(JobState $job, string $unit): array
+    public static function of(JobState $job, string $unit, WorkingHours $hours): array
     {
         if ($job->practice !== null) {
             return [];
         }
 
-        return [...self::minutes($job), ...$job->is(JobStage::Closed) ? self::parts($job, $unit) : []];
+        return [...self::minutes($job, $hours), ...$job->is(JobStage::Closed) ? self::parts($job, $unit) : []];
     }
 
     /** @return list<NotedTerm> */
-    private static function minutes(JobState $job): array
+    private static function minutes(JobState $job, WorkingHours $hours): array
     {
         $noted = [];
-        foreach (Taken::on($job->circuit, $job->readings) as $one) {
+        foreach (Taken::on($job->circuit, $job->readings, $hours) as $one) {
             if ($one->measured && $one->shipped > 0.0) {
                 $kind = $one->reached === null ? TermKind::Test : TermKind::Access;
                 $noted[] = new NotedTerm(

@@ -42,7 +42,7 @@ final readonly class Taken
      *
      * @return list<self>
      */
-    public static function on(CircuitModel $circuit, array $readings): array
+    public static function on(CircuitModel $circuit, array $readings, WorkingHours $hours): array
     {
         $taken = $opened = [];
         $before = null;
@@ -53,7 +53,7 @@ final readonly class Taken
             if ($test !== null && $test->offered && !$test->asked && $one->map === null) {
                 $shipped = $circuit->minutes($test, $opened);
                 $reached = array_values(array_diff($test->access, $opened))[0] ?? null;
-                $gap = $at === null || $before === null ? null : ($at - $before) / 60.0;
+                $gap = $at === null || $before === null ? null : $hours->between($before, $at);
                 $most = min(max(self::BREAK_MINUTES, 1.5 * $shipped), self::BREAK_TIMES * max(1.0, $shipped));
                 $measured = $gap !== null && $gap >= self::LEAST_MINUTES && $gap <= $most;
                 $taken[] = new self($test, $measured ? $gap : $shipped, $shipped, $measured, $reached, $one->takenAt);

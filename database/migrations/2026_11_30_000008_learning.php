@@ -14,6 +14,7 @@ return new class extends Migration {
         Schema::table('workshops', function (Blueprint $table): void {
             $table->string('odds', 10)->default('own');
             $table->unsignedSmallInteger('again_months')->default(24);
+            $table->string('time_zone', 60)->default('UTC');
         });
         Schema::table('users', fn(Blueprint $table) => $table->string('numbers', 10)->default('point'));
         // What was replaced on the unit or its model not long before the job.
@@ -152,6 +153,6 @@ return new class extends Migration {
             $table->dropIndex(['workshop_id', 'model', 'created_at', 'id']);
             $table->dropColumn(['again', 'model']);
         });
-        Schema::table('workshops', fn(Blueprint $table) => $table->dropColumn(['odds', 'again_months']));
+        Schema::table('workshops', fn(Blueprint $table) => $table->dropColumn(['odds', 'again_months', 'time_zone']));
     }
 };

@@ -1944,6 +1944,8 @@ export interface SettingsPage {
     opensAt: string;
     /** HH:MM. */
     closesAt: string;
+    timeZone: string;
+    timeZones: string[];
     /** "mon" to "sun". */
     workingDays: string[];
     tools: Choice[];

@@ -6,6 +6,7 @@ import Choices from '@/ui/Choices';
 import { TextArea, TextField } from '@/ui/Field';
 import Frame from '@/ui/Frame';
 import TextLink from '@/ui/TextLink';
+import Select from '@/ui/Select';
 import Tick from '@/ui/Tick';
 
 type Props = SettingsPage & Shared;
@@ -32,6 +33,7 @@ function useSettings(page: SettingsPage) {
         unitSystem: page.unitSystem,
         opensAt: page.opensAt,
         closesAt: page.closesAt,
+        timeZone: page.timeZone,
         workingDays: page.workingDays,
         missingTools: page.missingTools,
         odds: page.odds,
@@ -95,16 +97,20 @@ function Money({ form }: { form: Form }) {
     );
 }
 
-function Hours({ form }: { form: Form }) {
+function Hours({ form, zones }: { form: Form; zones: string[] }) {
     return (
         <fieldset className="mt-6 border-t border-rule pt-3">
             <legend className="pr-3 text-lg font-semibold">Working hours</legend>
-            <p className="mb-3 text-soft">
-                Between readings only these count as work; a part is expected on one of these days.
-            </p>
+            <p className="mb-3 text-soft">Between two readings on different days only these count as work.</p>
             <div className="flex flex-wrap items-start gap-4">
                 <TextField label="From" inputMode="numeric" className="w-28" {...field(form, 'opensAt')} />
                 <TextField label="To" inputMode="numeric" className="w-28" {...field(form, 'closesAt')} />
+                <Select
+                    label="Time zone"
+                    className="w-64 max-w-full"
+                    choices={zones.map((zone) => ({ value: zone, label: zone }))}
+                    {...field(form, 'timeZone')}
+                />
                 <div className="flex flex-wrap gap-x-4 sm:mt-7">
                     {days.map(([key, label]) => (
                         <Tick
@@ -142,7 +148,7 @@ export default function Settings() {
                 <h1 className="text-[1.8rem] leading-none font-semibold">Settings of the workshop</h1>
                 <OnSheets form={form} />
                 <Money form={form} />
-                <Hours form={form} />
+                <Hours form={form} zones={page.timeZones} />
                 <fieldset className="mt-6 border-t border-rule pt-3">
                     <legend className="pr-3 text-lg font-semibold">Tools</legend>
                     <p className="mb-1 text-soft">Tests that need one which is not here are not proposed to anybody.</p>

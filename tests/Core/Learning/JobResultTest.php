@@ -8,6 +8,7 @@ use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Money;
 use Ispira\Core\Learning\JobResult;
 use Ispira\Core\Learning\ProvenJob;
+use Ispira\Core\Learning\WorkingHours;
 use PHPUnit\Framework\TestCase;
 
 final class JobResultTest extends TestCase
@@ -17,7 +18,7 @@ final class JobResultTest extends TestCase
         $right = 0;
         $settings = new DecisionSettings();
         foreach (PastJobs::all() as $number => $job) {
-            $result = JobResult::of($job, $settings);
+            $result = JobResult::of($job, $settings, new WorkingHours());
             self::assertNotNull($result, "job $number");
             self::assertCount(\count($job->replacements), $result->verdicts);
             self::assertSame(!$result->isInVain(), $result->rightFirst, "job $number");
@@ -78,6 +79,12 @@ final class JobResultTest extends TestCase
         ) {
             self::assertNull(ProvenJob::from(PastJobs::changed($number, $change)), json_encode($change) ?: '');
         }
-        self::assertNull(JobResult::of(PastJobs::changed($number, ['outcome' => 'cancelled']), new DecisionSettings()));
+        self::assertNull(
+            JobResult::of(
+                PastJobs::changed($number, ['outcome' => 'cancelled']),
+                new DecisionSettings(),
+                new WorkingHours(),
+            ),
+        );
     }
 }

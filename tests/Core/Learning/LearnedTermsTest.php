@@ -14,6 +14,7 @@ use Ispira\Core\Learning\NotedTerm;
 use Ispira\Core\Learning\NotedTerms;
 use Ispira\Core\Learning\TermKind;
 use Ispira\Core\Learning\TermRow;
+use Ispira\Core\Learning\WorkingHours;
 use PHPUnit\Framework\TestCase;
 
 final class LearnedTermsTest extends TestCase
@@ -128,7 +129,7 @@ final class LearnedTermsTest extends TestCase
     {
         $kinds = [];
         foreach (PastJobs::all() as $job) {
-            foreach (NotedTerms::of($job, 'unit') as $one) {
+            foreach (NotedTerms::of($job, 'unit', new WorkingHours()) as $one) {
                 $kinds[$one->kind->value][] = $one->value;
                 self::assertGreaterThanOrEqual(0.0, $one->value);
             }

@@ -217,6 +217,7 @@ final class PeopleTest extends TestCase
                 'workingDays',
                 'missingTools',
                 'odds',
+                'timeZone',
                 'againMonths',
             ]),
         );
