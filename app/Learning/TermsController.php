@@ -30,6 +30,10 @@ use Ispira\Core\Learning\TermRow;
  */
 final class TermsController extends Controller
 {
+    /** So many of the newest jobs say which variants there are, and so many of these are shown. */
+    private const JOBS_LOOKED_AT = 60;
+    private const MOST_VARIANTS = 8;
+
     public function __construct(private readonly FamilyRegistry $families) {}
 
     public function index(Request $request): TermsPage
@@ -39,8 +43,18 @@ final class TermsController extends Controller
         $family = $this->families->has($family)
             ? $family
             : $workshop->usualFamily() ?? (string) array_key_first($this->families->all());
-        $circuit = $this->circuit($workshop, $family);
-        $words = new Words($circuit);
+        $terms = [];
+        foreach ($this->rows($workshop, $family) as [$row, $circuit]) {
+            $terms[] = new TermShown(
+                $row->kind,
+                $row->key,
+                self::label($circuit, new Words($circuit), $row),
+                round($row->shipped, 3),
+                round($row->own, 3),
+                $row->noted,
+                $row->pinned,
+            );
+        }
 
         return new TermsPage(
             families: array_map(
@@ -49,18 +63,7 @@ final class TermsController extends Controller
                 array_values($this->families->all()),
             ),
             family: $family,
-            terms: array_map(
-                static fn(TermRow $row): TermShown => new TermShown(
-                    $row->kind,
-                    $row->key,
-                    self::label($circuit, $words, $row),
-                    round($row->shipped, 3),
-                    round($row->own, 3),
-                    $row->noted,
-                    $row->pinned,
-                ),
-                OwnTerms::learned($workshop, $circuit, $family, '')->rows,
-            ),
+            terms: $terms,
             sources: self::sources($workshop, $family),
         );
     }
@@ -75,12 +78,9 @@ final class TermsController extends Controller
             'value' => ['nullable'],
         ]);
         $kind = TermKind::from($data['kind']);
-        $circuit = $this->circuit($lead->workshop, $data['family']);
-        $row = null;
-        foreach (OwnTerms::learned($lead->workshop, $circuit, $data['family'], '')->rows as $one) {
-            $row = $one->kind === $kind && $one->key === $data['key'] ? $one : $row;
-        }
-        $row ?? throw ValidationException::withMessages(['value' => 'That is not there any more. Reload the page.']);
+        [$row, $circuit] =
+            $this->rows($lead->workshop, $data['family'])["$kind->value {$data['key']}"] ??
+            throw ValidationException::withMessages(['value' => 'That is not there any more. Reload the page.']);
         $value = self::value($data['value'] ?? null, $kind);
         $of = [
             'workshop_id' => $lead->workshop_id,
@@ -133,13 +133,36 @@ final class TermsController extends Controller
             ]);
     }
 
-    /** That of its newest job, whose variant is asked about. */
-    private function circuit(Workshop $workshop, string $family): CircuitModel
+    /**
+     * Terms of all the variants that the workshop had lately, each once.
+     *
+     * @return array<string, array{TermRow, CircuitModel}> with a circuit that has it, by kind and key
+     */
+    private function rows(Workshop $workshop, string $family): array
     {
-        $newest = $workshop->jobs()->where('family', $family)->whereNull('part')->latest('updated_at')->first();
-        $kind = $this->families->get($family);
+        $rows = [];
+        foreach ($this->variants($workshop, $family) as $circuit) {
+            foreach (OwnTerms::learned($workshop, $circuit, $family, '')->rows as $row) {
+                $rows["{$row->kind->value} $row->key"] ??= [$row, $circuit];
+            }
+        }
 
-        return $newest?->circuit() ?? $kind->circuit($kind->parameters()->read([]));
+        return $rows;
+    }
+
+    /** @return list<CircuitModel> of its newest jobs, one for each variant, and the ordinary one */
+    private function variants(Workshop $workshop, string $family): array
+    {
+        $kind = $this->families->get($family);
+        $circuits = [];
+        $newest = $workshop->jobs()->where('family', $family)->whereNull('part')->latest('updated_at');
+        foreach ($newest->limit(self::JOBS_LOOKED_AT)->get(['id', 'family', 'parameters', 'part']) as $job) {
+            if (count($circuits) < self::MOST_VARIANTS) {
+                $circuits[(string) json_encode($job->parameters)] ??= $job->circuit();
+            }
+        }
+
+        return [...array_values($circuits), $kind->circuit($kind->parameters()->read([]))];
     }
 
     private static function label(CircuitModel $circuit, Words $words, TermRow $row): string

@@ -81,11 +81,15 @@ test('a lead looks at results, at the jobs behind a number, and pins what a part
     await page.getByRole('radio', { name: 'Prices' }).click();
     const price = page.getByRole('region', { name: 'Prices' });
     await page.getByRole('checkbox', { name: /nobody has noted/ }).check();
-    await price.getByRole('button', { name: 'Pin: Wire from selector to pack' }).click();
-    await price.getByLabel('Wire from selector to pack: stays at').fill('19,80');
+    await price.getByRole('button', { name: 'Pin: Blower motor' }).click();
+    await price.getByLabel('Blower motor: stays at').fill('19,80');
     await price.getByRole('button', { name: 'Pin it' }).click();
     await expect(page.getByRole('status')).toContainText('Pinned');
-    await expect(price.getByRole('listitem').filter({ hasText: 'Wire from selector to pack' })).toContainText('pinned');
+    const motor = price.getByRole('listitem').filter({ hasText: /^Blower motor/ });
+    await expect(motor).toContainText('pinned');
+    await motor.getByRole('button', { name: 'Pin: Blower motor' }).click();
+    await price.getByRole('button', { name: 'Release it' }).click();
+    await expect(page.getByRole('status')).toContainText('Released');
     expect(errors).toEqual([]);
 });
 
