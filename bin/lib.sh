@@ -2,6 +2,8 @@
 
 root=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 cd "$root"
+# What is made here, sessions and keys among it, is nobody else's on this machine.
+umask 077
 mkdir -p var
 
 # JIT and a compiled-code cache make the diagnosis several times faster.
@@ -58,26 +60,42 @@ start_database() {
     local folder=$1 port=$2
     database_socket="$folder/server.sock"
     [ "${#database_socket}" -lt 100 ] || database_socket="/tmp/ispira-$(id -u)-$port.sock"
+    mkdir -p "$folder"
+    chmod 700 "$folder"
     if [ ! -d "$folder/data/mysql" ]; then
         mkdir -p "$folder/data" "$folder/tmp"
-        mariadb-install-db --no-defaults --user="$(id -un)" --datadir="$folder/data" --auth-root-authentication-method=normal --skip-test-db --skip-name-resolve >"$folder/install.log" 2>&1 || fail "The database could not be made, see $folder/install.log"
+        mariadb-install-db --no-defaults --user="$(id -un)" --datadir="$folder/data" --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" --skip-test-db --skip-name-resolve >"$folder/install.log" 2>&1 || fail "The database could not be made, see $folder/install.log"
     fi
     mariadbd --no-defaults --user="$(id -un)" --datadir="$folder/data" --bind-address=127.0.0.1 --port="$port" --socket="$database_socket" --pid-file="$folder/server.pid" --log-error="$folder/server.log" --tmpdir="$folder/tmp" --innodb-flush-log-at-trx-commit=1 --innodb-doublewrite=1 --innodb-buffer-pool-size=256M --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve </dev/null >/dev/null 2>&1 &
     local tries
     for tries in $(seq 100); do
-        mariadb-admin --no-defaults --socket="$database_socket" -uroot ping >/dev/null 2>&1 && return
+        mariadb-admin --no-defaults --socket="$database_socket" -u"$(id -un)" ping >/dev/null 2>&1 && { secure_database; return; }
         sleep 0.2
     done
     fail "The database did not start, see $folder/server.log"
 }
 
 stop_database() {
-    [ -n "${database_socket:-}" ] && mariadb-admin --no-defaults --socket="$database_socket" -uroot shutdown >/dev/null 2>&1
+    [ -n "${database_socket:-}" ] && mariadb-admin --no-defaults --socket="$database_socket" -u"$(id -un)" shutdown >/dev/null 2>&1
+}
+
+administrate() { mariadb --no-defaults --socket="$database_socket" -u"$(id -un)" "$@"; }
+
+# Only who owns the server's socket administers it, and nobody over the network: also where it was made otherwise.
+secure_database() {
+    local me; me=$(id -un)
+    administrate -e 'SELECT 1' >/dev/null 2>&1 || mariadb --no-defaults --socket="$database_socket" -uroot -e \
+        "CREATE USER IF NOT EXISTS '$me'@'localhost' IDENTIFIED VIA unix_socket; GRANT ALL ON *.* TO '$me'@'localhost' WITH GRANT OPTION"
+    administrate <<SQL
+ALTER USER '$me'@'localhost' IDENTIFIED VIA unix_socket;
+DROP USER IF EXISTS 'root'@'127.0.0.1', 'root'@'::1', 'root'@'$(hostname)';
+$([ "$me" = root ] || printf "DROP USER IF EXISTS 'root'@'localhost';")
+SQL
 }
 
 # make_database NAME USER PASSWORD
 make_database() {
-    mariadb --no-defaults --socket="$database_socket" -uroot <<SQL
+    administrate <<SQL
 CREATE DATABASE IF NOT EXISTS \`$1\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
 CREATE USER IF NOT EXISTS '$2'@'127.0.0.1' IDENTIFIED BY '$3';
 ALTER USER '$2'@'127.0.0.1' IDENTIFIED BY '$3';
@@ -87,7 +105,7 @@ SQL
 
 # serve PORT: the application on loopback with four workers, in a process group of its own.
 serve() {
-    ( cd public && PHP_CLI_SERVER_WORKERS=4 exec setsid php "${php_fast[@]}" -d upload_max_filesize=512M -d post_max_size=520M -d memory_limit=256M -d max_execution_time=300 -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php ) >>"var/server-$1.log" 2>&1 </dev/null &
+    ( cd public && PHP_CLI_SERVER_WORKERS=4 exec setsid php "${php_fast[@]}" -d expose_php=0 -d upload_max_filesize=512M -d post_max_size=520M -d memory_limit=256M -d max_execution_time=300 -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php ) >>"var/server-$1.log" 2>&1 </dev/null &
     server_pid=$!
     local tries
     for tries in $(seq 100); do

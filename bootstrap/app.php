@@ -2,6 +2,7 @@
 
 use App\Http\Middleware\FromOutbox;
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\SecureHeaders;
 use App\Http\Middleware\SessionHolds;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Application;
@@ -17,6 +18,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__ . '/../routes/web.php')
     ->withCommands([__DIR__ . '/../app/Console/Commands'])
     ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->append(SecureHeaders::class);
         $middleware->web(append: [SessionHolds::class, FromOutbox::class, HandleInertiaRequests::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');

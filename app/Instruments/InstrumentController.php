@@ -68,12 +68,12 @@ final class InstrumentController extends Controller
         }
         $meter = $workshop->meters()->create($data);
 
-        return $this->tried($meter);
+        return $this->tried($request, $meter);
     }
 
     public function try(Request $request, string $meter): RedirectResponse
     {
-        return $this->tried($this->user($request)->workshop->meters()->findOrFail($meter));
+        return $this->tried($request, $this->user($request)->workshop->meters()->findOrFail($meter));
     }
 
     public function destroy(Request $request, string $meter): RedirectResponse
@@ -110,10 +110,11 @@ final class InstrumentController extends Controller
         return back(303);
     }
 
-    private function tried(MeterAddress $meter): RedirectResponse
+    private function tried(Request $request, MeterAddress $meter): RedirectResponse
     {
         try {
-            $meter->update(['identity' => mb_substr($meter->meter()->identity(), 0, 120)]);
+            $said = OneVisit::of($this->user($request), static fn(): string => $meter->meter()->identity());
+            $meter->update(['identity' => mb_substr($said, 0, 120)]);
             $tried = new MeterTried(meter: $meter->id, works: true, says: "It answers: $meter->identity");
         } catch (MeterTrouble $trouble) {
             $tried = new MeterTried(meter: $meter->id, works: false, says: $trouble->getMessage());

@@ -53,7 +53,10 @@ final readonly class LiveMeter
             is_array($kept) && is_float($kept['range'] ?? null)
                 ? $kept['range']
                 : $this->range($circuit, $test, $function);
-        $samples = $address->meter()->read($function, $range, self::SAMPLES_A_LOOK);
+        $samples = OneVisit::of(
+            $user,
+            static fn(): array => $address->meter()->read($function, $range, self::SAMPLES_A_LOOK),
+        );
         $before = is_array($kept) && is_array($kept['samples'] ?? null) ? $kept['samples'] : [];
         /** @var non-empty-list<float|null> $all */
         $all = array_slice([...array_values($before), ...$samples], -self::KEPT_SAMPLES);

@@ -15,11 +15,16 @@ use Ispira\Core\Instrument\ScpiReply;
 final class ScpiMeter implements Meter
 {
     private const CONNECT_SECONDS = 1.0;
-    private const ANSWER_SECONDS = 3;
+
+    /** The whole visit, however slowly a meter answers: no longer may it keep anybody waiting. */
+    private const VISIT_SECONDS = 4.5;
     private const MOST_BYTES = 4096;
 
     /** @var resource|null */
     private $stream;
+
+    /** Moment at which the visit ends, in seconds of the monotonic clock. */
+    private float $ends = 0.0;
 
     public function __construct(private readonly string $host, private readonly int $port) {}
 
@@ -71,15 +76,16 @@ final class ScpiMeter implements Meter
     private function ask(string $command): string
     {
         $stream = $this->tell($command);
-        $answer = fgets($stream, self::MOST_BYTES);
-        if ($answer === false || !str_ends_with($answer, "\n")) {
-            $silent = stream_get_meta_data($stream)['timed_out'];
-            $this->close();
-            throw new MeterTrouble(
-                $silent
-                    ? $this->at('is connected but does not answer: is it busy, or locked to its front panel?')
-                    : $this->at('broke the connection off.'),
-            );
+        $answer = '';
+        while (!str_ends_with($answer, "\n")) {
+            $left = $this->left();
+            $read = [$stream];
+            $write = $except = null;
+            $ready = @stream_select($read, $write, $except, (int) $left, (int) (fmod($left, 1.0) * 1e6));
+            $heard = $ready === 1 ? fread($stream, self::MOST_BYTES) : false;
+            if ($heard === false || $heard === '' || strlen($answer .= $heard) > self::MOST_BYTES) {
+                throw $this->trouble();
+            }
         }
 
         return $answer;
@@ -94,8 +100,7 @@ final class ScpiMeter implements Meter
     {
         $stream = $this->connected();
         if (@fwrite($stream, "$command\n") === false) {
-            $this->close();
-            throw new MeterTrouble($this->at('broke the connection off.'));
+            throw $this->trouble();
         }
 
         return $stream;
@@ -111,13 +116,41 @@ final class ScpiMeter implements Meter
         if ($this->stream !== null) {
             return $this->stream;
         }
-        $stream = @stream_socket_client("tcp://$this->host:$this->port", $code, $message, self::CONNECT_SECONDS);
+        $this->ends = self::now() + self::VISIT_SECONDS;
+        // Looked up once, and gone to where that was: a name that changes in between leads nowhere else.
+        $address = WorkshopNetwork::address($this->host) ?? throw $this->trouble();
+        $host = str_contains($address, ':') ? "[$address]" : $address;
+        $stream = @stream_socket_client("tcp://$host:$this->port", $code, $message, self::CONNECT_SECONDS);
         if ($stream === false) {
-            throw new MeterTrouble($this->at('cannot be reached: is it on, and is its cable in?'));
+            throw $this->trouble();
         }
-        stream_set_timeout($stream, self::ANSWER_SECONDS);
+        stream_set_blocking($stream, false);
 
         return $this->stream = $stream;
+    }
+
+    /** @throws MeterTrouble when there is no time left */
+    private function left(): float
+    {
+        $left = $this->ends - self::now();
+
+        return $left > 0.0 ? $left : throw $this->trouble();
+    }
+
+    private static function now(): float
+    {
+        return hrtime(true) / 1e9;
+    }
+
+    /** One answer for all that goes wrong out there: what else listens on a network is nobody's business. */
+    private function trouble(): MeterTrouble
+    {
+        $this->close();
+
+        return new MeterTrouble(
+            "The meter at $this->host:$this->port cannot be reached or does not answer: is it on, is its cable in, is " .
+                'it busy or locked to its front panel?',
+        );
     }
 
     private function close(): void
@@ -126,10 +159,5 @@ final class ScpiMeter implements Meter
             fclose($this->stream);
         }
         $this->stream = null;
-    }
-
-    private function at(string $trouble): string
-    {
-        return "The meter at $this->host:$this->port $trouble";
     }
 }

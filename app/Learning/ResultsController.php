@@ -6,6 +6,7 @@ namespace App\Learning;
 
 use App\Http\Asked;
 use App\Http\Controller;
+use App\Http\CsvCell;
 use App\Jobs\JobListed;
 use App\Models\Job;
 use App\Models\Workshop;
@@ -74,26 +75,19 @@ final class ResultsController extends Controller
                 $out = fopen('php://output', 'w');
                 abort_if($out === false, 500);
                 $head = [$by->value, 'jobs', 'judged', 'right first time', 'came back', 'minutes a job'];
-                fputcsv($out, [...$head, 'avoidable money a job', 'by guessing'], ',', '"', '');
+                CsvCell::row($out, [...$head, 'avoidable money a job', 'by guessing']);
                 foreach ($rows as $row) {
                     $number = static fn(?float $one): string => $one === null ? '' : (string) round($one, 2);
-                    fputcsv(
-                        $out,
-                        [
-                            // A cell that a table would take for a formula is made a text.
-                            preg_match('/^[=+\-@\t\r]/', $row->label) === 1 ? "'$row->label" : $row->label,
-                            $row->jobs,
-                            $row->right->all,
-                            $row->right->of,
-                            $row->cameBack,
-                            $number($row->minutes),
-                            $number($row->avoidable),
-                            $number($row->guessing),
-                        ],
-                        ',',
-                        '"',
-                        '',
-                    );
+                    CsvCell::row($out, [
+                        $row->label,
+                        $row->jobs,
+                        $row->right->all,
+                        $row->right->of,
+                        $row->cameBack,
+                        $number($row->minutes),
+                        $number($row->avoidable),
+                        $number($row->guessing),
+                    ]);
                 }
             },
             "results-by-$by->value.csv",

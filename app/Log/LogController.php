@@ -7,6 +7,7 @@ namespace App\Log;
 use App\Bench\ReadingRefused;
 use App\Bench\RecordReading;
 use App\Http\Controller;
+use App\Http\CsvCell;
 use App\Jobs\JobStates;
 use App\Jobs\JobView;
 use App\Models\Job;
@@ -89,7 +90,7 @@ final class LogController extends Controller
                 $out = fopen('php://output', 'w');
                 abort_if($out === false, 500);
                 foreach (ReadingTable::rows($job, $circuit) as $row) {
-                    fputcsv($out, $row, ',', '"', '');
+                    CsvCell::row($out, $row);
                 }
             },
             JobView::number($job) . '-readings.csv',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use App\Http\CsvCell;
 use App\Models\Job;
 use App\Models\Reading;
 use Illuminate\Support\Carbon;
@@ -98,7 +99,7 @@ final class ReadingTable
                 $readings[] = self::reading(
                     $job,
                     $circuit,
-                    array_map(static fn(?string $cell): string => mb_scrub(trim((string) $cell)), $row),
+                    array_map(static fn(?string $cell): string => CsvCell::read(mb_scrub(trim((string) $cell))), $row),
                 );
             } catch (UnreadableNumber | RefusedReading $error) {
                 throw new UnreadableNumber("Line $line: {$error->getMessage()}");

@@ -31,6 +31,9 @@ use Ispira\Core\Kernel\NumberLanguage;
  */
 final class User extends Authenticatable
 {
+    /** How addresses of the demo end. */
+    public const DEMO = '@halvmark.example';
+
     protected $guarded = [];
 
     protected $hidden = ['password', 'remember_token'];
@@ -46,6 +49,12 @@ final class User extends Authenticatable
         'disabled_at' => 'datetime',
         'seen_at' => 'datetime',
     ];
+
+    /** Whether it is an account of the demo, whose password everybody knows, where the demo is off. */
+    public function isLeftOver(): bool
+    {
+        return str_ends_with($this->email, self::DEMO) && !config()->boolean('ispira.demo');
+    }
 
     public function may(Ability $ability): bool
     {

@@ -6,6 +6,7 @@ namespace App\Parts;
 
 use App\Http\Asked;
 use App\Http\Controller;
+use App\Http\CsvCell;
 use App\Models\CatalogueEntry;
 use App\Models\Workshop;
 use Illuminate\Http\JsonResponse;
@@ -125,7 +126,7 @@ final class PartsController extends Controller
                 $out = fopen('php://output', 'w');
                 abort_if($out === false, 500);
                 foreach ($rows as $row) {
-                    fputcsv($out, $row, ',', '"', '');
+                    CsvCell::row($out, $row);
                 }
             },
             'parts.csv',
@@ -192,7 +193,7 @@ final class PartsController extends Controller
         rewind($in);
         $rows = [];
         while (($row = fgetcsv($in, 0, $separator, '"', '')) !== false) {
-            $rows[] = array_map(strval(...), $row);
+            $rows[] = array_map(static fn(?string $cell): string => CsvCell::read((string) $cell), $row);
         }
         fclose($in);
 

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Bench\FilePredictionStore;
+use App\Database\PatientConnection;
 use App\Models\User;
 use App\People\Ability;
 use App\Workshop\StoredWorkplace;
+use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
@@ -23,6 +25,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        Connection::resolverFor('mariadb', static fn(...$given) => new PatientConnection(...$given));
         $this->app->singleton(FamilyRegistry::class, static fn(): FamilyRegistry => FamilyRegistry::shipped());
         $this->app->singleton(PlannerRegistry::class);
         $this->app->bind(Workplace::class, StoredWorkplace::class);

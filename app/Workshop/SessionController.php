@@ -27,7 +27,7 @@ final class SessionController
                     password: config()->string('ispira.demo_password'),
                     accounts: array_values(
                         User::query()
-                            ->where('email', 'like', '%@halvmark.example')
+                            ->where('email', 'like', '%' . User::DEMO)
                             ->orderBy('id')
                             ->get()
                             ->map(
@@ -62,6 +62,11 @@ final class SessionController
         }
         RateLimiter::clear($key);
         $user = Auth::getLastAttempted();
+        if ($user instanceof User && $user->isLeftOver()) {
+            throw ValidationException::withMessages([
+                'email' => 'The demo is switched off, and its accounts with it.',
+            ]);
+        }
         if (!($user instanceof User) || $user->disabled_at !== null) {
             throw ValidationException::withMessages([
                 'email' => 'This account is disabled. Ask the lead of your workshop.',

@@ -7,9 +7,7 @@
         <meta name="theme-color" content="#16343b">
         <link rel="apple-touch-icon" href="/icons/192.png">
         <link rel="icon" href="/favicon.svg" type="image/svg+xml">
-        <script>
-            try { const t = localStorage.getItem('ispira-theme'); if (t) document.documentElement.dataset.theme = t; } catch {}
-        </script>
+        <script>{!! App\Http\ThemeScript::SOURCE !!}</script>
         @viteReactRefresh
         @vite('resources/js/app.tsx')
         @inertiaHead

@@ -20,6 +20,7 @@ final class DemoTest extends TestCase
 
     public function testTheDemoHasJobsInEveryStageAndEveryPageOpens(): void
     {
+        config(['ispira.demo' => true]);
         $this->seed(DatabaseSeeder::class);
         $workshop = Workshop::query()->where('name', 'Halvmark shared workshop')->firstOrFail();
         self::assertSame(47, $workshop->units()->count());

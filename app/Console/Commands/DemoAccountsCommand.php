@@ -18,7 +18,13 @@ final class DemoAccountsCommand extends Command
         if (!config()->boolean('ispira.demo')) {
             return self::SUCCESS;
         }
-        foreach (User::query()->where('email', 'like', '%@halvmark.example')->orderBy('id')->get() as $user) {
+        foreach (
+            User::query()
+                ->where('email', 'like', '%' . User::DEMO)
+                ->orderBy('id')
+                ->get()
+            as $user
+        ) {
             $this->line("  $user->email  {$user->role->value}");
         }
         $this->line('  password: ' . config()->string('ispira.demo_password'));

@@ -29,7 +29,11 @@ final class SessionHolds
         if ($session->get(self::KEY . ".$user->id") === null) {
             self::stays($request, $user);
         }
-        if ($user->disabled_at !== null || $session->get(self::KEY . ".$user->id") !== $user->session_key) {
+        if (
+            $user->isLeftOver() ||
+            $user->disabled_at !== null ||
+            $session->get(self::KEY . ".$user->id") !== $user->session_key
+        ) {
             Auth::logout();
             $session->invalidate();
             $session->regenerateToken();
