@@ -78,6 +78,7 @@ test('a lead looks at results, at the jobs behind a number, and pins what a part
 
     await records(page, 'What things take');
     await page.getByLabel('Circuit').selectOption({ label: 'Stepped-resistor blower' });
+    await expect(page).toHaveURL(/family=stepped-blower/);
     await page.getByRole('radio', { name: 'Prices' }).click();
     const price = page.getByRole('region', { name: 'Prices' });
     await page.getByRole('checkbox', { name: /nobody has noted/ }).check();

@@ -131,7 +131,13 @@ export default function Terms() {
                         className="w-80 max-w-full"
                         value={family}
                         choices={families}
-                        onChange={(event) => router.get('/terms', { family: event.target.value })}
+                        onChange={(event) =>
+                            router.get(
+                                '/terms',
+                                { family: event.target.value },
+                                { preserveState: true, preserveScroll: true },
+                            )
+                        }
                     />
                     <Tick checked={all} onChange={setAll}>
                         Also what nobody has noted yet
