@@ -20,6 +20,7 @@ final class AwayTest extends TestCase
 {
     public function testTheDeviceShowsOfEveryJobWhatTheServerShows(): void
     {
+        config(['ispira.demo' => true]);
         $this->seed(DatabaseSeeder::class);
         $this->actingAs(User::query()->where('email', 'iska@halvmark.example')->firstOrFail());
         $desk = new Desk(FamilyRegistry::shipped(), new PlannerRegistry(), new MemoryStore());

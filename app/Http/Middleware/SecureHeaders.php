@@ -45,7 +45,8 @@ final class SecureHeaders
         return implode('; ', [
             "default-src 'self'",
             "script-src $self " . ThemeScript::hash(),
-            "style-src $self",
+            // A dialog keeps the page behind it from scrolling by a style of its own.
+            "style-src $self 'unsafe-inline'",
             "img-src 'self' data: blob:",
             "font-src $self data:",
             "connect-src $self" . ($built === '' ? '' : ' ' . str_replace('http', 'ws', $built)),
