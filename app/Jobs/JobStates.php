@@ -10,6 +10,7 @@ use App\Models\ProcedureRun;
 use App\Models\Reading;
 use App\Models\Replacement;
 use App\Models\SpeedMap;
+use Ispira\Core\Diagnosis\Inference\Odds;
 use Ispira\Core\Job\FiledReading;
 use Ispira\Core\Job\JobState;
 use Ispira\Core\Job\MapKind;
@@ -24,7 +25,8 @@ final class JobStates
 {
     private function __construct() {}
 
-    public static function of(Job $job): JobState
+    /** @param Odds|null $odds with which its diagnosis begins; null for those of its workshop */
+    public static function of(Job $job, ?Odds $odds = null): JobState
     {
         return new JobState(
             JobView::head($job),
@@ -38,7 +40,7 @@ final class JobStates
             self::replaced($job),
             $job->ledger(),
             $job->practice(),
-            odds: OwnOdds::of($job),
+            odds: $odds ?? OwnOdds::of($job),
         );
     }
 

@@ -45,6 +45,11 @@ final class JobView
 
     public static function number(Job $job): string
     {
-        return 'J-' . str_pad((string) $job->number, 4, '0', \STR_PAD_LEFT);
+        return self::numbered($job->number);
+    }
+
+    public static function numbered(int $number): string
+    {
+        return 'J-' . str_pad((string) $number, 4, '0', \STR_PAD_LEFT);
     }
 }

@@ -20,6 +20,8 @@ use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Kernel\FileError;
 use Ispira\Core\Learning\Calibration;
+use Ispira\Core\Learning\Counted;
+use Ispira\Core\Learning\CountedFault;
 use Ispira\Core\Learning\Experience;
 use Ispira\Core\Learning\ExperienceFormat;
 use Ispira\Core\Learning\OddsRow;
@@ -41,16 +43,17 @@ final class ExperienceController extends Controller
     public function show(Request $request): ExperiencePage
     {
         $workshop = $this->user($request)->workshop;
-        $families = $this->familiesOf($workshop);
+        $own = OwnOdds::own($workshop);
+        $families = $this->familiesOf($workshop, $own);
         $family = Asked::text($request, 'family', 60);
         $family = $this->families->has($family) ? $family : $families[0]->value ?? null;
-        $models = $family === null ? [] : self::modelsOf($workshop, $family);
+        $own = array_values(array_filter($own, static fn(CountedFault $one): bool => $one->family === $family));
+        $models = self::modelsOf($own);
         $model = Asked::text($request, 'model', 120);
         $model = in_array($model, array_column($models, 'value'), true) ? $model : '';
         $circuit = $family === null ? null : $this->circuit($workshop, $family, $model);
-        $learned =
-            $family === null || $circuit === null ? null : OwnOdds::learned($workshop, $circuit, $family, $model);
-        $all = $family === null ? 0.0 : OwnOdds::jobs($workshop, $family);
+        $counts = $family === null ? [] : [...$own, ...OwnOdds::taken($workshop, $family)];
+        $learned = $circuit === null ? null : OwnOdds::from($circuit, $counts, $model);
 
         return new ExperiencePage(
             families: $families,
@@ -59,7 +62,7 @@ final class ExperienceController extends Controller
             model: $model,
             odds: $learned === null || $circuit === null ? [] : self::rows($circuit, $learned->rows()),
             jobs: $learned?->jobs() ?? 0.0,
-            elsewhere: $all - ($learned?->jobs() ?? 0.0),
+            elsewhere: Counted::faults($counts)->jobs() - ($learned?->jobs() ?? 0.0),
             strength: $learned?->strength() ?? 0.0,
             used: $workshop->odds === Workshop::OWN_ODDS,
             calibration: Calibration::of(self::verdicts($workshop)),
@@ -117,11 +120,15 @@ final class ExperienceController extends Controller
         return redirect('/experience', 303)->with('notice', 'Removed: it counts no more.');
     }
 
-    /** @return list<CountedChoice> with the most jobs first; those that were only taken in as well */
-    private function familiesOf(Workshop $workshop): array
+    /**
+     * @param list<CountedFault> $own
+     *
+     * @return list<CountedChoice> with the most jobs first; those that were only taken in as well
+     */
+    private function familiesOf(Workshop $workshop, array $own): array
     {
         $jobs = [];
-        foreach (OwnOdds::own($workshop) as $one) {
+        foreach ($own as $one) {
             $jobs[$one->family] = ($jobs[$one->family] ?? 0.0) + $one->jobs;
         }
         $taken = DB::table('experience_faults')
@@ -146,11 +153,15 @@ final class ExperienceController extends Controller
         return $choices;
     }
 
-    /** @return list<CountedChoice> */
-    private static function modelsOf(Workshop $workshop, string $family): array
+    /**
+     * @param list<CountedFault> $own of one family
+     *
+     * @return list<CountedChoice>
+     */
+    private static function modelsOf(array $own): array
     {
         $jobs = [];
-        foreach (OwnOdds::own($workshop, $family) as $one) {
+        foreach ($own as $one) {
             if ($one->model !== '') {
                 $jobs[$one->model] = ($jobs[$one->model] ?? 0.0) + $one->jobs;
             }
@@ -209,25 +220,14 @@ final class ExperienceController extends Controller
     /** @return list<StatedVerdict> the newest */
     private static function verdicts(Workshop $workshop): array
     {
-        $verdicts = [];
-        $rows = DB::table('job_results')
+        $kept = DB::table('job_results')
             ->where('workshop_id', $workshop->id)
             ->orderByDesc('closed_on')
             ->limit(self::MOST_VERDICTS)
             ->pluck('verdicts');
-        foreach ($rows as $json) {
-            foreach ((array) json_decode((string) $json, true) as $one) {
-                if (is_array($one)) {
-                    $stated = $one[1] ?? null;
-                    $verdicts[] = new StatedVerdict(
-                        is_string($one[0] ?? null) ? $one[0] : '',
-                        is_float($stated) || is_int($stated) ? (float) $stated : null,
-                        is_bool($one[2] ?? null) ? $one[2] : null,
-                    );
-                }
-            }
-        }
 
-        return $verdicts;
+        return array_values(
+            $kept->flatMap(static fn(mixed $json): array => StatedVerdict::list((string) $json))->all(),
+        );
     }
 }

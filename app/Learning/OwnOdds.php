@@ -36,7 +36,13 @@ final class OwnOdds
         string $family,
         string $model,
     ): LearnedOdds {
-        [$others, $own] = self::apart([...self::own($workshop, $family), ...self::taken($workshop, $family)], $model);
+        return self::from($circuit, [...self::own($workshop, $family), ...self::taken($workshop, $family)], $model);
+    }
+
+    /** @param list<CountedFault> $counts of the family */
+    public static function from(CircuitModel $circuit, array $counts, string $model): LearnedOdds
+    {
+        [$others, $own] = self::apart($counts, $model);
 
         return LearnedOdds::of($circuit, $others, $own);
     }
@@ -58,14 +64,8 @@ final class OwnOdds
         );
     }
 
-    /** Jobs of a family that are counted, those that were taken in by their weight. */
-    public static function jobs(Workshop $workshop, string $family): float
-    {
-        return Counted::faults([...self::own($workshop, $family), ...self::taken($workshop, $family)])->jobs();
-    }
-
     /** @return list<CountedFault> of what was taken in, by its weight */
-    private static function taken(Workshop $workshop, string $family): array
+    public static function taken(Workshop $workshop, string $family): array
     {
         return self::counted(
             DB::table('experiences')

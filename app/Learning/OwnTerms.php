@@ -7,81 +7,71 @@ namespace App\Learning;
 use App\Models\Workshop;
 use Illuminate\Support\Facades\DB;
 use Ispira\Core\Device\CircuitModel;
-use Ispira\Core\Diagnosis\Decision\Terms;
 use Ispira\Core\Learning\LearnedTerms;
 use Ispira\Core\Learning\NotedTerm;
 use Ispira\Core\Learning\TermKind;
 
 /**
- * What tests and parts take in a workshop, as its closed jobs have it and as it was pinned.
+ * What tests and parts of a kind of circuit take in a workshop, as its closed jobs have it and as it was pinned: read
+ * once, for whatever variant and model is asked about.
  */
-final class OwnTerms
+final readonly class OwnTerms
 {
     /** The newest observations of a kind of circuit: what was so years ago does not bind. */
     private const MOST = 2000;
 
-    private function __construct() {}
+    /**
+     * @param list<array{string, NotedTerm}> $noted  each with its model, in small letters
+     * @param array<string, float>           $pinned by kind and key
+     */
+    private function __construct(private array $noted, private array $pinned) {}
 
-    public static function of(Workshop $workshop, CircuitModel $circuit, string $family, string $model): Terms
+    public static function of(Workshop $workshop, string $family): self
     {
-        return self::learned($workshop, $circuit, $family, $model)->terms();
-    }
-
-    public static function learned(
-        Workshop $workshop,
-        CircuitModel $circuit,
-        string $family,
-        string $model,
-    ): LearnedTerms {
-        $model = mb_strtolower(trim($model));
-        $others = $own = [];
-        foreach (self::rows($workshop, $family) as $row) {
-            $one = self::noted($row);
-            $model !== '' && mb_strtolower((string) $row->model) === $model ? ($own[] = $one) : ($others[] = $one);
-        }
-        $pinned = [];
-        foreach (
-            DB::table('pinned_terms')->where('workshop_id', $workshop->id)->where('family', $family)->get()
-            as $row
-        ) {
-            $pinned["$row->kind $row->term"] = (float) $row->value;
-        }
-
-        return LearnedTerms::of($circuit, $others, $own, $pinned, now()->toDateString());
-    }
-
-    /** @return list<NotedTerm> of parts that were bought, of which the source is known */
-    public static function bought(Workshop $workshop, string $family): array
-    {
-        return array_values(
-            array_filter(
-                array_map(self::noted(...), self::rows($workshop, $family)),
-                static fn(NotedTerm $one): bool => $one->source !== '',
-            ),
-        );
-    }
-
-    /** @return array<\stdClass> */
-    private static function rows(Workshop $workshop, string $family): array
-    {
-        return DB::table('noted_terms')
+        $noted = DB::table('noted_terms')
             ->where('workshop_id', $workshop->id)
             ->where('family', $family)
             ->latest('id')
             ->limit(self::MOST)
             ->get(['model', 'kind', 'term', 'source', 'value', 'unit_id', 'noted_on'])
-            ->all();
+            ->map(
+                static fn(\stdClass $row): array => [
+                    mb_strtolower((string) $row->model),
+                    new NotedTerm(
+                        TermKind::from((string) $row->kind),
+                        (string) $row->term,
+                        (string) $row->source,
+                        (float) $row->value,
+                        (string) $row->unit_id,
+                        (string) $row->noted_on,
+                    ),
+                ],
+            );
+        $pinned = DB::table('pinned_terms')
+            ->where('workshop_id', $workshop->id)
+            ->where('family', $family)
+            ->get()
+            ->mapWithKeys(static fn(\stdClass $row): array => ["$row->kind $row->term" => (float) $row->value]);
+
+        return new self(array_values($noted->all()), $pinned->all());
     }
 
-    private static function noted(\stdClass $row): NotedTerm
+    public function learned(CircuitModel $circuit, string $model): LearnedTerms
     {
-        return new NotedTerm(
-            TermKind::from((string) $row->kind),
-            (string) $row->term,
-            (string) $row->source,
-            (float) $row->value,
-            (string) $row->unit_id,
-            (string) $row->noted_on,
+        $model = mb_strtolower(trim($model));
+        $others = $own = [];
+        foreach ($this->noted as [$of, $one]) {
+            $model !== '' && $of === $model ? ($own[] = $one) : ($others[] = $one);
+        }
+
+        return LearnedTerms::of($circuit, $others, $own, $this->pinned, now()->toDateString());
+    }
+
+    /** @return list<NotedTerm> of parts that were bought, of which the source is known */
+    public function bought(): array
+    {
+        return array_values(
+            array_filter(array_column($this->noted, 1), static fn(NotedTerm $one): bool => $one->source !== ''),
         );
     }
 }

@@ -8,11 +8,11 @@ use App\Jobs\JobStates;
 use App\Models\Job;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Ispira\Core\Diagnosis\Inference\Odds;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\JobState;
 use Ispira\Core\Learning\JobResult;
 use Ispira\Core\Learning\NotedTerms;
-use Ispira\Core\Learning\StatedVerdict;
 use Ispira\Core\Repair\Ledger\EntryKind;
 
 /**
@@ -34,7 +34,8 @@ final class ResultOfJob
 
             return;
         }
-        $state = JobStates::of($job);
+        // What came of it is counted, not diagnosed.
+        $state = JobStates::of($job, Odds::shipped());
         $result = JobResult::of($state, $job->workshop->decisionSettings(), $job->workshop->hours());
         $of = [
             'workshop_id' => $job->workshop_id,
@@ -66,12 +67,7 @@ final class ResultOfJob
                 'minutes' => $result->minutes,
                 'avoidable' => $result->avoidable,
                 'guessing' => $result->guessing,
-                'verdicts' => json_encode(
-                    array_map(
-                        static fn(StatedVerdict $one): array => [$one->remedy, $one->stated, $one->held],
-                        $result->verdicts,
-                    ),
-                ),
+                'verdicts' => json_encode($result->verdicts),
             ],
         );
     }

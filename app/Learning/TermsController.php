@@ -43,8 +43,9 @@ final class TermsController extends Controller
         $family = $this->families->has($family)
             ? $family
             : $workshop->usualFamily() ?? (string) array_key_first($this->families->all());
+        $own = OwnTerms::of($workshop, $family);
         $terms = [];
-        foreach ($this->rows($workshop, $family) as [$row, $circuit]) {
+        foreach ($this->rows($workshop, $family, $own) as [$row, $circuit]) {
             $terms[] = new TermShown(
                 $row->kind,
                 $row->key,
@@ -64,7 +65,7 @@ final class TermsController extends Controller
             ),
             family: $family,
             terms: $terms,
-            sources: self::sources($workshop, $family),
+            sources: self::sources($own),
         );
     }
 
@@ -79,8 +80,9 @@ final class TermsController extends Controller
         ]);
         $kind = TermKind::from($data['kind']);
         [$row, $circuit] =
-            $this->rows($lead->workshop, $data['family'])["$kind->value {$data['key']}"] ??
-            throw ValidationException::withMessages(['value' => 'That is not there any more. Reload the page.']);
+            $this->rows($lead->workshop, $data['family'], OwnTerms::of($lead->workshop, $data['family']))[
+                "$kind->value {$data['key']}"
+            ] ?? throw ValidationException::withMessages(['value' => 'That is not there any more. Reload the page.']);
         $value = self::value($data['value'] ?? null, $kind);
         $of = [
             'workshop_id' => $lead->workshop_id,
@@ -138,11 +140,11 @@ final class TermsController extends Controller
      *
      * @return array<string, array{TermRow, CircuitModel}> with a circuit that has it, by kind and key
      */
-    private function rows(Workshop $workshop, string $family): array
+    private function rows(Workshop $workshop, string $family, OwnTerms $own): array
     {
         $rows = [];
         foreach ($this->variants($workshop, $family) as $circuit) {
-            foreach (OwnTerms::learned($workshop, $circuit, $family, '')->rows as $row) {
+            foreach ($own->learned($circuit, '')->rows as $row) {
                 $rows["{$row->kind->value} $row->key"] ??= [$row, $circuit];
             }
         }
@@ -183,11 +185,11 @@ final class TermsController extends Controller
     }
 
     /** @return list<SourceShown> */
-    private static function sources(Workshop $workshop, string $family): array
+    private static function sources(OwnTerms $own): array
     {
         /** @var array<string, array<string, non-empty-list<float>>> $by */
         $by = [];
-        foreach (OwnTerms::bought($workshop, $family) as $one) {
+        foreach ($own->bought() as $one) {
             $by[$one->source][$one->kind->value][] = $one->value;
         }
         $shown = [];

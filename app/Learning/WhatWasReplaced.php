@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Learning;
 
+use App\Jobs\JobView;
 use App\Models\Unit;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ispira\Core\Device\Family;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Job\Again;
+use Ispira\Core\Learning\StatedVerdict;
 
 /**
  * What was replaced on a unit, and again and again on its model, within the time that the workshop looks back.
@@ -98,7 +100,7 @@ final readonly class WhatWasReplaced
                 fn(array $one): Again => new Again(
                     self::label($this->families->get((string) $one['row']->family), $one['part']),
                     (string) $one['row']->closed_on,
-                    'J-' . str_pad((string) $one['row']->number, 4, '0', \STR_PAD_LEFT),
+                    JobView::numbered((int) $one['row']->number),
                     $ofUnit,
                     $one['times'],
                 ),
@@ -111,9 +113,9 @@ final readonly class WhatWasReplaced
     private static function parts(string $verdicts): array
     {
         $parts = [];
-        foreach ((array) json_decode($verdicts, true) as $one) {
-            if (is_array($one) && is_string($one[0] ?? null) && ($one[2] ?? null) !== false) {
-                array_push($parts, ...explode('+', $one[0]));
+        foreach (StatedVerdict::list($verdicts) as $one) {
+            if ($one->held !== false) {
+                array_push($parts, ...explode('+', $one->remedy));
             }
         }
 

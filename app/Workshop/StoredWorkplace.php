@@ -96,9 +96,19 @@ final readonly class StoredWorkplace implements Workplace
     public function terms(JobState $job): Terms
     {
         // A make-believe unit is worked with what ships.
-        return $job->practice !== null
-            ? new Terms()
-            : OwnTerms::of($this->workshop(), $job->circuit, $job->family, (string) $job->head->model);
+        if ($job->practice !== null) {
+            return new Terms();
+        }
+        // A page weighs its tests and ways several times: what they take is read once for a request.
+        $attributes = request()->attributes;
+        $kept = "terms $job->family";
+        $own = $attributes->get($kept);
+        if (!($own instanceof OwnTerms)) {
+            $own = OwnTerms::of($this->workshop(), $job->family);
+            $attributes->set($kept, $own);
+        }
+
+        return $own->learned($job->circuit, (string) $job->head->model)->terms();
     }
 
     public function today(): string

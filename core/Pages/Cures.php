@@ -88,7 +88,7 @@ final readonly class Cures
     /** @return list<OfferedRemedy> of the workshop's catalogue */
     private function own(JobState $job): array
     {
-        $terms = $this->diagnosis->settings($job)->terms;
+        $terms = $this->place->terms($job);
         $minutes = array_map(static fn(Part $part): float => $terms->fitting($part), $job->circuit->parts);
         $offers = [];
         foreach ($this->place->parts() as $part) {
