@@ -28,13 +28,4 @@ final class CsvCell
             ? substr($cell, 1)
             : $cell;
     }
-
-    /**
-     * @param resource $out
-     * @param array<array-key, string|int|float|null> $row
-     */
-    public static function row($out, array $row): void
-    {
-        fputcsv($out, array_map(self::written(...), $row), ',', '"', '');
-    }
 }

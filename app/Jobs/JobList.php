@@ -8,7 +8,6 @@ use App\Http\Asked;
 use App\Models\Job;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Ispira\Core\Device\FamilyRegistry;
@@ -120,7 +119,7 @@ final readonly class JobList
                         view: $number->count > $most ? $view : null,
                         count: $number->count,
                         more: $number->more,
-                        jobs: self::listed($user, $jobs),
+                        jobs: JobListed::all($user->workshop, $jobs),
                     );
                 }
             }
@@ -168,7 +167,7 @@ final readonly class JobList
                         view: null,
                         count: $jobs->count(),
                         more: $page->hasMorePages(),
-                        jobs: self::listed($user, $jobs),
+                        jobs: JobListed::all($user->workshop, $jobs),
                     ),
                 ],
             $page->previousPageUrl(),
@@ -211,19 +210,5 @@ final readonly class JobList
         $query->whereIn('number', array_values(array_unique([...$dense, ...$found->numbers])));
 
         return $found->cut;
-    }
-
-    /**
-     * @param Collection<int, Job> $jobs
-     *
-     * @return list<JobListed>
-     */
-    private static function listed(User $user, Collection $jobs): array
-    {
-        return array_values(
-            $jobs
-                ->map(static fn(Job $job): JobListed => JobListed::of($job->setRelation('workshop', $user->workshop)))
-                ->all(),
-        );
     }
 }

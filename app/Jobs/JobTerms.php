@@ -176,7 +176,7 @@ final class JobTerms
         do {
             $next = DB::table('job_terms')
                 ->where('workshop_id', $workshop)
-                ->where('term', 'like', self::begun($word))
+                ->where('term', ...self::begins($word))
                 ->where('term', '>', $last)
                 ->orderBy('term')
                 ->value('term');
@@ -203,7 +203,7 @@ final class JobTerms
     ): array {
         $found = DB::table('job_terms')
             ->where('workshop_id', $workshop)
-            ->where('term', ctype_digit($word) ? '=' : 'like', self::begun($word))
+            ->where('term', ...self::begins($word))
             ->distinct()
             ->orderBy('number', $oldestFirst ? 'asc' : 'desc')
             ->when($last !== null, static fn($jobs) => $jobs->where('number', $oldestFirst ? '>' : '<', $last));
@@ -218,16 +218,16 @@ final class JobTerms
     {
         $some = DB::table('job_terms')
             ->where('workshop_id', $workshop)
-            ->where('term', ctype_digit($word) ? '=' : 'like', self::begun($word))
+            ->where('term', ...self::begins($word))
             ->limit(self::MOST_FOUND)
             ->select(DB::raw('1'));
 
         return DB::query()->fromSub($some, 'some')->count();
     }
 
-    /** A number is typed whole; of any other word the beginning is enough. */
-    private static function begun(string $word): string
+    /** @return array{string, string} how a term is asked for: a number whole, any other word by how it begins */
+    private static function begins(string $word): array
     {
-        return ctype_digit($word) ? $word : addcslashes($word, '%_\\') . '%';
+        return ctype_digit($word) ? ['=', $word] : ['like', addcslashes($word, '%_\\') . '%'];
     }
 }

@@ -12,15 +12,10 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class LessonShown
 {
-    public function __construct(
-        public string $jobId,
-        public string $lesson,
-        public string $model,
-        public ?string $notedAt,
-    ) {}
+    public function __construct(public string $jobId, public string $lesson) {}
 
     /**
-     * Of a model, the newest first; where no model is named, of the kind of circuit.
+     * Of a kind of circuit and a model, or of either, the newest first.
      *
      * @return list<self>
      */
@@ -32,18 +27,11 @@ final readonly class LessonShown
             ->when($model !== null, static fn($lessons) => $lessons->where('model', $model))
             ->latest('noted_at')
             ->limit($most)
-            ->get(['job_id', 'lesson', 'model', 'noted_at']);
+            ->get(['job_id', 'lesson']);
 
         return array_values(
             $rows
-                ->map(
-                    static fn(\stdClass $row): self => new self(
-                        (string) $row->job_id,
-                        (string) $row->lesson,
-                        (string) $row->model,
-                        $row->noted_at === null ? null : (string) $row->noted_at,
-                    ),
-                )
+                ->map(static fn(\stdClass $row): self => new self((string) $row->job_id, (string) $row->lesson))
                 ->all(),
         );
     }

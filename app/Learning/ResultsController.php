@@ -6,9 +6,8 @@ namespace App\Learning;
 
 use App\Http\Asked;
 use App\Http\Controller;
-use App\Http\CsvCell;
+use App\Http\CsvDownload;
 use App\Jobs\JobListed;
-use App\Models\Job;
 use App\Models\Workshop;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
@@ -68,30 +67,25 @@ final class ResultsController extends Controller
     public function csv(Request $request): StreamedResponse
     {
         [$by, $from, $until] = self::asked($request);
-        $rows = $this->rows($this->user($request)->workshop, $by, $from, $until);
+        $number = static fn(?float $one): string => $one === null ? '' : (string) round($one, 2);
+        $head = [$by->value, 'jobs', 'judged', 'right first time', 'came back', 'minutes a job'];
+        $rows = array_map(
+            static fn(ResultRow $row): array => [
+                $row->label,
+                $row->jobs,
+                $row->right->all,
+                $row->right->of,
+                $row->cameBack,
+                $number($row->minutes),
+                $number($row->avoidable),
+                $number($row->guessing),
+            ],
+            $this->rows($this->user($request)->workshop, $by, $from, $until),
+        );
 
-        return response()->streamDownload(
-            static function () use ($rows, $by): void {
-                $out = fopen('php://output', 'w');
-                abort_if($out === false, 500);
-                $head = [$by->value, 'jobs', 'judged', 'right first time', 'came back', 'minutes a job'];
-                CsvCell::row($out, [...$head, 'avoidable money a job', 'by guessing']);
-                foreach ($rows as $row) {
-                    $number = static fn(?float $one): string => $one === null ? '' : (string) round($one, 2);
-                    CsvCell::row($out, [
-                        $row->label,
-                        $row->jobs,
-                        $row->right->all,
-                        $row->right->of,
-                        $row->cameBack,
-                        $number($row->minutes),
-                        $number($row->avoidable),
-                        $number($row->guessing),
-                    ]);
-                }
-            },
+        return CsvDownload::of(
+            [[...$head, 'avoidable money a job', 'by guessing'], ...$rows],
             "results-by-$by->value.csv",
-            ['Content-Type' => 'text/csv'],
         );
     }
 
@@ -119,13 +113,12 @@ final class ResultsController extends Controller
             ->whereKey($ids->take(self::MOST_JOBS))
             ->latest('closed_at')
             ->latest('id')
-            ->get()
-            ->each(static fn(Job $job) => $job->setRelation('workshop', $workshop));
+            ->get();
 
         return new ResultJobsPage(
             title: $of === null ? 'All' : $this->label($workshop, $by, $of),
             which: $which->label(),
-            jobs: array_values($jobs->map(JobListed::of(...))->all()),
+            jobs: JobListed::all($workshop, $jobs),
             more: $ids->count() > self::MOST_JOBS,
             back: '/results?' . http_build_query(['by' => $by->value, 'from' => $from, 'until' => $until]),
         );

@@ -7,7 +7,7 @@ namespace App\Log;
 use App\Bench\ReadingRefused;
 use App\Bench\RecordReading;
 use App\Http\Controller;
-use App\Http\CsvCell;
+use App\Http\CsvDownload;
 use App\Jobs\JobStates;
 use App\Jobs\JobView;
 use App\Models\Job;
@@ -85,17 +85,7 @@ final class LogController extends Controller
     {
         $circuit = $job->circuit();
 
-        return response()->streamDownload(
-            static function () use ($job, $circuit): void {
-                $out = fopen('php://output', 'w');
-                abort_if($out === false, 500);
-                foreach (ReadingTable::rows($job, $circuit) as $row) {
-                    CsvCell::row($out, $row);
-                }
-            },
-            JobView::number($job) . '-readings.csv',
-            ['Content-Type' => 'text/csv'],
-        );
+        return CsvDownload::of(ReadingTable::rows($job, $circuit), JobView::number($job) . '-readings.csv');
     }
 
     public function import(Request $request, Job $job, RecordReading $record): RedirectResponse

@@ -7,6 +7,7 @@ namespace App\Parts;
 use App\Http\Asked;
 use App\Http\Controller;
 use App\Http\CsvCell;
+use App\Http\CsvDownload;
 use App\Models\CatalogueEntry;
 use App\Models\Workshop;
 use Illuminate\Http\JsonResponse;
@@ -121,17 +122,7 @@ final class PartsController extends Controller
     {
         $rows = PartsFormat::rows($this->parts($this->user($request)->workshop));
 
-        return response()->streamDownload(
-            static function () use ($rows): void {
-                $out = fopen('php://output', 'w');
-                abort_if($out === false, 500);
-                foreach ($rows as $row) {
-                    CsvCell::row($out, $row);
-                }
-            },
-            'parts.csv',
-            ['Content-Type' => 'text/csv'],
-        );
+        return CsvDownload::of($rows, 'parts.csv');
     }
 
     public function destroy(Request $request): RedirectResponse

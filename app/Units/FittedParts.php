@@ -44,7 +44,7 @@ final class FittedParts
                 warrantyUntil: $until?->toDateString(),
                 underWarranty: $until !== null && $until->isFuture(),
                 temporary: $one->temporaryUntil !== null,
-                held: self::held($ledger, $one->id),
+                held: $ledger->held($one->id),
             );
         }, JobShown::replaced($job->circuit(), JobStates::replaced($job)));
     }
@@ -61,16 +61,5 @@ final class FittedParts
         $choice = end($before);
 
         return $choice === false ? 0 : $choice->count('warrantyMonths');
-    }
-
-    private static function held(Ledger $ledger, string $replacement): ?bool
-    {
-        $said = array_filter(
-            $ledger->all(EntryKind::Held),
-            static fn(Entry $one): bool => $one->text('replacement') === $replacement,
-        );
-        $last = end($said);
-
-        return $last === false ? null : $last->flag('held');
     }
 }

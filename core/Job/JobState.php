@@ -125,12 +125,7 @@ final readonly class JobState
     /** Whether what was replaced has cured the machine, as it was noted last; null where nothing was. */
     public function held(string $replacement): ?bool
     {
-        $held = null;
-        foreach ($this->ledger->all(EntryKind::Held) as $one) {
-            $held = $one->text('replacement') === $replacement ? $one->flag('held') : $held;
-        }
-
-        return $held;
+        return $this->ledger->held($replacement);
     }
 
     public function lastReplaced(): ?Replaced

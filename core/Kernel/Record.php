@@ -34,6 +34,22 @@ final class Record
         $this->data = $typed;
     }
 
+    /**
+     * A whole document that says which format and version it is of.
+     *
+     * @param list<string> $known every key it may have beside those two
+     *
+     * @throws FileError
+     */
+    public static function document(mixed $data, string $path, string $name, int $version, array $known): self
+    {
+        if (!\is_array($data) || ($data['format'] ?? null) !== $name || ($data['version'] ?? null) !== $version) {
+            throw FileError::at('format', "must be \"$name\", version $version.");
+        }
+
+        return new self($data, $path, ['format', 'version', ...$known]);
+    }
+
     public function get(string $key): mixed
     {
         return $this->data[$key] ?? null;

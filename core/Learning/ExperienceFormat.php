@@ -33,15 +33,11 @@ final readonly class ExperienceFormat
         if (\strlen($json) > self::MOST_BYTES) {
             throw new FileError('The file is larger than 2 MB: that is no experience file.');
         }
-        $data = json_decode($json, true, 16);
-        if (
-            !\is_array($data) ||
-            ($data['format'] ?? null) !== self::NAME ||
-            ($data['version'] ?? null) !== self::VERSION
-        ) {
-            throw FileError::at('format', 'must be "' . self::NAME . '", version ' . self::VERSION . '.');
-        }
-        $file = new Record($data, 'file', ['format', 'version', 'name', 'madeOn', 'counts']);
+        $file = Record::document(json_decode($json, true, 16), 'file', self::NAME, self::VERSION, [
+            'name',
+            'madeOn',
+            'counts',
+        ]);
         $name = trim($file->text('name'));
         if ($name === '' || mb_strlen($name) > self::LONGEST) {
             throw FileError::at('name', 'must be the name of a workshop, of at most ' . self::LONGEST . ' characters.');

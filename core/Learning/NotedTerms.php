@@ -90,26 +90,13 @@ final class NotedTerms
             if ($held === true) {
                 $noted[] = $term(TermKind::ComeBack, 0.0);
                 $noted[] = $term(TermKind::Life, 0.0);
-            } elseif ($held === false && self::cameBack($job, $one)) {
+            } elseif ($held === false && \in_array(true, $job->ledger->saidToHold($one->id), true)) {
+                // It had been called right before it was said not to have held.
                 $noted[] = $term(TermKind::ComeBack, 1.0);
             }
         }
 
         return $noted;
-    }
-
-    /** Whether it had been called right before it was said not to have held. */
-    private static function cameBack(JobState $job, Replaced $replaced): bool
-    {
-        $said = array_map(
-            static fn(Entry $one): bool => $one->flag('held'),
-            array_filter(
-                $job->ledger->all(EntryKind::Held),
-                static fn(Entry $one): bool => $one->text('replacement') === $replaced->id,
-            ),
-        );
-
-        return \in_array(true, $said, true);
     }
 
     private static function order(JobState $job, Replaced $replaced): ?Entry
@@ -136,9 +123,8 @@ final class NotedTerms
     private static function days(JobState $job, Entry $order): ?float
     {
         foreach ($job->ledger->all(EntryKind::Arrived) as $one) {
-            $from = $order->at === null ? false : strtotime($order->at);
-            $to = $one->at === null ? false : strtotime($one->at);
-            if ($one->text('of') === $order->id && $from !== false && $to !== false) {
+            [$from, $to] = [self::moment($order->at), self::moment($one->at)];
+            if ($one->text('of') === $order->id && $from !== null && $to !== null) {
                 return min(self::MOST_DAYS, max(0.0, round(($to - $from) / 86_400.0, 2)));
             }
         }
@@ -149,20 +135,30 @@ final class NotedTerms
     /** Minutes from the first thing that was taken off, or the part before it, until it was in. */
     private static function fitting(JobState $job, Replaced $replaced): ?float
     {
-        $end = $replaced->at === null ? false : strtotime($replaced->at);
-        $start = null;
-        $before = null;
+        $end = self::moment($replaced->at);
+        if ($end === null) {
+            return null;
+        }
+        $start = $before = null;
         foreach ($job->replacements as $one) {
-            $at = $one->at === null ? false : strtotime($one->at);
-            $before = $one->id !== $replaced->id && $at !== false && $at < $end ? $at : $before;
+            $at = self::moment($one->at);
+            $before = $one->id !== $replaced->id && $at !== null && $at < $end ? $at : $before;
         }
         foreach ($job->ledger->all(EntryKind::Down) as $one) {
-            $at = $one->at === null ? false : strtotime($one->at);
-            if ($at !== false && $at <= $end && ($before === null || $at > $before)) {
+            $at = self::moment($one->at);
+            if ($at !== null && $at <= $end && ($before === null || $at > $before)) {
                 $start ??= $at;
             }
         }
 
-        return $start === null || $end === false ? null : ($end - $start) / 60.0;
+        return $start === null ? null : ($end - $start) / 60.0;
+    }
+
+    /** Seconds since 1970. */
+    private static function moment(?string $at): ?int
+    {
+        $seconds = $at === null ? false : strtotime($at);
+
+        return $seconds === false ? null : $seconds;
     }
 }

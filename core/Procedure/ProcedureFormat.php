@@ -80,16 +80,7 @@ final class ProcedureFormat
 
     private static function procedure(mixed $data): Procedure
     {
-        if (
-            !\is_array($data) ||
-            ($data['format'] ?? null) !== Procedure::NAME ||
-            ($data['version'] ?? null) !== Procedure::VERSION
-        ) {
-            throw FileError::at('format', 'must be "' . Procedure::NAME . '", version ' . Procedure::VERSION . '.');
-        }
-        $record = new Record($data, 'procedure', [
-            'format',
-            'version',
+        $record = Record::document($data, 'procedure', Procedure::NAME, Procedure::VERSION, [
             'key',
             'title',
             'summary',

@@ -14,9 +14,6 @@ use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Presentation\DiagnosisFormat;
-use Ispira\Core\Diagnosis\Presentation\Shown\DiagnosisShown;
-use Ispira\Core\Diagnosis\Presentation\Shown\FaultShown;
-use Ispira\Core\Diagnosis\Presentation\Shown\SuspectShown;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
 use Ispira\Core\Job\FiledReading;
@@ -97,7 +94,7 @@ final class HistoryJob
         if (!$noticed) {
             return false;
         }
-        $this->complaint = $this->complaint();
+        $this->complaint = HistoryWords::complaint($this->circuit, $this->readings);
         while (count($this->replacements) < self::MOST_REPLACEMENTS) {
             $diagnosis = $this->investigate($unit);
             $suspect = $diagnosis->verdict->suspect ?? $diagnosis->suspects[0];
@@ -235,24 +232,6 @@ final class HistoryJob
         return $odd;
     }
 
-    private function complaint(): string
-    {
-        $words = new Words($this->circuit);
-        $wrong = [];
-        foreach ($this->readings as $one) {
-            $position = $this->circuit->positions[substr($one->reading->test, 6)] ?? null;
-            if ($one->map !== null && $position !== null && $one->reading->value !== 'right') {
-                $wrong[$words->state((string) $one->reading->value, $position->kind)][] = $position->label;
-            }
-        }
-        $said = [];
-        foreach (array_slice($wrong, 0, 2, true) as $state => $labels) {
-            $said[] = lcfirst($state) . ' on ' . implode(', ', array_slice($labels, 0, 4));
-        }
-
-        return $said === [] ? 'Something about it is odd' : ucfirst(implode('; ', $said));
-    }
-
     private function replace(string $remedy, Diagnosis $diagnosis): void
     {
         $words = new Words($this->circuit);
@@ -284,34 +263,10 @@ final class HistoryJob
         $map = $this->engine->diagnose($this->circuit, $this->case->mapOnly($this->circuit), new DecisionSettings());
         $this->verdicts[] = [
             'verdict' => $shown->verdict,
-            'suspects' => self::suspects($shown),
+            'suspects' => HistoryWords::suspects($shown),
             'guessing' => round($map->guessing, 2),
         ];
         $this->case = $this->case->afterReplacing($remedy);
-    }
-
-    /** @return list<array<string, mixed>> without what no page of a closed job shows */
-    private static function suspects(DiagnosisShown $shown): array
-    {
-        return array_map(
-            static fn(SuspectShown $one, int $rank): array => [
-                'remedy' => $one->remedy,
-                'label' => $one->label,
-                'probability' => round($one->probability, 5),
-                'cost' => $one->cost,
-                'faults' => array_map(
-                    static fn(FaultShown $fault): array => [
-                        'key' => $fault->key,
-                        'label' => $fault->label,
-                        'probability' => round($fault->probability, 5),
-                    ],
-                    $one->faults,
-                ),
-                'reasons' => $rank === 0 ? array_slice($one->reasons, 0, 3) : [],
-            ],
-            $some = array_slice($shown->suspects, 0, 3),
-            array_keys($some),
-        );
     }
 
     private function order(string $label, string $remedy, string $number): void

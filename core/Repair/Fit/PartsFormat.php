@@ -56,15 +56,7 @@ final class PartsFormat
         if (\strlen($json) > self::MOST_BYTES) {
             throw new FileError('The file is larger than 2 MB: that is no catalogue of parts.');
         }
-        $data = json_decode($json, true, 16);
-        if (
-            !\is_array($data) ||
-            ($data['format'] ?? null) !== self::NAME ||
-            ($data['version'] ?? null) !== self::VERSION
-        ) {
-            throw FileError::at('format', 'must be "' . self::NAME . '", version ' . self::VERSION . '.');
-        }
-        $file = new Record($data, 'file', ['format', 'version', 'parts']);
+        $file = Record::document(json_decode($json, true, 16), 'file', self::NAME, self::VERSION, ['parts']);
         $parts = [];
         foreach ($file->items('parts', self::MOST_PARTS) as $number => $item) {
             $parts[] = self::part($item, "parts[$number]");

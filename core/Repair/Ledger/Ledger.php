@@ -48,6 +48,28 @@ final readonly class Ledger
         return $all === [] ? null : $all[\count($all) - 1];
     }
 
+    /** @return list<bool> whether a replacement cured the machine, each time that it was noted */
+    public function saidToHold(string $replacement): array
+    {
+        return array_map(
+            static fn(Entry $one): bool => $one->flag('held'),
+            array_values(
+                array_filter(
+                    $this->all(EntryKind::Held),
+                    static fn(Entry $one): bool => $one->text('replacement') === $replacement,
+                ),
+            ),
+        );
+    }
+
+    /** The same as it was noted last; null where nothing was. */
+    public function held(string $replacement): ?bool
+    {
+        $said = $this->saidToHold($replacement);
+
+        return $said === [] ? null : $said[\count($said) - 1];
+    }
+
     /** How the job ended; null where it goes on, or goes on again. */
     public function ending(): ?Entry
     {

@@ -997,8 +997,6 @@ export interface LeftShown {
 export interface LessonShown {
     jobId: string;
     lesson: string;
-    model: string;
-    notedAt: string | null;
 }
 
 export interface LessonsPage {

@@ -1,15 +1,44 @@
+import type { ReactNode } from 'react';
 import type { ResultRow } from '@/generated/props';
 import { money } from '@/lib/format';
 
 const wide = 46;
 const high = 90;
+const floor = 16 + high;
+
+/** One drawing for each month beside the other, each with its name below. */
+function Months({
+    months,
+    label,
+    draw,
+}: {
+    months: ResultRow[];
+    label: string;
+    draw: (month: ResultRow, x: number) => ReactNode;
+}) {
+    return (
+        <svg
+            viewBox={`0 0 ${Math.max(6, months.length) * wide} ${high + 34}`}
+            className="max-h-44 w-full"
+            role="img"
+            aria-label={label}
+        >
+            {months.map((month, n) => (
+                <g key={month.of}>
+                    {draw(month, n * wide + 6)}
+                    <text x={n * wide + 21} y={high + 30} textAnchor="middle" className="fill-soft text-[11px]">
+                        {month.label.slice(0, 3)}
+                    </text>
+                </g>
+            ))}
+        </svg>
+    );
+}
 
 /** Closed jobs by month, those that were not right first time on top; below, what was avoidable against guessing. */
 export default function MonthsPlot({ months, currency }: { months: ResultRow[]; currency: string }) {
     const most = Math.max(1, ...months.map((one) => one.jobs));
     const dear = Math.max(1, ...months.flatMap((one) => [one.avoidable ?? 0, one.guessing ?? 0]));
-    const width = Math.max(6, months.length) * wide;
-    const x = (n: number) => n * wide + 6;
     return (
         <div className="grid gap-6 lg:grid-cols-2">
             <figure>
@@ -18,41 +47,35 @@ export default function MonthsPlot({ months, currency }: { months: ResultRow[]; 
                     judged, <span className="mr-1 inline-block size-3 border border-bad bg-sheet" aria-hidden="true" />{' '}
                     not
                 </figcaption>
-                <svg
-                    viewBox={`0 0 ${width} ${high + 34}`}
-                    className="max-h-44 w-full"
-                    role="img"
-                    aria-label="Closed jobs by month"
-                >
-                    {months.map((one, n) => {
-                        const not = ((one.right.all - one.right.of) / most) * high;
-                        const right = (one.jobs / most) * high - not;
+                <Months
+                    months={months}
+                    label="Closed jobs by month"
+                    draw={(month, x) => {
+                        const not = ((month.right.all - month.right.of) / most) * high;
+                        const right = (month.jobs / most) * high - not;
                         return (
-                            <g key={one.of}>
-                                <rect x={x(n)} y={16 + high - right} width={30} height={right} className="fill-lake" />
+                            <>
+                                <rect x={x} y={floor - right} width={30} height={right} className="fill-lake" />
                                 <rect
-                                    x={x(n) + 0.75}
-                                    y={16 + high - right - not}
+                                    x={x + 0.75}
+                                    y={floor - right - not}
                                     width={28.5}
                                     height={not}
                                     className="fill-sheet stroke-bad"
                                     strokeWidth={1.5}
                                 />
                                 <text
-                                    x={x(n) + 15}
-                                    y={12 + high - right - not}
+                                    x={x + 15}
+                                    y={floor - 4 - right - not}
                                     textAnchor="middle"
                                     className="fill-ink text-[11px]"
                                 >
-                                    {one.jobs}
+                                    {month.jobs}
                                 </text>
-                                <text x={x(n) + 15} y={high + 30} textAnchor="middle" className="fill-soft text-[11px]">
-                                    {one.label.slice(0, 3)}
-                                </text>
-                            </g>
+                            </>
                         );
-                    })}
-                </svg>
+                    }}
+                />
             </figure>
             <figure>
                 <figcaption className="text-soft">
@@ -60,32 +83,20 @@ export default function MonthsPlot({ months, currency }: { months: ResultRow[]; 
                     <span className="mr-1 inline-block h-3 w-2 bg-soft/50" aria-hidden="true" /> by guessing, up to{' '}
                     {money(dear, currency)}
                 </figcaption>
-                <svg
-                    viewBox={`0 0 ${width} ${high + 34}`}
-                    className="max-h-44 w-full"
-                    role="img"
-                    aria-label="Avoidable money a job by month, against guessing"
-                >
-                    {months.map((one, n) => {
-                        const own = ((one.avoidable ?? 0) / dear) * high;
-                        const guess = ((one.guessing ?? 0) / dear) * high;
+                <Months
+                    months={months}
+                    label="Avoidable money a job by month, against guessing"
+                    draw={(month, x) => {
+                        const own = ((month.avoidable ?? 0) / dear) * high;
+                        const guess = ((month.guessing ?? 0) / dear) * high;
                         return (
-                            <g key={one.of}>
-                                <rect x={x(n)} y={16 + high - own} width={13} height={own} className="fill-lake" />
-                                <rect
-                                    x={x(n) + 16}
-                                    y={16 + high - guess}
-                                    width={13}
-                                    height={guess}
-                                    className="fill-soft/50"
-                                />
-                                <text x={x(n) + 15} y={high + 30} textAnchor="middle" className="fill-soft text-[11px]">
-                                    {one.label.slice(0, 3)}
-                                </text>
-                            </g>
+                            <>
+                                <rect x={x} y={floor - own} width={13} height={own} className="fill-lake" />
+                                <rect x={x + 16} y={floor - guess} width={13} height={guess} className="fill-soft/50" />
+                            </>
                         );
-                    })}
-                </svg>
+                    }}
+                />
             </figure>
         </div>
     );

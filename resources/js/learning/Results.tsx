@@ -2,7 +2,7 @@ import { Link, router, usePage } from '@inertiajs/react';
 import MonthsPlot from '@/learning/MonthsPlot';
 import RecordsTabs from '@/learning/RecordsTabs';
 import type { ResultRow, ResultsPage } from '@/generated/props';
-import { money } from '@/lib/format';
+import { hundredths, money } from '@/lib/format';
 import type { Shared } from '@/lib/page';
 import Choices from '@/ui/Choices';
 import { TextField } from '@/ui/Field';
@@ -10,8 +10,6 @@ import Frame from '@/ui/Frame';
 import TextLink from '@/ui/TextLink';
 
 type Props = ResultsPage & Shared;
-
-const whole = (share: number) => `${Math.round(100 * share)} %`;
 
 function useJobsBehind(page: ResultsPage) {
     return (row: ResultRow, which: string, all: boolean) =>
@@ -62,7 +60,7 @@ function Row({ page, row, all = false }: { page: Props; row: ResultRow; all?: bo
                             {`${row.right.of} of ${row.right.all}`}
                         </Behind>
                         <span className="ml-2 text-[0.9rem] font-normal text-soft">
-                            {whole(row.right.low)} to {whole(row.right.high)}
+                            {hundredths(row.right.low)} to {hundredths(row.right.high)}
                         </span>
                     </>
                 )}

@@ -1,7 +1,5 @@
 import type { SourceShown } from '@/generated/props';
-import { figure } from '@/lib/format';
-
-const whole = (share: number) => `${Math.round(100 * share)} %`;
+import { figure, hundredths } from '@/lib/format';
 
 /** Where parts were bought: how long they took, how dear they were, how many came back. */
 export default function Sources({ sources }: { sources: SourceShown[] }) {
@@ -40,14 +38,16 @@ export default function Sources({ sources }: { sources: SourceShown[] }) {
                                 <td className="figure px-3 text-right">
                                     {one.leadDays === null ? '' : figure(one.leadDays, 1)}
                                 </td>
-                                <td className="figure px-3 text-right">{one.price === null ? '' : whole(one.price)}</td>
+                                <td className="figure px-3 text-right">
+                                    {one.price === null ? '' : hundredths(one.price)}
+                                </td>
                                 <td className="px-3 text-right whitespace-nowrap">
                                     <span className="figure">
                                         {one.cameBack.of} of {one.cameBack.all}
                                     </span>
                                     {one.cameBack.all > 0 && (
                                         <span className="ml-2 text-[0.9rem] text-soft">
-                                            up to {whole(one.cameBack.high)}
+                                            up to {hundredths(one.cameBack.high)}
                                         </span>
                                     )}
                                 </td>

@@ -1,10 +1,10 @@
 import Reach from '@/learning/Reach';
 import type { Calibration } from '@/generated/props';
-import { figure } from '@/lib/format';
+import { figure, hundredths } from '@/lib/format';
 
 /** What is nearly sure needs a decimal: 99.6 % is not 100 %. */
 const whole = (share: number) =>
-    `${share > 0.985 ? figure(100 * share, 1).replace(/[.,]0$/, '') : Math.round(100 * share)} %`;
+    share > 0.985 ? `${figure(100 * share, 1).replace(/[.,]0$/, '')} %` : hundredths(share);
 
 /** Whether verdicts hold as often as they state. */
 export default function StatedAndHeld({ calibration }: { calibration: Calibration }) {

@@ -17,6 +17,11 @@ export function percent(share: number): string {
     return `${Math.round(share * 100)}%`;
 }
 
+/** A share in whole hundredths, nearly sure or not. */
+export function hundredths(share: number): string {
+    return `${Math.round(100 * share)} %`;
+}
+
 export function money(amount: number, currency: string): string {
     return new Intl.NumberFormat(comma ? 'de' : 'en-GB', {
         style: 'currency',
