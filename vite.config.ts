@@ -38,6 +38,36 @@ function firstPage(): Plugin {
     };
 }
 
+/** Packages of which something was built in, for the list of what is shipped. */
+// What the service worker is made of is put together apart from the pages.
+const builtIn = new Set([
+    'workbox-cacheable-response',
+    'workbox-core',
+    'workbox-expiration',
+    'workbox-precaching',
+    'workbox-routing',
+    'workbox-strategies',
+]);
+
+function packages(): Plugin {
+    return {
+        name: 'packages',
+        apply: 'build',
+        generateBundle(_, bundle) {
+            for (const chunk of Object.values(bundle)) {
+                const modules = chunk.type === 'chunk' ? Object.keys(chunk.modules) : chunk.originalFileNames;
+                for (const module of modules) {
+                    const name = /.*node_modules\/((?:@[^/]+\/)?[^/]+)/.exec(module)?.[1];
+                    if (name !== undefined) builtIn.add(name);
+                }
+            }
+        },
+        writeBundle() {
+            writeFileSync('public/build/packages.json', JSON.stringify([...builtIn].sort()));
+        },
+    };
+}
+
 /** Gathers what of the core goes to a device, where the worker finds it. */
 function deviceCore(): Plugin {
     return {
@@ -95,9 +125,10 @@ export default defineConfig({
         react(),
         tailwindcss(),
         firstPage(),
+        packages(),
         installable,
     ],
-    worker: { format: 'es' },
+    worker: { format: 'es', plugins: () => [packages()] },
     optimizeDeps: { exclude: ['php-wasm'] },
     build: { chunkSizeWarningLimit: 900 },
 });

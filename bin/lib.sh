@@ -9,6 +9,29 @@ mkdir -p var
 # JIT and a compiled-code cache make the diagnosis several times faster.
 php_fast=(-d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=128M -d opcache.jit_max_root_traces=8192 -d opcache.jit_max_side_traces=8192 -d opcache.jit_max_exit_counters=65536 -d opcache.jit_hot_loop=16 -d opcache.jit_hot_func=32 -d opcache.jit_hot_return=4 -d opcache.jit_hot_side_exit=4 -d opcache.memory_consumption=192)
 
+settings=${ISPIRA_SETTINGS:-$root/.env}
+
+# setting NAME: from the environment, else from the settings of this installation.
+setting() {
+    if [ -n "${!1+set}" ]; then printf '%s' "${!1}"; return; fi
+    [ ! -f "$settings" ] || sed -n "s/^$1=//p" "$settings" | tail -n 1 | sed -E 's/^"(.*)"$/\1/'
+}
+
+# The folder of photos and captures.
+files_folder() {
+    local folder; folder=$(setting ISPIRA_FILES)
+    case $folder in '') printf '%s' "$root/storage/app" ;; /*) printf '%s' "$folder" ;; *) printf '%s' "$root/$folder" ;; esac
+}
+
+# Settings for a client of the database, so that its password stands on no command line.
+database_defaults() {
+    local socket; socket=$(setting DB_SOCKET)
+    printf '[client]\nuser="%s"\npassword="%s"\n' "$(setting DB_USERNAME)" "$(setting DB_PASSWORD)"
+    if [ -n "$socket" ]; then printf 'socket="%s"\n' "$socket"
+    else printf 'host="%s"\nport=%s\n' "$(setting DB_HOST)" "$(setting DB_PORT)"
+    fi
+}
+
 say() { printf '%s\n' "$*"; }
 fail() { printf '%s\n' "$*" >&2; exit 1; }
 
@@ -55,18 +78,25 @@ set_up() {
     when_changed build "resources core bin/device-core.php composer.json package-lock.json vite.config.ts tsconfig.json" npm run build
 }
 
-# start_database FOLDER PORT: a MariaDB server of our own on loopback, data in FOLDER.
+# database_folder FOLDER PORT: where the socket of a server of our own stands.
+database_folder() {
+    database_socket="$1/server.sock"
+    [ "${#database_socket}" -lt 100 ] || database_socket="/tmp/ispira-$(id -u)-$2.sock"
+}
+
+# start_database FOLDER PORT [OPTION...]: a MariaDB server of our own on loopback, data in FOLDER.
 start_database() {
     local folder=$1 port=$2
-    database_socket="$folder/server.sock"
-    [ "${#database_socket}" -lt 100 ] || database_socket="/tmp/ispira-$(id -u)-$port.sock"
+    shift 2
+    database_folder "$folder" "$port"
     mkdir -p "$folder"
     chmod 700 "$folder"
     if [ ! -d "$folder/data/mysql" ]; then
         mkdir -p "$folder/data" "$folder/tmp"
         mariadb-install-db --no-defaults --user="$(id -un)" --datadir="$folder/data" --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" --skip-test-db --skip-name-resolve >"$folder/install.log" 2>&1 || fail "The database could not be made, see $folder/install.log"
     fi
-    mariadbd --no-defaults --user="$(id -un)" --datadir="$folder/data" --bind-address=127.0.0.1 --port="$port" --socket="$database_socket" --pid-file="$folder/server.pid" --log-error="$folder/server.log" --tmpdir="$folder/tmp" --innodb-flush-log-at-trx-commit=1 --innodb-doublewrite=1 --innodb-buffer-pool-size=256M --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve </dev/null >/dev/null 2>&1 &
+    mariadbd --no-defaults --user="$(id -un)" --datadir="$folder/data" --bind-address=127.0.0.1 --port="$port" --socket="$database_socket" --pid-file="$folder/server.pid" --log-error="$folder/server.log" --tmpdir="$folder/tmp" --innodb-flush-log-at-trx-commit=1 --innodb-doublewrite=1 --innodb-buffer-pool-size=256M --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve "$@" </dev/null >/dev/null 2>&1 9>&- &
+    database_pid=$!
     local tries
     for tries in $(seq 100); do
         mariadb-admin --no-defaults --socket="$database_socket" -u"$(id -un)" ping >/dev/null 2>&1 && { secure_database; return; }
@@ -105,8 +135,9 @@ SQL
 
 # serve PORT: the application on loopback with four workers, in a process group of its own.
 serve() {
-    ( cd public && PHP_CLI_SERVER_WORKERS=4 exec setsid php "${php_fast[@]}" -d expose_php=0 -d upload_max_filesize=512M -d post_max_size=520M -d memory_limit=256M -d max_execution_time=300 -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php ) >>"var/server-$1.log" 2>&1 </dev/null &
+    ( cd public && PHP_CLI_SERVER_WORKERS=4 exec setsid php "${php_fast[@]}" -d expose_php=0 -d upload_max_filesize=512M -d post_max_size=520M -d memory_limit=256M -d max_execution_time=300 -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php ) >>"var/server-$1.log" 2>&1 </dev/null 9>&- &
     server_pid=$!
+    printf '%s' "$server_pid" >"var/server-$1.pid"
     local tries
     for tries in $(seq 100); do
         curl -s -o /dev/null "http://127.0.0.1:$1/sign-in" && return
@@ -121,4 +152,36 @@ stop_server() {
     kill -- "-$server_pid" 2>/dev/null || kill "$server_pid" 2>/dev/null
     wait "$server_pid" 2>/dev/null
     server_pid=
+}
+
+# clear_leftovers PORT: ends what a start that was killed has left behind.
+clear_leftovers() {
+    local pid tries
+    pid=$(cat "var/server-$1.pid" 2>/dev/null || true)
+    # The number may be another process's by now: only one that serves this folder is ended.
+    if [ -n "$pid" ] && [ "$(readlink "/proc/$pid/cwd")" = "$root/public" ]; then
+        say 'Ending a server that was left running.'
+        kill -KILL -- "-$pid" 2>/dev/null || true
+    fi
+    rm -f "var/server-$1.pid"
+    pid=$(cat "$root/var/mariadb/server.pid" 2>/dev/null || true)
+    [ -n "$pid" ] && [ "$(readlink "/proc/$pid/cwd")" = "$root/var/mariadb/data" ] || return 0
+    say 'Ending a database that was left running.'
+    kill "$pid" 2>/dev/null || true
+    for tries in $(seq 150); do
+        [ -d "/proc/$pid" ] || return 0
+        sleep 0.2
+    done
+    kill -KILL "$pid" 2>/dev/null || true
+}
+
+# The database of this installation, where it is a private one: started when it does not run. Says in database_ours
+# whether it was started here.
+private_database() {
+    [ "$(setting DB_PRIVATE)" = true ] || return 0
+    database_folder "$root/var/mariadb" "$(setting DB_PORT)"
+    database_ours=
+    mariadb-admin --no-defaults --socket="$database_socket" -u"$(id -un)" ping >/dev/null 2>&1 ||
+        { start_database "$root/var/mariadb" "$(setting DB_PORT)"; database_ours=1; }
+    make_database "$(setting DB_DATABASE)" "$(setting DB_USERNAME)" "$(setting DB_PASSWORD)"
 }

@@ -1,25 +1,47 @@
 <?php
 
+use App\Http\Middleware\BodyLimit;
 use App\Http\Middleware\FromOutbox;
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\PageSession;
+use App\Http\Middleware\RequestRecord;
 use App\Http\Middleware\SecureHeaders;
 use App\Http\Middleware\SessionHolds;
+use App\Operation\HealthController;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Session\Middleware\StartSession;
+use Illuminate\Support\Facades\Context;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Ispira\Core\Repair\Ledger\EntryRefused;
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__ . '/../routes/web.php')
+    ->withRouting(
+        web: __DIR__ . '/../routes/web.php',
+        commands: __DIR__ . '/../routes/console.php',
+        // It needs no session, and must answer where none can be kept.
+        then: static fn() => Route::get('/health', HealthController::class),
+    )
     ->withCommands([__DIR__ . '/../app/Console/Commands'])
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->append(SecureHeaders::class);
-        $middleware->web(append: [SessionHolds::class, FromOutbox::class, HandleInertiaRequests::class]);
+        $middleware->prepend([RequestRecord::class, SecureHeaders::class, BodyLimit::class]);
+        $middleware->trustHosts(
+            at: static fn(): array => array_map(
+                static fn(string $host): string => '^' . preg_quote($host) . '$',
+                config()->array('ispira.hosts'),
+            ),
+            subdomains: false,
+        );
+        $middleware->web(
+            append: [SessionHolds::class, FromOutbox::class, HandleInertiaRequests::class],
+            replace: [StartSession::class => PageSession::class],
+        );
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })
@@ -48,7 +70,7 @@ return Application::configure(basePath: dirname(__DIR__))
                 in_array($status, [403, 404, 405, 413, 429, 500, 503], true) &&
                 (!config('app.debug') || $status < 500)
             ) {
-                return Inertia::render('Problem', ['status' => $status])
+                return Inertia::render('Problem', ['status' => $status, 'request' => Context::get('request')])
                     ->toResponse($request)
                     ->setStatusCode($status);
             }

@@ -19,6 +19,7 @@ use App\Learning\LessonsController;
 use App\Learning\ResultsController;
 use App\Learning\TermsController;
 use App\Log\LogController;
+use App\Operation\InstallationController;
 use App\Parts\PartsController;
 use App\People\AccountController;
 use App\People\AuditController;
@@ -208,6 +209,7 @@ Route::middleware('auth')->group(function (): void {
         Route::put('/terms', [TermsController::class, 'pin']);
         Route::post('/experience', [ExperienceController::class, 'import']);
         Route::delete('/experience/{experience}', [ExperienceController::class, 'remove']);
+        Route::get('/installation', [InstallationController::class, 'show']);
         Route::get('/settings', [SettingsController::class, 'edit']);
         Route::put('/settings', [SettingsController::class, 'update']);
     });

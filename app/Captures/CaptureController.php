@@ -8,14 +8,15 @@ use App\Bench\ReadingRefused;
 use App\Bench\RecordReading;
 use App\Http\Asked;
 use App\Http\Controller;
+use App\Http\Middleware\BodyLimit;
 use App\Jobs\JobView;
 use App\Models\Capture;
 use App\Models\Job;
+use App\Operation\DiskFull;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\File;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Ispira\Core\Capture\CaptureError;
@@ -36,7 +37,6 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
  */
 final class CaptureController extends Controller
 {
-    private const MOST_KILOBYTES = 512_000;
     private const MOST_COLUMNS = 2000;
 
     public function index(Request $request, Job $job): CapturesPage|RedirectResponse
@@ -69,7 +69,7 @@ final class CaptureController extends Controller
         $data = $request->validate(
             [
                 'id' => ['required', 'ulid'],
-                'file' => ['required', 'file', 'max:' . self::MOST_KILOBYTES],
+                'file' => ['required', 'file', 'max:' . BodyLimit::CAPTURE_BYTES / 1000],
                 'position' => ['nullable', 'string', Rule::in(array_map(strval(...), array_keys($circuit->positions)))],
                 'rate' => ['nullable', 'string', 'max:40'],
                 'volts' => ['nullable', 'string', 'max:40'],
@@ -98,7 +98,7 @@ final class CaptureController extends Controller
                 $data['position'] ?? null,
                 $settings,
             );
-        } catch (CaptureError $error) {
+        } catch (CaptureError | DiskFull $error) {
             throw ValidationException::withMessages(['file' => $error->getMessage()]);
         }
 
@@ -182,7 +182,7 @@ final class CaptureController extends Controller
         }
         $found = $this->found($job, $capture);
         $found->delete();
-        File::deleteDirectory(Capture::folder($found->id));
+        CaptureFiles::remove($found->id);
 
         return redirect("/jobs/$job->id/captures", 303)->with(
             'notice',

@@ -7,7 +7,11 @@ namespace App\Captures;
 use App\Models\Capture;
 use App\Models\Job;
 use App\Models\User;
-use Illuminate\Support\Facades\File;
+use App\Operation\DiskFull;
+use App\Operation\DiskRoom;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Ispira\Core\Capture\CaptureError;
 use Ispira\Core\Capture\Format\Importer;
 use Ispira\Core\Capture\ImportSettings;
@@ -22,6 +26,7 @@ final readonly class ImportCapture
      * @param string $id the same id sent again is the same capture
      *
      * @throws CaptureError
+     * @throws DiskFull
      */
     public function __invoke(
         User $user,
@@ -32,34 +37,54 @@ final readonly class ImportCapture
         ?string $position,
         ImportSettings $settings,
     ): Capture {
-        $existing = Capture::query()->find($id);
-        if ($existing instanceof Capture) {
-            return $existing->job_id === $job->id
-                ? $existing
-                : throw new CaptureError('This file was not taken. Reload the page and choose it again.');
+        $existing = self::existing($job, $id);
+        if ($existing !== null) {
+            return $existing;
         }
-        $capture = new Capture(['id' => $id]);
+        $place = 'taken-in-' . strtolower((string) Str::ulid());
+        $store = CaptureFiles::begin($place, DiskRoom::left($job, (int) filesize($path)));
         try {
-            $head = Importer::import($path, $capture->store(), $settings);
-            $capture
-                ->fill([
-                    'job_id' => $job->id,
-                    'user_id' => $user->id,
-                    'name' => $name,
-                    'position' => $position,
-                    'head' => $head->toArray(),
-                    'pulses' => array_map(
-                        static fn(int $channel): array => Pulses::of($capture->store(), $channel)->toArray(),
-                        array_keys($head->channels),
-                    ),
-                    'taken_at' => now(),
-                ])
-                ->save();
+            $head = Importer::import($path, $store, $settings);
+            $capture = new Capture([
+                'id' => $id,
+                'job_id' => $job->id,
+                'user_id' => $user->id,
+                'name' => $name,
+                'position' => $position,
+                'head' => $head->toArray(),
+                'pulses' => array_map(
+                    static fn(int $channel): array => Pulses::of($store, $channel)->toArray(),
+                    array_keys($head->channels),
+                ),
+                'bytes' => CaptureFiles::bytes($place),
+                'taken_at' => now(),
+            ]);
+            // The row first: of two that were sent at once, one is refused here and leaves the samples of the other.
+            DB::transaction(static function () use ($capture, $place, $id): void {
+                $capture->save();
+                CaptureFiles::keep($place, $id);
+            });
+        } catch (UniqueConstraintViolationException) {
+            CaptureFiles::remove($place);
+
+            return self::existing($job, $id) ??
+                throw new CaptureError('The capture could not be stored. Choose the file again.');
         } catch (\Throwable $error) {
-            File::deleteDirectory(Capture::folder($id));
+            CaptureFiles::remove($place);
             throw $error;
         }
 
         return $capture;
+    }
+
+    /** @throws CaptureError where the id is that of a capture elsewhere */
+    private static function existing(Job $job, string $id): ?Capture
+    {
+        $existing = Capture::query()->find($id);
+        if ($existing instanceof Capture && $existing->job_id !== $job->id) {
+            throw new CaptureError('This file was not taken. Reload the page and choose it again.');
+        }
+
+        return $existing;
     }
 }

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Captures\CaptureFiles;
 use App\Learning\ProvenCounts;
 use App\Models\AuditEntry;
-use App\Models\Capture;
 use App\Models\Job;
 use App\Models\User;
 use App\People\AuditAct;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
 use Ispira\Core\Job\Shown\ReplacementShown;
 use Ispira\Core\Pages\JobShown;
@@ -40,7 +39,7 @@ final readonly class DeleteJob
         });
         Storage::deleteDirectory("photos/$job->id");
         foreach ($captures as $id) {
-            File::deleteDirectory(Capture::folder((string) $id));
+            CaptureFiles::remove((string) $id);
         }
     }
 

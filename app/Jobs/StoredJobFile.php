@@ -17,6 +17,8 @@ use App\Models\SpeedMap;
 use App\Models\Strike;
 use App\Models\Unit;
 use App\Models\User;
+use App\Operation\DiskFull;
+use App\Operation\DiskRoom;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -306,7 +308,8 @@ final class StoredJobFile
             file_put_contents($path, $one['jpeg']);
             try {
                 $picture = PhotoFile::keeping($path);
-            } catch (PhotoRefused $refused) {
+                DiskRoom::left($job, strlen($picture->jpeg));
+            } catch (PhotoRefused | DiskFull $refused) {
                 throw FileError::at("photos: {$one['id']}", $refused->getMessage());
             } finally {
                 unlink($path);
@@ -319,6 +322,7 @@ final class StoredJobFile
                 'caption' => $one['caption'],
                 'width' => $picture->width,
                 'height' => $picture->height,
+                'bytes' => strlen($picture->jpeg),
                 'author' => self::author($one['by']),
                 'taken_at' => self::moment($one['takenAt']),
             ]);

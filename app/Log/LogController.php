@@ -8,11 +8,14 @@ use App\Bench\ReadingRefused;
 use App\Bench\RecordReading;
 use App\Http\Controller;
 use App\Http\CsvDownload;
+use App\Http\Middleware\BodyLimit;
 use App\Jobs\JobStates;
 use App\Jobs\JobView;
 use App\Models\Job;
 use App\Models\Photo;
 use App\Models\Reading;
+use App\Operation\DiskFull;
+use App\Operation\DiskRoom;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -32,8 +35,6 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
  */
 final class LogController extends Controller
 {
-    private const MOST_KILOBYTES = 12_000;
-
     public function show(Job $job, DisplayUnits $units): LogPage|RedirectResponse
     {
         if ($job->stage === JobStage::Circuit) {
@@ -125,7 +126,7 @@ final class LogController extends Controller
         $data = $request->validate(
             [
                 'id' => ['required', 'ulid'],
-                'photo' => ['required', 'file', 'max:' . self::MOST_KILOBYTES],
+                'photo' => ['required', 'file', 'max:' . BodyLimit::PHOTO_BYTES / 1000],
                 'reading' => ['nullable', 'string', 'max:40'],
                 'caption' => ['nullable', 'string', 'max:200'],
             ],
@@ -151,6 +152,11 @@ final class LogController extends Controller
             ]);
         }
         if ($known === null) {
+            try {
+                DiskRoom::left($job, strlen($picture->jpeg));
+            } catch (DiskFull $full) {
+                throw ValidationException::withMessages(['photo' => $full->getMessage()]);
+            }
             DB::transaction(function () use ($request, $job, $data, $reading, $picture, $id): void {
                 $photo = Photo::query()->create([
                     'id' => $id,
@@ -160,6 +166,7 @@ final class LogController extends Controller
                     'caption' => $data['caption'] ?? null,
                     'width' => $picture->width,
                     'height' => $picture->height,
+                    'bytes' => strlen($picture->jpeg),
                     'taken_at' => now(),
                 ]);
                 Storage::put($photo->path(), $picture->jpeg) ||

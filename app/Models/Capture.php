@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Captures\CaptureFiles;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
@@ -21,6 +22,7 @@ use Ispira\Core\Capture\SampleStore;
  * @property array<string, mixed>       $head
  * @property list<array<string, float|int|bool|null>> $pulses by channel
  * @property Carbon                     $taken_at
+ * @property int                        $bytes    of its samples on disk
  */
 final class Capture extends Model
 {
@@ -34,14 +36,9 @@ final class Capture extends Model
 
     protected $casts = ['head' => 'array', 'pulses' => 'array', 'taken_at' => 'datetime'];
 
-    public static function folder(string $id): string
-    {
-        return config()->string('ispira.captures') . "/$id";
-    }
-
     public function store(): SampleStore
     {
-        return new SampleStore(self::folder($this->id));
+        return CaptureFiles::of($this->id);
     }
 
     public function shape(): Head

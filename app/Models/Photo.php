@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property int         $width
  * @property int         $height
  * @property Carbon      $taken_at
+ * @property int         $bytes  of the picture
  */
 final class Photo extends Model
 {
@@ -35,6 +36,7 @@ final class Photo extends Model
         'reading_sequence' => 'integer',
         'width' => 'integer',
         'height' => 'integer',
+        'bytes' => 'integer',
         'taken_at' => 'datetime',
     ];
 

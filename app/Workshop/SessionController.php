@@ -15,7 +15,11 @@ use Illuminate\Validation\ValidationException;
 
 final class SessionController
 {
+    /** Wrong tries in a minute for an account from one address. */
     private const TRIES = 5;
+    /** Wrong tries for an account from all addresses together, before it waits. */
+    private const TRIES_FROM_EVERYWHERE = 30;
+    private const EVERYWHERE_SECONDS = 900;
 
     public function create(): SignInPage
     {
@@ -50,17 +54,16 @@ final class SessionController
             ['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']],
             ['email.required' => 'Type your e-mail address.', 'password.required' => 'Type your password.'],
         );
-        $key = 'sign-in:' . mb_strtolower(Asked::text($request, 'email')) . '|' . $request->ip();
-        if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
-            throw ValidationException::withMessages([
-                'email' => 'Too many tries. Wait ' . RateLimiter::availableIn($key) . ' seconds, then try again.',
-            ]);
-        }
+        $account = 'sign-in:' . mb_strtolower(Asked::text($request, 'email'));
+        $here = "$account|" . $request->ip();
+        self::notTooOften($here, self::TRIES);
+        self::notTooOften($account, self::TRIES_FROM_EVERYWHERE);
         if (!Auth::validate($credentials)) {
-            RateLimiter::hit($key);
+            RateLimiter::hit($here);
+            RateLimiter::hit($account, self::EVERYWHERE_SECONDS);
             throw ValidationException::withMessages(['email' => 'E-mail address and password do not belong together.']);
         }
-        RateLimiter::clear($key);
+        RateLimiter::clear($here);
         $user = Auth::getLastAttempted();
         if ($user instanceof User && $user->isLeftOver()) {
             throw ValidationException::withMessages([
@@ -77,6 +80,16 @@ final class SessionController
         SessionHolds::stays($request, $user);
 
         return redirect()->intended('/');
+    }
+
+    /** @throws ValidationException */
+    private static function notTooOften(string $key, int $most): void
+    {
+        if (RateLimiter::tooManyAttempts($key, $most)) {
+            throw ValidationException::withMessages([
+                'email' => 'Too many tries. Wait ' . RateLimiter::availableIn($key) . ' seconds, then try again.',
+            ]);
+        }
     }
 
     public function destroy(Request $request): RedirectResponse

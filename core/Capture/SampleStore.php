@@ -25,14 +25,17 @@ final class SampleStore
     /** @var array<int, list<float>> samples of the block that is not full yet, by channel */
     private array $begun = [];
 
-    public function __construct(private readonly string $folder) {}
+    private int $bytes = 0;
+
+    /** @param int $most bytes of samples that may be added */
+    public function __construct(private readonly string $folder, private readonly int $most = \PHP_INT_MAX) {}
 
     /**
      * Adds samples to a channel.
      *
      * @param list<float> $values
      *
-     * @throws CaptureError when the disk is full
+     * @throws CaptureError when the disk is full, or more is added than may be
      */
     public function append(int $channel, array $values): void
     {
@@ -41,6 +44,13 @@ final class SampleStore
         }
         $this->samples[$channel] ??= $this->opened("$channel.f32", 'w');
         $packed = pack('g*', ...$values);
+        $this->bytes += \strlen($packed);
+        if ($this->bytes > $this->most) {
+            throw new CaptureError(
+                'The samples would take more room on the disk than is left for this job. Cut the capture, or take it ' .
+                    'at a lower rate.',
+            );
+        }
         if (@fwrite($this->samples[$channel], $packed) !== \strlen($packed)) {
             throw new CaptureError('The capture could not be stored: is the disk full?');
         }
@@ -59,6 +69,7 @@ final class SampleStore
             fclose($file);
         }
         $this->samples = $this->blocks = $this->begun = [];
+        $this->bytes = 0;
     }
 
     /** Closes the files and keeps what the capture is. */

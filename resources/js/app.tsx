@@ -1,5 +1,6 @@
 import '../css/app.css';
 import { createInertiaApp, router, type ResolvedComponent } from '@inertiajs/react';
+import { setNonce } from 'get-nonce';
 import { createRoot } from 'react-dom/client';
 import { type PageSent } from './away/kept';
 import { connect, whenSent } from './away/transport';
@@ -29,6 +30,9 @@ if (sent.component === 'Away' && location.pathname !== '/shell') sent.url = loca
 connect(sent);
 whenSent(() => router.reload());
 if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');
+
+// The styles that a dialog sets carry the word that the policy of this page knows.
+setNonce(document.querySelector('meta[name="style-nonce"]')?.getAttribute('content') ?? '');
 
 void createInertiaApp({
     page: sent as never,

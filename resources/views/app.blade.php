@@ -7,6 +7,7 @@
         <meta name="theme-color" content="#16343b">
         <link rel="apple-touch-icon" href="/icons/192.png">
         <link rel="icon" href="/favicon.svg" type="image/svg+xml">
+        <meta name="style-nonce" content="{{ $nonce ?? '' }}">
         <script>{!! App\Http\ThemeScript::SOURCE !!}</script>
         @viteReactRefresh
         @vite('resources/js/app.tsx')

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Captures\CaptureFiles;
 use App\Models\Capture;
 use App\Models\Job;
 use Illuminate\Http\UploadedFile;
@@ -140,9 +141,9 @@ final class CapturesTest extends TestCase
     {
         $job = $this->blower();
         $capture = $this->import($job, 'command@2', '2');
-        self::assertDirectoryExists(Capture::folder($capture->id));
+        self::assertDirectoryExists(CaptureFiles::folder($capture->id));
         $this->delete("/jobs/$job->id/captures/$capture->id")->assertRedirect("/jobs/$job->id/captures");
-        self::assertDirectoryDoesNotExist(Capture::folder($capture->id));
+        self::assertDirectoryDoesNotExist(CaptureFiles::folder($capture->id));
         $this->get("/jobs/$job->id/captures/$capture->id/trace?channel=0&from=0&to=10&columns=10")->assertNotFound();
     }
 

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Http\CsvCell;
+use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\ThemeScript;
 use App\Instruments\WorkshopNetwork;
 use App\Models\User;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Inertia\Testing\AssertableInertia as Page;
 use Tests\TestCase;
 
 final class SafetyTest extends TestCase
@@ -101,6 +103,27 @@ final class SafetyTest extends TestCase
         }
     }
 
+    public function testAServerThatGoesAwayInTheMiddleIsWaitedFor(): void
+    {
+        config(['database.connections.third' => config()->array('database.connections.mariadb')]);
+        $connection = DB::connection('third');
+        $tries = 0;
+        $seen = $connection->transaction(static function () use ($connection, &$tries): int {
+            $number = (int) $connection->selectOne('SELECT CONNECTION_ID() AS number')->number;
+            if (++$tries === 1) {
+                DB::statement("KILL $number");
+            }
+
+            return (int) $connection->selectOne('SELECT 7 AS seven')->seven;
+        });
+        self::assertSame([7, 2], [$seen, $tries], 'the whole transaction was done again on a new connection');
+        $number = (int) $connection->selectOne('SELECT CONNECTION_ID() AS number')->number;
+        DB::statement("KILL $number");
+        self::assertSame(8, (int) $connection->selectOne('SELECT 8 AS eight')->eight);
+        $this->expectExceptionMessage('no_such_table');
+        $connection->select('SELECT 1 FROM no_such_table');
+    }
+
     public function testMetersAreReadOneAtATimeAndOnlyInTheWorkshop(): void
     {
         $lead = $this->person('lead');
@@ -120,5 +143,65 @@ final class SafetyTest extends TestCase
         ) {
             self::assertSame($own, WorkshopNetwork::holds($host), $host);
         }
+    }
+
+    public function testMoreThanAPageMaySendIsRefusedBeforeItIsRead(): void
+    {
+        $this->postJson('/sign-in', ['email' => str_repeat('a', 2_100_000)])->assertStatus(413);
+        $this->postJson('/sign-in', ['email' => array_fill(0, 20_001, 1)])->assertStatus(413);
+        $this->post('/sign-in', ['email' => 'nobody@halvmark.example'], ['Transfer-Encoding' => 'chunked'])
+            ->assertStatus(413)
+            ->assertHeader('X-Frame-Options', 'DENY');
+        $this->postJson('/sign-in', ['email' => array_fill(0, 10_000, 1)])->assertStatus(422);
+        $this->get('/sign-in')->assertOk();
+    }
+
+    public function testAPartOfAPageReadAnewTakesNoMessageAway(): void
+    {
+        $this->actingAs($this->person());
+        $this->from('/jobs/new')
+            ->post('/jobs', ['kind' => 'loose-part'])
+            ->assertSessionHasErrors('part');
+        $this->get('/jobs/new?unit=van', [
+            'X-Inertia' => 'true',
+            'X-Inertia-Version' => (string) (new HandleInertiaRequests())->version(request()),
+            'X-Inertia-Partial-Component' => 'NewJob',
+            'X-Inertia-Partial-Data' => 'units',
+        ]);
+        $this->get('/ping', ['Accept' => 'image/png']);
+        self::assertNotNull(session('errors'));
+        $this->get('/jobs/new')->assertInertia(static fn(Page $page) => $page->has('errors.part'));
+        self::assertNull(session('errors'));
+    }
+
+    public function testAnAccountWaitsHoweverManyAddressesTryIt(): void
+    {
+        $person = $this->person();
+        $this->app?->make('auth')->logout();
+        for ($address = 1; $address <= 30; ++$address) {
+            $this->withServerVariables(['REMOTE_ADDR' => "10.0.0.$address"])
+                ->post('/sign-in', ['email' => $person->email, 'password' => 'not this one'])
+                ->assertSessionHasErrors('email');
+        }
+        $this->withServerVariables(['REMOTE_ADDR' => '10.0.0.99'])
+            ->post('/sign-in', ['email' => mb_strtoupper($person->email), 'password' => 'a long password'])
+            ->assertSessionHasErrors('email');
+        self::assertStringContainsString('Too many tries', session('errors')->first('email'));
+        $this->travel(16)->minutes();
+        $this->post('/sign-in', ['email' => $person->email, 'password' => 'a long password'])->assertRedirect('/');
+    }
+
+    public function testWhatAServerInFrontSaysIsTakenOnlyWhereItIsTrusted(): void
+    {
+        $forwarded = ['X-Forwarded-Proto' => 'https', 'X-Forwarded-For' => '203.0.113.9'];
+        $secure = fn(): array => array_map(
+            static fn($cookie): bool => $cookie->isSecure(),
+            $this->get('/sign-in', $forwarded)->headers->getCookies(),
+        );
+        self::assertNotContains(true, $secure());
+        config(['trustedproxy.proxies' => '127.0.0.1']);
+        self::assertNotContains(false, $secure());
+        $this->get('/sign-in', $forwarded)->assertHeader('Strict-Transport-Security');
+        self::assertSame('203.0.113.9', request()->ip());
     }
 }

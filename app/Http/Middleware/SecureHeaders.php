@@ -6,6 +6,7 @@ namespace App\Http\Middleware;
 
 use App\Http\ThemeScript;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\View;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -23,12 +24,15 @@ final class SecureHeaders
 
     public function handle(Request $request, \Closure $next): Response
     {
+        // A dialog keeps the page behind it from scrolling by a style of its own, which carries this word.
+        $nonce = base64_encode(random_bytes(16));
+        View::share('nonce', $nonce);
         $response = $next($request);
         header_remove('X-Powered-By');
         foreach (self::HEADERS as $name => $value) {
             $response->headers->set($name, $value);
         }
-        $response->headers->set('Content-Security-Policy', self::policy());
+        $response->headers->set('Content-Security-Policy', self::policy($nonce));
         if ($request->isSecure()) {
             $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
         }
@@ -36,7 +40,7 @@ final class SecureHeaders
         return $response;
     }
 
-    private static function policy(): string
+    private static function policy(string $nonce): string
     {
         // Where the scripts are served by the build tool while somebody works on them, they come from its own address.
         $built = is_file(public_path('hot')) ? trim((string) file_get_contents(public_path('hot'))) : '';
@@ -45,8 +49,8 @@ final class SecureHeaders
         return implode('; ', [
             "default-src 'self'",
             "script-src $self " . ThemeScript::hash(),
-            // A dialog keeps the page behind it from scrolling by a style of its own.
-            "style-src $self 'unsafe-inline'",
+            // The build tool puts styles into the page without it.
+            "style-src $self " . ($built === '' ? "'nonce-$nonce'" : "'unsafe-inline'"),
             "img-src 'self' data: blob:",
             "font-src $self data:",
             "connect-src $self" . ($built === '' ? '' : ' ' . str_replace('http', 'ws', $built)),

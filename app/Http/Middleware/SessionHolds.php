@@ -8,6 +8,7 @@ use App\Models\User;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Context;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -25,6 +26,7 @@ final class SessionHolds
         if (!($user instanceof User)) {
             return $next($request);
         }
+        Context::add('person', $user->id);
         $session = $request->session();
         if ($session->get(self::KEY . ".$user->id") === null) {
             self::stays($request, $user);

@@ -27,9 +27,6 @@ final class CsvFile
     /** Share of lines that may be unreadable. */
     private const MOST_BAD = 0.02;
 
-    /** Samples to which changes are spread at most. */
-    private const ENOUGH = 10_000_000;
-
     private int $bad = 0;
 
     /** @param resource $file at its beginning */
@@ -125,15 +122,16 @@ final class CsvFile
 
     private function changes(CsvLayout $layout, SampleStore $store, ImportSettings $settings): Head
     {
-        [$first, $last, $least] = [null, 0.0, \INF];
+        [$first, $last, $least, $changes] = [null, 0.0, \INF, 0];
         foreach ($this->rows($layout) as $row) {
+            ++$changes;
             $step = $first === null ? 0.0 : $row[0] - $last;
             $least = $step > 0.0 ? min($least, $step) : $least;
             $first ??= $row[0];
             $last = $row[0];
         }
         $first ??= 0.0;
-        $step = max($least, ($last - $first) / self::ENOUGH);
+        $step = max($least, ($last - $first) / Held::most($changes));
         $this->bad = 0;
         $this->toBody($layout);
         $held = new Held($store, $first, $step, \count($layout->columns));

@@ -14,6 +14,10 @@ final class Held
 {
     private const BUFFER = 4096;
 
+    /** Samples that a few changes may be spread over, and that any number of them may. */
+    private const ENOUGH = [1_000_000, 10_000_000];
+    private const EACH = 1000;
+
     private int $count = 0;
 
     /** @var array<int, float> */
@@ -30,6 +34,15 @@ final class Held
     ) {
         $this->values = array_fill(0, $channels, 0.0);
         $this->waiting = array_fill(0, $channels, []);
+    }
+
+    /**
+     * Samples to which changes are spread at most: a few lines of text must not become a full disk. Beyond it the
+     * interval is no longer chosen to meet every change.
+     */
+    public static function most(int $changes): int
+    {
+        return min(self::ENOUGH[1], max(self::ENOUGH[0], $changes * self::EACH));
     }
 
     /** Value of a channel from a time on. */

@@ -21,9 +21,6 @@ final class VcdFile
     private const UNITS = ['s' => 1.0, 'ms' => 1e-3, 'us' => 1e-6, 'ns' => 1e-9, 'ps' => 1e-12, 'fs' => 1e-15];
     private const LONGEST_LINE = 65536;
 
-    /** Samples beyond which the interval is no longer chosen to meet every change. */
-    private const ENOUGH = 10_000_000;
-
     private float $tick = 1e-9;
 
     /** @var array<string, int> channel by identifier code */
@@ -53,7 +50,7 @@ final class VcdFile
         if ($changes < 2 || $last <= $first) {
             throw new CaptureError('The VCD file holds no changes: nothing was captured.');
         }
-        $ticks = max($step, ($last - $first) / self::ENOUGH);
+        $ticks = max($step, ($last - $first) / Held::most($changes));
         $start = $first * $this->tick;
         $held = new Held($store, $start, $ticks * $this->tick, \count($this->names));
         fseek($this->file, $body);

@@ -801,6 +801,30 @@ export interface HeldEntry {
     because: string | null;
 }
 
+export interface InstallationPage {
+    version: string;
+    /** What was asked of this machine, and whether it is well. */
+    checks: Record<string, boolean | undefined>;
+    /** Room that captures and photos of the workshop take, in words. */
+    used: string;
+    /** Room that they may take. */
+    limit: string;
+    /** Room that those of one job may take. */
+    limitOfJob: string;
+    /** Room that is free on the disk. */
+    free: string;
+    /** Moment of the last one that is known of. */
+    lastBackup: string | null;
+    /** Its size, in words. */
+    backupSize: string | null;
+    /** Whether it can be read with its key only. */
+    encrypted: boolean;
+    /** Whether it is longer ago than it should be. */
+    backupLate: boolean;
+    /** The newest first, of this workshop. */
+    slow: SlowRequest[];
+}
+
 export interface InstrumentsPage {
     meters: MeterShown[];
     tried: MeterTried | null;
@@ -1990,6 +2014,15 @@ export interface SignedIn {
     /** That this person chose for all devices. */
     theme: string | null;
     numbers: NumberLanguage;
+}
+
+/** A request that took longer than anybody should wait. */
+export interface SlowRequest {
+    /** Its number, as it stands in the log. */
+    request: string;
+    route: string;
+    milliseconds: number;
+    at: string;
 }
 
 /** Where parts were bought, and what came of them. */

@@ -5,7 +5,10 @@ const words: Record<number, [string, string]> = {
     403: ['That is not for this account.', 'Ask the lead of your workshop.'],
     404: ['There is nothing here.', 'The job may belong to another workshop, or the address is not complete.'],
     405: ['That page cannot be opened like this.', 'Go back to the jobs and try from there.'],
-    413: ['That is too much at once.', 'Files may have at most 2 MB.'],
+    413: [
+        'That is too much at once.',
+        'A form or a table may have 2 MB, a photo 12 MB, a job file 30 MB, a capture 500 MB.',
+    ],
     429: ['Too many tries.', 'Wait a minute, then try again.'],
     500: [
         'Something went wrong here, not with you.',
@@ -15,7 +18,7 @@ const words: Record<number, [string, string]> = {
 };
 
 export default function Problem() {
-    const { status } = usePage<Shared & { status: number }>().props;
+    const { status, request } = usePage<Shared & { status: number; request: string | null }>().props;
     const [title, what] = words[status] ?? words[500] ?? ['', ''];
     return (
         <main className="mx-auto max-w-[640px] px-6 py-24">
@@ -23,6 +26,11 @@ export default function Problem() {
             <p className="figure text-soft">{status}</p>
             <h1 className="text-[2rem] leading-tight font-semibold">{title}</h1>
             <p className="mt-2 text-lg">{what}</p>
+            {status >= 500 && request && (
+                <p className="mt-2 text-soft">
+                    Its number in the log is <span className="figure">{request}</span>.
+                </p>
+            )}
             <p className="mt-6">
                 <Link
                     href="/"

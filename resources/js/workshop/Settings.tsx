@@ -186,6 +186,10 @@ export default function Settings() {
                         {...field(form, 'againMonths')}
                     />
                 </fieldset>
+                <p className="mt-6 border-t border-rule pt-3">
+                    Version, disk, backup and what took long:{' '}
+                    <TextLink href="/installation">this installation</TextLink>
+                </p>
                 <fieldset className="mt-6 border-t border-rule pt-3">
                     <legend className="pr-3 text-lg font-semibold">For people who are invited</legend>
                     <Choices

@@ -16,7 +16,7 @@ use Tests\TestCase;
 final class AbilitiesTest extends TestCase
 {
     /** Those that somebody reaches who is not signed in. */
-    private const OPEN = ['shell', 'sign-in', 'invited/{token}', 'storage/{path}', 'up'];
+    private const OPEN = ['shell', 'sign-in', 'invited/{token}', 'health'];
 
     public function testEveryRouteNamesWhatItTakes(): void
     {
