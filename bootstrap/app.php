@@ -9,9 +9,11 @@ use App\Http\Middleware\SecureHeaders;
 use App\Http\Middleware\SessionHolds;
 use App\Operation\HealthController;
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Session\Middleware\StartSession;
@@ -60,6 +62,18 @@ return Application::configure(basePath: dirname(__DIR__))
             )
                 ? response('Nobody is signed in.', 401)
                 : null,
+        );
+        // A number that a page chose is taken: by what was sent twice at once, or by something that is not to be told of.
+        $exceptions->render(
+            static fn(
+                UniqueConstraintViolationException $taken,
+                Request $request,
+            ): Response|RedirectResponse => $request->headers->has(FromOutbox::PERSON) || $request->expectsJson()
+                ? response('That was not taken: its number is in use. Send it again.', 409)
+                : back(303)->with(
+                    'notice',
+                    'That was not taken. Reload the page, look whether it is there, and try again.',
+                ),
         );
         $exceptions->respond(function ($response, Throwable $error, Request $request) {
             $status = $response->getStatusCode();

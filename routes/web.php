@@ -189,16 +189,19 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/people', [PeopleController::class, 'index']);
         Route::post('/people/invite', [PeopleController::class, 'invite']);
         Route::post('/invitations/{invitation}/withdraw', [PeopleController::class, 'withdraw']);
-        Route::post('/people/{person}/role', [PeopleController::class, 'role'])->whereNumber('person');
-        Route::post('/people/{person}/disable', [PeopleController::class, 'disable'])->whereNumber('person');
-        Route::post('/people/{person}/enable', [PeopleController::class, 'enable'])->whereNumber('person');
-        Route::post('/people/{person}/end-sessions', [PeopleController::class, 'endSessions'])->whereNumber('person');
-        Route::post('/people/{person}/reset', [PeopleController::class, 'reset'])->whereNumber('person');
+        Route::post('/people/{person}/role', [PeopleController::class, 'role'])->where('person', '[0-9]{1,18}');
+        Route::post('/people/{person}/disable', [PeopleController::class, 'disable'])->where('person', '[0-9]{1,18}');
+        Route::post('/people/{person}/enable', [PeopleController::class, 'enable'])->where('person', '[0-9]{1,18}');
+        Route::post('/people/{person}/end-sessions', [PeopleController::class, 'endSessions'])->where(
+            'person',
+            '[0-9]{1,18}',
+        );
+        Route::post('/people/{person}/reset', [PeopleController::class, 'reset'])->where('person', '[0-9]{1,18}');
         Route::get('/audit', [AuditController::class, 'index']);
     });
     Route::middleware('can:delete')->group(function (): void {
         Route::delete('/jobs/{job}', [JobCareController::class, 'delete']);
-        Route::post('/people/{person}/erase', [PeopleController::class, 'erase'])->whereNumber('person');
+        Route::post('/people/{person}/erase', [PeopleController::class, 'erase'])->where('person', '[0-9]{1,18}');
     });
     Route::middleware('can:results')->group(function (): void {
         Route::get('/results', [ResultsController::class, 'index']);

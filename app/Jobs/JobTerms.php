@@ -18,6 +18,9 @@ final class JobTerms
 {
     /** More than these nobody pages through: of a word that more jobs have, the newest; so many are asked at once. */
     private const MOST_FOUND = 3000;
+    private const ENOUGH = 300;
+    /** Which word is the rarest, so much is counted for: of words beyond it any may lead. */
+    private const MOST_COUNTED = 1000;
     private const AT_ONCE = 1000;
 
     /** Jobs lie close together where no more than so many numbers go on each; so many words may begin alike then. */
@@ -99,17 +102,20 @@ final class JobTerms
         if ($rarest === null) {
             return new FoundNumbers([], false);
         }
-        $found = $some = [];
+        $found = $some = $terms = [];
         $seen = 0;
         do {
             $last = $some === [] ? null : $some[count($some) - 1];
             $some = self::having($workshop, $rarest, null, $last, $oldestFirst);
             $seen += count($some);
-            $found = [...$found, ...self::all($workshop, $words, $some)];
+            $found = [...$found, ...self::all($workshop, $words, $some, $terms)];
             $more = count($some) === self::AT_ONCE;
         } while ($more && count($found) < $enough && $seen < self::MOST_FOUND);
 
-        return new FoundNumbers($found, $more);
+        // All of very many are put in order only where somebody turns to a later page.
+        $cut = $enough < self::ENOUGH && count($found) > self::ENOUGH;
+
+        return new FoundNumbers($cut ? array_slice($found, 0, self::ENOUGH) : $found, $more || $cut);
     }
 
     /**
@@ -122,20 +128,22 @@ final class JobTerms
     public static function among(int $workshop, string $typed, array $among): array
     {
         $words = SearchWords::asked($typed);
+        $terms = [];
 
-        return $words === [] ? [] : self::all($workshop, $words, $among);
+        return $words === [] ? [] : self::all($workshop, $words, $among, $terms);
     }
 
     /**
      * @param list<string> $words
      * @param list<int> $among
+     * @param array<string, list<string>> $terms terms that begin with a word, kept from one time to the next
      *
      * @return list<int>
      */
-    private static function all(int $workshop, array $words, array $among): array
+    private static function all(int $workshop, array $words, array $among, array &$terms): array
     {
         foreach ($words as $word) {
-            $among = $among === [] ? [] : self::narrowed($workshop, $word, $among);
+            $among = $among === [] ? [] : self::narrowed($workshop, $word, $among, $terms);
         }
 
         return $among;
@@ -143,25 +151,31 @@ final class JobTerms
 
     /**
      * @param non-empty-list<int> $among
+     * @param array<string, list<string>> $terms
      *
      * @return list<int> those that have a word
      */
-    private static function narrowed(int $workshop, string $word, array $among): array
+    private static function narrowed(int $workshop, string $word, array $among, array &$terms): array
     {
         $span = [min($among), max($among)];
-        $terms = self::SPREAD * count($among) < $span[1] - $span[0] ? [] : self::terms($workshop, $word);
-        if ($terms === []) {
+        $near = self::SPREAD * count($among) >= $span[1] - $span[0];
+        if ($near) {
+            $terms["=$word"] ??= self::terms($workshop, $word);
+        }
+        if (!$near || $terms["=$word"] === []) {
             return self::having($workshop, $word, $among);
         }
         // Read in one go where they lie close together: cheaper than asking for each.
         $found = DB::table('job_terms')
             ->where('workshop_id', $workshop)
-            ->whereIn('term', $terms)
+            ->whereIn('term', $terms["=$word"])
             ->whereBetween('number', $span)
             ->pluck('number')
             ->all();
 
-        return array_values(array_intersect($among, array_map(intval(...), $found)));
+        $having = array_flip($found);
+
+        return array_values(array_filter($among, static fn(int $number): bool => isset($having[$number])));
     }
 
     /** @return list<string> that begin like this; none where there are too many of them */
@@ -219,7 +233,7 @@ final class JobTerms
         $some = DB::table('job_terms')
             ->where('workshop_id', $workshop)
             ->where('term', ...self::begins($word))
-            ->limit(self::MOST_FOUND)
+            ->limit(self::MOST_COUNTED)
             ->select(DB::raw('1'));
 
         return DB::query()->fromSub($some, 'some')->count();

@@ -35,8 +35,8 @@ final class ExperienceController extends Controller
     /** What a job of another workshop may count for, beside an own one. */
     private const WEIGHTS = ['0.1', '0.25', '0.5', '1'];
 
-    /** Of more verdicts than that the newest. */
-    private const MOST_VERDICTS = 5000;
+    /** Verdicts of so many jobs, the newest, tell how far stated odds hold: more would tell of how it was once. */
+    private const MOST_VERDICTS = 1000;
 
     public function __construct(private readonly FamilyRegistry $families, private readonly ExperienceFormat $format) {}
 

@@ -103,6 +103,7 @@ final class PeopleController extends Controller
 
     public function role(Request $request, int $person): RedirectResponse
     {
+        $this->user($request)->workshop->users()->findOrFail($person);
         $data = $request->validate(['role' => ['required', Rule::enum(Role::class)]]);
         $this->change->role($this->user($request), $person, Role::from($data['role']));
 

@@ -27,7 +27,7 @@ final class DueController extends Controller
         return new DuePage(
             jobs: self::jobs($workshop, self::MOST_SHOWN),
             parts: self::parts($workshop, self::MOST_SHOWN),
-            loans: RepairView::loans($workshop),
+            loans: RepairView::loans($workshop, self::MOST_SHOWN),
             open: self::open($workshop),
             most: self::MOST_SHOWN,
         );
@@ -99,7 +99,7 @@ final class DueController extends Controller
             DueCalendar::of(
                 $workshop,
                 self::jobs($workshop, self::MOST_IN_CALENDAR),
-                RepairView::loans($workshop),
+                RepairView::loans($workshop, self::MOST_IN_CALENDAR),
                 self::parts($workshop, self::MOST_IN_CALENDAR),
             ),
             200,

@@ -20,7 +20,6 @@ use Ispira\Core\Repair\Work\StripDown;
  */
 final class RepairView
 {
-    private const MOST_LENT = 200;
     private const PAST_JOBS = 20;
 
     private function __construct() {}
@@ -84,8 +83,8 @@ final class RepairView
         );
     }
 
-    /** @return list<LoanShown> lent out by a workshop and not back */
-    public static function loans(Workshop $workshop): array
+    /** @return list<LoanShown> lent out by a workshop and not back, of so many jobs at most */
+    public static function loans(Workshop $workshop, int $most): array
     {
         $loans = [];
         $jobs = $workshop
@@ -93,7 +92,7 @@ final class RepairView
             ->with(['unit', 'entries'])
             ->whereNotNull('lent_until')
             ->orderBy('lent_until')
-            ->limit(self::MOST_LENT)
+            ->limit($most)
             ->get();
         foreach ($jobs as $job) {
             foreach ($job->setRelation('workshop', $workshop)->ledger()->lent() as $loan) {

@@ -90,8 +90,8 @@ final class UnitController extends Controller
     /** Two names for one machine: its jobs come here, and the other name goes. */
     public function merge(Request $request, string $unit): RedirectResponse
     {
-        $data = $request->validate(['other' => ['required', 'ulid']], ['other.*' => 'Choose the double.']);
         $one = $this->unit($request, $unit);
+        $data = $request->validate(['other' => ['required', 'ulid']], ['other.*' => 'Choose the double.']);
         if (strtolower($data['other']) === $one->id) {
             throw ValidationException::withMessages(['other' => 'That is this unit itself.']);
         }

@@ -18,6 +18,20 @@ return new class extends Migration {
                 $table->unsignedBigInteger('bytes')->default(0);
             });
         }
+        // A model finds its units in the order of their names.
+        Schema::table('units', static function (Blueprint $table): void {
+            $table->index(['workshop_id', 'practice', 'model', 'name']);
+        });
+        // What is due is counted without looking at a job, and found in its order; practice is left out by the index.
+        Schema::table('jobs', static function (Blueprint $table): void {
+            $table->index(['workshop_id', 'practice_fault', 'due_on']);
+            $table->index(['workshop_id', 'practice_fault', 'part_expected_on']);
+            $table->index(['workshop_id', 'practice_fault', 'still_open', 'number'], 'jobs_still_open_number_index');
+            $table->dropIndex(['workshop_id', 'due_on']);
+            $table->dropIndex(['workshop_id', 'part_expected_on']);
+            $table->dropIndex(['workshop_id', 'still_open']);
+            $table->dropIndex(['still_open']);
+        });
         foreach (DB::table('captures')->pluck('id') as $id) {
             DB::table('captures')
                 ->where('id', $id)
@@ -62,6 +76,18 @@ return new class extends Migration {
         foreach (['backups', 'slow_requests', 'cache_locks', 'cache'] as $name) {
             Schema::dropIfExists($name);
         }
+        Schema::table('units', static function (Blueprint $table): void {
+            $table->dropIndex(['workshop_id', 'practice', 'model', 'name']);
+        });
+        Schema::table('jobs', static function (Blueprint $table): void {
+            $table->index(['workshop_id', 'due_on']);
+            $table->index(['workshop_id', 'part_expected_on']);
+            $table->index(['workshop_id', 'still_open']);
+            $table->index(['still_open']);
+            $table->dropIndex(['workshop_id', 'practice_fault', 'due_on']);
+            $table->dropIndex(['workshop_id', 'practice_fault', 'part_expected_on']);
+            $table->dropIndex('jobs_still_open_number_index');
+        });
         foreach (['captures', 'photos'] as $name) {
             Schema::table($name, static fn(Blueprint $table) => $table->dropColumn('bytes'));
         }

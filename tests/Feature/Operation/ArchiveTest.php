@@ -6,11 +6,13 @@ namespace Tests\Feature\Operation;
 
 use App\Models\Job;
 use App\Models\Workshop;
+use App\Operation\ArchiveSchema;
 use App\Operation\WorkshopTables;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
+use Opis\JsonSchema\Validator;
 use Tests\TestCase;
 
 final class ArchiveTest extends TestCase
@@ -217,5 +219,38 @@ final class ArchiveTest extends TestCase
         foreach ($all as $table) {
             self::assertNotSame([], (new WorkshopTables())->primary($table), "$table has no primary key");
         }
+    }
+
+    public function testAnArchiveKeepsToItsSchemas(): void
+    {
+        $tables = new WorkshopTables();
+        $formats = base_path('docs/formats');
+        self::assertSame(
+            ArchiveSchema::written($tables),
+            (string) file_get_contents("$formats/workshop-records.schema.json"),
+            'The tables changed: run bin/artisan ispira:archive-schema',
+        );
+        $path = "$this->folder/one.zip";
+        Artisan::call('ispira:archive', ['workshop' => $this->workshop()->id, 'file' => $path]);
+        $zip = new \ZipArchive();
+        $zip->open($path);
+        $schema = ArchiveSchema::of($tables);
+        $validator = new Validator();
+        $holds = static fn(string $json, mixed $schema): bool => $validator
+            ->validate(
+                json_decode($json, false, 64, \JSON_THROW_ON_ERROR),
+                json_decode(json_encode($schema, \JSON_THROW_ON_ERROR)),
+            )
+            ->isValid();
+        $manifest = json_decode((string) file_get_contents("$formats/workshop-manifest.schema.json"));
+        self::assertTrue($holds((string) $zip->getFromName('manifest.json'), $manifest));
+        $lines = 0;
+        foreach ($tables->names() as $table) {
+            foreach (array_filter(explode("\n", (string) $zip->getFromName("records/$table.jsonl"))) as $line) {
+                self::assertTrue($holds($line, $schema['$defs'][$table] ?? false), "$table: $line");
+                ++$lines;
+            }
+        }
+        self::assertGreaterThan(20, $lines);
     }
 }

@@ -4,16 +4,30 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Operation;
 
+use Illuminate\Http\Middleware\TrustHosts;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Route;
+use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
 final class OperationTest extends TestCase
 {
+    protected function setUp(): void
+    {
+        parent::setUp();
+        config(['ispira.captures' => sys_get_temp_dir() . '/captures-' . bin2hex(random_bytes(6))]);
+    }
+
+    protected function tearDown(): void
+    {
+        File::deleteDirectory(config()->string('ispira.captures'));
+        parent::tearDown();
+    }
+
     public function testAMonitorSeesWhetherThisMachineCanServe(): void
     {
         $this->get('/health')
@@ -75,7 +89,6 @@ final class OperationTest extends TestCase
         $page = $this->props('/installation');
         self::assertSame(['database', 'clock', 'disk', 'folders'], array_keys($page['checks']));
         self::assertNull($page['lastBackup']);
-        File::deleteDirectory(config()->string('ispira.captures'));
     }
 
     public function testAFewLinesDoNotBecomeAFullDisk(): void
@@ -87,7 +100,6 @@ final class OperationTest extends TestCase
             'file' => UploadedFile::fake()->createWithContent('scope.csv', $lines),
         ])->assertSessionHasNoErrors();
         self::assertLessThan(5_000_000, (int) DB::table('captures')->sum('bytes'));
-        File::deleteDirectory(config()->string('ispira.captures'));
     }
 
     public function testWhatRanOutIsRemovedByTheClock(): void
@@ -110,13 +122,12 @@ final class OperationTest extends TestCase
         self::assertSame(0, DB::table('slow_requests')->count());
         self::assertSame(1, Cache::store('database')->get('kept'));
         self::assertSame(['taken-in-new'], array_map(basename(...), File::directories(dirname($old))));
-        File::deleteDirectory(dirname($old));
     }
 
     public function testAnotherNameThanItsOwnIsRefused(): void
     {
         // While tests run the framework lets every name through: the rule is asked itself.
-        $hosts = (new \Illuminate\Http\Middleware\TrustHosts($this->app ?? throw new \LogicException()))->hosts();
+        $hosts = (new TrustHosts($this->app))->hosts();
         self::assertContains('^127\.0\.0\.1$', $hosts);
         self::assertNotContains(
             1,
@@ -131,5 +142,20 @@ final class OperationTest extends TestCase
         self::assertSame(0, Artisan::call('ispira:reset-link', ['email' => $person->email]));
         preg_match('#/invited/\w{40}#', Artisan::output(), $link);
         $this->get($link[0] ?? '')->assertOk();
+    }
+
+    public function testInstallingSaysWhatItWouldDoAndDoesNothing(): void
+    {
+        $process = new Process(['bin/install', '--dry-run', '--name', 'ispira.test'], base_path());
+        $process->run();
+        self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
+        foreach (
+            ['install Debian packages', 'make the user ispira', 'without development packages', 'backup']
+            as $said
+        ) {
+            self::assertStringContainsString($said, $process->getOutput());
+        }
+        $process = new Process(['bin/install', '--dry-run', '--name', 'not a name'], base_path());
+        self::assertSame(1, $process->run());
     }
 }
