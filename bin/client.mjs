@@ -2,7 +2,9 @@
 import { ulid } from 'ulid';
 
 /** What happened to the requests of all clients together. */
-export const account = { repeated: 0, longestGap: 0, answers: 0, failures: {} };
+export const account = { repeated: 0, longestGap: 0, answers: 0, failures: {}, gaps: [] };
+/** Milliseconds without an answer that are worth a line. */
+const LONG = 2000;
 let lastAnswer = Date.now();
 
 /** From now on it counts how long nobody was answered. */
@@ -42,7 +44,9 @@ export class Client {
         if (response.status >= 500 || response.status === 429) {
             throw new Error(`answer ${String(response.status)}`);
         }
-        account.longestGap = Math.max(account.longestGap, Date.now() - lastAnswer);
+        const gap = Date.now() - lastAnswer;
+        account.longestGap = Math.max(account.longestGap, gap);
+        if (gap > LONG) account.gaps.push(`${new Date().toISOString().slice(11, 19)} ${String(gap)} ms`);
         lastAnswer = Date.now();
         account.answers += 1;
         return { status: response.status, location: response.headers.get('location') ?? '', text };

@@ -1,8 +1,9 @@
 # The pieces of bin/cluster.
 
 folder="$root/var/cluster"
-cluster_http=34080
-cluster_database=34060
+# Below the ports that the machine gives to connections of its own: one of them may hold any of those.
+cluster_http=13100
+cluster_database=13060
 
 # Nodes of the database run as the user of Debian's server where this is root: the transfer between them wants it.
 node_user() { [ "$(id -u)" = 0 ] && printf mysql || id -un; }
@@ -12,10 +13,10 @@ node_alive() { [ -f "$folder/n$1/server.pid" ] && kill -0 "$(cat "$folder/n$1/se
 node_state() { node_admin "$1" -e "SHOW STATUS LIKE 'wsrep_local_state_comment'" 2>/dev/null | cut -f 2; }
 
 node_files() {
-    local n=$1 members=127.0.0.1:34071,127.0.0.1:34072,127.0.0.1:34073
+    local n=$1 members=127.0.0.1:13071,127.0.0.1:13072,127.0.0.1:13073
     mkdir -p "$folder/n$n/data" "$folder/n$n/tmp"
-    sed -e "s|@USER@|$(node_user)|" -e "s|@FOLDER@|$folder/n$n|" -e "s|@PORT@|3406$n|" -e "s|@MEMBERS@|$members|" \
-        -e "s|@N@|$n|g" -e "s|@BASE@|3407$n|g" -e "s|@SST@|3409$n|" -e "s|@IST@|3408$n|" deploy/node.cnf >"$folder/n$n/node.cnf"
+    sed -e "s|@USER@|$(node_user)|" -e "s|@FOLDER@|$folder/n$n|" -e "s|@PORT@|1306$n|" -e "s|@MEMBERS@|$members|" \
+        -e "s|@N@|$n|g" -e "s|@BASE@|1307$n|g" -e "s|@SST@|1309$n|" -e "s|@IST@|1308$n|" deploy/node.cnf >"$folder/n$n/node.cnf"
     [ "$(id -u)" != 0 ] || chown -R mysql:mysql "$folder/n$n"
 }
 
@@ -29,14 +30,29 @@ node_start() {
         position=$(sed -n 's/.*WSREP: Recovered position: *//p' "$folder/n$n/recover.log" | tail -n 1)
         rm -f "$folder/n$n/recover.log"
     fi
-    as_node_user setsid mariadbd --defaults-file="$folder/n$n/node.cnf" ${position:+--wsrep-start-position="$position"} "$@" </dev/null >/dev/null 2>&1 9>&- &
+    # A transfer that was cut off leaves its own daemon and files behind, which the next one trips over.
+    local left
+    for left in "$folder/n$n/data/rsync_sst.pid" "$folder/n$n/data/wsrep_sst.pid"; do
+        [ ! -f "$left" ] || { kill -KILL "$(cat "$left")" 2>/dev/null || true; rm -f "$left"; }
+    done
+    rm -f "$folder/n$n/server.pid"
+    as_node_user setsid mariadbd --defaults-file="$folder/n$n/node.cnf" ${position:+--wsrep-start-position="$position"} "$@" </dev/null >/dev/null 2>&1 9>&- 8>&- &
+    node_pid[n]=$!
+    disown
 }
 
-# node_wait N: until it is synchronised.
+# node_wait N: until it is synchronised; one that ended meanwhile is started again, as systemd would.
+node_pid=()
 node_wait() {
-    local tries
-    for tries in $(seq 600); do
+    local tries again=0
+    for tries in $(seq 900); do
         [ "$(node_state "$1")" = Synced ] && return
+        if [ -n "${node_pid[$1]:-}" ] && ! kill -0 "${node_pid[$1]}" 2>/dev/null; then
+            again=$((again + 1))
+            [ "$again" -le 3 ] || break
+            sleep 1
+            node_start "$1"
+        fi
         sleep 0.1
     done
     fail "Node $1 of the database does not come: see $folder/n$1/server.log"
@@ -71,6 +87,8 @@ node_environment() {
 application_files() {
     local a=$1 place part
     place="$folder/a$a"
+    # What was kept for other settings must not be read.
+    rm -rf "$place/cache"
     mkdir -p "$place/tmp" "$place/cache" "$folder/files/private" "$folder/files/captures"
     for part in framework/cache/data framework/cache/predictions framework/views logs; do mkdir -p "$place/storage/$part"; done
     cat >"$place/environment" <<SETTINGS
@@ -107,14 +125,15 @@ application_start() {
     local a=$1 place="$folder/a$1"
     [ ! -f "$place/fpm.pid" ] || kill -KILL -- "-$(cat "$place/fpm.pid")" 2>/dev/null || true
     rm -f "$place/fpm.pid" "$place/fpm.sock"
-    PHP_INI_SCAN_DIR=":$folder/php" setsid php-fpm8.2 --nodaemonize --allow-to-run-as-root --fpm-config "$place/fpm.conf" </dev/null >/dev/null 2>&1 9>&- &
+    PHP_INI_SCAN_DIR=":$folder/php" setsid php-fpm8.2 --nodaemonize --allow-to-run-as-root --fpm-config "$place/fpm.conf" </dev/null >/dev/null 2>&1 9>&- 8>&- &
+    disown
     local tries
     for tries in $(seq 100); do [ -S "$place/fpm.sock" ] && return; sleep 0.1; done
     fail "Application node $a does not come: see $place/fpm.log"
 }
 
 cluster_start() {
-    set_up curl rsync galera-4 haproxy nginx-light php8.2-fpm
+    set_up curl rsync galera-4 haproxy nginx php8.2-fpm
     mkdir -p "$folder/php"
     [ -f "$folder/key" ] || printf 'base64:%s' "$(head -c 32 /dev/urandom | base64)" >"$folder/key"
     [ -f "$folder/password" ] || head -c 24 /dev/urandom | base64 | tr -dc 'a-zA-Z0-9' >"$folder/password"
@@ -164,8 +183,8 @@ proxy_start() {
     printf '[client]\nuser=check\npassword="%s"\n' "$(cat "$folder/password")" >"$folder/check.cnf"
     sed "s|@DEFAULTS@|$folder/check.cnf|" deploy/check-node >"$folder/check-node"
     chmod 700 "$folder/check-node"
-    sed -e "s|@BIND@|127.0.0.1:$cluster_database|" -e "s|@CHECK@|$folder/check-node|" -e 's|@N1@|127.0.0.1:34061|' \
-        -e 's|@N2@|127.0.0.1:34062|' -e 's|@N3@|127.0.0.1:34063|' deploy/haproxy.cfg >"$folder/haproxy.cfg"
+    sed -e "s|@BIND@|127.0.0.1:$cluster_database|" -e "s|@CHECK@|$folder/check-node|" -e 's|@N1@|127.0.0.1:13061|' \
+        -e 's|@N2@|127.0.0.1:13062|' -e 's|@N3@|127.0.0.1:13063|' deploy/haproxy.cfg >"$folder/haproxy.cfg"
     haproxy -D -p "$folder/haproxy.pid" -f "$folder/haproxy.cfg" >"$folder/haproxy.log" 2>&1 9>&- || fail "See $folder/haproxy.log"
     local tries
     for tries in $(seq 100); do
@@ -216,15 +235,17 @@ cluster_status() {
 
 # cluster_torture KILLS: kills nodes at random under load, one at a time, waits until each is back, and counts.
 cluster_torture() {
-    local kills=$1 kill victim n victims=(n1 n2 n3 a1 a2) ran
+    local kills=$1 kill victim at n victims=(n1 n2 n3 a1 a2) ran
     cluster_start
     begin_load "http://127.0.0.1:$cluster_http" "$folder"
     for kill in $(seq "$kills"); do
         victim=${victims[$((RANDOM % ${#victims[@]}))]}
+        at=$(date -u +%T)
         case $victim in
             n*) n=${victim#n}
                 kill -KILL "$(cat "$folder/n$n/server.pid")"
-                ran=$((RANDOM % 20)); sleep "$((ran / 10)).$((ran % 10))"
+                # systemd lets five seconds pass: who comes back before the others have missed it upsets them all.
+                ran=$((RANDOM % 20)); sleep "$((ran / 10 + 4)).$((ran % 10))"
                 node_start "$n"
                 node_wait "$n" ;;
             a*) kill -KILL -- "-$(cat "$folder/$victim/fpm.pid")"
@@ -232,7 +253,7 @@ cluster_torture() {
                 application_start "${victim#a}" ;;
         esac
         sleep 1
-        printf '%s ' "$victim"
+        printf '%s at %s, ' "$victim" "$at"
     done
     say ''
     end_load

@@ -43,6 +43,8 @@ await Promise.all(clients.map(record));
 writeFileSync(file, JSON.stringify({ ...account, acknowledged, refused }));
 process.stdout.write(
     `${String(acknowledged.length)} acknowledged, ${String(account.repeated)} sent again, ` +
-        `${String(refused.length)} refused, longest time without an answer ${String(account.longestGap)} ms\n`,
+        `${String(refused.length)} refused, longest time without an answer ${String(account.longestGap)} ms` +
+        (account.gaps.length > 0 ? `; over 2 s: ${account.gaps.join(', ')}` : '') +
+        '\n',
 );
 process.exit(0);

@@ -4,6 +4,7 @@ use App\Http\Middleware\BodyLimit;
 use App\Http\Middleware\FromOutbox;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\PageSession;
+use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\RequestRecord;
 use App\Http\Middleware\SecureHeaders;
 use App\Http\Middleware\SessionHolds;
@@ -32,7 +33,7 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withCommands([__DIR__ . '/../app/Console/Commands'])
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->prepend([RequestRecord::class, SecureHeaders::class, BodyLimit::class]);
+        $middleware->prepend([RequestRecord::class, SecureHeaders::class, BodyLimit::class, ReadableText::class]);
         $middleware->trustHosts(
             at: static fn(): array => array_map(
                 static fn(string $host): string => '^' . preg_quote($host) . '$',

@@ -11,6 +11,7 @@ use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ispira\Core\Diagnosis\Inference\PredictionStore;
+use Ispira\Core\Job\JobStage;
 use Ispira\Core\Quality\Doubt;
 use Ispira\Core\Quality\QualityCheck;
 use Ispira\Core\Reading\Reading as CoreReading;
@@ -33,6 +34,11 @@ final readonly class RecordReading
                 return $existing->job_id === $job->id
                     ? $existing
                     : throw new ReadingRefused('This reading was not accepted. Reload the page and take it again.');
+            }
+            if ($locked->stage === JobStage::Closed) {
+                throw new ReadingRefused(
+                    'This job was closed meanwhile: the reading was not recorded. Reopen it first.',
+                );
             }
             $circuit = $locked->circuit();
             // The circuit may have been changed in another window since the page was loaded.

@@ -36,7 +36,7 @@ final class RecordReadingRequest extends FormRequest
             'misbehaved' => ['nullable', 'boolean'],
             'meter' => ['nullable', 'string', 'max:40'],
             'series' => ['boolean'],
-            'seenOn' => ['nullable', 'date_format:Y-m-d', 'after:1969-12-31', 'before:today'],
+            'seenOn' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:1969-12-31', 'before:today'],
         ];
     }
 

@@ -16,6 +16,7 @@ use Ispira\Core\Capture\CaptureError;
 use Ispira\Core\Capture\Format\Importer;
 use Ispira\Core\Capture\ImportSettings;
 use Ispira\Core\Capture\Pulses;
+use Ispira\Core\Job\JobStage;
 
 /**
  * Takes a file into a job as a capture: its samples into a folder, what was measured into a row.
@@ -60,7 +61,11 @@ final readonly class ImportCapture
                 'taken_at' => now(),
             ]);
             // The row first: of two that were sent at once, one is refused here and leaves the samples of the other.
-            DB::transaction(static function () use ($capture, $place, $id): void {
+            DB::transaction(static function () use ($job, $capture, $place, $id): void {
+                $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+                if ($locked->stage === JobStage::Closed) {
+                    throw new CaptureError('This job is closed: what it holds stays. Reopen it first.');
+                }
                 $capture->save();
                 CaptureFiles::keep($place, $id);
             });

@@ -30,6 +30,9 @@ final class PatientConnection extends MariaDbConnection
         'No such file or directory',
     ];
 
+    /** Whether it was waited for in vain: then nothing else of the same request waits again. */
+    private bool $gone = false;
+
     public function transaction(\Closure $callback, $attempts = 1)
     {
         // Inside another one nothing can be repeated alone: the outermost begins anew.
@@ -50,12 +53,19 @@ final class PatientConnection extends MariaDbConnection
      */
     private function patiently(\Closure $do, ?\Throwable $first = null): mixed
     {
-        $until = microtime(true) + self::AWAY_SECONDS;
+        $until = microtime(true) + ($this->gone ? 0.0 : self::AWAY_SECONDS);
         while (true) {
             try {
-                return $first === null ? $do() : throw $first;
+                $result = $first === null ? $do() : throw $first;
+                $this->gone = false;
+
+                return $result;
             } catch (\Throwable $error) {
-                if (!$this->isAway($error) || microtime(true) > $until) {
+                if (!$this->isAway($error)) {
+                    throw $error;
+                }
+                if (microtime(true) > $until) {
+                    $this->gone = true;
                     throw $error;
                 }
                 $first = null;

@@ -12,6 +12,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
 
 /**
@@ -40,6 +41,11 @@ final readonly class RecordMap
                     : throw ValidationException::withMessages([
                         'states' => 'This map was not accepted. Reload the page and note it again.',
                     ]);
+            }
+            if ($locked->stage === JobStage::Closed) {
+                throw ValidationException::withMessages([
+                    'states' => 'This job was closed meanwhile: the map was not noted. Reopen it first.',
+                ]);
             }
             if (array_diff_key($states, $locked->circuit()->positions) !== []) {
                 throw ValidationException::withMessages([

@@ -63,7 +63,7 @@ final class SwapController extends Controller
                 'parts.*' => ['string', 'max:60', 'distinct'],
                 'partNumber' => ['nullable', 'string', 'max:120'],
                 'note' => ['nullable', 'string', 'max:2000'],
-                'temporaryUntil' => ['nullable', 'date_format:Y-m-d', 'after:today'],
+                'temporaryUntil' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:today'],
                 'done' => ['nullable', 'array', 'max:20'],
                 'done.*' => ['string', 'max:200'],
             ],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Http\Asked;
 use App\Http\Controller;
 use App\Models\AuditEntry;
 use App\Models\Workshop;
@@ -70,9 +71,20 @@ final class SettingsController extends Controller
                 'comeBackHours' => ['required'],
                 'taxLine' => ['nullable', 'string', 'max:200'],
                 'unitSystem' => ['required', Rule::in([DisplayUnits::METRIC, DisplayUnits::US])],
-                'opensAt' => ['required', 'date_format:H:i'],
-                'closesAt' => ['required', 'date_format:H:i', 'after:opensAt'],
-                'timeZone' => ['required', 'timezone'],
+                'opensAt' => ['bail', 'required', 'string', 'date_format:H:i'],
+                'closesAt' => [
+                    'bail',
+                    'required',
+                    'string',
+                    'date_format:H:i',
+                    // The framework's own rule breaks where a list stands in the place of the other.
+                    static function (string $name, string $closes, \Closure $fail) use ($request): void {
+                        if ($closes <= Asked::text($request, 'opensAt')) {
+                            $fail('It closes after it opens.');
+                        }
+                    },
+                ],
+                'timeZone' => ['required', 'string', 'timezone'],
                 'workingDays' => ['required', 'array', 'min:1'],
                 'workingDays.*' => ['string', Rule::in(self::DAYS)],
                 'againMonths' => ['required', 'integer', 'min:0', 'max:120'],
@@ -85,7 +97,6 @@ final class SettingsController extends Controller
                 'againMonths.*' => 'Give whole months from 0 to 120; 0 for never.',
                 'currency.*' => 'Give the three letters of a currency, such as EUR.',
                 'opensAt.*' => 'Give a time such as 08:00.',
-                'closesAt.after' => 'It closes after it opens.',
                 'closesAt.*' => 'Give a time such as 17:00.',
                 'timeZone.*' => 'Choose the time zone of the workshop.',
                 'workingDays.*' => 'Choose at least one day.',

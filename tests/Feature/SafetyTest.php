@@ -204,4 +204,33 @@ final class SafetyTest extends TestCase
         $this->get('/sign-in', $forwarded)->assertHeader('Strict-Transport-Security');
         self::assertSame('203.0.113.9', request()->ip());
     }
+
+    public function testListsAndBrokenTextsWhereDatesAndTextsBelongAreRefusedInWords(): void
+    {
+        $lead = $this->person('lead');
+        $job = $this->jobOnBench($lead);
+        $list = [[], [1, ['a' => 'b']]];
+        foreach (
+            [['opensAt' => $list], ['closesAt' => $list], ['opensAt' => '99:99'], ['opensAt' => "\xC3("]]
+            as $with
+        ) {
+            $this->put('/settings', $with + ['opensAt' => '08:00', 'closesAt' => '17:00'])->assertSessionHasErrors(
+                array_key_first($with),
+            );
+        }
+        $this->post("/jobs/$job->id/readings", [
+            'id' => $this->ulid(),
+            'test' => 'battery-volts@4',
+            'value' => '12',
+            'seenOn' => $list,
+        ])->assertSessionHasErrors('seenOn');
+        $this->post("/jobs/$job->id/replacements", [
+            'id' => $this->ulid(),
+            'parts' => ['pack'],
+            'temporaryUntil' => $list,
+        ])->assertSessionHasErrors('temporaryUntil');
+        $data = $this->newJob(['complaint' => "Only the top\xC3( speed"]);
+        $this->post('/jobs', $data)->assertRedirect("/jobs/{$data['id']}/circuit");
+        self::assertSame('Only the top?( speed', $this->jobOf($data)->complaint);
+    }
 }

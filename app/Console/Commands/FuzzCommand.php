@@ -22,6 +22,8 @@ final class FuzzCommand extends Command
     /** What would end the session of who asks, or leave nothing to ask about: now and then only. */
     private const SELDOM = ['sign-out', 'people/{person}', 'account/password', 'DELETE jobs/{job}', 'merge', 'sign-in'];
 
+    private const LONGEST_ADDRESS = 6000;
+
     protected $signature = 'ispira:fuzz
         {--url=http://127.0.0.1:8010 : a running installation on the same database}
         {--requests=1000 : spoilt requests}
@@ -85,7 +87,8 @@ final class FuzzCommand extends Command
             $body = $mutation->body($body);
             $path = '/' . ltrim($ids->fill($uri, $mutation), '/');
             if ($method === 'GET') {
-                return [$method, "$path?" . http_build_query($body), [], ''];
+                // A longer address is refused before the application sees it.
+                return [$method, mb_strcut("$path?" . http_build_query($body), 0, self::LONGEST_ADDRESS), [], ''];
             }
             $json = (string) json_encode($body, JSON_INVALID_UTF8_IGNORE | JSON_PARTIAL_OUTPUT_ON_ERROR);
             if ($mutation->below(20) === 0) {

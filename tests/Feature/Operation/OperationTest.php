@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Operation;
 
+use App\Bench\ReadingRefused;
+use App\Bench\RecordReading;
+use App\Jobs\RecordMap;
+use App\Models\Job;
 use Illuminate\Http\Middleware\TrustHosts;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
@@ -11,6 +15,10 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Validation\ValidationException;
+use Ispira\Core\Job\JobStage;
+use Ispira\Core\Job\MapKind;
+use Ispira\Core\Reading\Reading;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
@@ -157,5 +165,60 @@ final class OperationTest extends TestCase
         }
         $process = new Process(['bin/install', '--dry-run', '--name', 'not a name'], base_path());
         self::assertSame(1, $process->run());
+    }
+
+    public function testWhatComesAfterTheJobWasClosedMeanwhileIsRefusedInsideItsLock(): void
+    {
+        $person = $this->person();
+        $job = $this->jobOnBench($person);
+        $before = Job::query()
+            ->with(['readings', 'maps'])
+            ->findOrFail($job->id);
+        Job::query()
+            ->whereKey($job->id)
+            ->update(['stage' => JobStage::Closed, 'closed_at' => now()]);
+        // The page was loaded, and the stage looked at, before another window closed the job.
+        $reading = new Reading($this->ulid(), 'battery-volts@4', 12.4);
+        $refused = [];
+        foreach (
+            [
+                fn() => $this->make(RecordReading::class)($person, $before, $reading),
+                fn() => $this->make(RecordMap::class)($person, $before, $this->ulid(), MapKind::Remembered, 'then', []),
+            ]
+            as $late
+        ) {
+            try {
+                $late();
+            } catch (ReadingRefused | ValidationException $words) {
+                $refused[] = $words->getMessage();
+            }
+        }
+        self::assertCount(2, $refused);
+        self::assertSame([], preg_grep('/closed meanwhile/', $refused, PREG_GREP_INVERT));
+        $this->post("/jobs/$job->id/photos", [
+            'id' => $this->ulid(),
+            'photo' => UploadedFile::fake()->image('late.jpg'),
+        ])->assertSessionHasErrors('photo');
+        $this->post("/jobs/$job->id/captures", [
+            'id' => $this->ulid(),
+            'file' => UploadedFile::fake()->createWithContent('scope.csv', "1\n2\n3\n4\n"),
+            'rate' => '1k',
+        ])->assertSessionHasErrors('file');
+        self::assertSame(
+            [1, 0, 0],
+            [$before->maps()->count(), $before->photos()->count(), $before->captures()->count()],
+        );
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T
+     */
+    private function make(string $class): object
+    {
+        return $this->app->make($class);
     }
 }
