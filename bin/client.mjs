@@ -2,7 +2,7 @@
 import { ulid } from 'ulid';
 
 /** What happened to the requests of all clients together. */
-export const account = { repeated: 0, longestGap: 0, answers: 0, failures: {}, gaps: [] };
+export const account = { repeated: 0, longestGap: 0, answers: 0, failures: {}, gaps: [], unexpected: [] };
 /** Milliseconds without an answer that are worth a line. */
 const LONG = 2000;
 let lastAnswer = Date.now();
@@ -91,7 +91,11 @@ export class Client {
             parameters: { positions: '4' },
             states,
         });
-        await this.surely(`/jobs/${id}/circuit`, 'PUT', { values: { positions: '4' } });
+        const kept = await this.surely(`/jobs/${id}/circuit`, 'PUT', { values: { positions: '4' } });
+        if (!kept.location.endsWith('/bench')) {
+            account.unexpected.push(`circuit: ${String(kept.status)} ${kept.location} ${kept.text.slice(0, 200)}`);
+            return this.newJob();
+        }
         return id;
     }
 }

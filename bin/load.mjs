@@ -40,6 +40,7 @@ for (const client of clients) await client.signIn('iska@halvmark.example', 'lake
 beginToCount();
 process.stdout.write('loading\n');
 await Promise.all(clients.map(record));
+for (const line of account.unexpected) process.stdout.write(`unexpected: ${line}\n`);
 writeFileSync(file, JSON.stringify({ ...account, acknowledged, refused }));
 process.stdout.write(
     `${String(acknowledged.length)} acknowledged, ${String(account.repeated)} sent again, ` +

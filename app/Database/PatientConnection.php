@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Database;
 
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\MariaDbConnection;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Str;
@@ -33,12 +34,44 @@ final class PatientConnection extends MariaDbConnection
     /** Whether it was waited for in vain: then nothing else of the same request waits again. */
     private bool $gone = false;
 
+    /** @var array<int, array{Model, array<string, mixed>, bool}> models of this attempt, as they stood before */
+    private array $attempted = [];
+
     public function transaction(\Closure $callback, $attempts = 1)
     {
         // Inside another one nothing can be repeated alone: the outermost begins anew.
         return $this->transactions > 0
             ? parent::transaction($callback, $attempts)
-            : $this->patiently(fn() => parent::transaction($callback, max($attempts, self::ATTEMPTS)));
+            : $this->patiently(
+                fn() => parent::transaction(function (self $connection) use ($callback): mixed {
+                    $this->forgetTheAttempt();
+
+                    return $callback($connection);
+                }, max($attempts, self::ATTEMPTS)),
+            );
+    }
+
+    /** A model is about to be saved or deleted: how it stood, in case all of it has to be done again. */
+    public function remember(Model $model): void
+    {
+        if ($this->transactions > 0) {
+            $this->attempted[spl_object_id($model)] ??= [$model, $model->getRawOriginal(), $model->exists];
+        }
+    }
+
+    /**
+     * A model that was saved in an attempt that came to nothing believes that it stands in the database. It would not be
+     * written again, and what was not kept would be acknowledged.
+     */
+    private function forgetTheAttempt(): void
+    {
+        foreach ($this->attempted as [$model, $original, $exists]) {
+            $wanted = $model->getAttributes();
+            $model->setRawAttributes($original, true);
+            $model->setRawAttributes($wanted);
+            $model->exists = $exists;
+        }
+        $this->attempted = [];
     }
 
     /** @param array<array-key, mixed> $bindings */

@@ -10,8 +10,10 @@ use App\Models\User;
 use App\People\Ability;
 use App\Workshop\StoredWorkplace;
 use Illuminate\Database\Connection;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
@@ -47,6 +49,18 @@ final class AppServiceProvider extends ServiceProvider
             $this->app->environment('testing') &&
                 !str_ends_with(config()->string('database.connections.mariadb.database'), '_test'),
         );
+
+        // What was written in a transaction that has to be repeated is written again.
+        Event::listen(['eloquent.saving: *', 'eloquent.deleting: *'], static function (
+            string $name,
+            array $models,
+        ): void {
+            $model = $models[0] ?? null;
+            $connection = $model instanceof Model ? $model->getConnection() : null;
+            if ($model instanceof Model && $connection instanceof PatientConnection) {
+                $connection->remember($model);
+            }
+        });
 
         foreach (Ability::cases() as $ability) {
             Gate::define($ability->value, static fn(User $user): bool => $user->may($ability));

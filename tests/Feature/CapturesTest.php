@@ -10,6 +10,7 @@ use App\Models\Job;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Storage;
 use Inertia\Testing\AssertableInertia as Page;
 use Tests\TestCase;
 
@@ -206,5 +207,30 @@ final class CapturesTest extends TestCase
         unlink($path);
 
         return UploadedFile::fake()->createWithContent('scope.csv', $table);
+    }
+
+    public function testSamplesThatLieFarAwayAreFetchedWhereTheyAreLookedAt(): void
+    {
+        $folder = sys_get_temp_dir() . '/far-' . bin2hex(random_bytes(6));
+        config(['filesystems.default' => 'far', 'filesystems.disks.far.driver' => 'somewhere else']);
+        Storage::set('far', Storage::build(['driver' => 'local', 'root' => $folder]));
+        $job = $this->blower();
+        $capture = $this->import($job, 'command@2', '2');
+        self::assertFileExists("$folder/captures/$capture->id/head.json");
+        // Another machine has never seen it.
+        File::deleteDirectory(CaptureFiles::folder($capture->id));
+        $trace = "/jobs/$job->id/captures/$capture->id/trace?channel=0&from=0&to=4000&columns=50";
+        self::assertCount(50, $this->getJson($trace)->assertOk()->json());
+        self::assertFileExists(CaptureFiles::folder($capture->id) . '/head.json');
+        $this->post("/jobs/$job->id/photos", [
+            'id' => $this->ulid(),
+            'photo' => UploadedFile::fake()->image('plug.jpg'),
+        ])->assertSessionHasNoErrors();
+        $photo = $job->photos()->firstOrFail();
+        self::assertFileExists("$folder/photos/$job->id/$photo->id.jpg");
+        $this->get("/jobs/$job->id/photos/$photo->id")->assertOk();
+        $this->delete("/jobs/$job->id/captures/$capture->id");
+        self::assertDirectoryDoesNotExist("$folder/captures/$capture->id");
+        File::deleteDirectory($folder);
     }
 }

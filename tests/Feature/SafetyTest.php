@@ -9,6 +9,7 @@ use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\ThemeScript;
 use App\Instruments\WorkshopNetwork;
 use App\Models\User;
+use App\Models\Workshop;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia as Page;
@@ -122,6 +123,61 @@ final class SafetyTest extends TestCase
         self::assertSame(8, (int) $connection->selectOne('SELECT 8 AS eight')->eight);
         $this->expectExceptionMessage('no_such_table');
         $connection->select('SELECT 1 FROM no_such_table');
+    }
+
+    public function testWhatWasWrittenInAnAttemptThatCameToNothingIsWrittenAgain(): void
+    {
+        config(['database.connections.fourth' => config()->array('database.connections.mariadb')]);
+        $connection = DB::connection('fourth');
+        $made = static function (string $name): Workshop {
+            $workshop = new Workshop(['name' => $name]);
+            $workshop->setConnection('fourth')->save();
+
+            return $workshop;
+        };
+        [$kept, $gone, $new] = [$made('before'), $made('to go'), new Workshop(['name' => 'made outside'])];
+        $new->setConnection('fourth');
+        try {
+            foreach (['killed', 'broken off'] as $how) {
+                $tries = 0;
+                $connection->transaction(static function () use ($connection, $kept, $how, &$tries): void {
+                    $kept->update(['name' => $how]);
+                    if (++$tries === 1) {
+                        $number = (int) $connection->selectOne('SELECT CONNECTION_ID() AS number')->number;
+                        $how === 'killed'
+                            ? DB::statement("KILL $number")
+                            : throw new \PDOException('Deadlock found when trying to get lock', 40001);
+                        $connection->selectOne('SELECT 1');
+                    }
+                });
+                self::assertSame(
+                    [2, $how],
+                    [$tries, $connection->table('workshops')->where('id', $kept->id)->value('name')],
+                );
+            }
+            $tries = 0;
+            $connection->transaction(static function () use ($gone, $new, &$tries): void {
+                $gone->delete();
+                $new->save();
+                if (++$tries === 1) {
+                    throw new \PDOException('Deadlock found when trying to get lock', 40001);
+                }
+            });
+            self::assertSame(
+                ['broken off', 'made outside'],
+                $connection
+                    ->table('workshops')
+                    ->whereIn('id', [$kept->id, $gone->id, $new->id])
+                    ->orderBy('id')
+                    ->pluck('name')
+                    ->all(),
+            );
+        } finally {
+            $connection
+                ->table('workshops')
+                ->whereIn('id', [$kept->id, $gone->id, $new->id])
+                ->delete();
+        }
     }
 
     public function testMetersAreReadOneAtATimeAndOnlyInTheWorkshop(): void
