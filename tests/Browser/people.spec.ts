@@ -65,7 +65,6 @@ async function openJob(page: Page, unit: string): Promise<string> {
 }
 
 test('a workshop is founded, and three people do a part of one job each', async ({ browser }) => {
-    test.setTimeout(120_000);
     const [lea, nils, mia] = await visitors(browser);
     const errors = watchForErrors(lea);
     await founded(lea, 'strand');
