@@ -242,6 +242,8 @@ final class JobTerms
     /** @return array{string, string} how a term is asked for: a number whole, any other word by how it begins */
     private static function begins(string $word): array
     {
-        return ctype_digit($word) ? ['=', $word] : ['like', addcslashes($word, '%_\\') . '%'];
+        return ctype_digit($word)
+            ? ['=', $word]
+            : ['like', addcslashes(rtrim($word, SearchWords::BEGUN), '%_\\') . '%'];
     }
 }

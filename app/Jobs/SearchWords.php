@@ -11,6 +11,8 @@ final class SearchWords
 {
     /** With what words begin in the full-text index, so that those of one letter count there as well. */
     private const BEFORE = 'qx';
+    /** Stands after a number of which more may follow. */
+    public const BEGUN = '*';
     private const MOST_ASKED = 8;
     private const LONGEST = 60;
 
@@ -34,10 +36,18 @@ final class SearchWords
         return array_values(array_unique($words));
     }
 
-    /** @return list<string> words that were typed; "J-0042" is a number */
+    /** @return list<string> words that were typed; "J-0042" is a number, the end of "OV-44" a number that is only begun */
     public static function asked(string $typed): array
     {
-        return \array_slice(self::of([(string) preg_replace('/\bj\s*-?\s*(?=\d)/i', '', $typed)]), 0, self::MOST_ASKED);
+        $said = (string) preg_replace('/\bj\s*-?\s*(?=\d)/i', '', mb_scrub($typed));
+        preg_match_all('/(?<=[\p{L}\p{N}]-)\d+\b/u', $said, $begun);
+        $begun = self::of($begun[0]);
+        $words = array_map(
+            static fn(string $word): string => \in_array($word, $begun, true) ? $word . self::BEGUN : $word,
+            self::of([$said]),
+        );
+
+        return \array_slice($words, 0, self::MOST_ASKED);
     }
 
     /**
@@ -57,6 +67,12 @@ final class SearchWords
 
         return $words === []
             ? null
-            : implode(' ', array_map(static fn(string $word): string => '+' . self::BEFORE . $word . '*', $words));
+            : implode(
+                ' ',
+                array_map(
+                    static fn(string $word): string => '+' . self::BEFORE . rtrim($word, self::BEGUN) . '*',
+                    $words,
+                ),
+            );
     }
 }

@@ -130,6 +130,8 @@ test('a workshop is founded, and three people do a part of one job each', async 
     await lea.goto('/');
     await lea.getByLabel('Words you remember').fill('va harb ov-44');
     await lea.getByRole('button', { name: 'Find' }).click();
+    await expect(lea).toHaveURL(/q=va/);
+    await expect(lea.getByRole('region', { name: 'All' }).getByRole('link', { name: /Harbour van 7/ })).toBeVisible();
     await lea.getByRole('link', { name: /Harbour van 7/ }).click();
     await lea.goto(`${job}/complaint`);
     await lea.getByRole('link', { name: 'Harbour van 7' }).click();
