@@ -34,27 +34,32 @@ final class PatientConnection extends MariaDbConnection
     /** Whether it was waited for in vain: then nothing else of the same request waits again. */
     private bool $gone = false;
 
-    /** @var array<int, array{Model, array<string, mixed>, bool}> models of this attempt, as they stood before */
-    private array $attempted = [];
+    /** @var array<int, array{Model, array<string, mixed>, bool}>|null models of this attempt, as they stood before it; null outside of one */
+    private ?array $attempted = null;
 
     public function transaction(\Closure $callback, $attempts = 1)
     {
         // Inside another one nothing can be repeated alone: the outermost begins anew.
-        return $this->transactions > 0
-            ? parent::transaction($callback, $attempts)
-            : $this->patiently(
+        if ($this->transactions > 0) {
+            return parent::transaction($callback, $attempts);
+        }
+        try {
+            return $this->patiently(
                 fn() => parent::transaction(function (self $connection) use ($callback): mixed {
                     $this->forgetTheAttempt();
 
                     return $callback($connection);
                 }, max($attempts, self::ATTEMPTS)),
             );
+        } finally {
+            $this->attempted = null;
+        }
     }
 
     /** A model is about to be saved or deleted: how it stood, in case all of it has to be done again. */
     public function remember(Model $model): void
     {
-        if ($this->transactions > 0) {
+        if ($this->attempted !== null) {
             $this->attempted[spl_object_id($model)] ??= [$model, $model->getRawOriginal(), $model->exists];
         }
     }
@@ -65,7 +70,7 @@ final class PatientConnection extends MariaDbConnection
      */
     private function forgetTheAttempt(): void
     {
-        foreach ($this->attempted as [$model, $original, $exists]) {
+        foreach ($this->attempted ?? [] as [$model, $original, $exists]) {
             $wanted = $model->getAttributes();
             $model->setRawAttributes($original, true);
             $model->setRawAttributes($wanted);

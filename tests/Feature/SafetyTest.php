@@ -155,6 +155,20 @@ final class SafetyTest extends TestCase
                     [$tries, $connection->table('workshops')->where('id', $kept->id)->value('name')],
                 );
             }
+            // What was kept stays known as kept: another transaction does not take it for an attempt of its own.
+            $second = $made('once');
+            $connection->transaction(static fn(): bool => $second->update(['name' => 'twice']));
+            $connection->transaction(static fn(): mixed => $connection->selectOne('SELECT 1'));
+            self::assertTrue($second->exists);
+            self::assertSame([], $second->getDirty());
+            $third = (new Workshop(['name' => 'third']))->setConnection('fourth');
+            $connection->transaction(static fn(): bool => $third->save());
+            $connection->transaction(static fn(): bool => $third->update(['name' => 'fourth']));
+            self::assertSame('fourth', $connection->table('workshops')->where('id', $third->id)->value('name'));
+            $connection
+                ->table('workshops')
+                ->whereIn('id', [$second->id, $third->id])
+                ->delete();
             $tries = 0;
             $connection->transaction(static function () use ($gone, $new, &$tries): void {
                 $gone->delete();
