@@ -135,8 +135,8 @@ application_start() {
 cluster_start() {
     set_up curl rsync galera-4 haproxy nginx php8.2-fpm
     mkdir -p "$folder/php"
-    [ -f "$folder/key" ] || printf 'base64:%s' "$(head -c 32 /dev/urandom | base64)" >"$folder/key"
-    [ -f "$folder/password" ] || head -c 24 /dev/urandom | base64 | tr -dc 'a-zA-Z0-9' >"$folder/password"
+    [ -f "$folder/key" ] || new_key >"$folder/key"
+    [ -f "$folder/password" ] || new_password >"$folder/password"
     # Another user runs the nodes of the database: it has to reach their folders, and nothing else here.
     chmod 711 "$root/var" "$folder"
     install -m 644 deploy/php.ini "$folder/php/90-ispira.ini"

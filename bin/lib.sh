@@ -17,6 +17,10 @@ setting() {
     [ ! -f "$settings" ] || sed -n "s/^$1=//p" "$settings" | tail -n 1 | sed -E 's/^"(.*)"$/\1/'
 }
 
+# What nobody can guess: a password of the database, a key of the application.
+new_password() { head -c 24 /dev/urandom | base64 | tr -dc 'a-zA-Z0-9'; }
+new_key() { printf 'base64:%s' "$(head -c 32 /dev/urandom | base64)"; }
+
 # The folder of photos and captures.
 files_folder() {
     local folder; folder=$(setting ISPIRA_FILES)

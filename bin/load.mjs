@@ -6,7 +6,6 @@
 // with the same number until it is answered: as the application's own pages do. It ends when it is told to on its
 // standard input, and writes what was acknowledged, and the longest time in which nobody was answered.
 import { writeFileSync } from 'node:fs';
-import { ulid } from 'ulid';
 import { account, beginToCount, Client } from './client.mjs';
 
 const [address, count, file] = [process.argv[2], Number(process.argv[3] ?? 6), process.argv[4]];
@@ -21,14 +20,8 @@ async function record(client) {
     while (!ending) {
         const job = await client.newJob();
         for (let number = 0; number < readingsPerJob && !ending; number += 1) {
-            const id = ulid().toLowerCase();
-            const answer = await client.surely(
-                `/jobs/${job}/readings`,
-                'POST',
-                { id, test: 'battery-volts@4', value: (12 + Math.random()).toFixed(2) },
-                { 'X-Ispira-Person': client.person, 'X-Ispira-Waited': '0' },
-            );
-            if (answer.status === 204) acknowledged.push(id);
+            const answer = await client.reading(job, client.surely);
+            if (answer.status === 204) acknowledged.push(answer.id);
             else refused.push(`${String(answer.status)} ${answer.location} ${answer.text.slice(0, 200)}`);
             if (number % 5 === 4) await client.surely(`/jobs/${job}/bench`);
         }

@@ -1,20 +1,13 @@
 // Answers a second, and how long they take, of an empty route, the recording of a reading and the bench.
 //
 // node bin/throughput.mjs ADDRESS [SECONDS]
-import { ulid } from 'ulid';
 import { Client } from './client.mjs';
 
 const [address, seconds] = [process.argv[2], Number(process.argv[3] ?? 10)];
 
 const asked = {
     'empty route': (client) => client.ask('/ping'),
-    'record a reading': (client) =>
-        client.ask(
-            `/jobs/${client.job}/readings`,
-            'POST',
-            { id: ulid().toLowerCase(), test: 'battery-volts@4', value: (12 + Math.random()).toFixed(2) },
-            { 'X-Ispira-Person': client.person, 'X-Ispira-Waited': '0' },
-        ),
+    'record a reading': (client) => client.reading(client.job, client.ask),
     'open the bench': (client) => client.ask(`/jobs/${client.job}/bench`),
 };
 

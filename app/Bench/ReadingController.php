@@ -82,7 +82,7 @@ final class ReadingController extends Controller
     public function hookedUp(Job $job, Request $request): RedirectResponse
     {
         $done = DB::transaction(function () use ($job, $request): bool {
-            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $locked = $job->locked();
             if ($locked->stage !== JobStage::Bench || $locked->part === null) {
                 return false;
             }
@@ -107,7 +107,7 @@ final class ReadingController extends Controller
     {
         $user = $this->user($request);
         $done = DB::transaction(function () use ($job, $reading, $user): bool {
-            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $locked = $job->locked();
             $found = $locked->readings->firstWhere('id', $reading);
             abort_unless($found instanceof Reading, 404);
             if ($locked->stage !== JobStage::Bench) {

@@ -28,7 +28,7 @@ final readonly class RecordReading
     public function __invoke(User $user, Job $job, CoreReading $reading, ?Carbon $takenAt = null): Reading
     {
         return DB::transaction(function () use ($user, $job, $reading, $takenAt): Reading {
-            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $locked = $job->locked();
             $existing = Reading::query()->where('id', $reading->id)->first();
             if ($existing instanceof Reading) {
                 return $existing->job_id === $job->id

@@ -62,7 +62,7 @@ final readonly class ImportCapture
             ]);
             // The row first: of two that were sent at once, one is refused here and leaves the samples of the other.
             DB::transaction(static function () use ($job, $capture, $place, $id): void {
-                $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+                $locked = $job->locked();
                 if ($locked->stage === JobStage::Closed) {
                     throw new CaptureError('This job is closed: what it holds stays. Reopen it first.');
                 }

@@ -55,7 +55,7 @@ final readonly class ChangeCircuit
         string $reason,
     ): void {
         DB::transaction(function () use ($user, $job, $id, $family, $values, $states, $answers, $reason): void {
-            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $locked = $job->locked();
             if ($locked->entries()->where('id', $id)->exists()) {
                 return;
             }

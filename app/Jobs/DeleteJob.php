@@ -26,7 +26,7 @@ final readonly class DeleteJob
     public function __invoke(User $lead, Job $job, string $reason): void
     {
         $captures = DB::transaction(static function () use ($lead, $job, $reason): array {
-            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $locked = $job->locked();
             $captures = $locked->captures()->pluck('id')->all();
             AuditEntry::note($lead, AuditAct::JobDeleted, JobView::number($locked), self::books($locked) . ". $reason");
             $unit = $locked->unit;

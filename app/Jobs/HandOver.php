@@ -23,7 +23,7 @@ final readonly class HandOver
     public function __invoke(User $user, Job $job, string $id, User $to, string $note): void
     {
         DB::transaction(function () use ($user, $job, $id, $to, $note): void {
-            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $locked = $job->locked();
             if ($locked->entries()->where('id', $id)->exists()) {
                 return;
             }

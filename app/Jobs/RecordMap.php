@@ -33,7 +33,7 @@ final readonly class RecordMap
     ): SpeedMap {
         return DB::transaction(function () use ($user, $job, $id, $kind, $notedFor, $states): SpeedMap {
             // The row of the job alone is locked: a lock on a map that is not there yet locks the gap for every other job.
-            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $locked = $job->locked();
             $existing = SpeedMap::query()->whereKey($id)->first();
             if ($existing instanceof SpeedMap) {
                 return $existing->job_id === $job->id

@@ -25,7 +25,7 @@ final readonly class ReopenJob
     public function __invoke(User $user, Job $job, string $id, bool $cameBack, string $reason): void
     {
         DB::transaction(function () use ($user, $job, $id, $cameBack, $reason): void {
-            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $locked = $job->locked();
             if ($locked->entries()->where('id', $id)->exists()) {
                 return;
             }

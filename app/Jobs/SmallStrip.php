@@ -42,7 +42,7 @@ final class SmallStrip
     private static function draw(Job $job): array
     {
         // A map that is just being recorded waits for this, and then asks for a new drawing.
-        $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+        $locked = $job->locked();
         $locked->setRelation('workshop', $job->workshop);
         $strip = array_map(
             static fn(StripBar $bar): array => [$bar->label, $bar->runs, $bar->state?->value, $bar->word],

@@ -158,7 +158,7 @@ final class LogController extends Controller
                 throw ValidationException::withMessages(['photo' => $full->getMessage()]);
             }
             DB::transaction(function () use ($request, $job, $data, $reading, $picture, $id): void {
-                $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+                $locked = $job->locked();
                 if ($locked->stage === JobStage::Closed) {
                     throw ValidationException::withMessages([
                         'photo' => 'This job is closed: what it holds stays. Reopen it first.',

@@ -119,6 +119,12 @@ final class Job extends Model
         });
     }
 
+    /** As it stands in the database now, and for nobody else to change until the transaction ends. */
+    public function locked(): self
+    {
+        return self::query()->whereKey($this->id)->lockForUpdate()->firstOrFail();
+    }
+
     /** @return BelongsTo<Unit, $this> */
     public function unit(): BelongsTo
     {

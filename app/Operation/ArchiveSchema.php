@@ -11,8 +11,6 @@ use Illuminate\Support\Facades\DB;
  */
 final class ArchiveSchema
 {
-    private const SECRET = ['password', 'remember_token', 'session_key'];
-
     private function __construct() {}
 
     /** @return array<string, mixed> */
@@ -28,7 +26,7 @@ final class ArchiveSchema
                 [$table],
             );
             foreach ($columns as $column) {
-                if ($table === 'users' && in_array($column->name, self::SECRET, true)) {
+                if (in_array($column->name, WriteArchive::SECRET[$table] ?? [], true)) {
                     continue;
                 }
                 $type = match (true) {

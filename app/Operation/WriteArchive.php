@@ -23,7 +23,7 @@ final class WriteArchive
     public const FORMAT = 'ispira-workshop';
     public const VERSION = 1;
     /** What lets somebody in is nobody else's. */
-    private const SECRET = ['users' => ['password', 'remember_token', 'session_key']];
+    public const SECRET = ['users' => ['password', 'remember_token', 'session_key']];
 
     private const JSON =
         JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;

@@ -32,7 +32,7 @@ final readonly class CloseJob
     public function __invoke(User $user, Job $job, Entry $closing, array $unread): void
     {
         DB::transaction(function () use ($user, $job, $closing, $unread): void {
-            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $locked = $job->locked();
             if ($locked->stage === JobStage::Closed) {
                 return;
             }

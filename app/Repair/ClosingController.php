@@ -54,7 +54,7 @@ final class ClosingController extends Controller
     public function begin(Job $job): RedirectResponse
     {
         DB::transaction(static function () use ($job): void {
-            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $locked = $job->locked();
             if ($locked->stage === JobStage::Bench && in_array(JobStage::Proof, $locked->kind->flow(), true)) {
                 $locked->update(['stage' => JobStage::Proof]);
             }

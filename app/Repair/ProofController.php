@@ -66,7 +66,7 @@ final class ProofController extends Controller
         $states = MapStates::read($request->input('states'), $job->circuit(), whole: true);
         $right = array_unique(array_values($states)) === [SpeedState::Right->value];
         DB::transaction(function () use ($request, $job, $record, $data, $states, $right): void {
-            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $locked = $job->locked();
             if ($locked->stage !== JobStage::Proof) {
                 return;
             }

@@ -25,7 +25,7 @@ final readonly class RecordEntry
     public function __invoke(User $user, Job $job, Entry $entry): RepairEntry
     {
         return DB::transaction(function () use ($user, $job, $entry): RepairEntry {
-            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $locked = $job->locked();
             $existing = RepairEntry::query()->where('id', $entry->id)->first();
             if ($existing instanceof RepairEntry) {
                 return $existing->job_id === $job->id

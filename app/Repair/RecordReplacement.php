@@ -24,7 +24,7 @@ final readonly class RecordReplacement
     public function __invoke(User $user, Job $job, Replaced $replaced): Replacement
     {
         return DB::transaction(function () use ($user, $job, $replaced): Replacement {
-            $locked = Job::query()->whereKey($job->id)->lockForUpdate()->firstOrFail();
+            $locked = $job->locked();
             $existing = Replacement::query()->where('id', $replaced->id)->where('job_id', $job->id)->first();
             if ($existing instanceof Replacement) {
                 return $existing;
