@@ -77,7 +77,7 @@ set_up() {
     [ -f vendor/autoload.php ] || rm -f var/composer.done
     [ -d node_modules ] || rm -f var/npm.done
     [ -f public/build/manifest.json ] || rm -f var/build.done
-    when_changed composer composer.json env COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --no-scripts
+    when_changed composer composer.json env COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress
     when_changed npm package-lock.json npm ci
     when_changed build "resources core bin/device-core.php composer.json package-lock.json vite.config.ts tsconfig.json" npm run build
 }

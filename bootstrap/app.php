@@ -23,6 +23,8 @@ use Illuminate\Support\Facades\Route;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Ispira\Core\Repair\Ledger\EntryRefused;
+use League\Flysystem\FilesystemException;
+use Symfony\Component\HttpKernel\Exception\HttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -55,6 +57,15 @@ return Application::configure(basePath: dirname(__DIR__))
             static fn(EntryRefused $refused): ValidationException => ValidationException::withMessages([
                 $refused->field => $refused->getMessage(),
             ]),
+        );
+        // Where files are kept far away, the place may not answer.
+        $exceptions->map(
+            FilesystemException::class,
+            static fn(FilesystemException $error): HttpException => new HttpException(
+                503,
+                'The store of files does not answer.',
+                $error,
+            ),
         );
         // Whether a kept entry was taken must not be read off a page to which it was led.
         $exceptions->render(

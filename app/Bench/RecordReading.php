@@ -12,6 +12,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ispira\Core\Diagnosis\Inference\PredictionStore;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Job\ReadingsFormat;
 use Ispira\Core\Quality\Doubt;
 use Ispira\Core\Quality\QualityCheck;
 use Ispira\Core\Reading\Reading as CoreReading;
@@ -38,6 +39,13 @@ final readonly class RecordReading
             if ($locked->stage === JobStage::Closed) {
                 throw new ReadingRefused(
                     'This job was closed meanwhile: the reading was not recorded. Reopen it first.',
+                );
+            }
+            if ($job->readings()->count() >= ReadingsFormat::MOST_READINGS) {
+                throw new ReadingRefused(
+                    'This job holds ' .
+                        ReadingsFormat::MOST_READINGS .
+                        ' readings, which is the most: the reading was not recorded. Open a new job for the machine.',
                 );
             }
             $circuit = $locked->circuit();

@@ -181,8 +181,9 @@ final class CaptureController extends Controller
             return $this->refused($job, 'This job is closed: what it holds stays. Reopen it first.');
         }
         $found = $this->found($job, $capture);
-        $found->delete();
+        // First the samples: where they cannot be taken away, nothing is, and it can be tried again.
         CaptureFiles::remove($found->id);
+        $found->delete();
 
         return redirect("/jobs/$job->id/captures", 303)->with(
             'notice',

@@ -25,7 +25,7 @@ final readonly class DeleteJob
 {
     public function __invoke(User $lead, Job $job, string $reason): void
     {
-        $captures = DB::transaction(static function () use ($lead, $job, $reason): array {
+        DB::transaction(static function () use ($lead, $job, $reason): void {
             $locked = $job->locked();
             $captures = $locked->captures()->pluck('id')->all();
             AuditEntry::note($lead, AuditAct::JobDeleted, JobView::number($locked), self::books($locked) . ". $reason");
@@ -35,12 +35,12 @@ final readonly class DeleteJob
             // A unit that was only here for this job goes with it: its name and place may be a customer's.
             $unit->jobs()->exists() || $unit->delete();
 
-            return $captures;
+            // Last: where the files cannot be taken away, nothing is, and it can be tried again.
+            Storage::deleteDirectory("photos/$job->id");
+            foreach ($captures as $id) {
+                CaptureFiles::remove((string) $id);
+            }
         });
-        Storage::deleteDirectory("photos/$job->id");
-        foreach ($captures as $id) {
-            CaptureFiles::remove((string) $id);
-        }
     }
 
     private static function books(Job $job): string

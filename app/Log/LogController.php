@@ -200,8 +200,9 @@ final class LogController extends Controller
             return $this->refused($job, 'This job is closed: what it holds stays. Reopen it first.');
         }
         $found = $job->photos()->findOrFail($photo);
-        $found->delete();
+        // First the file: where it cannot be taken away, nothing is, and it can be tried again.
         Storage::delete($found->path());
+        $found->delete();
 
         return back(303);
     }

@@ -21,7 +21,8 @@ use Ispira\Core\Reading\Trust;
  */
 final readonly class ReadingsFormat
 {
-    private const MOST_READINGS = 5000;
+    /** What one job may hold: a diagnosis of more would hold up everybody who asks beside it. */
+    public const MOST_READINGS = 1000;
 
     /** @param bool $early whether the file is of version 1, which knew no limits by circuit */
     public function __construct(private CircuitModel $circuit, private bool $early) {}

@@ -10,8 +10,8 @@ use App\Models\Job;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\File;
-use Illuminate\Support\Facades\Storage;
 use Inertia\Testing\AssertableInertia as Page;
+use Tests\ObjectStoreProcess;
 use Tests\TestCase;
 
 final class CapturesTest extends TestCase
@@ -209,14 +209,13 @@ final class CapturesTest extends TestCase
         return UploadedFile::fake()->createWithContent('scope.csv', $table);
     }
 
-    public function testSamplesThatLieFarAwayAreFetchedWhereTheyAreLookedAt(): void
+    public function testFilesInASharedStoreAreFetchedWhereTheyAreLookedAt(): void
     {
-        $folder = sys_get_temp_dir() . '/far-' . bin2hex(random_bytes(6));
-        config(['filesystems.default' => 'far', 'filesystems.disks.far.driver' => 'somewhere else']);
-        Storage::set('far', Storage::build(['driver' => 'local', 'root' => $folder]));
+        $store = new ObjectStoreProcess();
+        $store->use();
         $job = $this->blower();
         $capture = $this->import($job, 'command@2', '2');
-        self::assertFileExists("$folder/captures/$capture->id/head.json");
+        self::assertContains("captures/$capture->id/head.json", $store->keys());
         // Another machine has never seen it.
         File::deleteDirectory(CaptureFiles::folder($capture->id));
         $trace = "/jobs/$job->id/captures/$capture->id/trace?channel=0&from=0&to=4000&columns=50";
@@ -227,10 +226,24 @@ final class CapturesTest extends TestCase
             'photo' => UploadedFile::fake()->image('plug.jpg'),
         ])->assertSessionHasNoErrors();
         $photo = $job->photos()->firstOrFail();
-        self::assertFileExists("$folder/photos/$job->id/$photo->id.jpg");
-        $this->get("/jobs/$job->id/photos/$photo->id")->assertOk();
-        $this->delete("/jobs/$job->id/captures/$capture->id");
-        self::assertDirectoryDoesNotExist("$folder/captures/$capture->id");
-        File::deleteDirectory($folder);
+        self::assertContains($photo->path(), $store->keys());
+        self::assertStringStartsWith(
+            "\xff\xd8",
+            $this->get("/jobs/$job->id/photos/$photo->id")
+                ->assertOk()
+                ->streamedContent(),
+        );
+        $this->delete("/jobs/$job->id/captures/$capture->id")->assertRedirect();
+        self::assertSame([$photo->path()], $store->keys());
+
+        // Where the store does not answer, nothing is half done, and it is said.
+        $store->stop();
+        $this->get("/jobs/$job->id/photos/$photo->id")->assertStatus(503);
+        $this->delete("/jobs/$job->id/photos/$photo->id")->assertStatus(503);
+        $this->post("/jobs/$job->id/photos", [
+            'id' => $this->ulid(),
+            'photo' => UploadedFile::fake()->image('fuse.jpg'),
+        ])->assertStatus(503);
+        self::assertSame(1, $job->photos()->count());
     }
 }

@@ -14,7 +14,10 @@ const words: Record<number, [string, string]> = {
         'Something went wrong here, not with you.',
         'What was recorded before is safe. Try again; if it stays, tell whoever runs this.',
     ],
-    503: ['Ispira is being worked on.', 'Try again in a few minutes.'],
+    503: [
+        'Ispira cannot do this just now.',
+        'It is being worked on, or the place where files are kept does not answer. Try again in a few minutes.',
+    ],
 };
 
 export default function Problem() {

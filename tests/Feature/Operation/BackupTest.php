@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 use Symfony\Component\Process\Process;
+use Tests\ObjectStoreProcess;
 use Tests\TestCase;
 
 /**
@@ -34,6 +35,9 @@ final class BackupTest extends TestCase
         parent::tearDown();
     }
 
+    /** @var array<string, string> */
+    private array $settings = [];
+
     /** @param list<string> $command */
     private function runs(array $command, int $expected = 0): string
     {
@@ -50,6 +54,7 @@ final class BackupTest extends TestCase
             'ISPIRA_SETTINGS' => "$this->folder/settings.env",
             'BACKUP_FOLDER' => "$this->folder/kept",
             'BACKUP_KEY' => '',
+            ...$this->settings,
         ]);
         $process->setTimeout(120)->run();
         $said = $process->getOutput() . $process->getErrorOutput();
@@ -154,6 +159,29 @@ final class BackupTest extends TestCase
         $settings = (string) file_get_contents("$this->folder/settings.env");
         self::assertStringContainsString('LOG_LEVEL=info', $settings);
         self::assertStringNotContainsString('DB_PASSWORD=other', $settings);
+    }
+
+    public function testFilesInASharedStoreAreInItAndComeBack(): void
+    {
+        $this->fill();
+        $store = new ObjectStoreProcess();
+        $this->settings = $store->settings();
+        $this->runs(['php', 'artisan', 'ispira:files', "$this->folder/files", '--send']);
+        $keys = $store->keys();
+        self::assertSame(['captures/b/0.f32', 'photos/a/one.jpg'], $keys);
+        $files = $this->files();
+        File::deleteDirectory("$this->folder/files");
+        $this->runs(['bin/backup']);
+        $written = (glob("$this->folder/kept/ispira-*.tar.gz") ?: [''])[0];
+        File::deleteDirectory("$store->folder/ispira");
+        $this->runs(['bin/restore', $written, '--over']);
+        self::assertSame($keys, $store->keys());
+        self::assertSame($files, $this->files());
+        $this->settings = [];
+        self::assertStringContainsString(
+            'kept in a folder',
+            $this->runs(['php', 'artisan', 'ispira:files', "$this->folder/files", '--fetch'], 1),
+        );
     }
 
     public function testAnEncryptedOneNeedsItsIdentityAndADamagedOneIsRefused(): void

@@ -18,6 +18,7 @@ use Illuminate\Support\Facades\Route;
 use Illuminate\Validation\ValidationException;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
+use Ispira\Core\Job\ReadingsFormat;
 use Ispira\Core\Reading\Reading;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
@@ -208,6 +209,24 @@ final class OperationTest extends TestCase
             [1, 0, 0],
             [$before->maps()->count(), $before->photos()->count(), $before->captures()->count()],
         );
+    }
+
+    public function testAJobHoldsSoManyReadingsAndNoMore(): void
+    {
+        $job = $this->jobOnBench($person = $this->person());
+        $one = $this->make(RecordReading::class)(
+            $person,
+            $job,
+            new Reading($this->ulid(), 'battery-volts@4', 12.4),
+        )->getAttributes();
+        unset($one['sequence']);
+        $more = [];
+        for ($held = $job->readings()->count(); $held < ReadingsFormat::MOST_READINGS; ++$held) {
+            $more[] = [...$one, 'id' => $this->ulid()];
+        }
+        DB::table('readings')->insert($more);
+        $this->expectExceptionMessage('1000 readings, which is the most');
+        $this->make(RecordReading::class)($person, $job, new Reading($this->ulid(), 'battery-volts@4', 12.3));
     }
 
     /**
