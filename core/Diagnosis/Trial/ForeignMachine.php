@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Trial;
 
-use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Quantity;
@@ -58,13 +57,10 @@ final class ForeignMachine
         $this->circuit = $scenario->added === null ? $circuit : $circuit->withElement($scenario->added);
         $this->machine = OneMachine::of($this->circuit, ForeignWorld::machine($this->circuit, $chance));
         // What was added to the netlist is the fault: without it, the machine is sound.
-        $this->sound = new Hypothesis(
-            HypothesisList::NOTHING_WRONG,
-            [],
-            [],
-            1.0,
-            $scenario->added === null ? [] : [Adjustment::opened($scenario->added->id)],
-        );
+        $this->sound =
+            $scenario->added === null
+                ? new Hypothesis(HypothesisList::NOTHING_WRONG, [], [], 1.0, [])
+                : Leak::without();
         $this->leads = $chance->between(...self::LEADS);
         $this->off = self::METER_OFF * $chance->normal();
         $this->slowUnder = $chance->between(0.82, 0.94);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Trial;
 
-use Ispira\Core\Circuit\Element;
 use Ispira\Core\Circuit\ElementType;
 use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\CircuitModel;
@@ -204,44 +203,15 @@ final readonly class ForeignTrial
     /** @param array<string, Hypothesis> $hypotheses */
     private function leak(CircuitModel $circuit, array $hypotheses, RandomSource $chance): ForeignScenario
     {
-        [$from, $to] = $this->apart($circuit, $chance);
-        $ohms = exp($chance->between(log(0.2), log(50.0)));
+        $leak = Leak::drawn($circuit, $chance);
 
         return new ForeignScenario(
             'unlisted',
-            "leak $from to $to",
+            "leak $leak->from to $leak->to",
             $hypotheses[HypothesisList::NOTHING_WRONG],
-            // Whoever names what the leak hangs on has found it.
-            [HypothesisList::SOMETHING_ELSE, ...self::partsAt($circuit, $from), ...self::partsAt($circuit, $to)],
-            Element::resistor('foreign', $from, $to, $ohms),
+            $leak->right($circuit),
+            $leak->element(),
         );
-    }
-
-    /**
-     * Two places that a meter reaches and no element joins: a leak between others would be a fault of what lies there.
-     *
-     * @return array{0: string, 1: string}
-     */
-    private function apart(CircuitModel $circuit, RandomSource $chance): array
-    {
-        $reached = [];
-        foreach ($circuit->tests as $test) {
-            if ($test->probe->against !== '') {
-                $reached[$test->probe->at] = true;
-                $reached[$test->probe->against] = true;
-            }
-        }
-        $joined = [];
-        foreach ($circuit->netlist->elements as $element) {
-            $joined["$element->from|$element->to"] = $joined["$element->to|$element->from"] = true;
-        }
-        $nodes = array_map(strval(...), array_keys($reached));
-        while (true) {
-            [$from, $to] = $chance->shuffled($nodes);
-            if (!isset($joined["$from|$to"])) {
-                return [$from, $to];
-            }
-        }
     }
 
     /** @param array<string, Hypothesis> $hypotheses */
@@ -285,36 +255,7 @@ final readonly class ForeignTrial
             "other model: $parameter",
             new Hypothesis('other', [], [], 1.0, [Adjustment::scale($parameter, $factor)]),
             // Whoever names the part that is of another model is right.
-            [HypothesisList::SOMETHING_ELSE, ...self::partsOf($circuit, explode('.', $parameter)[0])],
+            [HypothesisList::SOMETHING_ELSE, ...Leak::partsOf($circuit, explode('.', $parameter)[0])],
         );
-    }
-
-    /** @return list<string> parts with an element at a node; ground and the supply are everywhere */
-    private static function partsAt(CircuitModel $circuit, string $node): array
-    {
-        $parts = [];
-        foreach ($circuit->netlist->elements as $element) {
-            if (
-                !\in_array($node, ['0', 'battery', 'R', 'L'], true) &&
-                \in_array($node, [$element->from, $element->to], true)
-            ) {
-                array_push($parts, ...self::partsOf($circuit, $element->id));
-            }
-        }
-
-        return $parts;
-    }
-
-    /** @return list<string> */
-    private static function partsOf(CircuitModel $circuit, string $element): array
-    {
-        $parts = [];
-        foreach ($circuit->faults as $fault) {
-            if ($fault->element === $element) {
-                $parts[$fault->part] = $fault->part;
-            }
-        }
-
-        return array_values($parts);
     }
 }
