@@ -9,6 +9,7 @@ use App\Http\Middleware\RequestRecord;
 use App\Http\Middleware\SecureHeaders;
 use App\Http\Middleware\SessionHolds;
 use App\Operation\HealthController;
+use App\Practice\WhileHidden;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Application;
@@ -44,7 +45,7 @@ return Application::configure(basePath: dirname(__DIR__))
             subdomains: false,
         );
         $middleware->web(
-            append: [SessionHolds::class, FromOutbox::class, HandleInertiaRequests::class],
+            append: [SessionHolds::class, FromOutbox::class, HandleInertiaRequests::class, WhileHidden::class],
             replace: [StartSession::class => PageSession::class],
         );
         $middleware->redirectGuestsTo('/sign-in');

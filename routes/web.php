@@ -26,7 +26,9 @@ use App\People\AuditController;
 use App\People\InvitedController;
 use App\People\PeopleController;
 use App\Planning\PlannerController;
+use App\Practice\ExerciseController;
 use App\Practice\PracticeController;
+use App\Practice\TeachController;
 use App\Procedures\ProcedureController;
 use App\Procedures\WriteController;
 use App\Repair\ClosingController;
@@ -59,6 +61,11 @@ Route::middleware('throttle:30,1')->group(function (): void {
 
 // Every route names what it takes: see Ability. Words in an address stand before what can be any word there.
 Route::middleware('auth')->group(function (): void {
+    Route::middleware('can:teach')->group(function (): void {
+        Route::get('/practice/teach', [TeachController::class, 'show']);
+        Route::post('/practice/teach', [TeachController::class, 'store']);
+        Route::delete('/practice/teach/{set}', [TeachController::class, 'destroy']);
+    });
     Route::middleware('can:procedures')->group(function (): void {
         Route::post('/procedures', [WriteController::class, 'store']);
         Route::post('/procedures/import', [WriteController::class, 'import']);
@@ -71,6 +78,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/jobs', [JobController::class, 'store']);
         Route::get('/practice', [PracticeController::class, 'show']);
         Route::post('/practice', [PracticeController::class, 'store']);
+        Route::post('/jobs/{job}/practice-acts', [ExerciseController::class, 'store']);
         Route::post('/jobs/{job}/maps', [SpeedMapController::class, 'store']);
         Route::put('/jobs/{job}/circuit', [CircuitController::class, 'update']);
         Route::post('/jobs/{job}/circuit/other', [OtherCircuitController::class, 'update']);
@@ -116,6 +124,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/jobs/{job}/file', [JobFileController::class, 'show']);
         Route::get('/jobs/{job}/circuit', [CircuitController::class, 'edit']);
         Route::get('/jobs/{job}/circuit/other', [OtherCircuitController::class, 'edit']);
+        Route::get('/jobs/{job}/score', [ExerciseController::class, 'score']);
         Route::get('/jobs/{job}/bench', [BenchController::class, 'show']);
         Route::get('/jobs/{job}/pulse', [BenchController::class, 'pulse']);
         Route::get('/jobs/{job}/verdict', [VerdictController::class, 'show']);

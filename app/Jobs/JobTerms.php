@@ -31,6 +31,9 @@ final class JobTerms
 
     public static function note(Job $job): void
     {
+        if ($job->practice_fault !== null) {
+            return;
+        }
         $names = $job->workshop->names();
         $texts = app(FamilyRegistry::class)->get($job->family)->texts();
         $ordered = $job

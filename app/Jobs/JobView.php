@@ -50,6 +50,8 @@ final class JobView
 
     public static function numbered(int $number): string
     {
-        return 'J-' . str_pad((string) $number, 4, '0', \STR_PAD_LEFT);
+        return $number > Job::PRACTICE_FROM
+            ? 'P-' . str_pad((string) ($number - Job::PRACTICE_FROM), 4, '0', \STR_PAD_LEFT)
+            : 'J-' . str_pad((string) $number, 4, '0', \STR_PAD_LEFT);
     }
 }

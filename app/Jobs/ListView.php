@@ -48,6 +48,9 @@ enum ListView: string
      */
     public function only(Builder $jobs, User $user): Builder
     {
+        // Practice is found where it is begun, and counts in no list of work.
+        $jobs->whereNull('practice_fault');
+
         return match ($this) {
             self::Mine => $jobs
                 ->where('owner_id', $user->id)
@@ -56,13 +59,10 @@ enum ListView: string
             self::Proof => $jobs->where('stage', JobStage::Proof),
             self::Circuit => $jobs->where('stage', JobStage::Circuit),
             self::Closed => $jobs->where('stage', JobStage::Closed),
-            self::Part => $jobs->whereNull('practice_fault')->whereNotNull('part_expected_on'),
-            self::Due => $jobs
-                ->whereNull('practice_fault')
-                ->whereNotNull('due_on')
-                ->where('due_on', '<=', now()->toDateString()),
-            self::StillOpen => $jobs->whereNull('practice_fault')->where('still_open', '>', 0),
-            self::Countersign => $jobs->whereNull('practice_fault')->where('countersign_due', true),
+            self::Part => $jobs->whereNotNull('part_expected_on'),
+            self::Due => $jobs->whereNotNull('due_on')->where('due_on', '<=', now()->toDateString()),
+            self::StillOpen => $jobs->where('still_open', '>', 0),
+            self::Countersign => $jobs->where('countersign_due', true),
             self::All => $jobs,
         };
     }

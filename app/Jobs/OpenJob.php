@@ -14,6 +14,7 @@ use App\Repair\RecordEntry;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Ispira\Core\Job\JobKind;
+use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\MapKind;
 use Ispira\Core\Job\Practice;
 use Ispira\Core\Reading\Reading;
@@ -80,7 +81,7 @@ final readonly class OpenJob
     ): Job {
         return DB::transaction(function () use ($user, $data, $family, $parameters, $states, $answers, $practice): Job {
             $workshop = $user->workshop;
-            $number = $workshop->takeJobNumber();
+            $number = $practice === null ? $workshop->takeJobNumber() : $workshop->takePracticeNumber();
             // The number's lock also makes a repeated submit wait for the first, and then find its job.
             $existing = $workshop->jobs()->whereKey($data['id'])->first();
             if ($existing !== null) {
@@ -95,7 +96,8 @@ final readonly class OpenJob
                 'user_id' => $user->id,
                 'owner_id' => $user->id,
                 'kind' => $kind,
-                'stage' => $kind->flow()[0],
+                // Everybody knows which circuit it has: a unit was made of it.
+                'stage' => $practice === null ? $kind->flow()[0] : JobStage::Bench,
                 'complaint' => $data['complaint'],
                 'since' => $data['since'] ?? null,
                 'intermittent' => (bool) ($data['intermittent'] ?? false),

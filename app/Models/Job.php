@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\FamilyRegistry;
@@ -18,10 +19,13 @@ use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\LoosePart;
+use Ispira\Core\Diagnosis\Trial\Leak;
 use Ispira\Core\Job\Again;
 use Ispira\Core\Job\JobKind;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\Practice;
+use Ispira\Core\Job\PracticeAct;
+use Ispira\Core\Job\PracticeWay;
 use Ispira\Core\Job\ReplacedBefore;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
@@ -68,10 +72,14 @@ use Ispira\Core\Repair\Work\StillOpen;
  * @property \Illuminate\Database\Eloquent\Collection<int, Replacement> $replacements
  * @property \Illuminate\Database\Eloquent\Collection<int, RepairEntry> $entries
  * @property \Illuminate\Database\Eloquent\Collection<int, ProcedureRun> $runs
+ * @property Exercise|null $exercise where its unit is a make-believe one
  */
 final class Job extends Model
 {
     use HasUlids;
+
+    /** Numbers above are those of practice. */
+    public const PRACTICE_FROM = 1_000_000_000;
 
     protected $guarded = [];
 
@@ -203,7 +211,39 @@ final class Job extends Model
 
     public function practice(): ?Practice
     {
-        return $this->practice_fault === null ? null : new Practice($this->practice_fault, (int) $this->practice_seed);
+        if ($this->practice_fault === null) {
+            return null;
+        }
+        $exercise = $this->exercise;
+        $leak = $exercise?->leak;
+
+        return new Practice(
+            $this->practice_fault,
+            (int) $this->practice_seed,
+            $exercise !== null,
+            $leak === null ? null : new Leak($leak['from'], $leak['to'], (float) $leak['ohms']),
+            $exercise->way ?? PracticeWay::Guided,
+            $exercise->guesses ?? false,
+            array_values(
+                $this->exerciseActs()
+                    ->orderBy('sequence')
+                    ->get()
+                    ->map(static fn(ExerciseAct $one): PracticeAct => $one->toCore())
+                    ->all(),
+            ),
+        );
+    }
+
+    /** @return HasOne<Exercise, $this> */
+    public function exercise(): HasOne
+    {
+        return $this->hasOne(Exercise::class);
+    }
+
+    /** @return HasMany<ExerciseAct, $this> */
+    public function exerciseActs(): HasMany
+    {
+        return $this->hasMany(ExerciseAct::class);
     }
 
     public function repairSheet(): RepairSheet

@@ -18,6 +18,7 @@ use Ispira\Core\Learning\WorkingHours;
  * @property float  $labour_per_hour
  * @property float  $come_back_hours
  * @property int    $last_job_number
+ * @property int    $last_practice_number
  * @property int $again_months within which the same part again raises what lies upstream; 0 for never
  * @property string $odds OWN_ODDS, or those that ship
  * @property string|null $address  as it stands on sheets
@@ -45,6 +46,7 @@ final class Workshop extends Model
         'labour_per_hour' => 'float',
         'come_back_hours' => 'float',
         'last_job_number' => 'integer',
+        'last_practice_number' => 'integer',
         'working_days' => 'array',
         'missing_tools' => 'array',
         'again_months' => 'integer',
@@ -179,5 +181,26 @@ final class Workshop extends Model
         $locked->increment('last_job_number');
 
         return $locked->last_job_number;
+    }
+
+    /** The same for practice, which takes no number of real work. */
+    public function takePracticeNumber(): int
+    {
+        $locked = self::query()->whereKey($this->id)->lockForUpdate()->firstOrFail();
+        $locked->increment('last_practice_number');
+
+        return Job::PRACTICE_FROM + $locked->last_practice_number;
+    }
+
+    /** @return HasMany<ExerciseSet, $this> */
+    public function exerciseSets(): HasMany
+    {
+        return $this->hasMany(ExerciseSet::class);
+    }
+
+    /** @return HasMany<Exercise, $this> */
+    public function exercises(): HasMany
+    {
+        return $this->hasMany(Exercise::class);
     }
 }

@@ -20,6 +20,7 @@ enum Ability: string
     case People = 'people';
     case Settings = 'settings';
     case Results = 'results';
+    case Teach = 'teach';
     case Delete = 'delete';
 
     /** Who has to be at least that to do it. */
@@ -46,6 +47,7 @@ enum Ability: string
             self::People => 'Invite people, set their roles, end their sessions, see who did what',
             self::Settings => 'Change the settings of the workshop, pin what it learned, take in experience of others',
             self::Results => 'See results by circuit, model, person and month',
+            self::Teach => 'Set exercises and examinations, see what came of them',
             self::Delete => 'Delete whole jobs, erase names of persons',
         };
     }

@@ -5,14 +5,26 @@ declare(strict_types=1);
 namespace App\Practice;
 
 use App\Http\Page;
-use App\Jobs\FamilyHead;
 
 final readonly class PracticePage extends Page
 {
     /**
-     * @param list<FamilyHead> $families
-     * @param list<string>     $wandering families in which a fault may come and go
-     * @param string           $usual     the family that the workshop meets most
+     * @param list<LadderShown>    $ladders
+     * @param string               $usual the family that the workshop meets most
+     * @param list<ExerciseListed> $going that are not over
+     * @param list<ExerciseListed> $over  newest first
+     * @param list<SetShown>       $sets
+     * @param list<string>         $replayed families of which the workshop has proven jobs to replay
+     * @param bool                 $teaches whether the person may set exercises
      */
-    public function __construct(public array $families, public array $wandering, public string $usual) {}
+    public function __construct(
+        public array $ladders,
+        public string $usual,
+        public ?NextShown $next,
+        public array $going,
+        public array $over,
+        public array $sets,
+        public array $replayed,
+        public bool $teaches,
+    ) {}
 }

@@ -31,6 +31,8 @@ use Ispira\Core\Pages\RepairPages;
 use Ispira\Core\Pages\StripPages;
 use Ispira\Core\Pages\TemporaryOffer;
 use Ispira\Core\Planning\PlannerRegistry;
+use Ispira\Core\Practice\Exercise;
+use Ispira\Core\Practice\ExerciseActs;
 use Ispira\Core\Repair\Ledger\EntryRefused;
 
 /**
@@ -165,6 +167,9 @@ final class Desk
             return (new ProcedureActs($place))->apply($job, $done);
         }
         $diagnosis = new JobDiagnosis($this->store, $place);
+        if ($done->act === 'practice-acts') {
+            return self::exercise($job, $done, $diagnosis);
+        }
         $proof = new JobProof($diagnosis, $place);
 
         return (new RepairActs(
@@ -175,6 +180,19 @@ final class Desk
             $proof,
             $this->planners,
         ))->apply($job, $done);
+    }
+
+    /** @throws EntryRefused */
+    private static function exercise(JobState $job, Done $done, JobDiagnosis $diagnosis): Outcome
+    {
+        $exercise = Exercise::of($job);
+        if ($exercise === null || $job->practice === null) {
+            throw new EntryRefused('kind', 'This is no exercise.');
+        }
+        $acts = new ExerciseActs($exercise, static fn() => $diagnosis->plain($job));
+        $practice = $job->practice->withAct($acts->read($done->id(), $done->text('kind'), $done->given));
+
+        return new Outcome($job->with(practice: $practice), $practice->isOver() ? 'score' : Outcome::STAY);
     }
 
     /** @return array{0: Page, 1: string} the page, and which one it is */
@@ -196,6 +214,13 @@ final class Desk
             new TemporaryOffer($this->families, $place),
             $plans,
         );
+        if ($name !== 'bench' && $name !== 'strip' && $name !== 'wires' && $job->practice?->hides() === true) {
+            $name = $page = 'bench';
+        }
+        $score = $name === 'score' ? $bench->score($job) : null;
+        if ($score !== null) {
+            return [$score, $page];
+        }
         if ($name === 'proof' && $job->is(JobStage::Bench) && $job->passes(JobStage::Proof)) {
             $name = $page = 'bench';
         }

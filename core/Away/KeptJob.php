@@ -176,12 +176,7 @@ final readonly class KeptJob
 
     private static function practice(Record $kept): ?Practice
     {
-        if ($kept->get('practice') === null) {
-            return null;
-        }
-        $practice = new Record($kept->get('practice'), 'practice', ['fault', 'seed']);
-
-        return new Practice($practice->text('fault'), (int) ($practice->optionalNumber('seed') ?? 0.0));
+        return $kept->get('practice') === null ? null : Practice::read($kept->get('practice'));
     }
 
     /** @param list<Replaced> $replacements */

@@ -74,6 +74,7 @@ final readonly class JobState
         ?array $replacements = null,
         ?Ledger $ledger = null,
         ?array $runs = null,
+        ?Practice $practice = null,
     ): self {
         return new self(
             $head ?? $this->head,
@@ -86,7 +87,7 @@ final readonly class JobState
             $maps ?? $this->maps,
             $replacements ?? $this->replacements,
             $ledger ?? $this->ledger,
-            $this->practice,
+            $practice ?? $this->practice,
             $runs ?? $this->runs,
             $this->odds,
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Pages;
 
 use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Diagnosis\Presentation\SoundCircuit;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Job\JobState;
@@ -14,7 +15,13 @@ use Ispira\Core\Pages\Shown\PlannerHead;
 use Ispira\Core\Pages\Shown\Tool;
 use Ispira\Core\Planning\PlannerRegistry;
 use Ispira\Core\Planning\Worksheet;
+use Ispira\Core\Practice\Courses;
+use Ispira\Core\Practice\Examiner;
+use Ispira\Core\Practice\Exercise;
+use Ispira\Core\Practice\ExerciseActs;
+use Ispira\Core\Practice\HiddenMachine;
 use Ispira\Core\Practice\PracticeShown;
+use Ispira\Core\Practice\Shown\ExerciseShown;
 use Ispira\Core\Repair\Ledger\EntryKind;
 
 /**
@@ -44,6 +51,9 @@ final readonly class BenchPages
             $asked->showed,
         );
         $seen = $this->diagnosis->of($job, $asked->test === '' ? null : $asked->test, $whatIf);
+        $exercise = Exercise::of($job);
+        $hides = $exercise?->hides() === true;
+        $seen = $hides ? $this->withoutOdds($seen, $job, $asked) : $seen;
         $shown = new JobShown($job, $this->place->units());
 
         return new BenchPage(
@@ -52,7 +62,7 @@ final readonly class BenchPages
             readings: $shown->readings(),
             replacements: $shown->replacements(),
             diagnosis: $seen->diagnosis,
-            series: $seen->series,
+            series: $hides ? [] : $seen->series,
             sheet: $seen->sheet,
             chosen: isset($circuit->tests[$asked->test]) ? $asked->test : null,
             open: $job->is(JobStage::Bench),
@@ -60,10 +70,12 @@ final readonly class BenchPages
             worksheets: new Keyed($this->worksheets()),
             tools: $this->tools($circuit),
             stepping: $asked->stepping,
-            whatIf: $whatIf->sentence($circuit),
+            whatIf: $hides ? null : $whatIf->sentence($circuit),
             meters: $this->place->meters(),
             leads: $this->place->leadOhms(),
-            leadsOn: $this->leads->of($job, array_column($seen->diagnosis->suspects, 'probability', 'remedy')),
+            leadsOn: $hides
+                ? []
+                : $this->leads->of($job, array_column($seen->diagnosis->suspects, 'probability', 'remedy')),
             cannot: self::cannot($job),
             pulse: $pulse,
             practice: PracticeShown::of(
@@ -71,7 +83,61 @@ final readonly class BenchPages
                 $this->place->units(),
                 $this->place->leadOhms(),
                 $seen->diagnosis->card === null ? [] : [$seen->diagnosis->card->key],
+                exercise: $exercise === null ? null : $this->exercise($exercise, $seen),
             ),
+        );
+    }
+
+    /** Null where there is no exercise, or it is not over. */
+    public function score(JobState $job): ?ScorePage
+    {
+        $examiner = Examiner::of(
+            $job,
+            $this->diagnosis->settings($job),
+            $this->diagnosis->store,
+            $this->place->units(),
+        );
+
+        return $examiner === null || $job->practice === null
+            ? null
+            : new ScorePage(
+                $job->head,
+                $job->practice->way,
+                (new JobShown($job, $this->place->units()))->strip(),
+                (new SoundCircuit($job->circuit))->sheet($job->circuit->highest()),
+                $examiner->score(),
+            );
+    }
+
+    /** For what an exercise asks: hints are the only thing that needs the diagnosis. */
+    public function exerciseActs(JobState $job): ?ExerciseActs
+    {
+        $exercise = Exercise::of($job);
+
+        return $exercise === null ? null : new ExerciseActs($exercise, fn() => $this->diagnosis->plain($job));
+    }
+
+    private function exercise(Exercise $exercise, Seen $seen): ?ExerciseShown
+    {
+        $job = $exercise->job;
+        $machine = HiddenMachine::of($job->circuit, $exercise->practice, $job->head->intermittent);
+
+        return $machine === null
+            ? null
+            : $exercise->shown(
+                new Courses($job->circuit, $machine, $this->diagnosis->settings($job), $this->diagnosis->store),
+                $job->circuit->tests[$seen->diagnosis->card->key ?? ''] ?? null,
+            );
+    }
+
+    private function withoutOdds(Seen $seen, JobState $job, BenchAsked $asked): Seen
+    {
+        $chosen = isset($job->circuit->tests[$asked->test]);
+
+        return new Seen(
+            HiddenDiagnosis::of($seen->diagnosis, array_map(strval(...), array_keys($job->circuit->tests)), $chosen),
+            [],
+            $chosen ? $seen->sheet : (new SoundCircuit($job->circuit))->sheet($job->circuit->highest()),
         );
     }
 

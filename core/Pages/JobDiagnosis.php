@@ -28,7 +28,7 @@ final readonly class JobDiagnosis
     /** Bits under which a test says nothing. */
     private const SAYS_NOTHING = 1e-4;
 
-    public function __construct(private PredictionStore $store, private Workplace $place) {}
+    public function __construct(public PredictionStore $store, private Workplace $place) {}
 
     /** With whatever tools. */
     public function plain(JobState $job): Diagnosis

@@ -6,72 +6,70 @@ namespace Ispira\Core\Practice;
 
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
-use Ispira\Core\Diagnosis\Inference\Hypothesis;
-use Ispira\Core\Diagnosis\Inference\HypothesisList;
-use Ispira\Core\Diagnosis\Presentation\Words;
-use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
 use Ispira\Core\Job\JobState;
 use Ispira\Core\Kernel\DisplayUnits;
-use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Reading\Reading;
 
 /**
- * A make-believe machine that answers for a real one: its values are its own, one fault is hidden in it until its
- * part is replaced, and a meter reads it with a meter's error.
- *
- * The same question asked again is answered with the same machine and another error of the meter.
+ * A make-believe machine that answers for a real one at the tests of a job: a person with a meter that errs goes at it,
+ * with the leads where they were put.
  */
-final class PracticeUnit
+final readonly class PracticeUnit
 {
     /** Digits that the meter of a practice unit shows, at least. */
     private const DIGITS = 4;
 
-    private ?SimulatedUnit $unit = null;
-
-    /** @param Hypothesis $hidden what is wrong with it now: nothing, once it is cured */
-    private function __construct(
-        private readonly JobState $job,
-        private readonly Hypothesis $hidden,
-        private readonly Hypothesis $truth,
-        private readonly int $seed,
-    ) {}
+    private function __construct(private JobState $job, private HiddenMachine $machine) {}
 
     /** Null where the job is about a real machine, or its circuit was changed to one that has no such fault. */
     public static function of(JobState $job): ?self
     {
-        if ($job->practice === null) {
-            return null;
-        }
-        $all = HypothesisList::of($job->circuit, $job->head->intermittent);
-        $truth = $all[$job->practice->fault] ?? null;
-        $sound = $all[HypothesisList::NOTHING_WRONG];
+        $machine =
+            $job->practice === null
+                ? null
+                : HiddenMachine::of($job->circuit, $job->practice, $job->head->intermittent, $job->case->replacements);
 
-        return $truth === null
-            ? null
-            : new self(
-                $job,
-                $truth->isCuredBy($job->case->replacements) ? $sound : $truth,
-                $truth,
-                $job->practice->seed,
-            );
+        return $machine === null ? null : new self($job, $machine);
     }
 
     /** What was hidden in it, in words. */
     public function told(): string
     {
-        return (new Words($this->job->circuit))->hypothesis($this->truth);
+        return $this->machine->told();
     }
 
-    /** @param float $leadOhms resistance of the leads, which the meter shows with every resistance */
-    public function answer(Test $test, DisplayUnits $units, float $leadOhms = 0.0): PracticeAnswer
-    {
-        $reading = $this->unit($test)->read('practice', $test, \count($this->job->replacements));
-        $isNumber = $test->probe->quantity->isNumber();
+    /**
+     * @param float       $leadOhms resistance of the leads, which the meter shows with every resistance
+     * @param HookUp|null $hookUp   how it is gone at; null for as the words have it
+     *
+     * @return PracticeAnswer|null null where there is nothing to read, hear or see so
+     */
+    public function answer(
+        Test $test,
+        DisplayUnits $units,
+        float $leadOhms = 0.0,
+        ?HookUp $hookUp = null,
+    ): ?PracticeAnswer {
+        $hookUp ??= HookUp::asWords($this->job->circuit, $test);
+        $isolated = $this->job->circuit->setUps[$test->setUp]->isolated;
+        $quantity = $test->probe->quantity;
+        if ($hookUp->isolated !== $isolated && $quantity !== Quantity::Capacitance) {
+            if (!$isolated && $quantity->isNumber()) {
+                return new PracticeAnswer('0.00', '', false, true, null);
+            }
+            if (!$isolated || $quantity === Quantity::Ohms) {
+                return null;
+            }
+        }
+        $really = $hookUp->really($test);
+        $reading = $this->read($really);
+        $isNumber = $quantity->isNumber();
         $number = \is_float($reading->value)
-            ? $reading->value + ($test->probe->quantity === Quantity::Ohms ? $leadOhms : 0.0)
+            ? $reading->value + ($quantity === Quantity::Ohms ? $leadOhms : 0.0)
             : null;
 
         return new PracticeAnswer(
-            value: $number === null ? '' : self::typed($number, $test->probe->quantity, $units),
+            value: $number === null ? '' : self::typed($number, $quantity, $units),
             choice: $isNumber ? '' : (string) $reading->value,
             overRange: $isNumber && $number === null,
             steady: $reading->steady,
@@ -84,23 +82,20 @@ final class PracticeUnit
     {
         $states = [];
         foreach ($this->job->circuit->positions as $position) {
-            $test = $this->job->circuit->speedTest($position->key);
-            $states[$position->key] = (string) $this->unit($test)->read('practice', $test, 0)->value;
+            $states[$position->key] = (string) $this->read($this->job->circuit->speedTest($position->key))->value;
         }
 
         return $states;
     }
 
-    /** The unit, read by a meter that errs by what comes of the seed, the test and how often it was read. */
-    private function unit(Test $test): SimulatedUnit
+    private function read(Test $test): Reading
     {
         $before = 0;
         foreach ($this->job->case->readings as $reading) {
             $before += $reading->test === $test->key ? 1 : 0;
         }
-        $this->unit ??= new SimulatedUnit($this->job->circuit, $this->hidden, new RandomSource($this->seed), 0.0);
 
-        return $this->unit->readBy(new RandomSource(crc32("$this->seed/$test->key/$before") & 0x7fffffff));
+        return $this->machine->read('practice', $test, $before, \count($this->job->replacements));
     }
 
     private static function typed(float $number, Quantity $quantity, DisplayUnits $units): string

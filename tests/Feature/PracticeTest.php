@@ -11,6 +11,7 @@ use Ispira\Core\Away\MemoryStore;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Job\JobStage;
 use Ispira\Core\Planning\PlannerRegistry;
+use Ispira\Core\Practice\Rung;
 use Tests\TestCase;
 
 /**
@@ -21,17 +22,17 @@ final class PracticeTest extends TestCase
     /** Hides a coil of the pack. */
     private const ID = '01jy0000000000000000000007';
 
-    private function practise(User $user, string $family, bool $intermittent = false, string $id = self::ID): Job
+    private function practise(User $user, string $family, string $rung = 'map', string $id = self::ID): Job
     {
         $this->actingAs($user)
             ->post('/practice', [
                 'id' => $id,
                 'mapId' => $this->ulid(),
                 'family' => $family,
-                'intermittent' => $intermittent,
+                'rung' => $rung,
             ])
             ->assertSessionHasNoErrors()
-            ->assertRedirect("/jobs/$id/circuit");
+            ->assertRedirect("/jobs/$id/bench");
 
         return $this->jobOf(['id' => $id]);
     }
@@ -41,7 +42,6 @@ final class PracticeTest extends TestCase
         $user = $this->person();
         $job = $this->practise($user, 'stepped-blower');
         self::assertNotSame('', $job->complaint);
-        $this->put("/jobs/$job->id/circuit", ['values' => []])->assertRedirect("/jobs/$job->id/bench");
         for ($n = 0; $n < 12; ++$n) {
             $bench = $this->props("/jobs/$job->id/bench");
             if ($bench['diagnosis']['verdict'] !== null) {
@@ -93,9 +93,11 @@ final class PracticeTest extends TestCase
         $new = $this->props('/jobs/new');
         self::assertSame([], $new['units']);
         self::assertNotSame('flue-fan', $new['start']['family']);
-        self::assertTrue($this->props('/')['groups'][0]['jobs'][0]['job']['practice']);
-        // A real job beside it knows nothing of practice.
+        self::assertSame([], $this->props('/?view=all')['groups'][0]['jobs'] ?? []);
+        self::assertSame('P-0001', $this->props("/jobs/$job->id/bench")['job']['number']);
+        // A real job beside it knows nothing of practice, and takes the first number.
         $real = $this->jobOnBench($user);
+        self::assertSame(1, $real->refresh()->number);
         self::assertNull($this->props("/jobs/$real->id/bench")['practice']);
         self::assertFalse($this->props("/jobs/$real->id/bench")['job']['practice']);
     }
@@ -103,11 +105,10 @@ final class PracticeTest extends TestCase
     public function testTakenAlongItAnswersTheSameOnTheDevice(): void
     {
         $job = $this->practise($this->person(), 'air-door');
-        $this->put("/jobs/$job->id/circuit", ['values' => []]);
         $kept = (string) $this->get("/jobs/$job->id/along")->getContent();
         self::assertSame(
-            ['fault' => $job->practice_fault, 'seed' => $job->practice_seed],
-            json_decode($kept, true, 64, \JSON_THROW_ON_ERROR)['practice'],
+            ['fault' => $job->practice_fault, 'seed' => $job->practice_seed, 'wide' => true],
+            array_slice(json_decode($kept, true, 64, \JSON_THROW_ON_ERROR)['practice'], 0, 3),
         );
         $desk = new Desk(FamilyRegistry::shipped(), new PlannerRegistry(), new MemoryStore());
         foreach (['bench', 'proof'] as $page) {
@@ -147,15 +148,18 @@ final class PracticeTest extends TestCase
         $this->post('/practice', $ask + ['family' => 'gremlins'])->assertSessionHasErrors([
             'family' => 'Choose the kind of circuit.',
         ]);
-        $page = $this->props('/practice');
-        foreach ($page['families'] as $family) {
-            if (!in_array($family['key'], $page['wandering'], true)) {
-                $this->post(
-                    '/practice',
-                    $ask + ['family' => $family['key'], 'intermittent' => true],
-                )->assertSessionHasErrors(['intermittent' => 'No fault of this circuit comes and goes.']);
+        foreach ($this->props('/practice')['ladders'] as $ladder) {
+            $rungs = array_column($ladder['rungs'], 'key');
+            foreach (Rung::cases() as $rung) {
+                if (!in_array($rung->value, $rungs, true)) {
+                    $this->post(
+                        '/practice',
+                        $ask + ['family' => $ladder['family'], 'rung' => $rung->value],
+                    )->assertSessionHasErrors(['rung' => 'This circuit has no fault of that kind.']);
+                }
             }
         }
+        $this->post('/practice', $ask + ['family' => 'wiper', 'real' => true])->assertSessionHasErrors('family');
         self::assertSame(0, Job::query()->whereNotNull('practice_fault')->count());
     }
 }

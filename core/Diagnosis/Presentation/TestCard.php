@@ -66,6 +66,8 @@ final readonly class TestCard
         $supply = $this->diagnosis->evidence->predictions->usualSupply();
         $outcomes = $test->probe->quantity->isNumber() ? $this->bands($test) : $this->outcomes($test);
 
+        $why = new Why($this->diagnosis, $this->words);
+
         return new CardShown(
             key: $test->key,
             title: $this->words->test($test),
@@ -96,7 +98,9 @@ final readonly class TestCard
             choices: $this->choices($test),
             onTheWay: $this->onTheWay($test),
             again: $this->again($test),
-            why: (new Why($this->diagnosis, $this->words))->sentence($outcomes),
+            why: $why->sentence($outcomes),
+            settles: $why->settles($test),
+            nextBest: $why->nextBest($test),
             outcomes: $outcomes,
             marks: $test->probe->quantity->isNumber() ? $this->marks($test) : [],
             plugs: $leads ? PlugsOfTest::of($this->circuit, $test->probe->at, $test->probe->against) : [],

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Presentation;
 
+use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
+use Ispira\Core\Diagnosis\Decision\TestChoice;
 use Ispira\Core\Diagnosis\Decision\TestValues;
 use Ispira\Core\Diagnosis\Presentation\Shown\OutcomeShown;
 
@@ -19,6 +21,9 @@ final readonly class Why
     /** Bits left under which it is as good as settled, and the most tests that anybody is told to expect. */
     private const SETTLED = 0.25;
     private const MOST = 9;
+
+    /** Times as much for its minutes from which another test tells more. */
+    private const MORE = 1.05;
 
     public function __construct(private Diagnosis $diagnosis, private Words $words) {}
 
@@ -43,6 +48,61 @@ final readonly class Why
                 'why.splits',
                 $words + ['other' => lcfirst($this->words->remedy($other)), 'b' => self::percent($now[$other] ?? 0.0)],
             );
+    }
+
+    /** How much of what is open a test settles on average, in a sentence; empty where it says nothing. */
+    public function settles(Test $test): string
+    {
+        $choice = $this->choice($test);
+        $open = TestValues::entropy(array_column($this->diagnosis->suspects, 'probability', 'remedy'));
+
+        return $choice === null || $open <= 0.0
+            ? ''
+            : Words::general('why.settles', ['share' => self::percent(min(1.0, $choice->information / $open))]);
+    }
+
+    /** Which test is next best after this one, and how near it comes; empty where there is none. */
+    public function nextBest(Test $test): string
+    {
+        $own = $this->choice($test);
+        $best = null;
+        foreach ($this->choices() as $choice) {
+            if ($choice->test->key !== $test->key && ($best === null || self::worth($choice) > self::worth($best))) {
+                $best = $choice;
+            }
+        }
+        if ($best === null || $own === null || self::worth($own) <= 0.0 || self::worth($best) <= 0.0) {
+            return '';
+        }
+        $times = self::worth($best) / self::worth($own);
+
+        return Words::general($times > self::MORE ? 'why.more-for-minutes' : 'why.next-best', [
+            'test' => $this->words->test($best->test),
+            'minutes' => (string) max(1, (int) round($best->minutes)),
+            'times' => $times > self::MORE ? sprintf('%.1f', $times) : self::percent(min(1.0, $times)),
+        ]);
+    }
+
+    private function choice(Test $test): ?TestChoice
+    {
+        foreach ($this->choices() as $choice) {
+            if ($choice->test->key === $test->key) {
+                return $choice;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<TestChoice> */
+    private function choices(): array
+    {
+        return [...$this->diagnosis->next === null ? [] : [$this->diagnosis->next], ...$this->diagnosis->others];
+    }
+
+    private static function worth(TestChoice $choice): float
+    {
+        return $choice->information / max(0.1, $choice->minutes);
     }
 
     /** Tests that are about left, this one among them; 0 when nothing is worth its minutes any more. */

@@ -47,15 +47,24 @@ final class SimulatedUnit
 
     private readonly Hypothesis $sound;
 
+    /**
+     * @param float           $slips share of its readings that are slips
+     * @param bool            $wide  whether its values differ as those of real machines do: {@see ForeignWorld}
+     * @param Hypothesis|null $sound what is right in this circuit, where that is not all of it: {@see Leak}
+     */
     public function __construct(
         private readonly CircuitModel $circuit,
         Hypothesis $truth,
         private RandomSource $chance,
         private readonly float $slips,
+        bool $wide = false,
+        ?Hypothesis $sound = null,
     ) {
-        $this->machine = OneMachine::drawn($circuit, $chance->normal(...));
+        $this->machine = $wide
+            ? OneMachine::of($circuit, ForeignWorld::machine($circuit, $chance))
+            : OneMachine::drawn($circuit, $chance->normal(...));
         $this->truth = $this->ofOwnDegree($truth);
-        $this->sound = new Hypothesis('none', [], [], 1.0, []);
+        $this->sound = $sound ?? new Hypothesis('none', [], [], 1.0, []);
     }
 
     public function remedy(): string

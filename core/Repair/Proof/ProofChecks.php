@@ -14,6 +14,7 @@ use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Reading\MeterAccuracy;
 use Ispira\Core\Reading\Reading;
 
 /**
@@ -137,7 +138,12 @@ final readonly class ProofChecks
             return [$test->plate->least, $test->plate->most];
         }
 
-        return $this->evidence->range($this->evidence->hypotheses[HypothesisList::NOTHING_WRONG], $test, self::WITHIN);
+        $sound = $this->evidence->hypotheses[HypothesisList::NOTHING_WRONG];
+        [$least, $most] = $this->evidence->range($sound, $test, self::WITHIN);
+        // Less than a meter can tell from nothing is nothing: who loses no volts is not wrong.
+        $nothing = self::WITHIN * MeterAccuracy::spread($test->probe->quantity, 0.0);
+
+        return [$least > 0.0 && $least < $nothing ? -$nothing : $least, $most];
     }
 
     /** @return list<string> */

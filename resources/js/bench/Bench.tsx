@@ -2,7 +2,11 @@ import { useEffect, useState } from 'react';
 import TakeAlong from '@/away/TakeAlong';
 import SpeedStrip from '@/jobs/SpeedStrip';
 import { money } from '@/lib/format';
+import ExercisePanel from '@/practice/ExercisePanel';
+import ExerciseTests from '@/practice/ExerciseTests';
+import Guess from '@/practice/Guess';
 import Hidden from '@/practice/Hidden';
+import HookUp from '@/practice/HookUp';
 import PlannerLinks from '@/planning/PlannerLinks';
 import CircuitSheet from '@/sheet/CircuitSheet';
 import Button from '@/ui/Button';
@@ -43,10 +47,10 @@ export default function Bench() {
 }
 
 function WideBench({ bench }: { bench: BenchState }) {
-    const { job, strip, card, open, diagnosis, readings, series } = bench;
+    const { job, strip, card, open, diagnosis, readings, series, setPanel } = bench;
     const { verdict, misfit } = diagnosis;
     return (
-        <Frame title={`Bench ${job.number}`} job={job} here="bench" fill>
+        <Frame title={`Bench ${job.number}`} job={job} here="bench" fill trail={!bench.hides}>
             <SpeedStrip strip={strip} here={card?.position ?? ''} low />
             <WhatIf bench={bench} />
             <div
@@ -59,7 +63,9 @@ function WideBench({ bench }: { bench: BenchState }) {
                     className="flex min-h-0 flex-col gap-1 overflow-y-auto px-5 py-1.5 max-lg:order-1 lg:border-r lg:border-rule"
                     tabIndex={0}
                 >
-                    {open && <OtherWays bench={bench} />}
+                    {bench.exercise?.guessNow && <Guess job={job.id} exercise={bench.exercise} />}
+                    {open && !bench.hides && <OtherWays bench={bench} />}
+                    {bench.hides && <ExerciseTests bench={bench} />}
                     {bench.whatIf === null && !bench.open && <ClosedBench bench={bench} />}
                     {diagnosis.elsewhere && <Elsewhere jobId={job.id} found={diagnosis.elsewhere} />}
                     <VerdictNear bench={bench} />
@@ -73,9 +79,13 @@ function WideBench({ bench }: { bench: BenchState }) {
                             currency={bench.currency}
                             done={bench.done}
                             cannot={bench.instead}
+                            onReasons={() => setPanel('reasons')}
                         />
                     )}
-                    {open && <WorkedOut bench={bench} />}
+                    {bench.hides && bench.exercise && !bench.exercise.guessNow && (
+                        <HookUp key={card?.key} bench={bench} exercise={bench.exercise} />
+                    )}
+                    {open && !bench.hides && <WorkedOut bench={bench} />}
                     {card && open && series.length > 1 && (
                         <SeriesTable
                             jobId={job.id}
@@ -85,7 +95,7 @@ function WideBench({ bench }: { bench: BenchState }) {
                             stepping={bench.stepping}
                         />
                     )}
-                    {!card && !verdict && !misfit && bench.open && (
+                    {!card && !verdict && !misfit && bench.open && !bench.hides && (
                         <p>
                             No test is left that tells anything. Choose one of the others, or go to the verdict with the
                             odds as they stand.
@@ -96,7 +106,7 @@ function WideBench({ bench }: { bench: BenchState }) {
             </div>
             <div className="sticky bottom-0 z-10">
                 <AtTheDock bench={bench} />
-                {bench.dock && <ReadingDock key={bench.dock.card.key} {...bench.dock} />}
+                {bench.dock && <ReadingDock key={bench.dockOf} {...bench.dock} />}
             </div>
             <Panels bench={bench} />
         </Frame>
@@ -121,25 +131,49 @@ function Circuit({ bench }: { bench: BenchState }) {
                     sheet={sheet}
                     title="Circuit with the current path of this set-up, suspects marked, and the leads of the test"
                     suspects={diagnosis.suspects}
-                    red={card?.red ? card.at : null}
-                    black={card?.black ? card.against : null}
+                    red={card?.red ? bench.leadsPut.red || card.at : null}
+                    black={card?.black ? bench.leadsPut.black || card.against : null}
                     volts={volts}
                     plugs={card?.plugs}
-                    onElement={(element) => bench.showTests([element.id, element.from, element.to])}
+                    onElement={(element) => bench.pressed(element)}
                 />
             </div>
             <p className="text-[0.88rem] text-soft">
-                Heavy line: current when nothing is wrong. Press a part to test there.
+                {bench.hides && bench.exercise?.leads
+                    ? 'Press a part to put the red lead at it, then the black one.'
+                    : 'Heavy line: current when nothing is wrong. Press a part to test there.'}
             </p>
         </section>
     );
 }
 
 function Ladder({ bench }: { bench: BenchState }) {
-    const { job, diagnosis, currency, leadsOn, planners, setPanel } = bench;
+    const { job, setPanel } = bench;
     return (
         <section aria-label="Suspects" className="min-h-0 overflow-y-auto px-5 py-2 max-lg:order-3" tabIndex={0}>
             <Hidden job={job} practice={bench.practice} />
+            {bench.exercise && <ExercisePanel bench={bench} exercise={bench.exercise} />}
+            {bench.hides ? (
+                <p className="flex flex-wrap gap-x-1">
+                    <Button kind="quiet" aria-keyshortcuts="L" onClick={() => setPanel('readings')}>
+                        Readings <span className="key">L</span>
+                    </Button>
+                    <TextLink apart href={`/jobs/${job.id}/captures`}>
+                        Captures
+                    </TextLink>
+                </p>
+            ) : (
+                <Odds bench={bench} />
+            )}
+            {bench.open && <TakeAlong job={job} />}
+        </section>
+    );
+}
+
+function Odds({ bench }: { bench: BenchState }) {
+    const { job, diagnosis, currency, leadsOn, planners, setPanel } = bench;
+    return (
+        <>
             <Traps bench={bench} />
             <h2 className="mb-1 text-soft">Suspects, by what would cure it</h2>
             <Suspects suspects={diagnosis.suspects} currency={currency} most={4} all={false} />
@@ -163,7 +197,6 @@ function Ladder({ bench }: { bench: BenchState }) {
                     </TextLink>
                 )}
             </p>
-            {bench.open && <TakeAlong job={job} />}
             {planners.length > 0 && (
                 <p className="flex flex-wrap items-center gap-x-3">
                     <span className="text-soft">Plan:</span>
@@ -176,6 +209,6 @@ function Ladder({ bench }: { bench: BenchState }) {
                     {money(diagnosis.guessing, currency)} on average.
                 </p>
             )}
-        </section>
+        </>
     );
 }

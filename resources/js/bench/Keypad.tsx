@@ -45,7 +45,7 @@ export default function Keypad(props: DockProps & { onMore: () => void }) {
         >
             <div className="flex min-h-6 items-center justify-between gap-2 text-[0.85rem]">
                 <DockSays dock={dock} lastWords={lastWords} standing={card.meter || card.setUp} undo={undo} />
-                {props.practice && dock.meter === '' && (
+                {props.practice && !props.answers && dock.meter === '' && (
                     <button
                         type="button"
                         onClick={dock.letAnswer}

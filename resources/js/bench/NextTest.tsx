@@ -57,11 +57,15 @@ export function WhyThis({
     card,
     choice,
     currency,
+    onReasons,
 }: {
     card: CardShown;
     choice: TestChoiceShown | undefined;
     currency: string;
+    onReasons: () => void;
 }) {
+    // Who works in his own way is not told what a test is worth.
+    if (card.why === '') return null;
     return (
         <p className="leading-snug" data-why>
             <strong className="font-semibold">Why:</strong> {card.why}
@@ -70,7 +74,14 @@ export function WhyThis({
                 : choice
                   ? `; costs ${money(choice.cost, currency)}`
                   : ''}
-            .
+            .{' '}
+            <button
+                type="button"
+                onClick={onReasons}
+                className="text-lake underline underline-offset-4 max-lg:min-h-11"
+            >
+                Reasons
+            </button>
         </p>
     );
 }
@@ -167,10 +178,21 @@ interface Props {
     currency: string;
     done: number;
     cannot: CannotShown | undefined;
+    onReasons: () => void;
 }
 
 /** What to do, where, with what, the caution first, why, and what each outcome would mean. */
-export default function NextTest({ jobId, card, diagnosis, proposed, typed, currency, done, cannot }: Props) {
+export default function NextTest({
+    jobId,
+    card,
+    diagnosis,
+    proposed,
+    typed,
+    currency,
+    done,
+    cannot,
+    onReasons,
+}: Props) {
     const choice = diagnosis.tests.find((test) => test.key === card.key);
     return (
         <div className="flex flex-col gap-1" data-test={card.key}>
@@ -198,7 +220,7 @@ export default function NextTest({ jobId, card, diagnosis, proposed, typed, curr
                 {card.meter}
                 {card.tools.length > 1 ? `; ${card.tools.slice(1).map(inline).join(', ')}` : ''}.
             </p>
-            <WhyThis card={card} choice={choice} currency={currency} />
+            <WhyThis card={card} choice={choice} currency={currency} onReasons={onReasons} />
             <Outcomes card={card} most={card.marks.length > 0 ? 3 : 6} />
             <NumberLine card={card} typed={typed} />
         </div>

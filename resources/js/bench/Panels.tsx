@@ -1,5 +1,6 @@
 import TakeAlong from '@/away/TakeAlong';
 import SpeedStrip from '@/jobs/SpeedStrip';
+import ExercisePanel from '@/practice/ExercisePanel';
 import Hidden from '@/practice/Hidden';
 import Panel from '@/ui/Panel';
 import CannotPanel from './CannotPanel';
@@ -8,6 +9,7 @@ import LeadsOn from './LeadsOn';
 import ReadingLog from './ReadingLog';
 import Suspects from './Suspects';
 import TestList from './TestList';
+import TestReasons from './TestReasons';
 import type { BenchState, Lies } from './useBench';
 
 /** What can be laid over the bench. */
@@ -19,8 +21,12 @@ export default function Panels({ bench }: { bench: BenchState }) {
             <Panel
                 open={panel === 'tests'}
                 onOpenChange={on('tests')}
-                title={near ? 'Tests at this place' : 'Every test, best first'}
-                description="What it saves is the fall in the price of guessing, before its own minutes."
+                title={near ? 'Tests at this place' : bench.hides ? 'Every test' : 'Every test, best first'}
+                description={
+                    bench.hides
+                        ? 'In the order of the circuit: which one is next is for you to say.'
+                        : 'What it saves is the fall in the price of guessing, before its own minutes.'
+                }
             >
                 <TestList
                     jobId={job.id}
@@ -49,12 +55,13 @@ export default function Panels({ bench }: { bench: BenchState }) {
             <Panel
                 open={panel === 'suspects'}
                 onOpenChange={on('suspects')}
-                title="Suspects"
-                description="By what would cure it."
+                title={bench.hides ? 'Exercise' : 'Suspects'}
+                description={bench.hides ? 'Nothing is shown before it is over.' : 'By what would cure it.'}
             >
                 <Suspects suspects={diagnosis.suspects} currency={currency} most={6} all={false} />
                 <LeadsOn leads={bench.leadsOn} />
                 <Hidden job={job} practice={bench.practice} />
+                {bench.exercise && <ExercisePanel bench={bench} exercise={bench.exercise} />}
             </Panel>
             <Panel
                 open={panel === 'strip'}
@@ -84,6 +91,16 @@ export default function Panels({ bench }: { bench: BenchState }) {
                     onStruck={bench.undo.offer}
                 />
             </Panel>
+            {card && (
+                <Panel
+                    open={panel === 'reasons'}
+                    onOpenChange={on('reasons')}
+                    title="Why this test"
+                    description={card.title}
+                >
+                    <TestReasons card={card} choice={bench.choice} currency={currency} typed={bench.sketched} />
+                </Panel>
+            )}
             {card && (
                 <CannotPanel
                     jobId={job.id}

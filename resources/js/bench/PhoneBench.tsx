@@ -1,6 +1,9 @@
 import { Head, Link } from '@inertiajs/react';
 import AwayLine from '@/away/AwayLine';
 import CircuitSheet from '@/sheet/CircuitSheet';
+import ExerciseTests from '@/practice/ExerciseTests';
+import Guess from '@/practice/Guess';
+import HookUp from '@/practice/HookUp';
 import Button from '@/ui/Button';
 import Waiting from '@/ui/Waiting';
 import AtTheDock, { Traps } from './AtTheDock';
@@ -70,14 +73,19 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                                 sheet={sheet}
                                 title="The drawing around the two leads"
                                 suspects={diagnosis.suspects}
-                                red={card.red ? card.at : null}
-                                black={card.black ? card.against : null}
+                                red={card.red ? bench.leadsPut.red || card.at : null}
+                                black={card.black ? bench.leadsPut.black || card.against : null}
                                 volts={volts}
                                 plugs={card.plugs}
-                                onElement={(element) => bench.showTests([element.id, element.from, element.to])}
+                                onElement={(element) => bench.pressed(element)}
                             />
                         </div>
-                        <WhyThis card={card} choice={bench.choice} currency={bench.currency} />
+                        <WhyThis
+                            card={card}
+                            choice={bench.choice}
+                            currency={bench.currency}
+                            onReasons={() => setPanel('reasons')}
+                        />
                         <Outcomes card={card} most={3} />
                     </div>
                 )}
@@ -93,11 +101,16 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                         stepping={bench.stepping}
                     />
                 )}
-                {!card && open && <OtherWays bench={bench} />}
+                {bench.exercise?.guessNow && <Guess job={job.id} exercise={bench.exercise} />}
+                {bench.hides && bench.exercise && !bench.exercise.guessNow && (
+                    <HookUp key={card?.key} bench={bench} exercise={bench.exercise} />
+                )}
+                {bench.hides && <ExerciseTests bench={bench} />}
+                {!card && open && !bench.hides && <OtherWays bench={bench} />}
             </main>
             <nav aria-label="More of this job" className="flex border-t border-rule bg-sheet">
                 <Button kind="quiet" className={bar} onClick={() => setPanel('suspects')}>
-                    Suspects
+                    {bench.hides ? 'Exercise' : 'Suspects'}
                 </Button>
                 <Button kind="quiet" className={bar} onClick={() => setPanel('readings')}>
                     Readings
@@ -116,9 +129,11 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                 >
                     {volts ? 'No volts' : 'Volts'}
                 </Button>
-                <Link href={`/jobs/${job.id}/verdict`} className={`${bar} inline-flex items-center justify-center`}>
-                    Verdict
-                </Link>
+                {!bench.hides && (
+                    <Link href={`/jobs/${job.id}/verdict`} className={`${bar} inline-flex items-center justify-center`}>
+                        Verdict
+                    </Link>
+                )}
             </nav>
             {bench.notice && (
                 <p role="status" className="border-t border-warn/40 bg-caution px-3 py-1.5 leading-snug">
@@ -127,7 +142,7 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
             )}
             <AtTheDock bench={bench} />
             {!bench.dock && <AwayLine dock />}
-            {bench.dock && <Keypad key={bench.dock.card.key} {...bench.dock} onMore={() => setPanel('cannot')} />}
+            {bench.dock && <Keypad key={bench.dockOf} {...bench.dock} onMore={() => setPanel('cannot')} />}
             <Panels bench={bench} />
         </div>
     );

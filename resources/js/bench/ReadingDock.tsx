@@ -199,7 +199,7 @@ export default function ReadingDock(props: DockProps) {
             ) : (
                 <Answers dock={dock} card={card} grid={false} />
             )}
-            {practice && meter === '' && (
+            {practice && meter === '' && !props.answers && (
                 <Button kind="dock" aria-keyshortcuts="A" onClick={dock.letAnswer} className="px-3">
                     let it answer <span className="key max-lg:hidden">A</span>
                 </Button>

@@ -9,7 +9,7 @@ import { useOthers } from './useOthers';
 
 export type BenchProps = BenchPage & Shared;
 
-export type Lies = 'tests' | 'why' | 'readings' | 'cannot' | 'keys' | 'suspects' | 'strip' | null;
+export type Lies = 'tests' | 'reasons' | 'why' | 'readings' | 'cannot' | 'keys' | 'suspects' | 'strip' | null;
 
 /** In words, what the last reading changed. */
 function whatChanged(before: DiagnosisShown, after: DiagnosisShown, reading: ReadingShown | undefined): string {
@@ -28,9 +28,12 @@ export function useBench() {
     const { card } = diagnosis;
     // A question changes nothing, so nothing can be recorded while it is asked.
     const open = props.open && whatIf === null;
+    const exercise = props.practice?.exercise ?? null;
+    const hides = exercise?.hides === true;
     const [panel, setPanel] = useState<Lies>(null);
     const [near, setNear] = useState<string[] | null>(null);
     const [volts, setVolts] = useState(false);
+    const [put, setPut] = useState({ test: '', red: '', black: '' });
     const [draft, setDraft] = useState({ test: '', value: '' });
     const [shownByMeter, setShownByMeter] = useState<number | null>(null);
     const [said, setSaid] = useState({ reading: '', words: '' });
@@ -44,16 +47,36 @@ export function useBench() {
     );
     // A reading that was struck out or taken back has nothing more to say.
     const lastWords = readings.some((one) => one.id === said.reading && !one.struck) ? said.words : null;
-    const typed = draft.test === card?.key ? draft.value : '';
+    const measured = hides && card ? (props.practice?.answers[card.key] ?? null) : null;
+    const typed = draft.test === card?.key ? draft.value : (measured?.value ?? '');
     const visit = (question: Record<string, string>) =>
         router.get(`/jobs/${job.id}/bench`, question, { preserveState: true, preserveScroll: true });
     const ask = (question: Record<string, string>) => {
         setPanel(null);
         visit(question);
     };
+    const leadsPut = put.test === card?.key ? put : { test: card?.key ?? '', red: '', black: '' };
+    const putLead = (lead: 'red' | 'black', node: string) => setPut({ ...leadsPut, [lead]: node });
     const showTests = (places: string[] | null) => {
         setNear(places);
         setPanel('tests');
+    };
+    const [putNext, setPutNext] = useState<'red' | 'black'>('red');
+    /** A part of the drawing: where leads are put, they go to its ends; else its tests are shown. */
+    const pressed = (element: { id: string; from: string; to: string }) => {
+        const places = exercise?.leads ? exercise.places.map((place) => place.value) : [];
+        const [first, second] = [element.from, element.to].filter((node) => places.includes(node));
+        if (!hides || first === undefined) {
+            showTests([element.id, element.from, element.to]);
+            return;
+        }
+        // Pressed again, the lead goes to the other end.
+        const other = putNext === 'red' ? 'black' : 'red';
+        if (second !== undefined && leadsPut[other] === first) putLead(other, second);
+        else {
+            putLead(putNext, first);
+            setPutNext(other);
+        }
     };
     const another = () => {
         setPanel(null);
@@ -85,7 +108,7 @@ export function useBench() {
             const key = event.key.toLowerCase();
             if (typing && card && spellsUnit(card, typed)) return;
             if (key === 't') showTests(null);
-            else if (key === 'w') setPanel('why');
+            else if (key === 'w' && !hides) setPanel('why');
             else if (key === 'l') setPanel('readings');
             else if (key === 'x' && card && open) setPanel('cannot');
             else if (key === 'u' && undo.undo !== null) undo.takeBack();
@@ -117,6 +140,7 @@ export function useBench() {
                   onRecorded: recorded,
                   undo,
                   practice: props.practice?.answers[card.key] ?? null,
+                  answers: hides,
               }
             : null;
     return {
@@ -137,9 +161,16 @@ export function useBench() {
         setVolts,
         sketched: shownByMeter ?? sketchNumber(typed),
         dock,
+        exercise,
+        hides,
+        /** Another one where the dock is to begin anew. */
+        dockOf: `${card?.key ?? ''} ${JSON.stringify(measured)}`,
+        leadsPut,
+        putLead,
         undo,
         ask,
         showTests,
+        pressed,
         another,
     };
 }

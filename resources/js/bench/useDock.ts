@@ -23,6 +23,8 @@ export interface DockProps {
     undo: Undo;
     /** What the make-believe unit shows; null where the unit is a real one. */
     practice: PracticeAnswer | null;
+    /** Whether it answers as soon as it was measured, and not when it is asked to. */
+    answers: boolean;
 }
 
 /** Where a unit of several letters may follow the number, letters are typed and no shortcuts. */
@@ -52,11 +54,13 @@ export type Undo = ReturnType<typeof useUndo>;
 export function useDock(props: DockProps) {
     const { jobId, meters, stepping, card, typed, onType, onLive, onRecorded, undo, practice } = props;
     const { errors } = usePage<Shared>().props;
+    // What was measured stands in the dock at once.
+    const measured = props.answers ? practice : null;
     const [id, setId] = useState(ulid);
-    const [choice, setChoice] = useState('');
-    const [overRange, setOverRange] = useState(false);
-    const [steady, setSteady] = useState(true);
-    const [misbehaved, setMisbehaved] = useState<boolean | null>(null);
+    const [choice, setChoice] = useState(measured?.choice ?? '');
+    const [overRange, setOverRange] = useState(measured?.overRange ?? false);
+    const [steady, setSteady] = useState(measured?.steady ?? true);
+    const [misbehaved, setMisbehaved] = useState<boolean | null>(measured?.misbehaved ?? null);
     const [supply, setSupply] = useState('');
     const [seenOn, setSeenOn] = useState('');
     const [sending, setSending] = useState(false);
@@ -159,7 +163,7 @@ export function useDock(props: DockProps) {
                 chooseMeter(meter === '' ? (meters[0]?.id ?? '') : '');
             else if (numeric && key === 'r' && meter !== '') release();
             else if (key === 'enter' && (!pressed || chosen)) record();
-            else if (practice && meter === '' && key === 'a') letAnswer();
+            else if (practice && !props.answers && meter === '' && key === 'a') letAnswer();
             else if (numeric && meter === '' && key === 'o') setOverRange(!overRange);
             else if (numeric && meter === '' && key === 's') setSteady(!steady);
             else if (numeric && meter === '' && /^[\d.,-]$/.test(key) && target !== field.current) {

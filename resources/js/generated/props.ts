@@ -12,6 +12,7 @@ export type Ability =
     | 'people'
     | 'settings'
     | 'results'
+    | 'teach'
     | 'delete';
 
 export interface AccountPage {
@@ -267,6 +268,10 @@ export interface CardShown {
     again: string | null;
     /** What it is worth, in one sentence without its stop. */
     why: string;
+    /** How much of what is open it settles on average; empty where nothing is. */
+    settles: string;
+    /** Which test is next best, and how near it comes; empty where there is none. */
+    nextBest: string;
     outcomes: OutcomeShown[];
     marks: MarkShown[];
     /** Those at which it is taken. */
@@ -360,6 +365,13 @@ export interface ChoiceEntry {
     lasting: string | null;
 }
 
+/** A kind of circuit, and what can be hidden in one. */
+export interface CircuitKinds {
+    family: string;
+    name: string;
+    kinds: Choice[];
+}
+
 export interface CircuitPage {
     job: JobHead;
     strip: Strip;
@@ -417,6 +429,17 @@ export interface CountedChoice {
     value: string;
     label: string;
     jobs: number;
+}
+
+/** A course beside another: whose it is, what it took, and its tests. */
+export interface CourseShown {
+    whose: string;
+    minutes: number;
+    money: number;
+    named: string;
+    right: boolean;
+    /** Titles in their order. */
+    tests: string[];
 }
 
 /** Somebody of the demo. */
@@ -587,6 +610,86 @@ export interface EndingShown {
     needsReason: boolean;
     needsDay: boolean;
     needsName: boolean;
+}
+
+/** An exercise as a list shows it. */
+export interface ExerciseListed {
+    job: string;
+    number: string;
+    circuit: string;
+    title: string;
+    way: string;
+    /** Name of the person; empty where it is the own list. */
+    who: string;
+    set: string | null;
+    overAt: string | null;
+    points: number | null;
+    passed: boolean | null;
+    verdict: string | null;
+}
+
+/** What an exercise asks and offers while it is going on. */
+export interface ExerciseShown {
+    way: PracticeWay;
+    /** Whether odds and proposals are not shown. */
+    hides: boolean;
+    /** Whether something was named, or it was stopped. */
+    over: boolean;
+    /** Whether what is believed is asked before the odds are shown. */
+    guessNow: boolean;
+    /** Percent by remedy, as last set down. */
+    believed: Record<string, number | undefined>;
+    /** So far, with hints. */
+    minutes: number;
+    /** What a hint costs. */
+    hintMinutes: number;
+    hints: number;
+    /** The test that was proposed since the last reading. */
+    hint: string | null;
+    hintWhy: string | null;
+    /** What can be named. */
+    remedies: Choice[];
+    /** That are offered to who does not know better. */
+    shortcuts: Titled[];
+    /** Whether something in it holds a charge. */
+    stores: boolean;
+    /** Of leads. */
+    places: Choice[];
+    /** Whether leads are put on for the test that is shown. */
+    leads: boolean;
+    /** Whether hands or a meter come to what has to be dead for it, or may be. */
+    near: boolean;
+    /** What there is to say of how the test was gone at. */
+    note: string | null;
+}
+
+/** One step of an exercise, looked at afterwards. */
+export interface ExerciseStep {
+    /** Of the test, or of what else was done. */
+    title: string;
+    /** In which it was taken; empty where that says nothing. */
+    setUp: string;
+    /** What was written down; null where nothing was. */
+    showed: string | null;
+    minutes: number;
+    /** Node or element of the red lead as it was; empty for none. */
+    at: string;
+    /** Of the black one. */
+    against: string;
+    /** What the leads and the words differed in. */
+    slip: string | null;
+    /** What the reading did to the odds. */
+    told: string;
+    /** What would have told more; null where this was the best. */
+    better: string | null;
+    /** Its title. */
+    betterTest: string | null;
+    /** Why that. */
+    why: string | null;
+    /** Whether it told next to nothing, or came after all was clear. */
+    needless: boolean;
+    /** What was believed before it, beside what the readings gave. */
+    guess: string | null;
 }
 
 export interface ExperiencePage {
@@ -993,6 +1096,15 @@ export interface KnownCircuit {
     parameters: Record<string, unknown>;
 }
 
+/** The ladder of one family. */
+export interface LadderShown {
+    family: string;
+    name: string;
+    summary: string;
+    /** Lowest first. */
+    rungs: RungShown[];
+}
+
 /** A suspect that belongs to another circuit of the machine. */
 export interface LeadOn {
     part: string;
@@ -1201,6 +1313,15 @@ export interface NewJobPage {
     start: IntakeStart;
     /** The first question first. */
     finder: FinderStep[];
+}
+
+/** What comes next for a person, and why. */
+export interface NextShown {
+    family: string;
+    circuit: string;
+    rung: Rung;
+    title: string;
+    why: string;
 }
 
 export type NumberLanguage =
@@ -1570,22 +1691,37 @@ export interface PracticeAnswer {
 }
 
 export interface PracticePage {
-    families: FamilyHead[];
-    /** Families in which a fault may come and go. */
-    wandering: string[];
+    ladders: LadderShown[];
     /** The family that the workshop meets most. */
     usual: string;
+    next: NextShown | null;
+    /** That are not over. */
+    going: ExerciseListed[];
+    /** Newest first. */
+    over: ExerciseListed[];
+    sets: SetShown[];
+    /** Families of which the workshop has proven jobs to replay. */
+    replayed: string[];
+    /** Whether the person may set exercises. */
+    teaches: boolean;
 }
 
 /** What a page shows of a practice unit. */
 export interface PracticeShown {
-    /** What was hidden in it, in words: shown when somebody asks. */
+    /** What was hidden in it, in words: shown when somebody asks; empty while that would spoil an exercise. */
     hidden: string;
     /** By test. */
     answers: Record<string, PracticeAnswer | undefined>;
     /** What it does in each position; empty where no map is taken. */
     states: Record<string, string | undefined>;
+    /** On the bench. */
+    exercise: ExerciseShown | null;
 }
+
+export type PracticeWay =
+    | 'guided'
+    | 'own'
+    | 'examination';
 
 /** Steps in their order, with cautions before them and a way to a safe state from any of them. */
 export interface Procedure {
@@ -1943,6 +2079,57 @@ export interface RunShown {
     startedAt: string;
 }
 
+export type Rung =
+    | 'map'
+    | 'guess'
+    | 'own-way'
+    | 'chains'
+    | 'comes-and-goes'
+    | 'nothing'
+    | 'unlisted';
+
+/** A rung of a family's ladder, and how far a person is on it. */
+export interface RungShown {
+    key: Rung;
+    title: string;
+    about: string;
+    /** By the last time. */
+    state: 'passed' | 'failed' | 'open';
+}
+
+export interface ScorePage {
+    job: JobHead;
+    way: PracticeWay;
+    strip: Strip;
+    sheet: DrawnSheet;
+    score: ScoreShown;
+}
+
+/** What came of an exercise, step by step. */
+export interface ScoreShown {
+    points: number;
+    passed: boolean;
+    right: boolean;
+    /** Whether it was right, in a sentence. */
+    verdict: string;
+    /** What was hidden. */
+    hidden: string;
+    steps: ExerciseStep[];
+    /** Own, the engine's, the best. */
+    courses: CourseShown[];
+    hints: number;
+    /** Steps that told next to nothing. */
+    needless: number;
+    /** Measurements that were not written down. */
+    unwritten: number;
+    /** Why it was stopped. */
+    danger: string | null;
+    /** How far what was believed was off, beside the odds; null where nothing was guessed. */
+    believed: string | null;
+    /** Keys of what went wrong: kinds of test and of fault to take up again. */
+    weak: string[];
+}
+
 /** One position of a test that is taken in all of them. */
 export interface SeriesStep {
     test: string;
@@ -1951,6 +2138,24 @@ export interface SeriesStep {
     expectedText: string;
     read: number | null;
     text: string | null;
+}
+
+/** Units that a lead has set, as a person finds them. */
+export interface SetShown {
+    id: string;
+    title: string;
+    way: string;
+    by: string;
+    madeAt: string;
+    units: SetUnitShown[];
+}
+
+/** One unit of a set, and how far the person is with it. */
+export interface SetUnitShown {
+    circuit: string;
+    /** Of the person on it; null where it was not begun. */
+    job: string | null;
+    over: boolean;
 }
 
 export interface SettingsPage {
@@ -2198,6 +2403,16 @@ export type Symbol =
     | 'capacitor'
     | 'jumper'
     | 'lamp';
+
+export interface TeachPage {
+    circuits: CircuitKinds[];
+    mostUnits: number;
+    sets: SetShown[];
+    /** Of others and one's own, newest first, that who did them has seen. */
+    results: ExerciseListed[];
+    /** Results that who did them has not looked at yet. */
+    unseen: number;
+}
 
 /** A part that may be kept running for some days. */
 export interface TemporaryShown {

@@ -147,9 +147,6 @@ export default function Jobs() {
                         />
                         <Button type="submit">Find</Button>
                     </form>
-                    <TextLink apart href="/practice">
-                        Practise
-                    </TextLink>
                     {imports && (
                         <FilePick label="Job file" accept="application/json,.json" to="/jobs/import">
                             Import a job file

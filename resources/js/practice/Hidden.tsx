@@ -20,7 +20,7 @@ export default function Hidden({ job, practice }: { job: JobHead; practice: Prac
         <div role="note" aria-label="Practice" className="my-2 border-l-4 border-lake bg-sheet px-3 py-1 leading-snug">
             <strong className="font-semibold">A make-believe unit:</strong> nothing stands on the bench, and it answers
             by itself.{' '}
-            {told ? (
+            {practice.hidden === '' ? null : told ? (
                 <span role="status">
                     Hidden in it: <strong className="font-semibold">{practice.hidden}</strong>.
                 </span>

@@ -87,6 +87,7 @@ const places = [
     { label: 'Procedures', href: '/procedures' },
     { label: 'Planners', href: '/planners' },
     { label: 'Records', href: '/experience' },
+    { label: 'Practise', href: '/practice' },
 ];
 
 /** The ways to everything beside a job; folded on a phone, where they would push the page away. */
@@ -132,11 +133,13 @@ interface Props {
     job?: JobHead;
     here?: string;
     fill?: boolean;
+    /** Whether the stages of the job are shown. */
+    trail?: boolean;
     children: ReactNode;
 }
 
 /** Head of every page: where you are, and the way back. */
-export default function Frame({ title, job, here = '', fill = false, children }: Props) {
+export default function Frame({ title, job, here = '', fill = false, trail = true, children }: Props) {
     const { user, notice } = usePage<Shared>().props;
     speakNumbers(user?.numbers ?? 'point');
     const theme = user?.theme ?? null;
@@ -162,7 +165,7 @@ export default function Frame({ title, job, here = '', fill = false, children }:
                             <span className="font-semibold whitespace-nowrap">{job.unit}</span>
                             <span className="truncate text-soft max-sm:hidden">{job.complaint}</span>
                         </p>
-                        <StageTrail job={job} here={here} />
+                        {trail && <StageTrail job={job} here={here} />}
                     </>
                 ) : (
                     <p className="flex-1 truncate text-soft">{user?.workshop}</p>

@@ -10,6 +10,7 @@ use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Engine;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Presentation\TestCard;
+use Ispira\Core\Practice\HiddenKind;
 use Ispira\Core\Practice\PracticeChoice;
 use Ispira\Core\Reading\Limits;
 use Ispira\Core\Reading\Reading;
@@ -28,7 +29,7 @@ final class BandsTest extends TestCase
         $family = FamilyRegistry::shipped()->get($family);
         $circuit = $family->circuit($family->parameters()->read([]));
         $readings = [];
-        foreach (PracticeChoice::of($circuit, false, 5)->states as $position => $state) {
+        foreach (PracticeChoice::of($circuit, HiddenKind::Single, 5)->states as $position => $state) {
             $readings[] = new Reading("m$position", $circuit->speedTest((string) $position)->key, $state);
         }
         $case = new CaseFile($readings);

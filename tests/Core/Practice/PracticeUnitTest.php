@@ -19,6 +19,7 @@ use Ispira\Core\Job\Practice;
 use Ispira\Core\Job\Replaced;
 use Ispira\Core\Job\Shown\JobHead;
 use Ispira\Core\Kernel\DisplayUnits;
+use Ispira\Core\Practice\HiddenKind;
 use Ispira\Core\Practice\PracticeChoice;
 use Ispira\Core\Practice\PracticeShown;
 use Ispira\Core\Practice\PracticeUnit;
@@ -39,13 +40,16 @@ final class PracticeUnitTest extends TestCase
         $hidden = [];
         foreach (range(1, 12) as $seed) {
             $intermittent = $wanders && $seed % 4 === 0;
-            $made = PracticeChoice::of($circuit, $intermittent, $seed);
+            $made = PracticeChoice::of($circuit, $intermittent ? HiddenKind::Intermittent : HiddenKind::Single, $seed);
             $hypothesis = HypothesisList::of($circuit, $intermittent)[$made->practice->fault];
             self::assertSame($intermittent, $hypothesis->comesAndGoes);
             self::assertCount(1, $hypothesis->faults);
             self::assertSame(array_keys($circuit->positions), array_keys($made->states));
             self::assertNotSame([], array_diff($made->states, ['right']) + $made->answers, 'nobody would bring it');
-            self::assertEquals($made, PracticeChoice::of($circuit, $intermittent, $seed));
+            self::assertEquals(
+                $made,
+                PracticeChoice::of($circuit, $intermittent ? HiddenKind::Intermittent : HiddenKind::Single, $seed),
+            );
             $hidden[$made->practice->fault] = true;
         }
         self::assertGreaterThan(2, \count($hidden), 'it is always the same');
@@ -55,7 +59,7 @@ final class PracticeUnitTest extends TestCase
     public function testWhatItAnswersIsTakenByTheDockAndItIsCuredByItsPart(string $family): void
     {
         $circuit = self::circuit($family);
-        $made = PracticeChoice::of($circuit, false, 5);
+        $made = PracticeChoice::of($circuit, HiddenKind::Single, 5);
         $job = self::job($family, $circuit, $made->practice);
         $units = new DisplayUnits('us');
         $intake = new Intake($circuit, static fn(Test $test): array => Judged::answers($circuit, $test), $units);
@@ -99,7 +103,7 @@ final class PracticeUnitTest extends TestCase
     public function testTheSameTestAgainIsTheSameMachineWithAnotherErrorOfTheMeter(): void
     {
         $circuit = self::circuit('stepped-blower');
-        $job = self::job('stepped-blower', $circuit, PracticeChoice::of($circuit, false, 3)->practice);
+        $job = self::job('stepped-blower', $circuit, PracticeChoice::of($circuit, HiddenKind::Single, 3)->practice);
         $test = $circuit->tests['motor-volts@4'];
         $once = PracticeUnit::of($job)?->answer($test, new DisplayUnits());
         $reading = new FiledReading(new Reading('a', $test->key, (float) $once?->value), null, null, null, null);

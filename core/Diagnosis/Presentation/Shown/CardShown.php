@@ -27,6 +27,8 @@ final readonly class CardShown
      * @param list<Choice> $choices
      * @param list<Titled> $onTheWay looked at in the same place before anything is measured there
      * @param string $why what it is worth, in one sentence without its stop
+     * @param string $settles how much of what is open it settles on average; empty where nothing is
+     * @param string $nextBest which test is next best, and how near it comes; empty where there is none
      * @param list<OutcomeShown> $outcomes
      * @param list<MarkShown> $marks
      * @param list<PlugFace> $plugs those at which it is taken
@@ -55,8 +57,45 @@ final readonly class CardShown
         public array $onTheWay,
         public ?string $again,
         public string $why,
+        public string $settles,
+        public string $nextBest,
         public array $outcomes,
         public array $marks,
         public array $plugs,
     ) {}
+
+    /** What to do, and nothing of what it would mean. */
+    public function withoutMeaning(): self
+    {
+        return new self(
+            $this->key,
+            $this->title,
+            $this->quantity,
+            $this->unit,
+            $this->bench,
+            $this->units,
+            $this->setUp,
+            $this->position,
+            $this->red,
+            $this->black,
+            $this->at,
+            $this->against,
+            $this->meter,
+            $this->danger,
+            $this->deadly,
+            $this->cautions,
+            $this->tools,
+            $this->access,
+            $this->watch,
+            $this->choices,
+            $this->onTheWay,
+            null,
+            '',
+            '',
+            '',
+            [],
+            [],
+            $this->plugs,
+        );
+    }
 }
