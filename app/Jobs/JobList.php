@@ -71,6 +71,7 @@ final readonly class JobList
                 static fn(ListSort $one): Choice => new Choice(value: $one->value, label: $one->label()),
                 ListSort::cases(),
             ),
+            newcomer: !$user->workshop->jobs()->where('user_id', $user->id)->exists(),
         );
     }
 

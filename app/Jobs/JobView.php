@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Models\Job;
 use Ispira\Core\Job\Shown\JobHead;
+use Ispira\Core\Practice\Rung;
 use Ispira\Core\Repair\Work\JobOutcome;
 
 /**
@@ -40,6 +41,7 @@ final class JobView
             partExpectedOn: $job->part_expected_on?->toDateString(),
             countersign: $job->countersign_due,
             again: $job->again(),
+            tour: $job->practice_fault !== null && $job->exercise?->rung === Rung::First,
         );
     }
 

@@ -21,6 +21,7 @@ final readonly class JobsPage extends Page
      * @param list<Choice> $families
      * @param list<Choice> $people
      * @param list<Choice> $sorts
+     * @param bool $newcomer whether the person has opened no job and done no exercise yet
      */
     public function __construct(
         public string $search,
@@ -36,5 +37,6 @@ final readonly class JobsPage extends Page
         public array $families,
         public array $people,
         public array $sorts,
+        public bool $newcomer,
     ) {}
 }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Jobs\JobTerms;
 use App\Learning\ResultOfJob;
+use App\Practice\EndOfPractice;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -120,6 +121,9 @@ final class Job extends Model
                 $job->wasChanged(['unit_id', 'complaint', 'since', 'family', 'owner_id', 'user_id', 'number'])
             ) {
                 JobTerms::note($job);
+            }
+            if ($job->practice_fault !== null && $job->wasChanged('stage') && $job->stage === JobStage::Closed) {
+                EndOfPractice::closed($job);
             }
             if ($job->wasChanged(['stage', 'outcome', 'unit_id', 'owner_id', 'family', 'parameters'])) {
                 ResultOfJob::note($job);

@@ -7,14 +7,12 @@ namespace App\Practice;
 use App\Http\Controller;
 use App\Http\EnteredAt;
 use App\Jobs\JobStates;
-use App\Models\Exercise;
 use App\Models\ExerciseAct;
 use App\Models\Job;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Inertia\Response;
-use Ispira\Core\Job\PracticeAct;
 use Ispira\Core\Job\PracticeActKind;
 use Ispira\Core\Pages\BenchPages;
 
@@ -58,9 +56,12 @@ final class ExerciseController extends Controller
                 'after' => $act->after,
                 'done_at' => $entered->moment(),
             ]);
-            $this->end($locked, $act, $entered);
+            $over = $act->kind === PracticeActKind::Named || $act->kind === PracticeActKind::Danger;
+            if ($over) {
+                EndOfPractice::note($locked, $entered->moment());
+            }
 
-            return $act->kind === PracticeActKind::Named || $act->kind === PracticeActKind::Danger;
+            return $over;
         });
 
         return $over ? redirect("/jobs/$job->id/score", 303) : back(303);
@@ -79,29 +80,5 @@ final class ExerciseController extends Controller
         }
 
         return $this->page($page);
-    }
-
-    /** What was named, or stopped it, ends the exercise; its points are kept as they are now. */
-    private function end(Job $job, PracticeAct $act, EnteredAt $entered): void
-    {
-        if ($act->kind !== PracticeActKind::Named && $act->kind !== PracticeActKind::Danger) {
-            return;
-        }
-        $score = $this->pages->score(JobStates::of($job->refresh()))?->score;
-        Exercise::query()
-            ->where('job_id', $job->id)
-            ->whereNull('over_at')
-            ->update([
-                'over_at' => $entered->moment(),
-                'points' => $score->points ?? 0,
-                'passed' => $score->passed ?? false,
-                'result' => json_encode([
-                    'verdict' => $score->verdict ?? '',
-                    'hidden' => $score->hidden ?? '',
-                    'weak' => $score->weak ?? [],
-                    'minutes' => $score->courses[0]->minutes ?? 0.0,
-                    'believed' => $score->believed ?? null,
-                ]),
-            ]);
     }
 }

@@ -28,6 +28,9 @@ final class PracticeController extends Controller
 {
     private const MOST_LISTED = 40;
 
+    /** The unit of the first four minutes: only its highest speed works, and it is not the pack. */
+    private const FIRST = ['stepped-blower', 9];
+
     public function __construct(
         private readonly FamilyRegistry $families,
         private readonly MakeExercise $make,
@@ -73,7 +76,7 @@ final class PracticeController extends Controller
         $data = $request->validate([
             'id' => ['required', 'ulid'],
             'mapId' => ['required', 'ulid'],
-            'family' => ['required_without:set', 'nullable', 'string', 'max:60'],
+            'family' => ['required_without_all:set,rung', 'nullable', 'string', 'max:60'],
             'rung' => ['nullable', Rule::enum(Rung::class)],
             'set' => ['nullable', 'ulid'],
             'unit' => ['nullable', 'integer', 'between:0,50'],
@@ -84,12 +87,13 @@ final class PracticeController extends Controller
         if (isset($data['set'])) {
             return $this->opened($this->ofSet($user, $ids, strtolower($data['set']), (int) ($data['unit'] ?? 0)));
         }
+        $rung = Rung::tryFrom((string) ($data['rung'] ?? '')) ?? Rung::Map;
+        $data['family'] = $rung === Rung::First ? self::FIRST[0] : $data['family'] ?? '';
         $this->families->has((string) $data['family']) ||
             throw ValidationException::withMessages(['family' => 'Choose the kind of circuit.']);
         $family = $this->families->get((string) $data['family']);
-        $rung = Rung::tryFrom((string) ($data['rung'] ?? '')) ?? Rung::Map;
         // The same submit makes the same unit, whenever it arrives.
-        $seed = crc32($data['id']) & 0x7fffffff;
+        $seed = $rung === Rung::First ? self::FIRST[1] : crc32($data['id']) & 0x7fffffff;
         $real = $request->boolean('real') ? RealFaults::one($user->workshop, $family->key(), $seed) : null;
         if ($request->boolean('real') && $real === null) {
             throw ValidationException::withMessages(['family' => 'No job of that kind is proven here yet.']);

@@ -113,8 +113,8 @@ final readonly class Examiner
         $job = $this->exercise->job;
         $readings = array_filter(
             $job->readings,
-            static fn(FiledReading $one): bool => $one->map !== null ||
-                $job->circuit->tests[$one->reading->test]->asked,
+            static fn(FiledReading $one): bool => $one->reading->episode === 0 &&
+                ($one->map !== null || $job->circuit->tests[$one->reading->test]->asked),
         );
 
         return new CaseFile(

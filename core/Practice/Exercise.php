@@ -89,7 +89,7 @@ final readonly class Exercise
                     unset($acts[$n]);
                 }
             }
-            if ($filed->map === null && !$test->asked) {
+            if ($filed->map === null && !$test->asked && $filed->reading->episode === 0) {
                 $steps[] = [
                     'test' => $test,
                     'reading' => $filed->reading,

@@ -50,19 +50,11 @@ final readonly class PracticeUnit
         float $leadOhms = 0.0,
         ?HookUp $hookUp = null,
     ): ?PracticeAnswer {
-        $hookUp ??= HookUp::asWords($this->job->circuit, $test);
-        $isolated = $this->job->circuit->setUps[$test->setUp]->isolated;
-        $quantity = $test->probe->quantity;
-        if ($hookUp->isolated !== $isolated && $quantity !== Quantity::Capacitance) {
-            if (!$isolated && $quantity->isNumber()) {
-                return new PracticeAnswer('0.00', '', false, true, null);
-            }
-            if (!$isolated || $quantity === Quantity::Ohms) {
-                return null;
-            }
+        $reading = $this->reads($test, $hookUp);
+        if ($reading === null) {
+            return null;
         }
-        $really = $hookUp->really($test);
-        $reading = $this->read($really);
+        $quantity = $test->probe->quantity;
         $isNumber = $quantity->isNumber();
         $number = \is_float($reading->value)
             ? $reading->value + ($quantity === Quantity::Ohms ? $leadOhms : 0.0)
@@ -75,6 +67,27 @@ final readonly class PracticeUnit
             steady: $reading->steady,
             misbehaved: $reading->misbehaved,
         );
+    }
+
+    /**
+     * What the meter or the person sees in SI units, without the leads; null where there is nothing to read, hear or see
+     * so.
+     */
+    public function reads(Test $test, ?HookUp $hookUp = null): ?Reading
+    {
+        $hookUp ??= HookUp::asWords($this->job->circuit, $test);
+        $isolated = $this->job->circuit->setUps[$test->setUp]->isolated;
+        $quantity = $test->probe->quantity;
+        if ($hookUp->isolated !== $isolated && $quantity !== Quantity::Capacitance) {
+            if (!$isolated && $quantity->isNumber()) {
+                return new Reading('practice', $test->key, 0.0);
+            }
+            if (!$isolated || $quantity === Quantity::Ohms) {
+                return null;
+            }
+        }
+
+        return $this->read($hookUp->really($test));
     }
 
     /** @return array<string, string> what it does in each position */

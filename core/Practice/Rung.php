@@ -12,6 +12,9 @@ use Ispira\Core\Job\PracticeWay;
  */
 enum Rung: string
 {
+    /** The whole way once, in four minutes: stands on no ladder. */
+    case First = 'first';
+
     /** With every proposal shown: what the pattern of speeds says, and what it leaves open. */
     case Map = 'map';
 
@@ -31,7 +34,7 @@ enum Rung: string
     public function kind(): HiddenKind
     {
         return match ($this) {
-            self::Map, self::Guess, self::OwnWay => HiddenKind::Single,
+            self::First, self::Map, self::Guess, self::OwnWay => HiddenKind::Single,
             self::Chains => HiddenKind::Chain,
             self::ComesAndGoes => HiddenKind::Intermittent,
             self::Nothing => HiddenKind::None,
@@ -41,7 +44,7 @@ enum Rung: string
 
     public function way(): PracticeWay
     {
-        return $this === self::Map || $this === self::Guess ? PracticeWay::Guided : PracticeWay::Own;
+        return \in_array($this, [self::First, self::Map, self::Guess], true) ? PracticeWay::Guided : PracticeWay::Own;
     }
 
     public function guesses(): bool
@@ -53,7 +56,10 @@ enum Rung: string
     public static function of(CircuitModel $circuit): array
     {
         return array_values(
-            array_filter(self::cases(), static fn(self $one): bool => $one->kind()->isPossible($circuit)),
+            array_filter(
+                self::cases(),
+                static fn(self $one): bool => $one !== self::First && $one->kind()->isPossible($circuit),
+            ),
         );
     }
 

@@ -22,9 +22,12 @@ use Tests\TestCase;
  */
 final class ExerciseTest extends TestCase
 {
+    private int $made = 0;
+
     private function exercise(User $user, string $family, string $rung = 'own-way'): Job
     {
-        $id = strtolower($this->ulid());
+        // Units are made of their ids: these are the same in every run.
+        $id = sprintf('01jy%022d', ++$this->made);
         $this->actingAs($user)
             ->post('/practice', ['id' => $id, 'mapId' => $this->ulid(), 'family' => $family, 'rung' => $rung])
             ->assertSessionHasNoErrors()

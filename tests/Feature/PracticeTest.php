@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Job;
 use App\Models\User;
+use Illuminate\Support\Facades\DB;
 use Ispira\Core\Away\Desk;
 use Ispira\Core\Away\MemoryStore;
 use Ispira\Core\Device\FamilyRegistry;
@@ -79,6 +80,12 @@ final class PracticeTest extends TestCase
         $this->post("/jobs/$job->id/close", ['id' => $this->ulid(), 'outcome' => 'repaired', 'reason' => 'practice']);
         self::assertSame(JobStage::Closed, $job->refresh()->stage);
         self::assertSame($proof['hidden'], $this->props("/jobs/$job->id/proof")['practice']['hidden']);
+        // Closed, it is an exercise that is over: what was replaced is what was named.
+        $score = $this->props("/jobs/$job->id/score")['score'];
+        self::assertTrue($score['right']);
+        self::assertNotSame([], $score['steps']);
+        self::assertNull($score['steps'][0]['betterTest'], 'every proposal was followed');
+        self::assertSame([$score['points']], array_column($this->props('/practice')['over'], 'points'));
     }
 
     public function testItCountsInNoListOfRealWork(): void
@@ -127,6 +134,45 @@ final class PracticeTest extends TestCase
         }
     }
 
+    public function testANewcomerIsOfferedFourMinutesAndTheUnitIsAlwaysTheSame(): void
+    {
+        $user = $this->person();
+        $this->actingAs($user);
+        self::assertTrue($this->props('/')['newcomer']);
+        $id = strtolower($this->ulid());
+        $this->post('/practice', ['id' => $id, 'mapId' => $this->ulid(), 'rung' => 'first'])->assertRedirect();
+        $job = $this->jobOf(['id' => $id]);
+        self::assertSame(['stepped-blower', 'plug-pack-open#0'], [$job->family, $job->practice_fault]);
+        self::assertTrue($this->props("/jobs/$id/bench")['job']['tour']);
+        self::assertFalse($this->props('/')['newcomer']);
+    }
+
+    public function testAProvenJobOfTheWorkshopIsReplayedWithoutANameOfIt(): void
+    {
+        $user = $this->person();
+        $real = $this->jobOnBench($user);
+        DB::table('proven_faults')->insert([
+            'job_id' => $real->id,
+            'workshop_id' => $user->workshop_id,
+            'family' => 'stepped-blower',
+            'remedy' => 'pack',
+            'fault' => 'resistor-1-open',
+            'share' => 1.0,
+        ]);
+        self::assertSame(['stepped-blower'], $this->props('/practice')['replayed']);
+        $id = strtolower($this->ulid());
+        $this->post('/practice', [
+            'id' => $id,
+            'mapId' => $this->ulid(),
+            'family' => 'stepped-blower',
+            'real' => true,
+        ])->assertSessionHasNoErrors();
+        $job = $this->jobOf(['id' => $id]);
+        self::assertSame($real->parameters, $job->parameters);
+        self::assertStringStartsWith('resistor-1-open#', (string) $job->practice_fault);
+        self::assertStringNotContainsString($real->unit->name, (string) $this->get("/jobs/$id/bench")->getContent());
+    }
+
     public function testTheSameSubmitMakesOneUnitAndAnotherWorkshopNeverSeesIt(): void
     {
         $user = $this->person();
@@ -151,7 +197,7 @@ final class PracticeTest extends TestCase
         foreach ($this->props('/practice')['ladders'] as $ladder) {
             $rungs = array_column($ladder['rungs'], 'key');
             foreach (Rung::cases() as $rung) {
-                if (!in_array($rung->value, $rungs, true)) {
+                if ($rung !== Rung::First && !in_array($rung->value, $rungs, true)) {
                     $this->post(
                         '/practice',
                         $ask + ['family' => $ladder['family'], 'rung' => $rung->value],

@@ -6,8 +6,8 @@ namespace App\Console\Commands;
 
 use App\Instruments\BenchUnderTest;
 use App\Instruments\MeterServer;
-use App\Models\Job;
-use App\Models\Workshop;
+use App\Jobs\JobOfNumber;
+use App\Jobs\JobView;
 use Illuminate\Console\Command;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Instrument\MeterFunction;
@@ -18,9 +18,9 @@ use Symfony\Component\Console\Command\SignalableCommandInterface;
 final class MeterSimCommand extends Command implements SignalableCommandInterface
 {
     protected $signature = 'ispira:meter-sim
-        {--job= : number of the job whose bench it is clipped to}
+        {--job= : number of the job whose bench it is clipped to; P-0003 is one of practice}
         {--workshop= : name of the workshop; needed when two have a job of that number}
-        {--fault=none : key of the fault that the unit hides, as ispira:answer --list shows them}
+        {--fault= : key of the fault that the unit hides, as ispira:answer --list shows them; none when left out, and of a practice job the one that is hidden in it}
         {--port=5025 : port on loopback; 0 lets the system choose}
         {--seed=1 : chooses component values and noise}
         {--stuck= : function at which its dial stands, such as VOLT:AC}
@@ -32,29 +32,18 @@ final class MeterSimCommand extends Command implements SignalableCommandInterfac
 
     public function handle(): int
     {
-        $number = (int) preg_replace('/\D/', '', (string) $this->option('job'));
-        $jobs = Job::query()
-            ->where('number', $number)
-            ->when(
-                $this->option('workshop') !== null,
-                fn($query) => $query->whereIn(
-                    'workshop_id',
-                    Workshop::query()->where('name', $this->option('workshop'))->select('id'),
-                ),
-            )
-            ->get();
-        if ($jobs->count() !== 1) {
-            $this->error(
-                $jobs->isEmpty()
-                    ? 'There is no job of that number. See the job list, and give --job=12 or --job=J-0012.'
-                    : 'Several workshops have a job of that number: name one with --workshop.',
-            );
+        $workshop = $this->option('workshop');
+        $job = JobOfNumber::find((string) $this->option('job'), $workshop === null ? null : (string) $workshop);
+        if (is_string($job)) {
+            $this->error($job);
 
             return self::FAILURE;
         }
-        $job = $jobs->firstOrFail();
-        $hidden = HypothesisList::of($job->circuit(), true)[(string) $this->option('fault')] ?? null;
-        if ($hidden === null) {
+        $fault = $this->option('fault');
+        // A make-believe unit is the one that was made.
+        $own = $job->practice_fault !== null && $fault === null;
+        $hidden = $own ? null : HypothesisList::of($job->circuit(), true)[(string) ($fault ?? 'none')] ?? null;
+        if (!$own && $hidden === null) {
             $this->error(
                 "The circuit of this job has no such fault. See: php artisan ispira:answer --list --family=$job->family",
             );
@@ -75,7 +64,9 @@ final class MeterSimCommand extends Command implements SignalableCommandInterfac
 
             return self::FAILURE;
         }
-        $this->info("Simulated meter at {$server->address()}, clipped to job $number. Stop it with Ctrl-C.");
+        $this->info(
+            "Simulated meter at {$server->address()}, clipped to " . JobView::number($job) . '. Stop it with Ctrl-C.',
+        );
         $server->serve(fn(): bool => !$this->stopped);
 
         return self::SUCCESS;

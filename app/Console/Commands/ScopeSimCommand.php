@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Jobs\JobOfNumber;
+use App\Jobs\JobStates;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\File;
 use Ispira\Core\Capture\Format\CsvExport;
@@ -18,6 +20,8 @@ use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
 use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Practice\Exercise;
+use Ispira\Core\Practice\PracticeUnit;
 
 final class ScopeSimCommand extends Command
 {
@@ -27,6 +31,8 @@ final class ScopeSimCommand extends Command
     protected $signature = 'ispira:scope-sim
         {test : key of a test of duty or frequency, as ispira:answer --all lists them}
         {file : where the capture is written; its ending, csv or vcd, chooses the format}
+        {--job= : number of a practice job, such as P-0003: then its own unit is looked at}
+        {--workshop= : name of the workshop; needed when two have a job of that number}
         {--family=electronic-blower}
         {--parameters={} : the circuit as JSON}
         {--fault=none : key of the fault that the unit hides}
@@ -41,6 +47,9 @@ final class ScopeSimCommand extends Command
 
     public function handle(FamilyRegistry $families): int
     {
+        if ($this->option('job') !== null) {
+            return $this->ofPractice((string) $this->option('job'));
+        }
         $parameters = json_decode((string) $this->option('parameters'), true);
         $key = (string) $this->option('family');
         if (!$families->has($key)) {
@@ -71,18 +80,42 @@ final class ScopeSimCommand extends Command
 
             return self::FAILURE;
         }
+        $value = (new SimulatedUnit($circuit, $hidden, new RandomSource((int) $this->option('seed')), 0.0))->read(
+            'shown',
+            $test,
+            0,
+        )->value;
+
+        return $this->save($circuit, $test, is_float($value) ? $value : 0.0);
+    }
+
+    /** The make-believe unit of a practice job, with the leads where they were put. */
+    private function ofPractice(string $number): int
+    {
+        $workshop = $this->option('workshop');
+        $job = JobOfNumber::find($number, $workshop === null ? null : (string) $workshop);
+        $state = is_string($job) ? null : JobStates::of($job);
+        $unit = $state === null ? null : PracticeUnit::of($state);
+        $test = $state?->circuit->tests[(string) $this->argument('test')] ?? null;
+        if ($state === null || $unit === null || $test === null) {
+            $this->error(is_string($job) ? $job : 'Give a job of practice, and the key of a test of its circuit.');
+
+            return self::FAILURE;
+        }
+        $value = $unit->reads($test, Exercise::of($state)?->hookUp($test))?->value;
+
+        return $this->save($state->circuit, $test, is_float($value) ? $value : 0.0);
+    }
+
+    private function save(CircuitModel $circuit, Test $test, float $value): int
+    {
         $count = (int) ((float) $this->option('seconds') * (float) $this->option('rate'));
         if ($count < 2 || $count > self::MOST) {
             $this->error('Seconds times rate must make from 2 to ' . number_format(self::MOST) . ' samples.');
 
             return self::FAILURE;
         }
-        $value = (new SimulatedUnit($circuit, $hidden, new RandomSource((int) $this->option('seed')), 0.0))->read(
-            'shown',
-            $test,
-            0,
-        )->value;
-        $this->write($this->scope($circuit, $test, is_float($value) ? $value : 0.0), $count);
+        $this->write($this->scope($circuit, $test, $value), $count);
 
         return self::SUCCESS;
     }

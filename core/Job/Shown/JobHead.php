@@ -22,6 +22,7 @@ final readonly class JobHead
      * @param string|null $partExpectedOn day as YYYY-MM-DD on which the next part that was ordered should be there
      * @param bool $countersign whether somebody has to countersign how it was closed
      * @param list<Again> $again what was replaced on the unit or its model not long before
+     * @param bool $tour whether the way is explained on it step by step
      */
     public function __construct(
         public string $id,
@@ -46,6 +47,7 @@ final readonly class JobHead
         public ?string $partExpectedOn = null,
         public bool $countersign = false,
         public array $again = [],
+        public bool $tour = false,
     ) {}
 
     /**
@@ -83,6 +85,7 @@ final readonly class JobHead
             $this->partExpectedOn,
             $this->countersign,
             $this->again,
+            $this->tour,
         );
     }
 }

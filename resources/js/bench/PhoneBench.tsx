@@ -3,9 +3,11 @@ import AwayLine from '@/away/AwayLine';
 import CircuitSheet from '@/sheet/CircuitSheet';
 import ExerciseTests from '@/practice/ExerciseTests';
 import Guess from '@/practice/Guess';
+import Tour from '@/practice/Tour';
 import HookUp from '@/practice/HookUp';
 import Button from '@/ui/Button';
 import Waiting from '@/ui/Waiting';
+import WordsButton from '@/words/WordsButton';
 import AtTheDock, { Traps } from './AtTheDock';
 import Cautions from './Cautions';
 import ClosedBench from './ClosedBench';
@@ -48,6 +50,7 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                     <StripSign strip={bench.strip} here={card?.position ?? ''} />
                 </button>
             </header>
+            <Tour job={job} here="bench" />
             <WhatIf bench={bench} />
             <main
                 id="main"
@@ -112,6 +115,7 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                 <Button kind="quiet" className={bar} onClick={() => setPanel('suspects')}>
                     {bench.hides ? 'Exercise' : 'Suspects'}
                 </Button>
+                <WordsButton className="flex-1 px-1 text-[0.95rem]" />
                 <Button kind="quiet" className={bar} onClick={() => setPanel('readings')}>
                     Readings
                 </Button>

@@ -1007,6 +1007,8 @@ export interface JobHead {
     countersign: boolean;
     /** What was replaced on the unit or its model not long before. */
     again: Again[];
+    /** Whether the way is explained on it step by step. */
+    tour: boolean;
 }
 
 export type JobKind =
@@ -1060,6 +1062,8 @@ export interface JobsPage {
     families: Choice[];
     people: Choice[];
     sorts: Choice[];
+    /** Whether the person has opened no job and done no exercise yet. */
+    newcomer: boolean;
 }
 
 /** An answer of a planner that was kept with a job. */
@@ -2080,6 +2084,7 @@ export interface RunShown {
 }
 
 export type Rung =
+    | 'first'
     | 'map'
     | 'guess'
     | 'own-way'

@@ -1,5 +1,6 @@
 import { Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
+import { ulid } from 'ulid';
 import JobRow from '@/jobs/JobRow';
 import type { JobGroup, JobsPage, ListNumber } from '@/generated/props';
 import { useMay } from '@/lib/may';
@@ -115,9 +116,29 @@ function Group({ group, flat }: { group: JobGroup; flat: boolean }) {
     );
 }
 
+/** Offered to who has opened no job yet. */
+function FourMinutes() {
+    return (
+        <section
+            aria-label="New here?"
+            className="mb-5 flex flex-wrap items-center justify-between gap-4 border-l-4 border-lake bg-sheet px-4 py-3"
+        >
+            <div>
+                <h2 className="text-[1.3rem] leading-tight font-semibold">New here? Four minutes show the whole way</h2>
+                <p className="text-soft">
+                    A make-believe blower, from the complaint to the proof. Nothing can break, and it counts nowhere.
+                </p>
+            </div>
+            <Button kind="act" onClick={() => router.post('/practice', { id: ulid(), mapId: ulid(), rung: 'first' })}>
+                Begin
+            </Button>
+        </section>
+    );
+}
+
 /** All jobs: what is going on first; any other list by what it is about, who has it, or words that are remembered. */
 export default function Jobs() {
-    const { groups, numbers, search, view, onlyTheNewest, newer, older, errors } = usePage<Props>().props;
+    const { groups, numbers, search, view, onlyTheNewest, newer, older, errors, newcomer } = usePage<Props>().props;
     const imports = useMay('correct');
     const asked = useAsked();
     const [words, setWords] = useState(search);
@@ -130,6 +151,7 @@ export default function Jobs() {
     return (
         <Frame title="Jobs">
             <div className="mx-auto max-w-[1180px] px-5 py-6">
+                {newcomer && <FourMinutes />}
                 <div className="flex flex-wrap items-end gap-3">
                     <h1 className="mr-auto text-[1.8rem] leading-none font-semibold">Jobs</h1>
                     <form

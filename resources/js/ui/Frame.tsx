@@ -6,6 +6,8 @@ import { useMay } from '@/lib/may';
 import type { Shared } from '@/lib/page';
 import { showTheme, themeOfPerson } from '@/lib/theme';
 import AwayLine from '@/away/AwayLine';
+import Tour from '@/practice/Tour';
+import WordsButton from '@/words/WordsButton';
 import Waiting from './Waiting';
 import TextLink from '@/ui/TextLink';
 
@@ -172,6 +174,7 @@ export default function Frame({ title, job, here = '', fill = false, trail = tru
                 )}
                 <div className="ml-auto flex flex-wrap items-center justify-end gap-x-2 whitespace-nowrap max-lg:order-1 max-sm:-mr-2 max-sm:gap-x-0">
                     <AwayLine />
+                    <WordsButton />
                     <ThemeSwitch />
                     {user && !job && <Places user={user} />}
                 </div>
@@ -181,6 +184,7 @@ export default function Frame({ title, job, here = '', fill = false, trail = tru
                     {notice}
                 </p>
             )}
+            {job && <Tour job={job} here={here} />}
             <main id="main" className={`flex-1 ${fill ? 'flex min-h-0 flex-col' : ''}`}>
                 {children}
             </main>
