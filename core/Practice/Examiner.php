@@ -113,8 +113,8 @@ final readonly class Examiner
         $job = $this->exercise->job;
         $readings = array_filter(
             $job->readings,
-            static fn(FiledReading $one): bool => $one->reading->episode === 0 &&
-                ($one->map !== null || $job->circuit->tests[$one->reading->test]->asked),
+            fn(int $number): bool => $this->exercise->isOfTheStart($number),
+            \ARRAY_FILTER_USE_KEY,
         );
 
         return new CaseFile(

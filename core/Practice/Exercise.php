@@ -89,7 +89,7 @@ final readonly class Exercise
                     unset($acts[$n]);
                 }
             }
-            if ($filed->map === null && !$test->asked && $filed->reading->episode === 0) {
+            if (!$this->isOfTheStart($number) && $filed->reading->episode === 0) {
                 $steps[] = [
                     'test' => $test,
                     'reading' => $filed->reading,
@@ -102,6 +102,34 @@ final readonly class Exercise
         }
 
         return array_values(array_filter($steps));
+    }
+
+    /**
+     * Whether a reading is of the map, or was asked with the complaint: before anything else was read, and not gone at.
+     *
+     * @param int $number which of the job's readings
+     */
+    public function isOfTheStart(int $number): bool
+    {
+        foreach (\array_slice($this->job->readings, 0, $number + 1) as $n => $filed) {
+            $test = $filed->reading->test;
+            if ($filed->map === null && (!$this->job->circuit->tests[$test]->asked || $this->wasGoneAt($test, $n))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private function wasGoneAt(string $test, int $number): bool
+    {
+        foreach ($this->practice->of(PracticeActKind::Measured) as $act) {
+            if ($act->text('test') === $test && $act->after === $number) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array{test: Test, reading: null, hookUp: HookUp}|null */

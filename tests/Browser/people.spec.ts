@@ -1,7 +1,7 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { enterMap, expectAccessible, watchForErrors } from './bench';
-import { proveAndClose, swap } from './repair';
+import { proveAndClose, swap, tickTheFirst } from './repair';
 
 const PASSWORD = 'seven grey net floats';
 const MAP = { 'key-off': 'right', off: 'right', 1: 'dead', 2: 'dead', 3: 'dead', 4: 'right' };
@@ -182,4 +182,35 @@ test('a job that was taken in as the wrong machine gets the right circuit', asyn
     await expect(lea.locator('[data-readings]')).toBeVisible();
     await lea.goto('/?family=electronic-blower');
     await expect(lea.getByRole('link', { name: /Chapel heater/ })).toBeVisible();
+});
+
+test('four minutes show a newcomer the whole way, from the complaint to the proof', async ({ browser }) => {
+    const [lea] = await visitors(browser);
+    const errors = watchForErrors(lea);
+    await founded(lea, 'sound');
+    await lea.getByRole('region', { name: 'New here?' }).getByRole('button', { name: 'Begin' }).click();
+    const tour = lea.getByRole('note', { name: 'The whole way' });
+    await expect(tour).toContainText('1 of 5');
+    await expectAccessible(lea);
+    const readings = lea.locator('[data-readings]');
+    const verdict = lea.getByRole('link', { name: 'To the verdict' });
+    for (let n = 0; n < 8 && !(await verdict.isVisible()); ++n) {
+        const before = Number(await readings.getAttribute('data-readings'));
+        await lea.keyboard.press('a');
+        await lea.keyboard.press('Enter');
+        await expect(readings).toHaveAttribute('data-readings', String(before + 1));
+    }
+    await verdict.click();
+    await expect(tour).toContainText('2 of 5');
+    await lea.getByRole('link', { name: 'To the repair' }).click();
+    await expect(tour).toContainText('3 of 5');
+    await lea.getByRole('navigation', { name: 'Repair' }).getByRole('link', { name: 'Swap' }).click();
+    await expect(tour).toContainText('4 of 5');
+    await tickTheFirst(lea);
+    await lea.getByRole('button', { name: 'Done, now prove it' }).click();
+    await expect(tour).toContainText('5 of 5');
+    await proveAndClose(lea, ['key-off', 'off', '1', '2', '3', '4']);
+    await lea.getByRole('link', { name: 'See what each step told, and what would have told more' }).click();
+    await expect(lea.getByRole('region', { name: 'Result' })).toContainText('Passed');
+    expect(errors).toEqual([]);
 });

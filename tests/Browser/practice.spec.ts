@@ -12,10 +12,9 @@ test('a new user practises by keys on a unit that is made up, and is told what w
             : route.continue(),
     );
     await page.getByRole('link', { name: 'Practise' }).click();
-    await page.getByRole('radio', { name: 'Stepped-resistor blower', exact: true }).click();
+    await page.getByRole('combobox', { name: 'Circuit' }).selectOption('stepped-blower');
     await expectAccessible(page);
-    await page.getByRole('button', { name: 'Make the unit' }).click();
-    await page.getByRole('button', { name: 'To the bench' }).click();
+    await page.getByRole('button', { name: 'Make a unit: Read the map' }).click();
     const note = page.getByRole('note', { name: 'Practice' });
     await expect(note).toContainText('A make-believe unit');
     await expectAccessible(page);

@@ -22,6 +22,7 @@ final class LiveIds
         'person' => ['users', 'id'],
         'invitation' => ['invitations', 'id'],
         'experience' => ['experiences', 'id'],
+        'set' => ['exercise_sets', 'id'],
     ];
     private const SOME = 200;
 

@@ -137,6 +137,7 @@ export function LeadPlaces({ card, near = false }: { card: CardShown; near?: boo
 
 /** What each outcome would mean, one line each. */
 export function Outcomes({ card, most }: { card: CardShown; most: number }) {
+    if (card.outcomes.length === 0) return null;
     return (
         <table className="w-full table-fixed border-collapse text-[0.95rem]">
             <caption className="sr-only">What each outcome would mean</caption>

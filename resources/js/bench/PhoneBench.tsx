@@ -50,7 +50,7 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
                     <StripSign strip={bench.strip} here={card?.position ?? ''} />
                 </button>
             </header>
-            <Tour job={job} here="bench" />
+            <Tour job={job} />
             <WhatIf bench={bench} />
             <main
                 id="main"

@@ -28,7 +28,9 @@ export default function HookUp({ bench, exercise }: { bench: BenchState; exercis
         const onKey = (event: KeyboardEvent) => {
             const target = event.target as HTMLElement;
             if (event.altKey || event.ctrlKey || event.metaKey || document.querySelector('[role=dialog]')) return;
-            if (['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName)) return;
+            const typed = target.getAttribute('inputmode') !== 'decimal' && target.getAttribute('type') !== 'checkbox';
+            if (target.tagName === 'INPUT' && typed) return;
+            if (['TEXTAREA', 'SELECT'].includes(target.tagName)) return;
             if (event.key.toLowerCase() !== 'm') return;
             event.preventDefault();
             measure();

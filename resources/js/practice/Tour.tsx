@@ -1,3 +1,4 @@
+import { usePage } from '@inertiajs/react';
 import type { JobHead } from '@/generated/props';
 import TextLink from '@/ui/TextLink';
 
@@ -19,7 +20,13 @@ const steps: Record<string, [number, string]> = {
 };
 
 /** The whole way once: what the page is for, on the job of a newcomer. */
-export default function Tour({ job, here }: { job: JobHead; here: string }) {
+export default function Tour({ job }: { job: JobHead }) {
+    // Several pages of the repair stand under one stage: the address tells them apart.
+    const here =
+        usePage()
+            .url.replace(/[?#].*/, '')
+            .split('/')
+            .pop() ?? '';
     const step = steps[here];
     if (job.practice && job.stage === 'closed' && here !== 'score')
         return (

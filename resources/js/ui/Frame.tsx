@@ -184,7 +184,7 @@ export default function Frame({ title, job, here = '', fill = false, trail = tru
                     {notice}
                 </p>
             )}
-            {job && <Tour job={job} here={here} />}
+            {job && <Tour job={job} />}
             <main id="main" className={`flex-1 ${fill ? 'flex min-h-0 flex-col' : ''}`}>
                 {children}
             </main>
