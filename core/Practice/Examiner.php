@@ -81,6 +81,8 @@ final readonly class Examiner
         $own = $this->courses->priced(array_column($done, 'test'), $named, Courses::chance($last, $named), $hints);
         $engine = $this->courses->engine($start);
         $best = $this->courses->best($start, $engine);
+        // Not every course was looked at: one's own may be better still.
+        $best = $own->right && $own->money < $best->money ? $own : $best;
         $danger = $this->danger();
         $unwritten = \count(array_filter($done, static fn(array $one): bool => $one['reading'] === null));
         $points = Points::of($own, $best, $this->settings, $unwritten, $danger !== null);
