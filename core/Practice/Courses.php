@@ -85,6 +85,22 @@ final readonly class Courses
         return 0.0;
     }
 
+    /** The chance of what was hidden, by whichever of its right remedies. */
+    public function ofTheTruth(Diagnosis $diagnosis): float
+    {
+        $sum = 0.0;
+        foreach ($this->machine->right as $remedy) {
+            $sum += self::chance($diagnosis, $remedy);
+        }
+
+        return min(1.0, $sum);
+    }
+
+    public function isRight(string $remedy): bool
+    {
+        return \in_array($remedy, $this->machine->right, true);
+    }
+
     /** @param list<Test> $tests */
     public function minutes(array $tests): float
     {

@@ -4,13 +4,10 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Practice;
 
-use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
-use Ispira\Core\Diagnosis\Decision\TestChoice;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\PredictionStore;
-use Ispira\Core\Diagnosis\Presentation\TestCard;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\FiledReading;
 use Ispira\Core\Job\JobState;
@@ -27,18 +24,13 @@ use Ispira\Core\Reading\Reading;
  */
 final readonly class Examiner
 {
-    /** Share of the chance that moves, under which a reading told next to nothing. */
-    private const LITTLE = 0.03;
-
-    /** Times as much for its minutes from which another test would have been the better one. */
-    private const BETTER = 1.5;
-    private const MANY = 9.0;
-
     private Words $words;
 
     private Courses $courses;
 
     private HiddenMachine $machine;
+
+    private StepReview $review;
 
     private function __construct(
         private Exercise $exercise,
@@ -50,6 +42,7 @@ final readonly class Examiner
         $this->words = new Words($exercise->job->circuit, $units);
         $this->machine = $machine;
         $this->courses = new Courses($exercise->job->circuit, $machine, $settings, $store);
+        $this->review = new StepReview($exercise->job->circuit, $this->courses, $units);
     }
 
     /** Null where the exercise is not over, or there is none. */
@@ -138,7 +131,14 @@ final readonly class Examiner
             // What was struck out later had still been read.
             $after =
                 $reading === null ? $before : $this->courses->diagnose($with = $case->with(self::stands($reading)));
-            $steps[] = $this->step($step, $before, $after, $taken, $case);
+            $steps[] = $this->review->step(
+                $step,
+                $before,
+                $after,
+                $taken,
+                $case,
+                $this->guess(\count($case->readings), $before),
+            );
             $case = $reading === null || $reading->struck ? $case : $with;
             $before = $reading === null || $reading->struck ? $before : $after;
         }
@@ -160,131 +160,6 @@ final readonly class Examiner
         );
     }
 
-    /**
-     * @param array{test: Test, reading: Reading|null, hookUp: HookUp} $step
-     * @param non-empty-list<Test> $taken up to this one
-     */
-    private function step(array $step, Diagnosis $before, Diagnosis $after, array $taken, CaseFile $case): ExerciseStep
-    {
-        [$test, $reading, $hookUp] = [$step['test'], $step['reading'], $step['hookUp']];
-        $probe = $hookUp->really($test)->probe;
-        [$better, $settled] = [$this->better($test, $before), $before->verdict !== null];
-        $little = $reading !== null && $this->moved($before, $after) < self::LITTLE;
-        $circuit = $this->exercise->job->circuit;
-
-        return new ExerciseStep(
-            title: $this->words->test($test),
-            setUp: $this->words->setUp($test),
-            showed: $reading === null ? null : $this->words->reading($reading),
-            minutes: $this->courses->minutes($taken) - $this->courses->minutes(\array_slice($taken, 0, -1)),
-            at: $probe->at,
-            against: HookUp::hasLeads($test) ? $probe->against : '',
-            slip: $hookUp->slip($circuit, $test),
-            told: $reading === null
-                ? 'It was not written down, and told nobody anything.'
-                : $this->told($before, $after),
-            better: match (true) {
-                $settled => PracticeTexts::get('better.settled', $this->leading($before)),
-                $better === null => null,
-                default => PracticeTexts::get('better.more', [
-                    'test' => $this->words->test($better[0]),
-                    'times' => $better[1],
-                ]),
-            },
-            betterTest: $settled || $better === null ? null : $this->words->test($better[0]),
-            why: $settled || $better === null
-                ? null
-                : (new TestCard($circuit, $case, $before, $this->units))->of($better[0])->why,
-            needless: $settled || $little,
-            guess: $this->guess(\count($case->readings), $before),
-        );
-    }
-
-    /** @return array{0: Test, 1: string}|null a test that would have told more for its minutes, and how many times */
-    private function better(Test $test, Diagnosis $before): ?array
-    {
-        $next = $before->next;
-        if ($next === null || $next->test->key === $test->key) {
-            return null;
-        }
-        $own = 0.0;
-        foreach ($before->others as $choice) {
-            if ($choice->test->key === $test->key) {
-                $own = self::worth($choice);
-            }
-        }
-        $times = $own > 0.0 ? self::worth($next) / $own : \INF;
-        if ($times < self::BETTER) {
-            return null;
-        }
-
-        return [$next->test, $times > self::MANY ? 'many times' : sprintf('%.1f times', $times)];
-    }
-
-    private static function worth(TestChoice $choice): float
-    {
-        return $choice->information / max(0.1, $choice->minutes);
-    }
-
-    private function moved(Diagnosis $before, Diagnosis $after): float
-    {
-        $chances = array_column($before->suspects, 'probability', 'remedy');
-        $moved = 0.0;
-        foreach ($after->suspects as $suspect) {
-            $moved += abs($suspect->probability - ($chances[$suspect->remedy] ?? 0.0)) / 2.0;
-        }
-
-        return $moved;
-    }
-
-    private function told(Diagnosis $before, Diagnosis $after): string
-    {
-        $lead = $after->suspects[0];
-        $words = [
-            'one' => $this->words->remedy($lead->remedy),
-            'after' => self::percent($lead->probability),
-            'before' => self::percent(Courses::chance($before, $lead->remedy)),
-        ];
-        $sentence = match (true) {
-            $this->moved($before, $after) < self::LITTLE => PracticeTexts::get('told.little', $words),
-            $before->suspects[0]->remedy !== $lead->remedy => PracticeTexts::get('told.turned', [
-                'before' => $this->words->remedy($before->suspects[0]->remedy),
-                'one' => lcfirst($words['one']),
-                'after' => $words['after'],
-            ]),
-            default => PracticeTexts::get('told.more', $words),
-        };
-        [$was, $is] = [$this->ofTheTruth($before), $this->ofTheTruth($after)];
-        if (\in_array($lead->remedy, $this->machine->right, true) || abs($is - $was) < 2 * self::LITTLE) {
-            return $sentence;
-        }
-
-        return "$sentence " .
-            PracticeTexts::get($is > $was ? 'told.hidden' : 'told.against', [
-                'before' => self::percent($was),
-                'after' => self::percent($is),
-            ]);
-    }
-
-    private function ofTheTruth(Diagnosis $diagnosis): float
-    {
-        $sum = 0.0;
-        foreach ($this->machine->right as $remedy) {
-            $sum += Courses::chance($diagnosis, $remedy);
-        }
-
-        return min(1.0, $sum);
-    }
-
-    /** @return array{one: string, percent: string} */
-    private function leading(Diagnosis $diagnosis): array
-    {
-        return [
-            'one' => $this->words->remedy($diagnosis->suspects[0]->remedy),
-            'percent' => self::percent($diagnosis->suspects[0]->probability),
-        ];
-    }
-
     /** What was believed when so many readings were written down, beside what they gave. */
     private function guess(int $written, Diagnosis $then): ?string
     {
@@ -296,8 +171,8 @@ final readonly class Examiner
         return $guess === null
             ? null
             : PracticeTexts::get('guess.step', [
-                'own' => self::percent($this->shareOfTruth($guess)),
-                'odds' => self::percent($this->ofTheTruth($then)),
+                'own' => StepReview::percent($this->shareOfTruth($guess)),
+                'odds' => StepReview::percent($this->courses->ofTheTruth($then)),
             ]);
     }
 
@@ -394,7 +269,7 @@ final readonly class Examiner
             ? $right
             : "$right " .
                     PracticeTexts::get('named.unproved', [
-                        'percent' => self::percent($own->chance),
+                        'percent' => StepReview::percent($own->chance),
                         'wrong' => (string) max(1, min(9, (int) round(10.0 * (1.0 - $own->chance)))),
                     ]);
     }
@@ -434,14 +309,5 @@ final readonly class Examiner
         }
 
         return array_values(array_unique($weak));
-    }
-
-    private static function percent(float $share): string
-    {
-        return match (true) {
-            $share >= 0.995 => 'over 99 %',
-            $share < 0.005 => 'under 1 %',
-            default => round(100.0 * $share) . ' %',
-        };
     }
 }

@@ -110,7 +110,7 @@ export function useBench() {
             if (key === 't') showTests(null);
             else if (key === 'w' && !hides) setPanel('why');
             else if (key === 'l') setPanel('readings');
-            else if (key === 'x' && card && open) setPanel('cannot');
+            else if (key === 'x' && card && open && !hides) setPanel('cannot');
             else if (key === 'u' && undo.undo !== null) undo.takeBack();
             else if (key === '?') setPanel('keys');
             else if (key === 'v' && !typing) setVolts((shown) => !shown);
