@@ -45,6 +45,24 @@ final readonly class OwnExercises
             ->get();
     }
 
+    /**
+     * What went wrong in each.
+     *
+     * @param Collection<int, Exercise> $over newest first
+     *
+     * @return list<list<string>>
+     */
+    public static function weak(Collection $over): array
+    {
+        $weak = [];
+        foreach ($over as $one) {
+            $kept = $one->result['weak'] ?? null;
+            $weak[] = array_values(array_filter(is_array($kept) ? $kept : [], is_string(...)));
+        }
+
+        return $weak;
+    }
+
     /** @param Collection<int, Exercise> $over */
     public function next(Collection $over, User $user): ?NextExercise
     {

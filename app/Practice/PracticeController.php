@@ -20,6 +20,7 @@ use Ispira\Core\Job\PracticeWay;
 use Ispira\Core\Practice\HiddenKind;
 use Ispira\Core\Practice\PracticeChoice;
 use Ispira\Core\Practice\Rung;
+use Ispira\Core\Practice\WatchFor;
 
 /**
  * Exercises on make-believe units: what comes next, the ladders, sets of a lead, and what was done.
@@ -67,6 +68,7 @@ final class PracticeController extends Controller
             over: $this->listed($over->take(self::MOST_LISTED)),
             sets: Sets::of($user, $this->families),
             replayed: RealFaults::families($user->workshop),
+            watch: WatchFor::of(OwnExercises::weak($over)),
             teaches: $user->may(Ability::Teach),
         );
     }

@@ -15,6 +15,7 @@ final readonly class PracticePage extends Page
      * @param list<ExerciseListed> $over  newest first
      * @param list<SetShown>       $sets
      * @param list<string>         $replayed families of which the workshop has proven jobs to replay
+     * @param list<string>         $watch what went wrong in several of the newest
      * @param bool                 $teaches whether the person may set exercises
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class PracticePage extends Page
         public array $over,
         public array $sets,
         public array $replayed,
+        public array $watch,
         public bool $teaches,
     ) {}
 }

@@ -217,9 +217,8 @@ test('a procedure goes on with no signal: its wait is counted here, and the serv
     test.setTimeout(150_000);
     await signIn(page);
     await page.goto('/practice');
-    await page.getByRole('radio', { name: 'Wiper with two speeds', exact: true }).click();
-    await page.getByRole('button', { name: 'Make the unit' }).click();
-    await page.getByRole('button', { name: 'To the bench' }).click();
+    await page.getByRole('combobox', { name: 'Circuit' }).selectOption('wiper');
+    await page.getByRole('button', { name: 'Make a unit: Read the map' }).click();
     await expect(page.getByRole('region', { name: 'Next test' })).toBeVisible();
     const job = new URL(page.url()).pathname.replace('/bench', '');
     await takeAlong(page);
@@ -251,4 +250,30 @@ test('a procedure goes on with no signal: its wait is counted here, and the serv
     await page.goto(run);
     await expect(page.getByRole('region', { name: 'Step 4' })).toBeVisible();
     await expect(page.getByText('As it was on')).toBeHidden();
+});
+
+test('an exercise goes on with no signal, and is scored on the device', async ({ page, context }) => {
+    test.setTimeout(300_000);
+    await signIn(page);
+    await page.goto('/practice');
+    await page.getByRole('combobox', { name: 'Circuit' }).selectOption('stepped-blower');
+    await page.getByRole('button', { name: 'Make a unit: Own way' }).click();
+    await expect(page.getByRole('heading', { name: 'What do you measure?' })).toBeVisible();
+    await takeAlong(page);
+    await context.setOffline(true);
+    await page.getByLabel('Find a test').fill('battery');
+    await page.getByRole('main').getByRole('listitem').getByRole('button').first().click();
+    await page.getByRole('button', { name: /Read the meter/ }).click();
+    await expect(page.getByText('It stands in the dock: write it down.')).toBeVisible({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'Record' }).click();
+    await expect(page.getByRole('region', { name: 'Exercise', exact: true })).toContainText('Written down');
+    await page.getByLabel('What is wrong').selectOption({ index: 1 });
+    await page.getByRole('button', { name: 'Name it, and see what came of it' }).click();
+    const result = page.getByRole('region', { name: 'Result' });
+    await expect(result).toBeVisible({ timeout: 60_000 });
+    const said = await result.innerText();
+    await context.setOffline(false);
+    await expect(outbox(page)).toBeEmpty({ timeout: 30_000 });
+    await page.reload();
+    expect(await result.innerText(), 'what the device showed is what the server has').toBe(said);
 });

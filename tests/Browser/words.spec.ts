@@ -25,7 +25,7 @@ test('every word of the trade is reached from a page that uses it, or from such 
         ...planners,
         '/procedures/flue-fan-clean',
         '/procedures/capacitor-discharge',
-        ...jobs.slice(0, 9).flatMap((job) => [`${job}/bench`, `${job}/verdict`]),
+        ...jobs.slice(0, 12).map((job) => `${job}/bench`),
     ]) {
         // Not every kind of job has every page.
         if ((await page.goto(to))?.status() !== 200) continue;

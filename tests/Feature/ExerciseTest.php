@@ -13,8 +13,7 @@ use Ispira\Core\Away\MemoryStore;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Planning\PlannerRegistry;
 use Ispira\Core\Practice\HiddenMachine;
-use PHPUnit\Framework\Attributes\DataProviderExternal;
-use Tests\Core\Families;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 /**
@@ -64,7 +63,9 @@ final class ExerciseTest extends TestCase
         return HiddenMachine::of($job->circuit(), $practice, $job->intermittent)?->right[0] ?? '';
     }
 
-    #[DataProviderExternal(Families::class, 'all')]
+    #[TestWith(['stepped-blower'])]
+    #[TestWith(['tapped-blower'])]
+    #[TestWith(['air-door'])]
     public function testInOnesOwnWayNothingIsToldBeforeItIsNamed(string $family): void
     {
         $job = $this->exercise($this->person(), $family);

@@ -8,6 +8,7 @@ const acts: [RegExp, string][] = [
     [/\/keep$/, 'Reading kept as right'],
     [/\/undo$/, 'Taken back'],
     [/\/hook-up$/, 'Hooked up anew'],
+    [/\/practice-acts$/, 'Exercise'],
     [/\/tools$/, 'Tool at hand or not'],
     [/\/circuit/, 'Circuit'],
     [/\/photos$/, 'Photo'],

@@ -146,7 +146,13 @@ export default function PhoneBench({ bench }: { bench: BenchState }) {
             )}
             <AtTheDock bench={bench} />
             {!bench.dock && <AwayLine dock />}
-            {bench.dock && <Keypad key={bench.dockOf} {...bench.dock} onMore={() => setPanel('cannot')} />}
+            {bench.dock && (
+                <Keypad
+                    key={bench.dockOf}
+                    {...bench.dock}
+                    onMore={() => (bench.hides ? bench.showTests(null) : setPanel('cannot'))}
+                />
+            )}
             <Panels bench={bench} />
         </div>
     );

@@ -1706,6 +1706,8 @@ export interface PracticePage {
     sets: SetShown[];
     /** Families of which the workshop has proven jobs to replay. */
     replayed: string[];
+    /** What went wrong in several of the newest. */
+    watch: string[];
     /** Whether the person may set exercises. */
     teaches: boolean;
 }

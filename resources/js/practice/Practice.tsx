@@ -16,7 +16,7 @@ const begin = (given: Record<string, string | number | boolean>) =>
 
 /** Exercises: what comes next, the ladder of each circuit, what a lead has set, and what was done. */
 export default function Practice() {
-    const { next, going, over, sets, replayed, teaches, errors } = usePage<Props>().props;
+    const { next, going, over, sets, replayed, watch, teaches, errors } = usePage<Props>().props;
     const error = errors.family ?? errors.rung;
     return (
         <Frame title="Practise">
@@ -40,6 +40,13 @@ export default function Practice() {
                                 Next: {next.circuit}, {next.title.toLowerCase()}
                             </h2>
                             <p className="text-soft">{next.why}</p>
+                            {watch.length > 0 && (
+                                <ul aria-label="Look out for" className="pt-1">
+                                    {watch.map((one) => (
+                                        <li key={one}>{one}</li>
+                                    ))}
+                                </ul>
+                            )}
                         </div>
                         <Button kind="act" onClick={() => begin({ family: next.family, rung: next.rung })}>
                             Begin

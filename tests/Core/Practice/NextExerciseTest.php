@@ -7,6 +7,7 @@ namespace Tests\Core\Practice;
 use Ispira\Core\Practice\NextExercise;
 use Ispira\Core\Practice\PastExercise;
 use Ispira\Core\Practice\Rung;
+use Ispira\Core\Practice\WatchFor;
 use PHPUnit\Framework\TestCase;
 
 final class NextExerciseTest extends TestCase
@@ -50,6 +51,19 @@ final class NextExerciseTest extends TestCase
             'wiper own-way',
             self::next([['wiper', Rung::Map, true, 9.0], ['wiper', Rung::Map, true, 4.0]]),
             'twice passed, only after a week',
+        );
+    }
+
+    public function testWhatWentWrongSeveralTimesIsToldTheMostOftenFirst(): void
+    {
+        self::assertSame([], WatchFor::of([]));
+        self::assertSame([], WatchFor::of([['leads'], ['danger']]), 'once is no habit');
+        self::assertSame(
+            [
+                'Where the leads go: 3 of your last 4 had one at another place.',
+                'Ohms: in 2 of your last 4 such a reading told next to nothing.',
+            ],
+            WatchFor::of([['leads', 'test:ohms'], ['leads'], ['test:ohms', 'leads'], ['something new']]),
         );
     }
 

@@ -60,15 +60,13 @@ final class ForeignWorkshopTest extends TestCase
             'invitation' => (string) $lead->workshop->invitations()->value('id'),
             'capture' => $this->ulid(),
             'experience' => $this->ulid(),
-            'set' => $lead->workshop
-                ->exerciseSets()
-                ->create([
-                    'user_id' => $lead->id,
-                    'title' => self::SECRET,
-                    'way' => 'own',
-                    'units' => [['family' => 'wiper', 'kind' => 'single', 'seed' => 1]],
-                    'made_at' => now(),
-                ])->id,
+            'set' => $lead->workshop->exerciseSets()->create([
+                'user_id' => $lead->id,
+                'title' => self::SECRET,
+                'way' => 'own',
+                'units' => [['family' => 'wiper', 'kind' => 'single', 'seed' => 1]],
+                'made_at' => now(),
+            ])->id,
         ];
     }
 
