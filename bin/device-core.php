@@ -2,14 +2,14 @@
 
 /*
  * Prints what of the core goes to a device: one JSON of path => text, without comments and white space, that stands
- * under "core/" beside the two polyfills that its PHP needs. What only the server does (trials, captures)
- * stays here; the unit that is practised on answers on the device too.
+ * under "core/" beside the two polyfills that its PHP needs. What only the server does (trials, captures, simulated
+ * pupils) stays here; the unit that is practised on answers on the device too.
  */
 
 declare(strict_types=1);
 
 $root = dirname(__DIR__);
-$stays = '#^core/(?:Diagnosis/Trial/(?!SimulatedUnit)|Capture/)#';
+$stays = '#^core/(?:Diagnosis/Trial/(?!SimulatedUnit|ForeignWorld|Leak|foreign-world)|Capture/|Words/|Practice/Pupil)#';
 $files = [];
 $folders = [
     'core' => '/\.(?:php|json)$/',

@@ -66,21 +66,26 @@ for (const [family, id] of families) {
         await make(page, family, 'Own way');
         await expect(page.getByRole('heading', { name: 'Suspects, by what would cure it' })).toBeHidden();
         if (family === 'stepped-blower') await expectAccessible(page);
-        // Once as a hint has it, once what stands first in the list.
+        // Once as a hint has it; in the first of them once more, what stands first in the list.
+        const twice = family === 'stepped-blower';
         await page.getByRole('button', { name: /^A hint, for/ }).click();
         await page.getByRole('note', { name: 'Hint' }).getByRole('link').click();
         await readAndWrite(page);
-        await page.getByRole('main').getByRole('listitem').getByRole('button').first().click();
-        await readAndWrite(page);
-        if (family === 'stepped-blower') await expectAccessible(page);
+        if (twice) {
+            await page.getByRole('main').getByRole('listitem').getByRole('button').first().click();
+            await readAndWrite(page);
+            await expectAccessible(page);
+        }
         await nameIt(page, { index: 1 });
         const steps = page.getByRole('region', { name: 'Step by step' }).getByRole('listitem');
-        await expect(steps).toHaveCount(2);
+        await expect(steps).toHaveCount(twice ? 2 : 1);
         await expect(page.getByRole('region', { name: 'Result' })).toContainText('of 100');
         await expect(page.getByRole('region', { name: 'Beside the best' }).getByRole('row')).toHaveCount(4);
-        await steps.nth(1).getByRole('button').click();
-        await expect(page.getByRole('region', { name: 'Drawing' })).toContainText('Step 2');
-        if (family === 'stepped-blower') await expectAccessible(page);
+        if (twice) {
+            await steps.nth(1).getByRole('button').click();
+            await expect(page.getByRole('region', { name: 'Drawing' })).toContainText('Step 2');
+            await expectAccessible(page);
+        }
         expect(errors).toEqual([]);
     });
 }
