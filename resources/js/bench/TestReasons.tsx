@@ -43,7 +43,7 @@ export default function TestReasons({ card, choice, currency, typed }: Props) {
                                   ? ` It saves ${money(choice.saves, currency)} of what guessing would waste.`
                                   : ''
                           }`
-                        : 'It was done before, or nothing more is left to tell: it would only repeat itself.'}
+                        : 'It is not weighed against others: it was done before, or it looks for the cause and not for the part.'}
                 </p>
             </section>
             {card.nextBest && (
