@@ -9,7 +9,7 @@
 declare(strict_types=1);
 
 $root = dirname(__DIR__);
-$stays = '#^core/(?:Diagnosis/Trial/(?!SimulatedUnit|ForeignWorld|Leak|foreign-world)|Capture/|Words/|Practice/Pupil)#';
+$stays = '#^core/(?:Diagnosis/Trial/(?!SimulatedUnit|ForeignWorld|Leak|foreign-world)|Capture/|Practice/Pupil)#';
 $files = [];
 $folders = [
     'core' => '/\.(?:php|json)$/',

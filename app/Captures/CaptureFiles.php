@@ -95,7 +95,7 @@ final class CaptureFiles
     }
 
     /** The store of all files, where it is not a folder that is at hand here. */
-    private static function far(): ?Filesystem
+    public static function far(): ?Filesystem
     {
         $name = config()->string('filesystems.default');
 

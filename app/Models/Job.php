@@ -73,6 +73,7 @@ use Ispira\Core\Repair\Work\StillOpen;
  * @property \Illuminate\Database\Eloquent\Collection<int, Replacement> $replacements
  * @property \Illuminate\Database\Eloquent\Collection<int, RepairEntry> $entries
  * @property \Illuminate\Database\Eloquent\Collection<int, ProcedureRun> $runs
+ * @property \Illuminate\Database\Eloquent\Collection<int, ExerciseAct> $exerciseActs in the order done
  * @property Exercise|null $exercise where its unit is a make-believe one
  */
 final class Job extends Model
@@ -228,13 +229,7 @@ final class Job extends Model
             $leak === null ? null : new Leak($leak['from'], $leak['to'], (float) $leak['ohms']),
             $exercise->way ?? PracticeWay::Guided,
             $exercise->guesses ?? false,
-            array_values(
-                $this->exerciseActs()
-                    ->orderBy('sequence')
-                    ->get()
-                    ->map(static fn(ExerciseAct $one): PracticeAct => $one->toCore())
-                    ->all(),
-            ),
+            array_values($this->exerciseActs->map(static fn(ExerciseAct $one): PracticeAct => $one->toCore())->all()),
         );
     }
 
@@ -247,7 +242,7 @@ final class Job extends Model
     /** @return HasMany<ExerciseAct, $this> */
     public function exerciseActs(): HasMany
     {
-        return $this->hasMany(ExerciseAct::class);
+        return $this->hasMany(ExerciseAct::class)->orderBy('sequence');
     }
 
     public function repairSheet(): RepairSheet

@@ -177,19 +177,22 @@ final class Workshop extends Model
     /** The next number of a job; call inside the transaction that stores the job. */
     public function takeJobNumber(): int
     {
-        $locked = self::query()->whereKey($this->id)->lockForUpdate()->firstOrFail();
-        $locked->increment('last_job_number');
-
-        return $locked->last_job_number;
+        return $this->nextOf('last_job_number');
     }
 
     /** The same for practice, which takes no number of real work. */
     public function takePracticeNumber(): int
     {
-        $locked = self::query()->whereKey($this->id)->lockForUpdate()->firstOrFail();
-        $locked->increment('last_practice_number');
+        return Job::PRACTICE_FROM + $this->nextOf('last_practice_number');
+    }
 
-        return Job::PRACTICE_FROM + $locked->last_practice_number;
+    /** @param 'last_job_number'|'last_practice_number' $counter */
+    private function nextOf(string $counter): int
+    {
+        $locked = self::query()->whereKey($this->id)->lockForUpdate()->firstOrFail();
+        $locked->increment($counter);
+
+        return $locked->$counter;
     }
 
     /** @return HasMany<ExerciseSet, $this> */

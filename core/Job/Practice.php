@@ -31,12 +31,6 @@ final readonly class Practice
         public array $acts = [],
     ) {}
 
-    /** The same unit, worked on in another way. */
-    public function inWay(PracticeWay $way, bool $guesses): self
-    {
-        return new self($this->fault, $this->seed, $this->wide, $this->leak, $way, $guesses, $this->acts);
-    }
-
     public function withAct(PracticeAct $act): self
     {
         return new self($this->fault, $this->seed, $this->wide, $this->leak, $this->way, $this->guesses, [

@@ -60,7 +60,7 @@ final readonly class Courses
     public function priced(array $tests, string $named, float $chance, int $hints = 0): Course
     {
         $minutes = $this->minutes($tests) + self::HINT * $hints;
-        $right = \in_array($named, $this->machine->right, true);
+        $right = $this->isRight($named);
         $wasted = ($named === '' ? 0.0 : $this->money->ofRemedy($named)) + $this->settings->comeBack();
 
         return new Course(
@@ -139,21 +139,17 @@ final readonly class Courses
     public function best(CaseFile $start, Course $engine): Course
     {
         $best = $this->toTheTruth($engine->tests, $this->diagnose($this->after($start, $engine->tests)));
-        $best = $this->cheaper($start, [], $best);
+        $first = $this->diagnose($start);
+        $none = $this->toTheTruth([], $first);
+        $best = $none->money < $best->money ? $none : $best;
         for ($n = \count($best->tests) - 1; $n >= 0; --$n) {
             $fewer = $best->tests;
             array_splice($fewer, $n, 1);
             $best = $this->cheaper($start, $fewer, $best);
         }
-        $first = $this->diagnose($start);
         $telling = array_map(
             static fn(TestChoice $one): Test => $one->test,
-            array_values(
-                Ranking::by(
-                    [...$first->next === null ? [] : [$first->next], ...$first->others],
-                    static fn(TestChoice $one): float => $one->information,
-                ),
-            ),
+            array_values(Ranking::by($first->choices(), static fn(TestChoice $one): float => $one->information)),
         );
         foreach (\array_slice($telling, 0, self::ALONE) as $test) {
             $best = $this->cheaper($start, [$test], $best);

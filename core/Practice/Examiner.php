@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Practice;
 
+use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
@@ -66,11 +67,10 @@ final readonly class Examiner
     public function score(): ScoreShown
     {
         $start = $this->start();
-        [$steps, $case] = $this->steps($start);
+        $done = $this->exercise->steps();
+        [$steps, $last] = $this->steps($start, $done);
         $hints = \count($this->exercise->practice->of(PracticeActKind::Hint));
         $named = $this->named();
-        $last = $this->courses->diagnose($case);
-        $done = $this->exercise->steps();
         $own = $this->courses->priced(array_column($done, 'test'), $named, Courses::chance($last, $named), $hints);
         $engine = $this->courses->engine($start);
         $best = $this->courses->best($start, $engine);
@@ -98,7 +98,7 @@ final readonly class Examiner
             unwritten: $unwritten,
             danger: $danger,
             believed: $this->believed($start),
-            weak: $this->weak($own, $steps, $unwritten, $danger),
+            weak: $this->weak($own, $done, $steps, $unwritten, $danger),
         );
     }
 
@@ -119,13 +119,17 @@ final readonly class Examiner
         );
     }
 
-    /** @return array{0: list<ExerciseStep>, 1: CaseFile} and all that was read in the end */
-    private function steps(CaseFile $case): array
+    /**
+     * @param list<array{test: Test, reading: Reading|null, hookUp: HookUp}> $done
+     *
+     * @return array{0: list<ExerciseStep>, 1: Diagnosis} and what all that was read gives in the end
+     */
+    private function steps(CaseFile $case, array $done): array
     {
         $steps = [];
         $before = $this->courses->diagnose($case);
         $taken = [];
-        foreach ($this->exercise->steps() as $step) {
+        foreach ($done as $step) {
             $taken[] = $step['test'];
             $reading = $step['reading'];
             // What was struck out later had still been read.
@@ -143,7 +147,7 @@ final readonly class Examiner
             $before = $reading === null || $reading->struck ? $before : $after;
         }
 
-        return [$steps, $case];
+        return [$steps, $before];
     }
 
     private static function stands(Reading $reading): Reading
@@ -287,14 +291,15 @@ final readonly class Examiner
     }
 
     /**
-     * @param list<ExerciseStep> $steps
+     * @param list<array{test: Test, reading: Reading|null, hookUp: HookUp}> $done
+     * @param list<ExerciseStep> $steps of them
      *
      * @return list<string>
      */
-    private function weak(Course $own, array $steps, int $unwritten, ?string $danger): array
+    private function weak(Course $own, array $done, array $steps, int $unwritten, ?string $danger): array
     {
         $weak = [];
-        foreach ($this->exercise->steps() as $n => $step) {
+        foreach ($done as $n => $step) {
             if (($steps[$n]->slip ?? null) !== null) {
                 $weak[] = 'leads';
             }

@@ -7,7 +7,6 @@ namespace Ispira\Core\Practice;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
-use Ispira\Core\Diagnosis\Decision\TestChoice;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Presentation\TestCard;
 use Ispira\Core\Diagnosis\Presentation\Words;
@@ -87,23 +86,13 @@ final readonly class StepReview
         if ($next === null || $next->test->key === $test->key) {
             return null;
         }
-        $own = 0.0;
-        foreach ($before->others as $choice) {
-            if ($choice->test->key === $test->key) {
-                $own = self::worth($choice);
-            }
-        }
-        $times = $own > 0.0 ? self::worth($next) / $own : \INF;
+        $own = $before->choice($test)?->telling() ?? 0.0;
+        $times = $own > 0.0 ? $next->telling() / $own : \INF;
         if ($times < self::BETTER) {
             return null;
         }
 
         return [$next->test, $times > self::MANY ? 'many times' : sprintf('%.1f times', $times)];
-    }
-
-    private static function worth(TestChoice $choice): float
-    {
-        return $choice->information / max(0.1, $choice->minutes);
     }
 
     private function moved(Diagnosis $before, Diagnosis $after): float

@@ -8,7 +8,7 @@ interface Word {
     see: string[];
 }
 
-const { words } = JSON.parse(readFileSync('core/Words/words.en.json', 'utf8')) as { words: Word[] };
+const { words } = JSON.parse(readFileSync('resources/js/words/words.en.json', 'utf8')) as { words: Word[] };
 
 test('every word of the trade is reached from a page that uses it, or from such a word', async ({ page }) => {
     await signIn(page, 'runa@halvmark.example');

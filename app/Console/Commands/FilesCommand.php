@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Captures\CaptureFiles;
 use Illuminate\Console\Command;
 use Illuminate\Contracts\Filesystem\Filesystem;
 use Illuminate\Support\Facades\File;
-use Illuminate\Support\Facades\Storage;
 
 /**
  * Brings photos and captures from the store that several machines share into a folder, laid out as where there is no
@@ -27,8 +27,8 @@ final class FilesCommand extends Command
 
     public function handle(): int
     {
-        $name = config()->string('filesystems.default');
-        if (config("filesystems.disks.$name.driver") === 'local') {
+        $store = CaptureFiles::far();
+        if ($store === null) {
             $this->error('Files are kept in a folder here (FILESYSTEM_DISK=local): there is no store to copy with.');
 
             return self::FAILURE;
@@ -43,8 +43,8 @@ final class FilesCommand extends Command
         foreach (self::PARTS as $part => $place) {
             $copied +=
                 $this->option('fetch') === true
-                    ? $this->fetch(Storage::disk($name), $part, "$folder/$place")
-                    : $this->send(Storage::disk($name), $part, "$folder/$place");
+                    ? $this->fetch($store, $part, "$folder/$place")
+                    : $this->send($store, $part, "$folder/$place");
         }
         $this->info("$copied files copied.");
 

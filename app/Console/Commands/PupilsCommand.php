@@ -33,7 +33,7 @@ final class PupilsCommand extends Command
             $circuit = $family->circuit($family->parameters()->read([]));
             $store = new MemoryStore();
             for ($n = 0; $n < (int) $this->option('units'); ++$n) {
-                // Seven of ten are single faults, as most are.
+                // Six of ten are single faults.
                 $kind = $n % 10 < 6 ? HiddenKind::Single : $kinds[($n % 10) - 5];
                 if (!$kind->isPossible($circuit)) {
                     continue;

@@ -28,4 +28,21 @@ final readonly class Diagnosis
         public Evidence $evidence,
         public array $beyond = [],
     ) {}
+
+    /** @return list<TestChoice> every test that can be done, the next one first */
+    public function choices(): array
+    {
+        return $this->next === null ? $this->others : [$this->next, ...$this->others];
+    }
+
+    public function choice(Test $test): ?TestChoice
+    {
+        foreach ($this->choices() as $choice) {
+            if ($choice->test->key === $test->key) {
+                return $choice;
+            }
+        }
+
+        return null;
+    }
 }

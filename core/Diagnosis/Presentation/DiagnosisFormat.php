@@ -61,7 +61,6 @@ final readonly class DiagnosisFormat
     {
         $d = $this->diagnosis;
         $cards = new TestCard($this->circuit, $this->case, $d, $this->words->units);
-        $choices = $d->next === null ? $d->others : [$d->next, ...$d->others];
         $shown =
             $chosen !== null && isset($this->circuit->tests[$chosen])
                 ? $this->circuit->tests[$chosen]
@@ -76,7 +75,7 @@ final readonly class DiagnosisFormat
             suspects: array_map($this->suspect(...), array_values($suspects)),
             next: $d->next === null ? null : $this->choice($d->next),
             card: $shown === null ? null : $cards->of($shown),
-            tests: array_map($this->choice(...), $choices),
+            tests: array_map($this->choice(...), $d->choices()),
             beyond: array_map(
                 fn(Test $test): BeyondShown => new BeyondShown(
                     key: $test->key,

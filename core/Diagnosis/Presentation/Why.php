@@ -6,7 +6,6 @@ namespace Ispira\Core\Diagnosis\Presentation;
 
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
-use Ispira\Core\Diagnosis\Decision\TestChoice;
 use Ispira\Core\Diagnosis\Decision\TestValues;
 use Ispira\Core\Diagnosis\Presentation\Shown\OutcomeShown;
 
@@ -53,7 +52,7 @@ final readonly class Why
     /** How much of what is open a test settles on average, in a sentence; empty where it says nothing. */
     public function settles(Test $test): string
     {
-        $choice = $this->choice($test);
+        $choice = $this->diagnosis->choice($test);
         $open = TestValues::entropy(array_column($this->diagnosis->suspects, 'probability', 'remedy'));
 
         return $choice === null || $open <= 0.0
@@ -64,45 +63,23 @@ final readonly class Why
     /** Which test is next best after this one, and how near it comes; empty where there is none. */
     public function nextBest(Test $test): string
     {
-        $own = $this->choice($test);
+        $own = $this->diagnosis->choice($test);
         $best = null;
-        foreach ($this->choices() as $choice) {
-            if ($choice->test->key !== $test->key && ($best === null || self::worth($choice) > self::worth($best))) {
+        foreach ($this->diagnosis->choices() as $choice) {
+            if ($choice->test->key !== $test->key && ($best === null || $choice->telling() > $best->telling())) {
                 $best = $choice;
             }
         }
-        if ($best === null || $own === null || self::worth($own) <= 0.0 || self::worth($best) <= 0.0) {
+        if ($best === null || $own === null || $own->telling() <= 0.0 || $best->telling() <= 0.0) {
             return '';
         }
-        $times = self::worth($best) / self::worth($own);
+        $times = $best->telling() / $own->telling();
 
         return Words::general($times > self::MORE ? 'why.more-for-minutes' : 'why.next-best', [
             'test' => $this->words->test($best->test),
             'minutes' => (string) max(1, (int) round($best->minutes)),
             'times' => $times > self::MORE ? sprintf('%.1f', $times) : self::percent(min(1.0, $times)),
         ]);
-    }
-
-    private function choice(Test $test): ?TestChoice
-    {
-        foreach ($this->choices() as $choice) {
-            if ($choice->test->key === $test->key) {
-                return $choice;
-            }
-        }
-
-        return null;
-    }
-
-    /** @return list<TestChoice> */
-    private function choices(): array
-    {
-        return [...$this->diagnosis->next === null ? [] : [$this->diagnosis->next], ...$this->diagnosis->others];
-    }
-
-    private static function worth(TestChoice $choice): float
-    {
-        return $choice->information / max(0.1, $choice->minutes);
     }
 
     /** Tests that are about left, this one among them; 0 when nothing is worth its minutes any more. */

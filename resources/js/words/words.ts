@@ -1,4 +1,4 @@
-import text from '../../../core/Words/words.en.json';
+import text from './words.en.json';
 
 /** One stroke or sign of a drawing: its name, then places on a sheet of 160 by 90. */
 export type Stroke = [string, ...(string | number)[]];
