@@ -308,7 +308,7 @@ final readonly class TestList
                 ['module-plug'],
                 self::PLUG,
                 ['generator'],
-                ['share' => $share === 'half' ? '50 %' : '90 %'],
+                ['share' => $share === 'half' ? '50 %' : ($this->variant->activeLow ? '10 %' : '90 %')],
             );
         }
 

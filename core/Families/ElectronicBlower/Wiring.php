@@ -193,7 +193,7 @@ final readonly class Wiring
                     Adjustment::follow('generator.volts', 'level.volts', $v->signal($share)),
                     Adjustment::set('relay.ohms', self::JOINT),
                 ],
-                "inject-$key",
+                $v->activeLow ? "inject-$key-low" : "inject-$key",
                 PositionKind::Runs,
             );
         }

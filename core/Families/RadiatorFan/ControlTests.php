@@ -111,16 +111,17 @@ final readonly class ControlTests
     /** @return list<Test> */
     public function jumps(): array
     {
-        $text = $this->layout->relays ? 'ground-request' : 'jump';
         $tests = [];
         foreach (['low', 'high'] as $line) {
+            // On high, the low request stays on beside it.
+            $grounded = $line === 'high' ? 'ground-requests' : 'ground-request';
             foreach ($this->layout->fans() as $fan) {
                 if (!$this->layout->runs($line, $fan)) {
                     continue;
                 }
                 $tests[] = new Test(
                     "jump-$line-$fan",
-                    $text,
+                    $this->layout->relays ? $grounded : 'jump',
                     "jump-$line",
                     Probe::speed("fan-$fan"),
                     1.5,

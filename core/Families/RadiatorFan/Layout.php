@@ -121,6 +121,16 @@ final readonly class Layout
         return ["plug-$fan" => $this->dropsInResistor() ? 'fan-feed' : "$fan-feed"];
     }
 
+    /** Key of the words for where a load lamp goes at the plug of the main fan. */
+    public function lampText(): string
+    {
+        return match (true) {
+            $this->twoInputs('a') => 'lamp-inputs',
+            $this->pair() => 'lamp-pair',
+            default => 'lamp',
+        };
+    }
+
     public function pair(): bool
     {
         return $this->arrangement === 'pair';

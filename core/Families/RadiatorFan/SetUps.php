@@ -36,13 +36,13 @@ final readonly class SetUps
                 "jump-$line",
                 $off,
                 [...$unplugged, ...$joined],
-                $l->relays ? 'ground-request' : 'jumper',
+                !$l->relays ? 'jumper' : ($line === 'high' ? 'ground-requests' : 'ground-request'),
                 PositionKind::Runs,
             );
             $lamp = [Adjustment::set('lamp.ohms', 3.0)];
             array_push($lamp, ...$this->unplugged('a'));
             if ($line === 'low' || !$l->twoInputs('a')) {
-                $setUps[] = new SetUp("lamp-$line", $l->cell($line, 'a'), $lamp, 'lamp');
+                $setUps[] = new SetUp("lamp-$line", $l->cell($line, 'a'), $lamp, $l->lampText());
             }
         }
         foreach ($l->fans() as $fan) {

@@ -120,7 +120,7 @@ final readonly class VoltTests
         foreach ($l->twoInputs('a') ? ['low'] : ['low', 'high'] as $request) {
             $tests[] = new Test(
                 "lamp@$request",
-                'lamp',
+                $l->lampText(),
                 "lamp-$request",
                 Probe::lamp('lamp', 12.6),
                 1.5,
@@ -132,7 +132,7 @@ final readonly class VoltTests
             );
             $tests[] = new Test(
                 "lamp-volts@$request",
-                'lamp-volts',
+                $l->lampText() . '-volts',
                 "lamp-$request",
                 Probe::volts($plus, $minus),
                 2.0,

@@ -51,6 +51,8 @@ final readonly class SetUps
             PositionKind::Runs,
         );
         $taps = array_map(static fn(int $k): string => "tap-$k", $v->lowPositions());
+        // The highest speed goes round the pack: its wire comes off with the selector alone.
+        $selectorWires = $v->highRelay() ? ['high-coil'] : ["tap-$v->top"];
         $setUps[] = new SetUp('pack-out', 'key-off', $open('plug-pack', ...$taps), 'pack-out');
         // The harness pins of the unplugged pack joined, so that one reading covers every wire.
         $joined = array_map(
@@ -60,7 +62,7 @@ final readonly class SetUps
         $setUps[] = new SetUp(
             'taps-joined',
             'key-off',
-            [...$open('plug-pack', 'selector', ...$taps), ...$joined],
+            [...$open('plug-pack', 'selector', ...$taps, ...$selectorWires), ...$joined],
             'taps-joined',
         );
         if (!$v->electronic) {
@@ -68,10 +70,7 @@ final readonly class SetUps
                 $setUps[] = new SetUp(
                     "selector-out-$position",
                     (string) $position,
-                    [
-                        Adjustment::set('relay.ohms', Variant::OPEN),
-                        ...$open('selector', ...$taps, ...$v->highRelay() ? ['high-coil'] : ["tap-$v->top"]),
-                    ],
+                    [Adjustment::set('relay.ohms', Variant::OPEN), ...$open('selector', ...$taps, ...$selectorWires)],
                     'selector-out',
                 );
             }
