@@ -144,6 +144,7 @@ final readonly class CircuitModel
      * @param list<FaultPair>|null  $pairs
      * @param list<CauseCheck>|null $causeChecks
      * @param list<Part>|null       $parts
+     * @param list<SetUp>|null      $setUps
      */
     public function with(
         array $identity,
@@ -153,6 +154,7 @@ final readonly class CircuitModel
         ?array $pairs = null,
         ?array $causeChecks = null,
         ?array $parts = null,
+        ?array $setUps = null,
     ): self {
         return new self(
             identity: [...$this->identity, ...$identity],
@@ -161,7 +163,7 @@ final readonly class CircuitModel
             unknowns: $this->unknowns,
             assign: $this->assigned(...),
             positions: array_values($this->positions),
-            setUps: array_values($this->setUps),
+            setUps: $setUps ?? array_values($this->setUps),
             tests: $tests ?? array_values($this->tests),
             observations: array_values($this->observations),
             faults: $faults ?? array_values($this->faults),

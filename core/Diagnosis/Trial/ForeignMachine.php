@@ -49,6 +49,7 @@ final class ForeignMachine
     /** @var array<string, true> ids of readings that were slips */
     public array $slips = [];
 
+    /** @param CircuitModel $circuit as its tests are done by hand, see {@see Hands} */
     public function __construct(
         CircuitModel $circuit,
         private readonly ForeignScenario $scenario,
@@ -103,8 +104,9 @@ final class ForeignMachine
     }
 
     /** What the person takes down. */
-    public function read(string $id, Test $test): Reading
+    public function read(string $id, Test $asked): Reading
     {
+        $test = $this->circuit->tests[$asked->key];
         $quantity = $test->probe->quantity;
         if ($quantity === Quantity::Observation) {
             return new Reading($id, $test->key, $this->seen($test), true);

@@ -37,20 +37,26 @@ final readonly class ForeignTrial
     public function run(int $jobs): iterable
     {
         $variants = array_values((new Trial($this->family, $this->seed))->variants());
-        $engines = [];
+        $engines = $byHand = [];
         for ($job = 0; $job < $jobs; ++$job) {
             $chance = new RandomSource(crc32("foreign/$this->seed/{$this->family->key()}/$job"));
             $variant = (int) $chance->between(0.0, \count($variants));
             $circuit = $this->family->circuit($this->family->parameters()->read($variants[$variant]));
-            $outcome = $this->job($circuit, $engines[$variant] ??= new Engine(new MemoryStore()), $chance);
+            $byHand[$variant] ??= Hands::of($circuit)->circuit();
+            $engines[$variant] ??= new Engine(new MemoryStore());
+            $outcome = $this->job($circuit, $byHand[$variant], $engines[$variant], $chance);
             if ($outcome !== null) {
                 yield $outcome;
             }
         }
     }
 
-    private function job(CircuitModel $circuit, Engine $engine, RandomSource $chance): ?ForeignOutcome
-    {
+    private function job(
+        CircuitModel $circuit,
+        CircuitModel $byHand,
+        Engine $engine,
+        RandomSource $chance,
+    ): ?ForeignOutcome {
         $kind = $chance->pick([
             'unlisted' => self::UNLISTED,
             'nothing' => self::NOTHING,
@@ -69,7 +75,7 @@ final readonly class ForeignTrial
                     misheard: true,
                 ),
             };
-            $machine = new ForeignMachine($circuit, $scenario, $chance);
+            $machine = new ForeignMachine($byHand, $scenario, $chance);
             $map = $machine->map();
             if ($map !== null) {
                 return $this->worked($circuit, $engine, $scenario, $machine, new CaseFile($map, [], false));
