@@ -9,10 +9,13 @@ use Ispira\Core\Device\Family;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Diagnosis\Trial\ForeignSummary;
 use Ispira\Core\Diagnosis\Trial\ForeignTrial;
+use Ispira\Core\Diagnosis\Trial\IdealObserver;
+use Ispira\Core\Diagnosis\Trial\Observed;
 use Ispira\Core\Diagnosis\Trial\Outcome;
 use Ispira\Core\Diagnosis\Trial\Policy;
 use Ispira\Core\Diagnosis\Trial\Trial;
 use Ispira\Core\Diagnosis\Trial\TrialSummary;
+use Ispira\Core\Kernel\RandomSource;
 
 final class TrialCommand extends Command
 {
@@ -25,6 +28,7 @@ final class TrialCommand extends Command
         {--by-variant : a row for each variant}
         {--world=own : own, or foreign: wider than the engine\'s, with faults that no family lists}
         {--jobs=400 : jobs of the foreign world for each family}
+        {--ideal=0 : jobs with a listed fault of each family that an ideal observer weighs as well, a minute each}
         {--wrong : list the jobs of the foreign world that went wrong}
         {--seed=1}';
 
@@ -93,6 +97,9 @@ final class TrialCommand extends Command
                 $all->take($outcome);
             }
             $this->figures($key, $summary);
+            if ((int) $this->option('ideal') > 0) {
+                $this->ideal($summary);
+            }
         }
         $this->figures('all', $all);
         $this->line("\nstated odds of the verdict on a listed fault against how often it held");
@@ -119,6 +126,44 @@ final class TrialCommand extends Command
         }
 
         return self::SUCCESS;
+    }
+
+    /** What could have been told at best from the readings that the engine asked for. */
+    private function ideal(ForeignSummary $summary): void
+    {
+        $rows = [];
+        foreach (array_slice($summary->of('listed'), 0, (int) $this->option('ideal')) as $number => $outcome) {
+            $observer = new IdealObserver($outcome->byHand, new RandomSource($number));
+            $odds = $observer->odds($outcome->readings);
+            $named = (string) array_key_first($odds);
+            $rows[] = $row = new Observed($outcome, $named, $odds[$named]);
+            if ($this->output->isVerbose()) {
+                $this->line(
+                    sprintf(
+                        '    %-40s engine %s %.3f, ideal %s %.3f',
+                        $outcome->fault,
+                        $outcome->named,
+                        $outcome->probability,
+                        $row->named,
+                        $row->probability,
+                    ),
+                );
+            }
+        }
+        foreach (Observed::compared($rows) as $who => [$right, $undecided, $sure, $stated, $held]) {
+            $this->line(
+                sprintf(
+                    '    %-16s of %d: right %5.1f%%, under 90%% in %5.1f%%, at 90%% and more %d: stated %5.1f%%, held %5.1f%%',
+                    $who,
+                    count($rows),
+                    100 * $right,
+                    100 * $undecided,
+                    $sure,
+                    100 * $stated,
+                    100 * $held,
+                ),
+            );
+        }
     }
 
     private function figures(string $key, ForeignSummary $summary): void

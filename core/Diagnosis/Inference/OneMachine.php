@@ -40,6 +40,20 @@ final class OneMachine
         return new self($circuit, $simulator, DrawnValues::vector($circuit, $simulator->solver, $unknowns));
     }
 
+    /**
+     * Another machine of the same circuit.
+     *
+     * @param array<string, float> $unknowns values of all its unknowns
+     */
+    public function like(array $unknowns): self
+    {
+        return new self(
+            $this->circuit,
+            $this->simulator,
+            DrawnValues::vector($this->circuit, $this->simulator->solver, $unknowns),
+        );
+    }
+
     /** With the netlist's own values. */
     public static function asDeclared(CircuitModel $circuit): self
     {

@@ -25,11 +25,23 @@ use Ispira\Core\Reading\Reading;
  */
 final class ForeignMachine
 {
-    private const SLIPS = 0.015;
+    /** Share of readings that are slips; of those, the shares that are another reading's number, and of the others those a decimal point off. */
+    public const SLIPS = 0.015;
+    public const SLIPS_COPIED = 0.4;
+    public const SLIPS_DECIMAL = 0.5;
 
     /** Ω of leads that nobody zeroed, and share by which meters are off. */
-    private const LEADS = [0.05, 0.4];
-    private const METER_OFF = 0.012;
+    public const LEADS = [0.05, 0.4];
+    public const METER_OFF = 0.012;
+
+    /** Spread of a number over that of {@see MeterAccuracy}, and share of the right speed under which a person calls slow. */
+    public const METER_NOISE = 0.5;
+    public const SLOW_UNDER = [0.82, 0.94];
+    public const DEAD_UNDER = 0.06;
+    public const EAR = 0.015;
+
+    /** Most that a lead that is off its place shows. */
+    public const NEXT_TO_NOTHING = 0.3;
 
     private readonly CircuitModel $circuit;
 
@@ -64,7 +76,7 @@ final class ForeignMachine
                 : Leak::without();
         $this->leads = $chance->between(...self::LEADS);
         $this->off = self::METER_OFF * $chance->normal();
-        $this->slowUnder = $chance->between(0.82, 0.94);
+        $this->slowUnder = $chance->between(...self::SLOW_UNDER);
     }
 
     /**
@@ -136,19 +148,20 @@ final class ForeignMachine
             $number += $this->leads;
         }
 
-        return $number * (1.0 + $this->off) + 0.5 * $this->chance->normal() * MeterAccuracy::spread($quantity, $number);
+        return $number * (1.0 + $this->off) +
+            self::METER_NOISE * $this->chance->normal() * MeterAccuracy::spread($quantity, $number);
     }
 
     private function slipped(float $number, Quantity $quantity): float
     {
-        if ($this->read !== [] && $this->chance->happens(0.4)) {
+        if ($this->read !== [] && $this->chance->happens(self::SLIPS_COPIED)) {
             return array_values($this->read)[(int) $this->chance->between(0.0, \count($this->read))];
         }
-        if ($this->chance->happens(0.5)) {
+        if ($this->chance->happens(self::SLIPS_DECIMAL)) {
             return min($number, 1e3) * 10.0 ** ($this->chance->between(-1.0, 1.0) < 0.0 ? -1 : 1);
         }
 
-        return $quantity === Quantity::Ohms ? \INF : $this->chance->between(0.0, 0.3);
+        return $quantity === Quantity::Ohms ? \INF : $this->chance->between(0.0, self::NEXT_TO_NOTHING);
     }
 
     private static function rounded(float $number): float
@@ -173,10 +186,10 @@ final class ForeignMachine
             return $this->chance->pick(Judged::chances($this->circuit, $test, $number));
         }
         // The person's own threshold, a little unsure of itself.
-        $heard = $number + 0.015 * $this->chance->normal();
+        $heard = $number + self::EAR * $this->chance->normal();
 
         return match (true) {
-            abs($heard) < 0.06 => 'dead',
+            abs($heard) < self::DEAD_UNDER => 'dead',
             $heard < $this->slowUnder => 'slow',
             $heard > 2.0 - $this->slowUnder => 'fast',
             default => 'right',

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Trial;
 
+use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Reading\Reading;
+
 /**
  * How one job of the foreign world went.
  */
@@ -15,6 +18,9 @@ final readonly class ForeignOutcome
      * @param string       $end     verdict, limit of tests, or nothing left to propose
      * @param bool         $refused whether an honest reading was called impossible
      * @param list<string> $path    tests and what they showed
+     * @param list<string> $remedies that are right
+     * @param CircuitModel $byHand  the circuit as its tests are done by hand
+     * @param list<Reading> $readings that stood at the end
      */
     public function __construct(
         public string $family,
@@ -27,6 +33,9 @@ final readonly class ForeignOutcome
         public int $tests,
         public bool $refused,
         public array $path,
+        public array $remedies,
+        public CircuitModel $byHand,
+        public array $readings,
     ) {}
 
     /** Whether a verdict was given that is wrong. */

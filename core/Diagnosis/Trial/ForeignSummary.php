@@ -18,7 +18,7 @@ final class ForeignSummary
     }
 
     /** @return list<ForeignOutcome> */
-    private function of(string $kind): array
+    public function of(string $kind): array
     {
         return array_values(array_filter($this->outcomes, static fn(ForeignOutcome $o): bool => $o->kind === $kind));
     }

@@ -78,7 +78,7 @@ final readonly class ForeignTrial
             $machine = new ForeignMachine($byHand, $scenario, $chance);
             $map = $machine->map();
             if ($map !== null) {
-                return $this->worked($circuit, $engine, $scenario, $machine, new CaseFile($map, [], false));
+                return $this->worked($circuit, $byHand, $engine, $scenario, $machine, new CaseFile($map, [], false));
             }
         }
 
@@ -87,6 +87,7 @@ final readonly class ForeignTrial
 
     private function worked(
         CircuitModel $circuit,
+        CircuitModel $byHand,
         Engine $engine,
         ForeignScenario $scenario,
         ForeignMachine $machine,
@@ -106,14 +107,16 @@ final readonly class ForeignTrial
                     $cause ??= isset($checked[$check->test]) ? null : $check->test;
                 }
                 if ($cause === null) {
-                    return $this->outcome($scenario, $diagnosis, 'verdict', $tests, $refused, $path);
+                    $end = 'verdict';
+                    break;
                 }
                 $checked[$cause] = true;
                 $case = $case->with($machine->read('r' . $number++, $circuit->tests[$cause]));
                 continue;
             }
             if ($tests >= self::MOST_TESTS) {
-                return $this->outcome($scenario, $diagnosis, 'limit', $tests, $refused, $path);
+                $end = 'limit';
+                break;
             }
             $doubtful = $this->doubtful($case, $diagnosis, $again);
             if ($doubtful !== null) {
@@ -122,7 +125,8 @@ final readonly class ForeignTrial
             }
             $test = $doubtful === null ? $diagnosis->next->test ?? null : $circuit->tests[$doubtful[1]];
             if ($test === null) {
-                return $this->outcome($scenario, $diagnosis, 'nothing', $tests, $refused, $path);
+                $end = 'nothing';
+                break;
             }
             ++$tests;
             $reading = $machine->read('r' . $number++, $test);
@@ -131,6 +135,23 @@ final readonly class ForeignTrial
                 (\is_float($reading->value) ? sprintf('%.4g', $reading->value) : $reading->value ?? 'over');
             $case = $case->with($reading);
         }
+        $leading = $diagnosis->suspects[0];
+
+        return new ForeignOutcome(
+            $this->family->key(),
+            $scenario->kind,
+            $scenario->name,
+            \in_array($leading->remedy, $scenario->right, true),
+            $leading->remedy,
+            $leading->probability,
+            $end,
+            $tests,
+            $refused,
+            $path,
+            $scenario->right,
+            $byHand,
+            $case->standing(),
+        );
     }
 
     /**
@@ -148,31 +169,6 @@ final readonly class ForeignTrial
         }
 
         return null;
-    }
-
-    /** @param list<string> $path tests and what they showed */
-    private function outcome(
-        ForeignScenario $scenario,
-        Diagnosis $diagnosis,
-        string $end,
-        int $tests,
-        bool $refused,
-        array $path,
-    ): ForeignOutcome {
-        $leading = $diagnosis->suspects[0];
-
-        return new ForeignOutcome(
-            $this->family->key(),
-            $scenario->kind,
-            $scenario->name,
-            \in_array($leading->remedy, $scenario->right, true),
-            $leading->remedy,
-            $leading->probability,
-            $end,
-            $tests,
-            $refused,
-            $path,
-        );
     }
 
     /** @param array<string, Hypothesis> $hypotheses */
