@@ -102,7 +102,7 @@ final readonly class CircuitModel
         $faults = $this->conducting->faults($faults);
         $setUps = array_map(static fn(SetUp $s): SetUp => $s->isolated ? $s->withoutSources($netlist) : $s, $setUps);
         $this->hash = hash(
-            'sha256',
+            'xxh128',
             serialize([$identity, self::VERSION, $netlist, $positions, $setUps, $tests, $faults, $unknowns]),
         );
         $this->positions = array_column($positions, null, 'key');

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
+use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
@@ -57,6 +60,57 @@ final class HandsTest extends TestCase
                 );
             }
         }
+    }
+
+    public function testALeadThatGoesElsewhereThanItsWordsIsSeen(): void
+    {
+        $circuit = self::radiatorFan();
+        $declared = $circuit->tests['fan-volts@low'];
+        $elsewhere = new Test(
+            $declared->key,
+            $declared->text,
+            $declared->setUp,
+            Probe::volts('resistor-in', '0'),
+            $declared->minutes,
+            words: $declared->words,
+        );
+        $byHand = Hands::of($circuit->with(['elsewhere'], tests: [$elsewhere]))->circuit();
+        self::assertEquals($declared->probe, $byHand->tests[$declared->key]->probe);
+        self::assertNotEquals($elsewhere->probe, $byHand->tests[$declared->key]->probe);
+    }
+
+    public function testWhatComesOffIsReadFromTheWordsAlone(): void
+    {
+        $circuit = self::radiatorFan();
+        $setUps = array_map(
+            static fn(SetUp $one): SetUp => $one->key === 'out-a'
+                ? new SetUp($one->key, $one->position, [], $one->text, $one->kind, still: true)
+                : $one,
+            array_values($circuit->setUps),
+        );
+        $byHand = Hands::of($circuit->with(['nothing off'], setUps: $setUps))->circuit();
+        $opened = array_map(
+            static fn(Adjustment $one): string => $one->parameter,
+            $byHand->setUps[$byHand->tests['fan-ohms-a']->setUp]->adjustments,
+        );
+        self::assertContains('plug-a.ohms', $opened);
+        self::assertContains('plug-minus-a.ohms', $opened);
+    }
+
+    public function testWordsThatNobodyKnowsAreRefused(): void
+    {
+        $circuit = self::radiatorFan();
+        $strange = new Test('strange', 'speed', 'high', Probe::volts('fed', '0'), 1.0, words: ['position' => 'high']);
+        $this->expectException(\LogicException::class);
+        $this->expectExceptionMessage('Nobody knows where the leads go');
+        Hands::of($circuit->with(['strange'], tests: [$strange]))->circuit();
+    }
+
+    private static function radiatorFan(): CircuitModel
+    {
+        $family = FamilyRegistry::shipped()->get('radiator-fan');
+
+        return $family->circuit($family->parameters()->read([]));
     }
 
     /** Whether both are the same to the letter, so that nothing need be solved. */
