@@ -103,7 +103,7 @@ final readonly class DemoHistory
         while (count($made) < self::JOBS) {
             [$name, $place, $model, $family] = self::UNITS[(int) substr($chance->pick($weights), 5)];
             $kind = $this->families->get($family);
-            $parameters = $kind->parameters()->read(DemoWorkshop::circuitOf($model));
+            $parameters = $kind->parameters()->read(DemoUnits::circuitOf($model));
             $circuit = $kind->circuit($parameters);
             $engines[$model] ??= new Engine(new MemoryStore());
             $worlds[$family] ??= new SimulatedWorkshop(
