@@ -16,8 +16,8 @@ use Ispira\Core\Reading\MeterAccuracy;
 final readonly class Assimilation
 {
     /** A second world beside the usual one: its share, and how many times wider its unknown values are spread. */
-    private const TAIL_SHARE = 0.12;
-    private const TAIL_WIDTH = 2.5;
+    public const TAIL_SHARE = 0.12;
+    public const TAIL_WIDTH = 2.5;
 
     /** Share of slips that are a decimal point in the wrong place; the others may be anything that a meter shows. */
     private const DECIMAL_POINT = 0.25;

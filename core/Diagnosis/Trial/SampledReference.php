@@ -7,6 +7,7 @@ namespace Ispira\Core\Diagnosis\Trial;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
+use Ispira\Core\Diagnosis\Inference\Assimilation;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\Judged;
@@ -23,8 +24,15 @@ use Ispira\Core\Reading\Reading;
  */
 final class SampledReference
 {
+    /** Every so many machines one comes from the wider world, and the farthest that a value lies from its middle. */
+    private const WIDE_EVERY = 4;
+    private const FARTHEST = 4.5;
+
     /** @var list<OneMachine> */
     private array $machines = [];
+
+    /** @var list<float> what each of them counts */
+    private array $counts = [];
 
     /** @var list<array{0: float, 1: float}> of each machine: deviations of the degrees of a first and a second fault */
     private array $degrees = [];
@@ -36,8 +44,19 @@ final class SampledReference
         int $draws,
         private readonly float $scale,
     ) {
+        $any = OneMachine::asDeclared($circuit);
+        $ofWide = 1.0 / self::WIDE_EVERY;
         for ($draw = 0; $draw < $draws; ++$draw) {
-            $this->machines[] = OneMachine::drawn($circuit, $chance->normal(...));
+            $wide = $draw % self::WIDE_EVERY === 0;
+            $values = [];
+            foreach ($circuit->unknowns as $unknown) {
+                $z = ($wide ? Assimilation::TAIL_WIDTH : 1.0) * $chance->normal();
+                $values[$unknown->name] = $unknown->at(max(-self::FARTHEST, min(self::FARTHEST, $z)));
+            }
+            $this->machines[] = $any->like($values);
+            $this->counts[] = $wide
+                ? Assimilation::TAIL_SHARE / $ofWide
+                : (1.0 - Assimilation::TAIL_SHARE) / (1.0 - $ofWide);
             $this->degrees[] = [$chance->even(), $chance->even()];
         }
     }
@@ -52,17 +71,37 @@ final class SampledReference
         $sum = 0.0;
         foreach ($this->machines as $draw => $machine) {
             $state = $hypothesis->hasDegree() ? $hypothesis->inDegree(...$this->degrees[$draw]) : $hypothesis;
-            $weight = 1.0;
+            $weight = $this->counts[$draw];
             foreach ($readings as $reading) {
                 $test = $this->circuit->tests[$reading->test];
                 $weight *= $test->probe->quantity->isNumber()
-                    ? $this->number($reading, $machine->shows($test, $state), $test)
+                    ? $this->number($reading, $machine->shows($test, $state), $test) *
+                        $this->steadiness($reading, $test, $state, $machine, $sound)
                     : $this->choice($reading, $test, $hypothesis, $state, $machine, $sound);
             }
             $sum += $weight;
         }
 
         return $sum / \count($this->machines);
+    }
+
+    /** A bad joint is felt where a meter shows it at all. */
+    private function steadiness(
+        Reading $reading,
+        Test $test,
+        Hypothesis $state,
+        OneMachine $machine,
+        Hypothesis $sound,
+    ): float {
+        return Likelihood::ofSteadiness(
+            $reading->steady,
+            $state->isLoose() &&
+                MeterAccuracy::tellsApart(
+                    $test->probe->quantity,
+                    $machine->shows($test, $state),
+                    $machine->shows($test, $sound),
+                ),
+        );
     }
 
     private function choice(
