@@ -39,6 +39,9 @@ final class Belief
     /** @var array<string, array<string, float>> likelihood by reading id and hypothesis key */
     public array $fit = [];
 
+    /** @var array<string, list<float>> what was heard in visits without numbers, by hypothesis and machine: {@see Heard} */
+    private array $heard = [];
+
     /** @var array<string, Posterior> the same over all draws or over the few, by hypothesis */
     private array $posteriors = [];
 
@@ -54,7 +57,7 @@ final class Belief
         private readonly float $scale,
     ) {
         $sound = $hypotheses[HypothesisList::NOTHING_WRONG];
-        $this->judging = new Judging($predictions, $sound);
+        $this->judging = new Judging($predictions, $sound, new Heard($predictions));
         $this->somethingElse = new SomethingElse($predictions, $this->judging, $sound, $scale);
         foreach ($hypotheses as $key => $hypothesis) {
             $this->weights[$key] = $hypothesis->prior;
@@ -102,7 +105,7 @@ final class Belief
      */
     public function take(array $readings): void
     {
-        $this->learned = $this->posteriors = [];
+        $this->learned = $this->posteriors = $this->heard = [];
         $visits = Visit::all($this->predictions->circuit, $readings);
         $log = $slips = [];
         foreach ($this->weights as $key => $weight) {
@@ -115,7 +118,9 @@ final class Belief
         foreach ($this->tellingFirst($judged) as $visit) {
             $log = self::followed($log);
             foreach ($log as $key => $_) {
-                $log[$key] += $this->weigh($this->hypotheses[$key], [$visit], $slips);
+                $before = $this->heard[$key] ?? [];
+                $log[$key] += $this->weigh($this->hypotheses[$key], [$visit], $slips, heard: $before);
+                $this->heard[$key] = $before;
             }
         }
         $log = self::followed($log);
@@ -139,8 +144,7 @@ final class Belief
         for ($first = 1; ; $first *= 2) {
             $roughly = [];
             foreach ($log as $key => $one) {
-                $roughly[$key] =
-                    $one + $this->weigh($this->hypotheses[$key], \array_slice($visits, 0, $first), $slips, true);
+                $roughly[$key] = $one + $this->afterwards($key, \array_slice($visits, 0, $first), $slips, true);
             }
             if ($first >= \count($visits)) {
                 break;
@@ -152,7 +156,7 @@ final class Belief
             $log[$key] =
                 $roughly[$key] < $floor && $key !== HypothesisList::NOTHING_WRONG
                     ? $roughly[$key]
-                    : $one + $this->weigh($this->hypotheses[$key], $visits, $slips);
+                    : $one + $this->afterwards($key, $visits, $slips);
         }
 
         return $log;
@@ -226,11 +230,17 @@ final class Belief
      * @param list<Visit>                         $visits
      * @param array<string, array<string, float>> $slips  filled by reading and hypothesis
      * @param bool                                $few    over the few draws for judging
+     * @param list<float>                         $heard  by machine, what was heard before; then with what was heard here
      */
-    private function weigh(Hypothesis $hypothesis, array $visits, array &$slips, bool $few = false): float
-    {
+    private function weigh(
+        Hypothesis $hypothesis,
+        array $visits,
+        array &$slips,
+        bool $few = false,
+        array &$heard = [],
+    ): float {
         $sound = $this->hypotheses[HypothesisList::NOTHING_WRONG];
-        $log = 0.0;
+        $log = -Heard::together($heard);
         $measured = [];
         foreach ($visits as $visit) {
             if ($hypothesis->key === HypothesisList::SOMETHING_ELSE) {
@@ -250,10 +260,12 @@ final class Belief
                 $present = $present->mixed($absent, 1.0 / (1.0 + exp($away - $shows)), self::SHOWS, $chosen->log);
             }
             $log += $this->counted($present, $hypothesis, $slips);
+            $heard = Heard::and($heard, $present->heard);
             foreach ($visit->measurements as $measurement) {
                 $measured[] = [$measurement, $state];
             }
         }
+        $log += Heard::together($heard);
         if ($measured === []) {
             return $log;
         }
@@ -271,6 +283,19 @@ final class Belief
         }
 
         return $log + $learned->logEvidence;
+    }
+
+    /**
+     * The same after what was heard in visits without numbers.
+     *
+     * @param list<Visit>                         $visits
+     * @param array<string, array<string, float>> $slips  filled by reading and hypothesis
+     */
+    private function afterwards(string $key, array $visits, array &$slips, bool $few = false): float
+    {
+        $heard = $this->heard[$key] ?? [];
+
+        return $this->weigh($this->hypotheses[$key], $visits, $slips, $few, $heard);
     }
 
     /** @param array<string, array<string, float>> $slips */

@@ -20,10 +20,11 @@ final class Judging
     /** Chance that a fan that changes is called so, and that one that does not is. */
     private const CALLED_CHANGING = ['changes' => 0.95, 'not' => 0.01];
 
-    /** @var array<string, array{0: float, 1: float}> so that equal predictions are weighed once */
-    private array $memory = [];
-
-    public function __construct(private readonly Predictions $predictions, private readonly Hypothesis $sound) {}
+    public function __construct(
+        private readonly Predictions $predictions,
+        private readonly Hypothesis $sound,
+        public readonly Heard $heard,
+    ) {}
 
     /**
      * @param Hypothesis $state   the hypothesis itself, or the sound circuit while an intermittent fault is away
@@ -32,12 +33,16 @@ final class Judging
     public function weigh(Hypothesis $hypothesis, Hypothesis $state, Visit $visit, bool $noticed): Weighed
     {
         $log = $visit->misbehaved === null ? 0.0 : log(Misbehaviour::likelihood($visit->misbehaved, $noticed));
-        $fits = $slips = [];
+        $fits = $slips = $heard = [];
         foreach ($visit->judged as $reading) {
             $test = $this->predictions->circuit->tests[$reading->test];
             [$one, $right] = $this->choice($hypothesis, $state, $reading, $test);
             $times = $hypothesis->comesAndGoes || $test->repeatable ? 1 : $visit->times($test->key);
-            $log += log(max($one, 1e-300)) * self::counts($times);
+            if ($hypothesis->comesAndGoes || $test->probe->quantity === Quantity::Observation) {
+                $log += log(max($one, 1e-300)) * self::counts($times);
+            } else {
+                $heard = Heard::and($heard, $this->heard->logs($state, $reading, $test), self::counts($times));
+            }
             $fits[$reading->id] = $one;
             $slips[$reading->id] = $one > 0.0 ? 1.0 - $right / $one : 1.0;
         }
@@ -45,7 +50,7 @@ final class Judging
             $log += log($this->steadiness($hypothesis, $measurement));
         }
 
-        return new Weighed($log, $fits, $slips);
+        return new Weighed($log, $fits, $slips, $heard);
     }
 
     /** What each of several equal judgements counts: the second half, the third a third of the first, whatever their order. */
@@ -87,7 +92,7 @@ final class Judging
 
             return Likelihood::ofChoice($chances, (string) $reading->value, $reading->slip());
         }
-        [$one, $right] = $this->heard($state, $reading, $test);
+        [$one, $right] = $this->heard->chance($state, $reading, $test);
         if ($hypothesis->comesAndGoes && $state === $hypothesis && $this->differs($hypothesis, $test)) {
             $called = self::CALLED_CHANGING[$reading->value === SpeedState::CutsOut->value ? 'changes' : 'not'];
             $changing = self::SHOWS_CHANGING * $called;
@@ -104,28 +109,5 @@ final class Judging
             $this->predictions->of($hypothesis, $test)[0],
             $this->predictions->of($this->sound, $test)[0],
         );
-    }
-
-    /** @return array{0: float, 1: float} mean over the draws */
-    public function heard(Hypothesis $state, Reading $reading, Test $test): array
-    {
-        $packed = $this->predictions->packed($state, $test);
-        $memory = "$reading->id|$packed";
-        if (!isset($this->memory[$memory])) {
-            $sums = [0.0, 0.0];
-            $ratios = Predictions::unpacked($packed);
-            foreach ($ratios as $ratio) {
-                [$one, $right] = Likelihood::ofChoice(
-                    Judged::chances($this->predictions->circuit, $test, $ratio),
-                    (string) $reading->value,
-                    $reading->slip(),
-                );
-                $sums[0] += $one;
-                $sums[1] += $right;
-            }
-            $this->memory[$memory] = [$sums[0] / \count($ratios), $sums[1] / \count($ratios)];
-        }
-
-        return $this->memory[$memory];
     }
 }

@@ -21,7 +21,7 @@ use Ispira\Core\Reading\Reading;
 final class Predictions
 {
     /** Difference of two heard speeds, as shares of full speed, that no ear tells apart. */
-    private const SOUNDS_ALIKE = 0.01;
+    private const SOUNDS_ALIKE = 0.003;
 
     /** @var array<string, string> packed, by "hypothesis|test" */
     private array $cells;

@@ -75,7 +75,7 @@ final readonly class SomethingElse
         $usual =
             $test->probe->quantity === Quantity::Observation
                 ? $circuit->observations[$test->probe->at]->usual[(string) $reading->value] ?? 0.0
-                : $this->judging->heard($this->sound, $reading, $test)[0];
+                : $this->judging->heard->chance($this->sound, $reading, $test)[0];
         // What is only looked at stays as it is more often than not: most places are not the fault's.
         $share = $test->probe->quantity === Quantity::Observation ? 0.85 : self::AS_SOUND;
 

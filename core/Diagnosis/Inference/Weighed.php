@@ -13,8 +13,15 @@ final readonly class Weighed
      * @param float                $log   natural logarithm of the likelihood
      * @param array<string, float> $fits  likelihood by reading id
      * @param array<string, float> $slips share of a slip by reading id
+     * @param list<float>          $heard natural logarithms of the likelihood of what was heard, by machine of
+     *     {@see Heard}; not in $log
      */
-    public function __construct(public float $log, public array $fits = [], public array $slips = []) {}
+    public function __construct(
+        public float $log,
+        public array $fits = [],
+        public array $slips = [],
+        public array $heard = [],
+    ) {}
 
     /**
      * What comes and goes: these while it shows, the others while it is away.

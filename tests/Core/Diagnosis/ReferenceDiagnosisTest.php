@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Diagnosis;
 
 use Ispira\Core\Circuit\SolvedState;
+use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
@@ -30,6 +31,9 @@ final class ReferenceDiagnosisTest extends TestCase
 {
     /** What the engine may save itself the solving of. */
     private const A_POINT = 0.01;
+
+    /** Machines along the line from one draw to its mirror image: where, in deviations, and how many of a hundred. */
+    private const ALONG = [[-1.95, 8], [-1.05, 17], [-0.35, 25], [0.35, 25], [1.05, 17], [1.95, 8]];
 
     #[DataProviderExternal(Families::class, 'all')]
     public function testTheEngineIsBayesRuleOverTheSimulatedCircuits(string $family): void
@@ -89,8 +93,22 @@ final class ReferenceDiagnosisTest extends TestCase
         foreach ($bench->hypotheses as $hypothesis) {
             $weight = $hypothesis->prior;
             $present = $absent = [];
+            $together = null;
             foreach ($readings as $reading) {
                 $test = $bench->circuit->tests[$reading->test];
+                if (
+                    !$test->probe->quantity->isNumber() &&
+                    !$hypothesis->comesAndGoes &&
+                    $hypothesis->key !== 'something-else'
+                ) {
+                    // One machine is heard in all positions.
+                    $each = self::byMachine($bench, $simulator, $hypothesis, $test, (string) $reading->value);
+                    $together =
+                        $together === null
+                            ? $each
+                            : array_map(static fn(float $a, float $b): float => $a * $b, $together, $each);
+                    continue;
+                }
                 $of = static fn(Hypothesis $state): float => self::likelihood(
                     $bench,
                     $simulator,
@@ -112,6 +130,7 @@ final class ReferenceDiagnosisTest extends TestCase
             foreach ($present as $setUp => $likelihood) {
                 $weight *= $hypothesis->comesAndGoes ? 0.45 * $likelihood + 0.55 * $absent[$setUp] : $likelihood;
             }
+            $weight *= $together === null ? 1.0 : self::ofAllMachines($together);
             $weights[$hypothesis->remedy()] = ($weights[$hypothesis->remedy()] ?? 0.0) + $weight;
         }
         $total = array_sum($weights);
@@ -246,14 +265,45 @@ final class ReferenceDiagnosisTest extends TestCase
         Test $test,
         string $answer,
     ): float {
-        $sum = 0.0;
-        $heard = self::heard($bench, $simulator, $hypothesis, $test);
-        foreach ($heard as $ratio) {
-            $chances = Judged::chances($bench->circuit, $test, $ratio);
-            $sum += 0.98 * ($chances[$answer] ?? 0.0) + 0.02 / \count($chances);
+        return self::ofAllMachines(self::byMachine($bench, $simulator, $hypothesis, $test, $answer));
+    }
+
+    /** @return list<float> likelihood of an answer with each machine along the lines */
+    private static function byMachine(
+        Bench $bench,
+        Simulator $simulator,
+        Hypothesis $hypothesis,
+        Test $test,
+        string $answer,
+    ): array {
+        $likelihoods = [];
+        foreach (array_chunk(self::heard($bench, $simulator, $hypothesis, $test), 2) as [$one, $other]) {
+            $straight =
+                $bench->circuit->kindIn($test) === PositionKind::Runs &&
+                !is_nan($one) &&
+                !is_nan($other) &&
+                abs($one) < 0.07 === abs($other) < 0.07;
+            foreach (self::ALONG as [$at, $_]) {
+                $between = max(0.0, 0.5 * ($one + $other) + 0.5 * $at * ($one - $other));
+                $chances = Judged::chances($bench->circuit, $test, $straight ? $between : ($at > 0 ? $one : $other));
+                $likelihoods[] = 0.98 * ($chances[$answer] ?? 0.0) + 0.02 / \count($chances);
+            }
         }
 
-        return $sum / \count($heard);
+        return $likelihoods;
+    }
+
+    /** @param list<float> $likelihoods by machine */
+    private static function ofAllMachines(array $likelihoods): float
+    {
+        $sum = $all = 0.0;
+        foreach ($likelihoods as $machine => $likelihood) {
+            $share = self::ALONG[$machine % \count(self::ALONG)][1];
+            $sum += $share * $likelihood;
+            $all += $share;
+        }
+
+        return $sum / $all;
     }
 
     /** @return list<float> speed over the right one, or over full speed where none is right, one a draw */
