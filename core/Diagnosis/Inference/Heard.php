@@ -18,39 +18,33 @@ use Ispira\Core\Reading\Reading;
 final class Heard
 {
     /** Places along a line, in deviations, and what share of machines each stands for: their deviation is one. */
-    private const PLACES = [-1.95, -1.05, -0.35, 0.35, 1.05, 1.95];
-    private const SHARES = [0.08, 0.17, 0.25, 0.25, 0.17, 0.08];
+    private const PLACES = [-1.66, -0.58, 0.58, 1.66];
+    private const SHARES = [0.14, 0.36, 0.36, 0.14];
 
     /** Speeds under this stand still: between one that does and one that does not is no line. */
     private const STANDS_UNDER = 0.07;
 
-    /** @var array<string, list<array{0: float, 1: float}>> */
+    /** Speeds that lie within this of each other are one: ears tell a hundred and fifty times as much. */
+    private const NOBODY_TELLS = 1e-4;
+
+    /** @var array<string, array{0: array{0: float, 1: float}, 1: list<float>}> */
     private array $memory = [];
+
+    /** @var array<string, array<array-key, array{0: float, 1: float, 2: float}>> by reading and speed */
+    private array $known = [];
 
     public function __construct(private readonly Predictions $predictions) {}
 
     /** @return array{0: float, 1: float} likelihood of one reading, and its part that is no slip */
     public function chance(Hypothesis $state, Reading $reading, Test $test): array
     {
-        $sums = [0.0, 0.0];
-        $places = $this->places($state, $reading, $test);
-        foreach ($places as $place => [$one, $right]) {
-            $share = self::SHARES[$place % \count(self::SHARES)];
-            $sums[0] += $share * $one;
-            $sums[1] += $share * $right;
-        }
-        $lines = \count($places) / \count(self::SHARES);
-
-        return [$sums[0] / $lines, $sums[1] / $lines];
+        return $this->weighed($state, $reading, $test)[0];
     }
 
     /** @return list<float> natural logarithms of the likelihood of one reading, by machine */
     public function logs(Hypothesis $state, Reading $reading, Test $test): array
     {
-        return array_map(
-            static fn(array $one): float => log(max($one[0], 1e-300)),
-            $this->places($state, $reading, $test),
-        );
+        return $this->weighed($state, $reading, $test)[1];
     }
 
     /**
@@ -93,31 +87,47 @@ final class Heard
         return $most + log(($sum * \count(self::SHARES)) / \count($logs));
     }
 
-    /** @return list<array{0: float, 1: float}> */
-    private function places(Hypothesis $state, Reading $reading, Test $test): array
+    /** @return array{0: array{0: float, 1: float}, 1: list<float>} over all machines, and logarithms by machine */
+    private function weighed(Hypothesis $state, Reading $reading, Test $test): array
     {
         $packed = $this->predictions->packed($state, $test);
         $memory = "$reading->id|$packed";
         if (isset($this->memory[$memory])) {
             return $this->memory[$memory];
         }
-        $circuit = $this->predictions->circuit;
-        $lines = $circuit->kindIn($test) === PositionKind::Runs;
+        $straight = $this->predictions->circuit->kindIn($test) === PositionKind::Runs;
         $ratios = Predictions::unpacked($packed);
-        $places = $known = [];
+        $known = &$this->known[$reading->id];
+        $logs = [];
+        $all = $right = 0.0;
         for ($row = 0; $row < \count($ratios); $row += 2) {
             [$one, $other] = [$ratios[$row], $ratios[$row + 1]];
-            foreach (self::PLACES as $at) {
-                $ratio = $lines ? self::between($one, $other, $at) : ($at > 0.0 ? $one : $other);
-                $places[] = $known[(string) $ratio] ??= Likelihood::ofChoice(
-                    Judged::chances($circuit, $test, $ratio),
-                    (string) $reading->value,
-                    $reading->slip(),
-                );
+            foreach (self::PLACES as $place => $at) {
+                $ratio = $straight ? self::between($one, $other, $at) : ($at > 0.0 ? $one : $other);
+                [$fits, $log, $noSlip] = $known[
+                    is_nan($ratio) ? 'chatters' : (int) round($ratio / self::NOBODY_TELLS)
+                ] ??= $this->called($reading, $test, $ratio);
+                $logs[] = $log;
+                $all += self::SHARES[$place] * $fits;
+                $right += self::SHARES[$place] * $noSlip;
             }
         }
 
-        return $this->memory[$memory] = $places;
+        $lines = \count($ratios) / 2;
+
+        return $this->memory[$memory] = [[$all / $lines, $right / $lines], $logs];
+    }
+
+    /** @return array{0: float, 1: float, 2: float} likelihood, its natural logarithm, and its part that is no slip */
+    private function called(Reading $reading, Test $test, float $ratio): array
+    {
+        [$one, $right] = Likelihood::ofChoice(
+            Judged::chances($this->predictions->circuit, $test, $ratio),
+            (string) $reading->value,
+            $reading->slip(),
+        );
+
+        return [$one, log(max($one, 1e-300)), $right];
     }
 
     private static function between(float $one, float $other, float $at): float
