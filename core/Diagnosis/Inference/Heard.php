@@ -18,8 +18,8 @@ use Ispira\Core\Reading\Reading;
 final class Heard
 {
     /** Places along a line, in deviations, and what share of machines each stands for: their deviation is one. */
-    private const PLACES = [-1.66, -0.58, 0.58, 1.66];
-    private const SHARES = [0.14, 0.36, 0.36, 0.14];
+    private const PLACES = [-1.95, -1.05, -0.35, 0.35, 1.05, 1.95];
+    private const SHARES = [0.08, 0.17, 0.25, 0.25, 0.17, 0.08];
 
     /** Speeds under this stand still: between one that does and one that does not is no line. */
     private const STANDS_UNDER = 0.07;

@@ -21,13 +21,13 @@ final class HeardTest extends TestCase
 
     public function testWhatIsTheSameForAllMachinesIsThat(): void
     {
-        self::assertEqualsWithDelta(log(0.3), Heard::together(array_fill(0, 12, log(0.3))), 1e-12);
+        self::assertEqualsWithDelta(log(0.3), Heard::together(array_fill(0, 18, log(0.3))), 1e-12);
     }
 
     public function testTwoThingsThatNoMachineDoesBothAreUnlikely(): void
     {
         // Half of all machines do the one for certain, the other half the other.
-        $one = array_map(static fn(int $place): float => log($place % 4 < 2 ? 1.0 : 1e-6), range(0, 11));
+        $one = array_map(static fn(int $place): float => log($place % 6 < 3 ? 1.0 : 1e-6), range(0, 17));
         $other = array_reverse($one);
         self::assertEqualsWithDelta(log(0.5), Heard::together($one), 1e-5);
         self::assertEqualsWithDelta(log(0.5), Heard::together($other), 1e-5);
@@ -37,7 +37,7 @@ final class HeardTest extends TestCase
 
     public function testWhatIsHeardAgainCountsLess(): void
     {
-        $once = array_fill(0, 12, log(0.2));
+        $once = array_fill(0, 18, log(0.2));
         self::assertEqualsWithDelta(1.5 * log(0.2), Heard::together(Heard::and($once, $once, 0.5)), 1e-12);
     }
 
