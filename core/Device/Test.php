@@ -49,6 +49,29 @@ final readonly class Test
         $this->contact = $contact ?? Contact::usual($probe->quantity);
     }
 
+    /** The same in another set-up, with the leads elsewhere. */
+    public function doneIn(string $setUp, Probe $probe): self
+    {
+        return new self(
+            $this->key,
+            $this->text,
+            $setUp,
+            $probe,
+            $this->minutes,
+            $this->access,
+            $this->cautions,
+            $this->tools,
+            $this->words,
+            $this->offered,
+            $this->repeatable,
+            $this->asked,
+            $this->trap,
+            $this->contact,
+            $this->possible,
+            $this->plate,
+        );
+    }
+
     /** Its key without the position in which it is read. */
     public function name(): string
     {

@@ -19,7 +19,7 @@ final class RandomSource
     private const HALF = 4_294_967_296.0;
 
     /** √3: as far as what is even reaches on either side, in standard deviations. */
-    private const EVENLY = 1.7320508;
+    public const EVENLY = 1.7320508;
 
     private readonly Xoshiro256StarStar $engine;
 

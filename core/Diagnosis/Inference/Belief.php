@@ -118,9 +118,8 @@ final class Belief
         foreach ($this->tellingFirst($judged) as $visit) {
             $log = self::followed($log);
             foreach ($log as $key => $_) {
-                $before = $this->heard[$key] ?? [];
-                $log[$key] += $this->weigh($this->hypotheses[$key], [$visit], $slips, heard: $before);
-                $this->heard[$key] = $before;
+                [$more, $this->heard[$key]] = $this->weigh($this->hypotheses[$key], [$visit], $slips);
+                $log[$key] += $more;
             }
         }
         $log = self::followed($log);
@@ -144,7 +143,8 @@ final class Belief
         for ($first = 1; ; $first *= 2) {
             $roughly = [];
             foreach ($log as $key => $one) {
-                $roughly[$key] = $one + $this->afterwards($key, \array_slice($visits, 0, $first), $slips, true);
+                $roughly[$key] =
+                    $one + $this->weigh($this->hypotheses[$key], \array_slice($visits, 0, $first), $slips, true)[0];
             }
             if ($first >= \count($visits)) {
                 break;
@@ -156,7 +156,7 @@ final class Belief
             $log[$key] =
                 $roughly[$key] < $floor && $key !== HypothesisList::NOTHING_WRONG
                     ? $roughly[$key]
-                    : $one + $this->afterwards($key, $visits, $slips);
+                    : $one + $this->weigh($this->hypotheses[$key], $visits, $slips)[0];
         }
 
         return $log;
@@ -217,7 +217,7 @@ final class Belief
         $sound = [];
         foreach ($visits as $number => $visit) {
             $slips = [];
-            $sound[$number] = $this->weigh($this->hypotheses[HypothesisList::NOTHING_WRONG], [$visit], $slips);
+            $sound[$number] = $this->weigh($this->hypotheses[HypothesisList::NOTHING_WRONG], [$visit], $slips)[0];
         }
         asort($sound);
 
@@ -225,20 +225,18 @@ final class Belief
     }
 
     /**
-     * Natural logarithm of the likelihood of visits; what they teach goes into {@see $learned}.
+     * Natural logarithm of the likelihood of visits after those of {@see $heard}, and what was heard with theirs, by
+     * machine; what they teach goes into {@see $learned}.
      *
      * @param list<Visit>                         $visits
      * @param array<string, array<string, float>> $slips  filled by reading and hypothesis
      * @param bool                                $few    over the few draws for judging
-     * @param list<float>                         $heard  by machine, what was heard before; then with what was heard here
+     *
+     * @return array{0: float, 1: list<float>}
      */
-    private function weigh(
-        Hypothesis $hypothesis,
-        array $visits,
-        array &$slips,
-        bool $few = false,
-        array &$heard = [],
-    ): float {
+    private function weigh(Hypothesis $hypothesis, array $visits, array &$slips, bool $few = false): array
+    {
+        $heard = $this->heard[$hypothesis->key] ?? [];
         $sound = $this->hypotheses[HypothesisList::NOTHING_WRONG];
         $log = -Heard::together($heard);
         $measured = [];
@@ -267,7 +265,7 @@ final class Belief
         }
         $log += Heard::together($heard);
         if ($measured === []) {
-            return $log;
+            return [$log, $heard];
         }
         $learned = $this->learned[$hypothesis->key] = Assimilation::of(
             $measured,
@@ -282,20 +280,7 @@ final class Belief
             }
         }
 
-        return $log + $learned->logEvidence;
-    }
-
-    /**
-     * The same after what was heard in visits without numbers.
-     *
-     * @param list<Visit>                         $visits
-     * @param array<string, array<string, float>> $slips  filled by reading and hypothesis
-     */
-    private function afterwards(string $key, array $visits, array &$slips, bool $few = false): float
-    {
-        $heard = $this->heard[$key] ?? [];
-
-        return $this->weigh($this->hypotheses[$key], $visits, $slips, $few, $heard);
+        return [$log + $learned->logEvidence, $heard];
     }
 
     /** @param array<string, array<string, float>> $slips */

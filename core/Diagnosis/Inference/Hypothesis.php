@@ -31,6 +31,12 @@ final readonly class Hypothesis
         public int $ofFirst = \PHP_INT_MAX,
     ) {}
 
+    /** A sound circuit alone, where no odds are in question. */
+    public static function sound(): self
+    {
+        return new self(HypothesisList::NOTHING_WRONG, [], [], 1.0, []);
+    }
+
     /** The same with another chance before any reading. */
     public function weighing(float $prior): self
     {

@@ -80,7 +80,7 @@ final class LoosePart
         if ($test->probe->quantity !== Quantity::Ohms) {
             return true;
         }
-        $sound = $machine->shows($test, new Hypothesis(HypothesisList::NOTHING_WRONG, [], [], 1.0, []));
+        $sound = $machine->shows($test, Hypothesis::sound());
         foreach ($own as $fault) {
             foreach (\array_slice($fault->severities, -1) as $worst) {
                 $state = new Hypothesis($fault->key, [$fault], [], 1.0, $worst->adjustments);

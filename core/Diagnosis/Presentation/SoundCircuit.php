@@ -11,7 +11,6 @@ use Ispira\Core\Device\Drawing\PotentialWords;
 use Ispira\Core\Device\SetUp;
 use Ispira\Core\Diagnosis\Inference\DrawnValues;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
-use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\Simulator;
 
 /**
@@ -29,7 +28,7 @@ final class SoundCircuit
     public function __construct(private readonly CircuitModel $circuit)
     {
         $this->simulator = new Simulator($circuit);
-        $this->sound = new Hypothesis(HypothesisList::NOTHING_WRONG, [], [], 1.0, []);
+        $this->sound = Hypothesis::sound();
         $this->values = DrawnValues::single($circuit, $this->simulator->solver, static fn(): float => 0.0)->vectors[0];
     }
 

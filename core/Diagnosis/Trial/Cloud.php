@@ -12,6 +12,11 @@ use Ispira\Core\Kernel\RandomSource;
  */
 final class Cloud
 {
+    /** Moves of each machine on a rung, share of sides that one changes, and the share of moves that should be taken. */
+    private const MOVES = 2;
+    private const SIDES_MOVED = 0.3;
+    private const TAKEN = 0.3;
+
     /** Natural logarithm of how likely the readings are with this fault, as far as they count by now. */
     public float $evidence = 0.0;
 
@@ -48,29 +53,26 @@ final class Cloud
     /**
      * Counts the readings for more, draws the machines anew by how they fit, and moves them.
      *
-     * @param float $count share of the readings' weight from here on, 1 for all of it
-     * @param int   $moves of each machine
-     * @param float $sides share of the sides that a move changes
-     * @param float $taken share of moves that should be taken
+     * @param float $count share of the readings' weight from here on, 1 for all of it, after which nothing has to move
      */
-    public function climb(float $count, int $moves, float $sides, float $taken): void
+    public function climb(float $count): void
     {
         $best = max($this->fits);
         $weights = array_map(fn(float $fit): float => exp(($count - $this->counted) * ($fit - $best)), $this->fits);
         $this->evidence += ($count - $this->counted) * $best + log(array_sum($weights) / \count($weights));
         $this->counted = $count;
         $this->drawAnew($weights);
-        for ($move = 0; $move < $moves; ++$move) {
+        for ($move = 0; $count < 1.0 && $move < self::MOVES; ++$move) {
             $moved = 0;
             $points = $fits = [];
             foreach ($this->points as $number => $point) {
-                $to = $this->moved($point, $this->fits[$number], $sides);
+                $to = $this->moved($point, $this->fits[$number]);
                 $moved += (int) ($to !== null);
                 [$points[], $fits[]] = $to ?? [$point, $this->fits[$number]];
             }
             $this->points = $points;
             $this->fits = $fits;
-            $this->step = max(0.005, min(0.7, $this->step * exp($moved / \count($this->points) - $taken)));
+            $this->step = max(0.005, min(0.7, $this->step * exp($moved / \count($this->points) - self::TAKEN)));
         }
     }
 
@@ -106,11 +108,11 @@ final class Cloud
      *
      * @return array{list<float>, float}|null where to and how that fits; null where it stays
      */
-    private function moved(array $from, float $fit, float $sides): ?array
+    private function moved(array $from, float $fit): ?array
     {
         $to = [];
         foreach ($from as $at) {
-            if ($this->chance->happens($sides)) {
+            if ($this->chance->happens(self::SIDES_MOVED)) {
                 $at = abs($at + $this->step * $this->chance->between(-1.0, 1.0));
                 $at = $at > 1.0 ? 2.0 - $at : $at;
             }

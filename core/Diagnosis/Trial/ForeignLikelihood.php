@@ -9,7 +9,6 @@ use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
-use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Inference\Likelihood;
 use Ispira\Core\Diagnosis\Inference\OneMachine;
@@ -34,9 +33,6 @@ final readonly class ForeignLikelihood
     /** Sides of the cube besides the unknown values: two degrees, ear, leads, meter. */
     private const BESIDES = 5;
 
-    /** Deviations of an even spread at its end, see {@see RandomSource::even()}. */
-    private const EVENLY = 1.7320508;
-
     private OneMachine $any;
 
     private Hypothesis $sound;
@@ -51,7 +47,7 @@ final readonly class ForeignLikelihood
     public function __construct(private CircuitModel $circuit, private array $readings)
     {
         $this->any = OneMachine::asDeclared($circuit);
-        $this->sound = new Hypothesis(HypothesisList::NOTHING_WRONG, [], [], 1.0, []);
+        $this->sound = Hypothesis::sound();
         $chance = new RandomSource(1);
         $drawn = [];
         for ($draw = 0; $draw < self::DRAWN; ++$draw) {
@@ -86,8 +82,8 @@ final readonly class ForeignLikelihood
         $machine = $this->any->like($values);
         $state = $hypothesis->hasDegree()
             ? $hypothesis->inDegree(
-                self::EVENLY * (2.0 * $point[$side] - 1.0),
-                self::EVENLY * (2.0 * $point[$side + 1] - 1.0),
+                RandomSource::EVENLY * (2.0 * $point[$side] - 1.0),
+                RandomSource::EVENLY * (2.0 * $point[$side + 1] - 1.0),
             )
             : $hypothesis;
         [$ear, $leads, $meter] = \array_slice($point, $side + 2);

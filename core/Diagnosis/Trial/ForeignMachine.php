@@ -9,7 +9,6 @@ use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
-use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Inference\Likelihood;
 use Ispira\Core\Diagnosis\Inference\OneMachine;
@@ -70,10 +69,7 @@ final class ForeignMachine
         $this->circuit = $scenario->added === null ? $circuit : $circuit->withElement($scenario->added);
         $this->machine = OneMachine::of($this->circuit, ForeignWorld::machine($this->circuit, $chance));
         // What was added to the netlist is the fault: without it, the machine is sound.
-        $this->sound =
-            $scenario->added === null
-                ? new Hypothesis(HypothesisList::NOTHING_WRONG, [], [], 1.0, [])
-                : Leak::without();
+        $this->sound = $scenario->added === null ? Hypothesis::sound() : Leak::without();
         $this->leads = $chance->between(...self::LEADS);
         $this->off = self::METER_OFF * $chance->normal();
         $this->slowUnder = $chance->between(...self::SLOW_UNDER);

@@ -77,7 +77,7 @@ final class Hands
             }
             $setUp = $this->setUp($test);
             $setUps[] = $setUp;
-            $tests[] = $this->withProbe($test, $setUp->key);
+            $tests[] = $test->doneIn($setUp->key, $this->probe($test));
         }
 
         return $this->circuit->with(
@@ -102,19 +102,19 @@ final class Hands
         $said = $this->said($test);
         $position = $this->position($said, $declared->position);
         $adjustments = [];
-        $isolated = false;
+        $dead = false;
         foreach ($this->doing as $deeds) {
             $pattern = array_shift($deeds);
             if (preg_match("~$pattern~", $said, $found) === 1 && $this->are($deeds)) {
                 foreach (self::unasked($deeds) as $deed) {
                     $deed = self::filled($deed, ['position' => $position] + $found);
-                    $isolated = $isolated || $deed === 'dead';
+                    $dead = $dead || $deed === 'dead';
                     $adjustments = [...$adjustments, ...$this->done($deed, $declared)];
                 }
             }
         }
 
-        return new SetUp(
+        $setUp = new SetUp(
             "by hand: $test->key",
             $position,
             array_values($adjustments),
@@ -123,10 +123,12 @@ final class Hands
             $declared->mover,
             $declared->atRest,
             // Isolated is what its words make dead, and no more: safety is checked on that.
-            $isolated && $declared->isolated,
+            $dead && $declared->isolated,
             $declared->fedFrom,
             $declared->still,
         );
+
+        return $dead ? $setUp->withoutSources($this->circuit->netlist) : $setUp;
     }
 
     /** The one that the words name; where they name none, that of the test. */
@@ -154,7 +156,7 @@ final class Hands
         $words = explode(' ', $about);
 
         return match ($what) {
-            'dead' => $this->dead(),
+            'dead' => [],
             'open' => $this->opened($words),
             'close' => ["$words[0].ohms" => Adjustment::set("$words[0].ohms", (float) $words[1])],
             'bridge' => $this->bridged($words[0], $words[1], (float) $words[2]),
@@ -170,19 +172,6 @@ final class Hands
             'given' => self::given($words, $declared),
             default => throw new \LogicException("Nobody can do \"$deed\"."),
         };
-    }
-
-    /** @return array<string, Adjustment> */
-    private function dead(): array
-    {
-        $off = [];
-        foreach ($this->circuit->netlist->elements as $element) {
-            if ($element->type === ElementType::Source || $element->type === ElementType::AlternatingSource) {
-                $off["$element->id.volts"] = Adjustment::atMost("$element->id.volts", 0.0);
-            }
-        }
-
-        return $off;
     }
 
     /**
@@ -260,28 +249,6 @@ final class Hands
         }
 
         return $given;
-    }
-
-    private function withProbe(Test $test, string $setUp): Test
-    {
-        return new Test(
-            $test->key,
-            $test->text,
-            $setUp,
-            $this->probe($test),
-            $test->minutes,
-            $test->access,
-            $test->cautions,
-            $test->tools,
-            $test->words,
-            $test->offered,
-            $test->repeatable,
-            $test->asked,
-            $test->trap,
-            $test->contact,
-            $test->possible,
-            $test->plate,
-        );
     }
 
     /** Where the leads or the clamp go. What is heard, or read off a part alone, has none. */

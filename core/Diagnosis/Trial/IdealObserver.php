@@ -31,11 +31,6 @@ final readonly class IdealObserver
     private const AGAIN = 6;
     private const BEHIND = 6.0;
 
-    /** Moves of each machine on a rung, share of sides that one changes, and the share of moves that should be taken. */
-    private const MOVES = 2;
-    private const SIDES_MOVED = 0.3;
-    private const TAKEN = 0.3;
-
     public function __construct(private CircuitModel $circuit, private RandomSource $chance) {}
 
     /**
@@ -55,7 +50,7 @@ final readonly class IdealObserver
         foreach (array_keys(\array_slice($evidence, 0, self::AGAIN)) as $key) {
             $cloud = new Cloud($likelihood, $hypotheses[$key], $this->chance, self::LARGE_CLOUD);
             foreach (self::RUNGS as $rung) {
-                $cloud->climb($rung, $rung < 1.0 ? self::MOVES : 0, self::SIDES_MOVED, self::TAKEN);
+                $cloud->climb($rung);
             }
             $evidence[$key] = log($hypotheses[$key]->prior) + $cloud->evidence;
         }
@@ -85,7 +80,7 @@ final readonly class IdealObserver
         foreach (self::RUNGS as $rung) {
             $nats = [];
             foreach ($clouds as $key => $cloud) {
-                $cloud->climb($rung, $rung < 1.0 ? self::MOVES : 0, self::SIDES_MOVED, self::TAKEN);
+                $cloud->climb($rung);
                 $nats[$key] = log($hypotheses[$key]->prior) + $cloud->evidence;
             }
             $least = max([-\INF, ...array_values($nats)]) - self::BEHIND;

@@ -64,7 +64,7 @@ final class SimulatedUnit
             ? OneMachine::of($circuit, ForeignWorld::machine($circuit, $chance))
             : OneMachine::drawn($circuit, $chance->normal(...));
         $this->truth = $this->ofOwnDegree($truth);
-        $this->sound = $sound ?? new Hypothesis('none', [], [], 1.0, []);
+        $this->sound = $sound ?? Hypothesis::sound();
     }
 
     public function remedy(): string

@@ -75,7 +75,7 @@ final class IdealObserverTest extends TestCase
             }
             $cloud = new Cloud($likelihood, $this->hypotheses[$key], $chance, 100);
             foreach ([0.1, 0.4, 1.0] as $rung) {
-                $cloud->climb($rung, 2, 0.3, 0.3);
+                $cloud->climb($rung);
             }
             self::assertEqualsWithDelta(log($sum / 1000.0), $cloud->evidence, 0.7, $key);
         }
