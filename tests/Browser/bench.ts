@@ -38,12 +38,21 @@ export class HiddenUnit {
     }
 }
 
-export async function signIn(page: Page, who = 'iska@halvmark.example'): Promise<void> {
-    await page.goto('/sign-in');
-    await page.getByLabel('E-mail address').fill(who);
-    await page.getByLabel('Password').fill('lake-ferry');
-    await page.getByRole('button', { name: 'Sign in' }).click();
-    await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+/** Signs in as the form does, without drawing it, and opens a page. */
+export async function signIn(page: Page, who = 'iska@halvmark.example', to = '/'): Promise<void> {
+    // As a page: what asks for anything else gets no session.
+    const Accept = 'text/html';
+    await page.request.get('/sign-in', { headers: { Accept } });
+    const cookies = await page.context().cookies();
+    const token = cookies.find((cookie) => cookie.name === 'XSRF-TOKEN')?.value ?? '';
+    const answer = await page.request.post('/sign-in', {
+        form: { email: who, password: 'lake-ferry' },
+        headers: { Accept, 'X-XSRF-TOKEN': decodeURIComponent(token) },
+        maxRedirects: 0,
+    });
+    expect(answer.status(), `${who} signs in`).toBe(302);
+    await page.goto(to);
+    await expect(page).not.toHaveURL(/sign-in/);
 }
 
 export function watchForErrors(page: Page): string[] {
@@ -58,7 +67,15 @@ export function watchForErrors(page: Page): string[] {
 export async function expectAccessible(page: Page): Promise<void> {
     // Between two pages there is a moment without a title.
     await expect(page).toHaveTitle(/\S/);
-    const result = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze();
+    // Only what is wrong is told, and of this page alone: the rest took longer to write down than to find.
+    const result = await new AxeBuilder({ page })
+        .setLegacyMode(true)
+        .options({
+            runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'],
+            resultTypes: ['violations'],
+            selectors: false,
+        })
+        .analyze();
     expect(
         result.violations.map(
             (violation) => `${violation.id}: ${violation.nodes.map((node) => node.html).join(' | ')}`,
@@ -128,8 +145,7 @@ export async function begin(
     complaint: string,
     choose: string[] = [],
 ): Promise<void> {
-    await signIn(page);
-    await page.getByRole('link', { name: 'New job' }).click();
+    await signIn(page, undefined, '/jobs/new');
     await page.getByRole('combobox', { name: 'Unit' }).fill(unit);
     await page.getByLabel('Complaint').fill(complaint);
     await page.getByRole('radio', { name: kind, exact: true }).click();

@@ -48,8 +48,7 @@ test('a flue fan does not close with its exhaust checks left out, and ends not i
 
 test('a slowed heat speed is refused without a rise and closes with one inside the plate', async ({ page }) => {
     const errors = watchForErrors(page);
-    await signIn(page);
-    await page.getByRole('link', { name: 'New job' }).click();
+    await signIn(page, undefined, '/jobs/new');
     await page.getByRole('radio', { name: 'A planned adjustment' }).click();
     await page.getByRole('combobox', { name: 'Unit' }).fill('Furnace of the chandlery');
     await page.getByLabel('Complaint').fill('Too loud on heat, one tap slower');

@@ -131,8 +131,7 @@ for (const job of jobs) {
         const errors = watchForErrors(page);
         const unit = new HiddenUnit(job.fault, job.parameters, 3, job.family);
         const found = mapOf(unit);
-        await signIn(page);
-        await page.getByRole('link', { name: 'New job' }).click();
+        await signIn(page, undefined, '/jobs/new');
         await page.getByRole('combobox', { name: 'Unit' }).fill(`Test unit, ${job.kind}`);
         await page.getByLabel('Complaint').fill('It does not do what it should');
         await page.getByRole('radio', { name: job.kind }).click();

@@ -2,8 +2,7 @@ import { expect, test } from '@playwright/test';
 import { expectAccessible, signIn } from './bench';
 
 test('who does not know his circuit finds it by what is seen, and a reload keeps it', async ({ page }) => {
-    await signIn(page);
-    await page.getByRole('link', { name: 'New job' }).click();
+    await signIn(page, undefined, '/jobs/new');
     await page.getByRole('button', { name: 'Not sure? Find it by what is seen' }).click();
     const dialog = page.getByRole('dialog');
     await expect(dialog.getByRole('heading', { name: 'Where is it?' })).toBeVisible();

@@ -6,8 +6,7 @@ test('an intermittent fault with a remembered map, exported, imported again and 
     page,
 }) => {
     const errors = watchForErrors(page);
-    await signIn(page);
-    await page.getByRole('link', { name: 'New job' }).click();
+    await signIn(page, undefined, '/jobs/new');
     await page.getByRole('combobox', { name: 'Unit' }).fill('Harbour sweeper, cab heater');
     await page.getByLabel('Model').fill('Sweep 3');
     await page.getByLabel('Complaint').fill('Cuts in and out over bumps');
@@ -79,8 +78,7 @@ test('an intermittent fault with a remembered map, exported, imported again and 
 });
 
 test('the circuit of a model is known to its next job', async ({ page }) => {
-    await signIn(page);
-    await page.getByRole('link', { name: 'New job' }).click();
+    await signIn(page, undefined, '/jobs/new');
     await page.getByRole('combobox', { name: 'Unit' }).fill('Ferry Sprat, wheelhouse blower');
     const history = page.getByRole('region', { name: 'History of the unit' });
     await expect(history).toContainText('Quayline W5');

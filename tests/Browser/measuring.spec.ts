@@ -6,7 +6,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { enterMap, expectAccessible, HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
 
 async function openJob(page: Page, unit: string, family: string | null, states: Record<string, string>): Promise<void> {
-    await page.getByRole('link', { name: 'New job' }).click();
+    await page.goto('/jobs/new');
     await page.getByRole('combobox', { name: 'Unit' }).fill(unit);
     await page.getByLabel('Complaint').fill('Fast steps are weak');
     if (family !== null) await page.getByRole('radio', { name: family }).click();

@@ -16,8 +16,7 @@ const toVerdict = /^(To the verdict|Verdict now)$/;
 
 /** A wiper motor that lies on the bench, without a unit and a complaint. */
 async function looseWiper(page: Page): Promise<void> {
-    await signIn(page);
-    await page.getByRole('link', { name: 'New job' }).click();
+    await signIn(page, undefined, '/jobs/new');
     await page.getByRole('radio', { name: 'A loose part on the bench' }).click();
     await page.getByRole('radio', { name: 'Wiper with two speeds' }).click();
     await page.getByRole('radio', { name: 'Compound field, the switch grounds RUN and FIELD' }).click();

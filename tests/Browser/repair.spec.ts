@@ -284,13 +284,11 @@ async function serveOn(port: number): Promise<ChildProcess> {
         { cwd: 'public', stdio: 'ignore', env: { ...process.env, APP_URL: `http://127.0.0.1:${port}` } },
     );
     await expect
-        .poll(
-            async () =>
-                fetch(`http://127.0.0.1:${port}/sign-in`).then(
-                    (answer) => answer.status,
-                    () => 0,
-                ),
-            { timeout: 20_000 },
+        .poll(async () =>
+            fetch(`http://127.0.0.1:${port}/sign-in`).then(
+                (answer) => answer.status,
+                () => 0,
+            ),
         )
         .toBe(200);
     return server;

@@ -97,9 +97,9 @@ final class CommandsTest extends TestCase
         self::assertSame(
             0,
             Artisan::call('ispira:trial', [
-                '--family' => ['stepped-blower'],
+                '--family' => ['flue-fan'],
                 '--by-variant' => true,
-                '--variant' => ['positions 3'],
+                '--variant' => ['ordinary'],
                 '--runs' => '1',
                 '--faults' => 'lasting',
                 '--policy' => ['engine', 'buy on the pattern'],
@@ -107,7 +107,7 @@ final class CommandsTest extends TestCase
         );
         $printed = Artisan::output();
         self::assertMatchesRegularExpression(
-            '/stepped-blower +positions 3 +lasting +\d+ +[\d.]+% +[\d.]+ +[\d.]+ +[\d.]+/',
+            '/flue-fan +ordinary +lasting +\d+ +[\d.]+% +[\d.]+ +[\d.]+ +[\d.]+/',
             $printed,
         );
         self::assertStringContainsString('buy on the pattern', $printed);

@@ -10,8 +10,11 @@ use App\Models\Workshop;
 use App\People\Role;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\DB;
+use Ispira\Core\Away\Desk;
+use Ispira\Core\Away\MemoryStore;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Job\JobStage;
+use Ispira\Core\Planning\PlannerRegistry;
 use Tests\TestCase;
 
 final class DemoTest extends TestCase
@@ -55,6 +58,7 @@ final class DemoTest extends TestCase
         ) {
             $this->assertPagesOpen($job);
         }
+        $this->assertTheDeviceShowsTheSame($workshop);
         $this->assertRecordsOpen($workshop);
         $this->seed(DatabaseSeeder::class);
         self::assertSame(126, $workshop->jobs()->count(), 'the demo is loaded once');
@@ -107,5 +111,81 @@ final class DemoTest extends TestCase
         }
         $page = $job->stage === JobStage::Closed ? 'proof' : $job->stage->value;
         $this->get("/jobs/$job->id")->assertRedirect("/jobs/$job->id/$page");
+    }
+
+    /** On the bench of every family and at every later stage: what is kept of a job on a device shows the same there. */
+    private function assertTheDeviceShowsTheSame(Workshop $workshop): void
+    {
+        $desk = new Desk(FamilyRegistry::shipped(), new PlannerRegistry(), new MemoryStore());
+        $families = [];
+        $jobs = $workshop->jobs()->where('stage', '!=', JobStage::Circuit)->latest('number')->get();
+        // One on the bench of every family, and one of every later stage.
+        $kinds = static fn(Job $one): string => $one->stage === JobStage::Bench ? $one->family : $one->stage->value;
+        foreach ($jobs->unique($kinds) as $job) {
+            $kept = $this->get("/jobs/$job->id/along")
+                ->assertOk()
+                ->getContent();
+            $families[$job->family] = true;
+            foreach (['bench', 'verdict', 'remedy', 'fit', 'strip', 'wires', 'swap', 'proof'] as $page) {
+                $response = $this->get("/jobs/$job->id/$page");
+                if ($response->isRedirect()) {
+                    continue;
+                }
+                $answer = $desk->answer(
+                    (string) json_encode(['kept' => $kept, 'today' => now()->toDateString(), 'page' => $page]),
+                );
+                self::assertSame($response->viewData('page')['component'], $answer['component']);
+                $differ = self::differences(
+                    self::comparable(
+                        (array) json_decode((string) json_encode($response->viewData('page')['props']), true),
+                    ),
+                    self::comparable((array) json_decode((string) json_encode($answer['props']), true)),
+                );
+                self::assertSame([], $differ, "$page of $job->family $job->number");
+            }
+        }
+        self::assertCount(11, $families);
+    }
+
+    /** @return list<string> where they differ */
+    private static function differences(mixed $one, mixed $other, string $path = ''): array
+    {
+        if (!\is_array($one) || !\is_array($other)) {
+            return $one === $other ? [] : ["$path: " . json_encode($one) . ' is ' . json_encode($other)];
+        }
+        $differ = [];
+        foreach (array_keys($one + $other) as $key) {
+            array_push($differ, ...self::differences($one[$key] ?? null, $other[$key] ?? null, "$path/$key"));
+        }
+
+        return $differ;
+    }
+
+    /**
+     * Without what only the server has, and with moments in one form.
+     *
+     * @param array<array-key, mixed> $props
+     *
+     * @return array<array-key, mixed>
+     */
+    private static function comparable(array $props): array
+    {
+        unset($props['errors'], $props['user'], $props['notice'], $props['pulse'], $props['meters'], $props['runs']);
+        unset($props['photos'], $props['route']);
+        array_walk_recursive($props, static function (mixed &$value): void {
+            if (\is_string($value) && preg_match('/^\d{4}-\d\d-\d\dT[\d:.]+(?:Z|[+-]\d\d:\d\d)$/', $value) === 1) {
+                $value = substr(
+                    (new \DateTimeImmutable($value))->setTimezone(new \DateTimeZone('UTC'))->format('c'),
+                    0,
+                    19,
+                );
+            }
+            if (\is_float($value)) {
+                $value = round($value, 9);
+            }
+        });
+        ksort($props);
+
+        return $props;
     }
 }

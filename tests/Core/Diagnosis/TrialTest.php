@@ -21,10 +21,8 @@ final class TrialTest extends TestCase
     {
         $trial = new Trial(FamilyRegistry::shipped()->get('stepped-blower'), 4);
         $outcomes = [];
-        foreach ($trial->run(['positions' => '3'], $policy, 2) as ['group' => $group, 'outcome' => $outcome]) {
-            if ($group === 'lasting') {
-                $outcomes[] = $outcome;
-            }
+        foreach ($trial->run(['positions' => '3'], $policy, 1, 'lasting') as ['outcome' => $outcome]) {
+            $outcomes[] = $outcome;
         }
 
         return $outcomes;
