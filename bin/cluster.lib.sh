@@ -262,4 +262,5 @@ cluster_torture() {
         say "Node $n:"
         count_acknowledged "$folder" node_admin "$n" ispira
     done
+    say 'The model still runs: bin/cluster stop ends it.'
 }
