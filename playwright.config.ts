@@ -8,8 +8,6 @@ export default defineConfig({
     // A machine that stands still for a minute must not look like a fault: what never comes is told late, but is told.
     timeout: 1_200_000,
     expect: { timeout: 120_000 },
-    // What passes only the second time, a wait that ended while the machine stood still, is printed as flaky.
-    retries: 1,
     reporter: [['list']],
     use: {
         baseURL: process.env.APP_URL ?? 'http://127.0.0.1:8010',

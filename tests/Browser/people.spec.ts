@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
-import { enterMap, expectAccessible, watchForErrors } from './bench';
+import { enter, enterMap, expectAccessible, watchForErrors } from './bench';
 import { proveAndClose, swap, tickTheFirst } from './repair';
 
 const PASSWORD = 'seven grey net floats';
@@ -19,13 +19,6 @@ async function founded(page: Page, workshop: string): Promise<void> {
 async function visitors(browser: Browser): Promise<[Page, Page, Page]> {
     const page = async () => (await browser.newContext()).newPage();
     return [await page(), await page(), await page()];
-}
-
-async function enter(page: Page, email: string, password: string): Promise<void> {
-    await page.goto('/sign-in');
-    await page.getByLabel('E-mail address').fill(email);
-    await page.getByLabel('Password').fill(password);
-    await page.getByRole('button', { name: 'Sign in' }).click();
 }
 
 async function linkMade(page: Page): Promise<string> {

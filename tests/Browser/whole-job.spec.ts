@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { enterMap, expectAccessible, followToVerdict, HiddenUnit, signIn, watchForErrors } from './bench';
+import { enter, enterMap, expectAccessible, followToVerdict, HiddenUnit, signIn, watchForErrors } from './bench';
 import { proveAndClose, tickTheFirst, toTheSwap } from './repair';
 
 const positions = ['key-off', 'off', '1', '2', '3', '4'];
@@ -9,9 +9,7 @@ test('a burnt thermal fuse, from the complaint to the closed job', async ({ page
     const unit = new HiddenUnit('common-open#0', {}, 4);
     await page.goto('/sign-in');
     await expectAccessible(page);
-    await page.getByLabel('E-mail address').fill('iska@halvmark.example');
-    await page.getByLabel('Password').fill('lake-ferry');
-    await page.getByRole('button', { name: 'Sign in' }).click();
+    await enter(page, 'iska@halvmark.example', 'lake-ferry');
     await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
     await expectAccessible(page);
     await page.getByRole('link', { name: 'New job' }).click();

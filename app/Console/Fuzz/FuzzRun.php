@@ -8,6 +8,7 @@ use App\Models\User;
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;
 use GuzzleHttp\Pool;
+use GuzzleHttp\Promise\PromiseInterface;
 use GuzzleHttp\Psr7\MultipartStream;
 use GuzzleHttp\Psr7\Request;
 use GuzzleHttp\TransferStats;
@@ -33,8 +34,6 @@ final class FuzzRun
     /** @var list<string> what should not be */
     public array $wrong = [];
     public float $longest = 0.0;
-    /** Answers that took too long while the processors were away, but not without that time. */
-    public int $excused = 0;
     private readonly Processors $processors;
 
     /** @param User $person who asks, with the password of the demo */
@@ -78,7 +77,7 @@ final class FuzzRun
     /**
      * @param array<string, string> $headers
      *
-     * @return \Closure(): \GuzzleHttp\Promise\PromiseInterface
+     * @return \Closure(): PromiseInterface
      */
     private function one(string $method, string $path, array $headers, string|MultipartStream $body): \Closure
     {
@@ -91,42 +90,45 @@ final class FuzzRun
         );
         $about = "$method $path " . ($body instanceof MultipartStream ? 'a file' : mb_strcut($body, 0, 600));
 
-        return fn() => $this->client
-            ->sendAsync($request, [
-                'cookies' => $this->cookies,
-                'on_stats' => fn(TransferStats $stats) => $this->took((float) $stats->getTransferTime(), $about),
-            ])
-            ->then(
-                function (ResponseInterface $answer) use ($about): void {
-                    $status = $answer->getStatusCode();
-                    $this->statuses[$status] = ($this->statuses[$status] ?? 0) + 1;
-                    if ($status >= 500) {
-                        $this->wrong[] = "$status: $about";
-                    }
-                    // Something spoilt may have ended the session, as it should.
-                    if (str_ends_with($answer->getHeaderLine('Location'), '/sign-in') || $status === 419) {
-                        $this->signIn();
-                    }
-                },
-                function (\Throwable $error) use ($about): void {
-                    $this->wrong[] = "no answer ({$error->getMessage()}): $about";
-                },
-            );
+        return function () use ($request, $about): PromiseInterface {
+            $before = $this->processors->away();
+
+            return $this->client
+                ->sendAsync($request, [
+                    'cookies' => $this->cookies,
+                    'on_stats' => fn(TransferStats $stats) => $this->took(
+                        (float) $stats->getTransferTime(),
+                        $before,
+                        $about,
+                    ),
+                ])
+                ->then(
+                    function (ResponseInterface $answer) use ($about): void {
+                        $status = $answer->getStatusCode();
+                        $this->statuses[$status] = ($this->statuses[$status] ?? 0) + 1;
+                        if ($status >= 500) {
+                            $this->wrong[] = "$status: $about";
+                        }
+                        // Something spoilt may have ended the session, as it should.
+                        if (str_ends_with($answer->getHeaderLine('Location'), '/sign-in') || $status === 419) {
+                            $this->signIn();
+                        }
+                    },
+                    function (\Throwable $error) use ($about): void {
+                        $this->wrong[] = "no answer ({$error->getMessage()}): $about";
+                    },
+                );
+        };
     }
 
-    private function took(float $seconds, string $about): void
+    /** @param float $before seconds that the processors had been away when it was sent */
+    private function took(float $seconds, float $before, string $about): void
     {
         $this->longest = max($this->longest, $seconds);
-        $now = microtime(true);
         if ($seconds > self::TOO_LONG_SECONDS) {
-            $away = $this->processors->awaySince($now - $seconds);
-            if ($seconds - $away > self::TOO_LONG_SECONDS) {
-                $this->wrong[] = sprintf('%.1f s, %.1f of it without processors: %s', $seconds, $away, $about);
-            } else {
-                ++$this->excused;
-            }
+            $away = $this->processors->away() - $before;
+            $this->wrong[] = sprintf('%.1f s, %.1f of it without processors: %s', $seconds, $away, $about);
         }
-        $this->processors->look($now);
     }
 
     private function signIn(): void

@@ -30,7 +30,7 @@ use Tests\Core\RandomFields;
  */
 final class AnyCircuitTest extends TestCase
 {
-    private const TIMES = 6;
+    private const TIMES = 8;
 
     #[DataProviderExternal(Families::class, 'all')]
     public function testEverySheetGetsACircuitOrAReason(string $key): void

@@ -19,26 +19,21 @@ final class ProcessorsTest extends TestCase
         file_put_contents($file, implode("\n", [...$lines, 'intr 5', '']));
     }
 
-    public function testTimeWithoutProcessorsIsCountedFromTheLastLookBefore(): void
+    public function testTimeWithoutProcessorsIsThatOfEachOnAverage(): void
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'counters');
         $processors = new Processors($file);
-        self::counters($file, 1000);
-        $processors->look(10.0);
         self::counters($file, 1400);
-        $processors->look(14.0);
+        $before = $processors->away();
         self::counters($file, 2600);
-        // 12 s of two processors are 6 s of each; 16 s of two are 8 s.
-        self::assertEqualsWithDelta(6.0, $processors->awaySince(15.0), 1e-9);
-        self::assertEqualsWithDelta(8.0, $processors->awaySince(12.0), 1e-9);
-        self::assertEqualsWithDelta(8.0, $processors->awaySince(3.0), 1e-9, 'not from before the first look');
+        self::assertEqualsWithDelta(6.0, $processors->away() - $before, 1e-9, '12 s of two');
+        self::counters($file, 2600, 4);
+        self::assertEqualsWithDelta(6.5, $processors->away(), 1e-9, '26 s of four');
         unlink($file);
     }
 
-    public function testWhereNothingIsCountedNothingIsExcused(): void
+    public function testWhereNothingIsCountedNothingIsSaid(): void
     {
-        $processors = new Processors('/nowhere/stat');
-        $processors->look(1.0);
-        self::assertSame(0.0, $processors->awaySince(0.5));
+        self::assertSame(0.0, (new Processors('/nowhere/stat'))->away());
     }
 }
