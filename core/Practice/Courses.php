@@ -69,7 +69,7 @@ final readonly class Courses
             $named,
             $chance,
             $right,
-            $this->settings->labour($minutes) + ($right ? 1.0 - $chance : 1.0) * $wasted,
+            $this->settings->effort($minutes) + ($right ? 1.0 - $chance : 1.0) * $wasted,
         );
     }
 
@@ -186,7 +186,7 @@ final readonly class Courses
     private function cheaper(CaseFile $start, array $tests, Course $best): Course
     {
         // What its minutes alone cost need not be tried.
-        if ($this->settings->labour($this->minutes($tests)) >= $best->money) {
+        if ($this->settings->effort($this->minutes($tests)) >= $best->money) {
             return $best;
         }
         $course = $this->toTheTruth($tests, $this->diagnose($this->after($start, $tests)));

@@ -34,7 +34,7 @@ final readonly class Points
         if ($danger) {
             return new self(0, false);
         }
-        $always = $settings->labour(self::EVERY_JOB);
+        $always = $settings->effort(self::EVERY_JOB);
         $share = ($always + $best->money) / ($always + $own->money);
         $points = (int) round(100.0 * min(1.0, $share)) - min(self::MOST_UNWRITTEN, self::UNWRITTEN * $unwritten);
 

@@ -59,6 +59,7 @@ final class DemoTest extends TestCase
             $this->assertPagesOpen($job);
         }
         $this->assertTheDeviceShowsTheSame($workshop);
+        $this->assertPagesOpenWhereNobodyIsPaid($workshop);
         $this->assertRecordsOpen($workshop);
         $this->seed(DatabaseSeeder::class);
         self::assertSame(126, $workshop->jobs()->count(), 'the demo is loaded once');
@@ -111,6 +112,16 @@ final class DemoTest extends TestCase
         }
         $page = $job->stage === JobStage::Closed ? 'proof' : $job->stage->value;
         $this->get("/jobs/$job->id")->assertRedirect("/jobs/$job->id/$page");
+    }
+
+    private function assertPagesOpenWhereNobodyIsPaid(Workshop $workshop): void
+    {
+        $paid = $workshop->only(['labour_per_hour', 'come_back_hours']);
+        $workshop->update(['labour_per_hour' => 0.0, 'come_back_hours' => 0.0]);
+        foreach ($workshop->jobs()->latest('number')->get()->unique('stage') as $job) {
+            $this->assertPagesOpen($job);
+        }
+        $workshop->update($paid);
     }
 
     /** On the bench of every family and at every later stage: what is kept of a job on a device shows the same there. */

@@ -12,8 +12,11 @@ use Ispira\Core\Device\Test;
  */
 final readonly class DecisionSettings
 {
+    /** What an hour weighs at least where it is decided what to do next, in the workshop's currency. */
+    private const LEAST_PER_HOUR = 1.0;
+
     /**
-     * @param float $labourPerHour  in the workshop's currency
+     * @param float $labourPerHour  in the workshop's currency, 0 where nobody is paid
      * @param float $comeBackHours  labour that a wrong part costs beyond its own fitting: second visit, return, trust
      * @param list<string> $missingTools keys of the tools that are not at hand
      * @param array<string, float> $prices part prices that differ from the ordinary ones
@@ -46,8 +49,15 @@ final readonly class DecisionSettings
         return $this->labourPerHour * $this->comeBackHours;
     }
 
+    /** What is charged for a time. */
     public function labour(float $minutes): float
     {
         return ($minutes * $this->labourPerHour) / 60.0;
+    }
+
+    /** What a time weighs in a decision: with nothing at all, no test would be too long. */
+    public function effort(float $minutes): float
+    {
+        return ($minutes * max(self::LEAST_PER_HOUR, $this->labourPerHour)) / 60.0;
     }
 }

@@ -201,7 +201,7 @@ final readonly class Engine
         }
         $least = max(self::TELLS_NOTHING, self::TELLS_LITTLE * $open);
         $telling = array_filter($choices, static fn(TestChoice $c): bool => $c->information > $least);
-        $telling = Ranking::by($telling, static fn(TestChoice $one): float => $one->information / $one->minutes);
+        $telling = Ranking::by($telling, static fn(TestChoice $one): float => $one->telling());
 
         return array_values($telling)[0] ?? null;
     }

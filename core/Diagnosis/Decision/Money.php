@@ -53,7 +53,8 @@ final readonly class Money
         foreach ($chances as $remedy => $chance) {
             if ($chance > 1e-6) {
                 $cost[$remedy] = $this->ofRemedy($remedy) + $comeBack;
-                $ratio[$remedy] = $chance / $cost[$remedy];
+                // What costs nothing comes first.
+                $ratio[$remedy] = $cost[$remedy] > 0.0 ? $chance / $cost[$remedy] : \INF;
             }
         }
         $left = 1.0;

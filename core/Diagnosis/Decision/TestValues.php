@@ -110,7 +110,7 @@ final class TestValues
             $choice = $this->choice($test, $opened, $even, true);
             if (
                 $choice->information >= self::SEPARATES_FROM &&
-                ($best === null || $choice->information / $choice->minutes > $best->information / $best->minutes)
+                ($best === null || $choice->telling() > $best->telling())
             ) {
                 $best = $choice;
             }
@@ -167,7 +167,7 @@ final class TestValues
     private function best(array $choices): array
     {
         $byMoney = Ranking::by($choices, static fn(TestChoice $one): float => $one->gain());
-        $byTelling = Ranking::by($choices, static fn(TestChoice $one): float => $one->information / $one->minutes);
+        $byTelling = Ranking::by($choices, static fn(TestChoice $one): float => $one->telling());
 
         return \array_slice($byMoney, 0, self::BEST_BY_MONEY, true) +
             \array_slice($byTelling, 0, self::BEST_TELLING, true);
@@ -218,7 +218,7 @@ final class TestValues
         return new TestChoice(
             $test,
             $this->money->wasted($now) - $after,
-            $this->settings->labour($minutes),
+            $this->settings->effort($minutes),
             $minutes,
             self::entropy($now) - $entropyAfter,
         );

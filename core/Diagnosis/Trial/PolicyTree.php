@@ -164,7 +164,7 @@ final class PolicyTree
     /** @param list<string> $opened */
     private function price(string $key, array $opened): float
     {
-        return $this->settings->labour($this->circuit->minutes($this->tests[$key], $opened));
+        return $this->settings->effort($this->circuit->minutes($this->tests[$key], $opened));
     }
 
     /**
