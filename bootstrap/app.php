@@ -3,6 +3,7 @@
 use App\Http\Middleware\BodyLimit;
 use App\Http\Middleware\FromOutbox;
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\NamedInput;
 use App\Http\Middleware\PageSession;
 use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\RequestRecord;
@@ -36,7 +37,13 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withCommands([__DIR__ . '/../app/Console/Commands'])
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->prepend([RequestRecord::class, SecureHeaders::class, BodyLimit::class, ReadableText::class]);
+        $middleware->prepend([
+            RequestRecord::class,
+            SecureHeaders::class,
+            BodyLimit::class,
+            ReadableText::class,
+            NamedInput::class,
+        ]);
         $middleware->trustHosts(
             at: static fn(): array => array_map(
                 static fn(string $host): string => '^' . preg_quote($host) . '$',

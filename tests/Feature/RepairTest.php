@@ -30,6 +30,20 @@ final class RepairTest extends TestCase
         ]);
     }
 
+    public function testWhatStandsUnderNoNameIsNotTaken(): void
+    {
+        $job = $this->jobOnBench($this->person());
+        $this->post("/jobs/$job->id/replacements", [
+            'id' => $this->ulid(),
+            'parts' => ['' => ['x' => str_repeat('y', 300)]],
+        ])->assertSessionHasErrors('parts');
+        $this->postJson("/jobs/$job->id/replacements", [
+            'id' => $this->ulid(),
+            'parts' => ['' => 'pack', 0 => 'pack'],
+        ])->assertRedirect("/jobs/$job->id/proof");
+        self::assertSame('pack', $job->replacements()->firstOrFail()->remedy);
+    }
+
     public function testAWayIsChosenWithItsReasonOnce(): void
     {
         $job = $this->jobOnBench($this->person());
