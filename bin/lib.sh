@@ -10,11 +10,20 @@ mkdir -p var
 php_fast=(-d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=128M -d opcache.jit_max_root_traces=8192 -d opcache.jit_max_side_traces=8192 -d opcache.jit_max_exit_counters=65536 -d opcache.jit_hot_loop=16 -d opcache.jit_hot_func=32 -d opcache.jit_hot_return=4 -d opcache.jit_hot_side_exit=4 -d opcache.memory_consumption=192)
 
 settings=${ISPIRA_SETTINGS:-$root/.env}
+command_line=("$0" "$@")
 
 # setting NAME: from the environment, else from the settings of this installation.
 setting() {
     if [ -n "${!1+set}" ]; then printf '%s' "${!1}"; return; fi
     [ ! -f "$settings" ] || sed -n "s/^$1=//p" "$settings" | tail -n 1 | sed -E 's/^"(.*)"$/\1/'
+}
+
+# as_its_user: an installation whose database knows its user by the socket lets nobody else in, not even root.
+as_its_user() {
+    local user
+    user=$(setting DB_USERNAME)
+    [ -z "$(setting DB_SOCKET)" ] || [ -n "$(setting DB_PASSWORD)" ] || [ "$(id -un)" = "$user" ] ||
+        fail "Run it as $user, whom alone the database lets in: runuser -u $user -- ${command_line[*]}"
 }
 
 # What nobody can guess: a password of the database, a key of the application.
