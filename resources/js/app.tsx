@@ -4,6 +4,7 @@ import { setNonce } from 'get-nonce';
 import { createRoot } from 'react-dom/client';
 import { type PageSent } from './away/kept';
 import { connect, whenSent } from './away/transport';
+import { showRefusals } from './ui/refusals';
 
 // Every component with a capital letter may be a page; the server names it without its folder.
 const modules = import.meta.glob<{ default: ResolvedComponent }>('./*/[A-Z]*.tsx');
@@ -23,6 +24,8 @@ router.on('start', () => {
 router.on('finish', () => {
     delete document.documentElement.dataset.waiting;
 });
+
+showRefusals();
 
 const sent = JSON.parse(document.getElementById('app')?.dataset['page'] ?? '{}') as PageSent;
 // The page that stands in for all others does not know which address was asked.

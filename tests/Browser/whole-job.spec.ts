@@ -86,3 +86,19 @@ test('the first verification fails, the job reopens, and the cause is found', as
     await proveAndClose(page, positions);
     expect(errors).toEqual([]);
 });
+
+test('what is refused on a long page is brought into sight and to the keyboard', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 700 });
+    await signIn(page, 'iska@halvmark.example', '/jobs/new');
+    const open = page.getByRole('button', { name: 'Open the job' });
+    await open.click();
+    await expect(page.getByRole('combobox', { name: 'Unit' })).toBeFocused();
+    await expect(page.getByRole('combobox', { name: 'Unit' })).toBeInViewport();
+    await page.getByRole('combobox', { name: 'Unit' }).fill('Bread van, heater');
+    await page.getByLabel('Complaint').fill('Blows only at the top');
+    await page.getByText('Stepped-resistor blower', { exact: true }).click();
+    await open.click();
+    const missing = page.getByText('Try every position and note what the fan does');
+    await expect(missing).toBeInViewport();
+    await expect(page.locator('[data-position] button').first()).toBeFocused();
+});
