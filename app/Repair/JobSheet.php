@@ -147,7 +147,7 @@ final readonly class JobSheet
                     'title' => $words->test($one->test),
                     'expected' => $one->expected,
                     'read' => $one->read,
-                    'right' => $one->right,
+                    'right' => $one->isRight(),
                 ],
                 $this->proof->checks($state),
             ),

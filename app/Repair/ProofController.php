@@ -27,6 +27,7 @@ use Ispira\Core\Pages\RepairPages;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
+use Ispira\Core\Repair\Proof\CheckFinding;
 use Ispira\Core\Repair\Proof\ProofChecks;
 
 /**
@@ -104,12 +105,12 @@ final class ProofController extends Controller
             throw ValidationException::withMessages([$test->key => $missing]);
         }
         $reading = new Reading(strtolower($data['id']), $test->key, $value);
-        $right = $this->proof->of($state)->isRight($test, $reading);
+        $finding = $this->proof->of($state)->finding($state->case, $test, $reading);
         $hasBench = in_array(JobStage::Bench, $job->kind->flow(), true);
         try {
-            DB::transaction(function () use ($request, $job, $record, $reading, $right, $hasBench): void {
+            DB::transaction(function () use ($request, $job, $record, $reading, $finding, $hasBench): void {
                 $record($this->user($request), $job, $reading);
-                if (!$right && $hasBench) {
+                if ($finding === CheckFinding::Wrong && $hasBench) {
                     $this->reopen($request, $job->refresh(), 'A check after it was not right.');
                 }
             });
@@ -117,15 +118,7 @@ final class ProofController extends Controller
             throw ValidationException::withMessages([$test->key => $error->getMessage()]);
         }
 
-        return $this->whereItStands(
-            $job->refresh(),
-            match (true) {
-                $right => null,
-                $hasBench
-                    => 'That is not what the sound circuit shows. The job is back on the bench with this reading, and the verdict is marked as not having held.',
-                default => 'That is not right. Adjust it again, or put it back as it was, and measure once more.',
-            },
-        );
+        return $this->whereItStands($job->refresh(), $finding->said($hasBench));
     }
 
     private function reopen(Request $request, Job $job, string $because): void

@@ -25,6 +25,7 @@ use Ispira\Core\Repair\Ledger\Entry;
 use Ispira\Core\Repair\Ledger\EntryKind;
 use Ispira\Core\Repair\Ledger\EntryRefused;
 use Ispira\Core\Repair\Ledger\Ledger;
+use Ispira\Core\Repair\Proof\CheckFinding;
 use Ispira\Core\Repair\Proof\ProofChecks;
 use Ispira\Core\Repair\Work\Acceptance;
 use Ispira\Core\Repair\Work\JobOutcome;
@@ -210,21 +211,15 @@ final readonly class RepairActs
         $missing = ProofChecks::missing($test);
         $missing === null || throw new EntryRefused($test->key, $missing);
         $reading = new Reading($done->id(), $test->key, $value);
-        $right = $this->proof->of($job)->isRight($test, $reading);
+        $finding = $this->proof->of($job)->finding($job->case, $test, $reading);
         $hasBench = $job->passes(JobStage::Bench);
         $after = $this->bench->record($job, $reading, $done->at);
 
-        return match (true) {
-            $right => new Outcome($after),
-            $hasBench => new Outcome(
-                self::reopened($after, $done, 'A check after it was not right.'),
-                notice: 'That is not what the sound circuit shows. The job is back on the bench with this reading, and the verdict is marked as not having held.',
-            ),
-            default => new Outcome(
-                $after,
-                notice: 'That is not right. Adjust it again, or put it back as it was, and measure once more.',
-            ),
-        };
+        $notice = $finding->said($hasBench);
+
+        return $finding === CheckFinding::Wrong && $hasBench
+            ? new Outcome(self::reopened($after, $done, 'A check after it was not right.'), notice: $notice)
+            : new Outcome($after, notice: $notice);
     }
 
     private static function reopened(JobState $job, Done $done, string $because): JobState

@@ -44,7 +44,7 @@ final readonly class JobProof
             array_map(
                 static fn(ProofCheck $one): array => [
                     'title' => $words->test($one->test),
-                    'always' => $one->always,
+                    'always' => $one->isNeverLeftOut(),
                     'complained' => $one->complained,
                 ],
                 array_filter($this->checks($job), static fn(ProofCheck $one): bool => $one->isOpen()),
@@ -73,8 +73,8 @@ final readonly class JobProof
                 cautions: $words->cautions($one->test),
                 expected: $one->expected,
                 read: $one->read,
-                right: $one->right,
-                always: $one->always,
+                right: $one->isRight(),
+                always: $one->isNeverLeftOut(),
                 complained: $one->complained,
             ),
             $this->checks($job),

@@ -161,6 +161,11 @@ test('a check that is not right sends the job back, with its reading', async ({ 
         .filter({ hasText: 'Motor current on 4' });
     await check.getByRole('textbox').fill('75');
     await check.getByRole('button', { name: 'Check' }).click();
+    await expect(page.getByRole('status').first()).toContainText('Measure it once more');
+    await expect(check).toContainText('75.0 A, not right: measure it once more');
+    await expectAccessible(page);
+    await check.getByRole('textbox').fill('74');
+    await check.getByRole('button', { name: 'Check' }).click();
     await expect(page.getByRole('status').first()).toContainText('back on the bench with this reading');
     await page.getByRole('link', { name: 'Verdict', exact: true }).click();
     await expect(page.getByText('A verdict of this job did not hold.')).toBeVisible();

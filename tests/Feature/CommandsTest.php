@@ -40,6 +40,12 @@ final class CommandsTest extends TestCase
         self::assertMatchesRegularExpression('/^Ohms .*: over range$/m', $printed);
     }
 
+    public function testRepairsAreProvedBySimulatedMachines(): void
+    {
+        self::assertSame(0, Artisan::call('ispira:proofs', ['--jobs' => '3', '--family' => ['tapped-blower']]));
+        self::assertMatchesRegularExpression('/^tapped-blower +3 .*%.* 3 .*%/m', Artisan::output());
+    }
+
     public function testAStreamOfJobFilesIsAnsweredLineByLineAndABadLineDoesNotEndIt(): void
     {
         $good =

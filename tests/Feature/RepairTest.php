@@ -278,19 +278,49 @@ final class RepairTest extends TestCase
             'test' => 'current@4',
             'value' => 'much',
         ])->assertSessionHasErrors('current@4');
-        $this->post("/jobs/$job->id/checks", [
+        $high = fn(): \Illuminate\Testing\TestResponse => $this->post("/jobs/$job->id/checks", [
             'id' => $this->ulid(),
             'test' => 'current@4',
             'value' => '41 A',
-        ])->assertRedirect("/jobs/$job->id/bench");
+        ]);
+        $high()->assertRedirect("/jobs/$job->id/proof");
+        self::assertStringContainsString('Measure it once more', session('notice'));
+        $check = $this->props("/jobs/$job->id/proof")['checks'][0];
+        self::assertSame(['41.0 A', null], [$check['read'], $check['right']]);
+        self::assertSame($checks[0]['expected'], $check['expected'], 'No reading speaks for itself.');
+        $this->post("/jobs/$job->id/close", [
+            'id' => $this->ulid(),
+            'outcome' => 'repaired',
+            'reason' => 'no time',
+        ])->assertSessionHasErrors('outcome');
+        self::assertStringContainsString('Motor current on 4', session('errors')->first('outcome'));
+        $high()->assertRedirect("/jobs/$job->id/bench");
         self::assertSame(JobStage::Bench, $job->refresh()->stage);
         $held = RepairEntry::query()->where('job_id', $job->id)->where('kind', 'held')->firstOrFail()->toCore();
         self::assertFalse($held->flag('held'));
         self::assertSame($job->replacements()->firstOrFail()->id, $held->text('replacement'));
-        self::assertSame(2, $job->readings()->where('episode', 1)->whereNull('speed_map_id')->count());
+        self::assertSame(3, $job->readings()->where('episode', 1)->whereNull('speed_map_id')->count());
         $this->get("/jobs/$job->id/verdict")->assertInertia(
             static fn(Page $page) => $page->where('held.0.held', false),
         );
+    }
+
+    public function testADecimalPointInTheWrongPlaceIsMeasuredAgainAndStaysOnRecord(): void
+    {
+        $job = $this->jobOnBench($this->person());
+        $this->post("/jobs/$job->id/replacements", ['id' => $this->ulid(), 'parts' => ['pack']]);
+        $this->post("/jobs/$job->id/proof", ['id' => $this->ulid(), 'states' => self::ALL_RIGHT]);
+        foreach (['170 A', '17 A'] as $value) {
+            $this->post("/jobs/$job->id/checks", [
+                'id' => $this->ulid(),
+                'test' => 'current@4',
+                'value' => $value,
+            ])->assertRedirect("/jobs/$job->id/proof");
+        }
+        self::assertSame(JobStage::Proof, $job->refresh()->stage);
+        self::assertTrue($this->props("/jobs/$job->id/proof")['checks'][0]['right']);
+        self::assertSame(2, $job->readings()->where('test', 'current@4')->where('episode', 1)->count());
+        self::assertSame(0, RepairEntry::query()->where('job_id', $job->id)->where('kind', 'held')->count());
     }
 
     public function testWiresOfAnotherJobCannotBeMoved(): void

@@ -45,6 +45,19 @@ final readonly class Evidence
     }
 
     /**
+     * Between which readings a numeric test lies under a hypothesis on any machine of this circuit, whatever was read
+     * of this one.
+     *
+     * @param float $spreads on either side of the middle
+     *
+     * @return array{0: float, 1: float} INF twice where it is open
+     */
+    public function rangeOfAny(Hypothesis $hypothesis, Test $test, float $spreads): array
+    {
+        return $this->foreseen->rangeOfAny($hypothesis, $test, $spreads);
+    }
+
+    /**
      * What a numeric test shows under a hypothesis.
      *
      * @return array{0: float, 1: float} mean (INF for open) and spread

@@ -242,14 +242,11 @@ final readonly class ForeseenOutcomes
         if ($expected->open) {
             return [\INF, 1.0];
         }
-        $quantity = $test->probe->quantity;
-        [$mean, $variance] = $this->belief
-            ->posterior($hypothesis->key, $roughly)
-            ->expect($expected->mean, $expected->deviations);
-        $shown = ReadingScale::from($quantity, $mean);
-        $own = MeterAccuracy::spread($quantity, $shown) * ReadingScale::slope($quantity, $shown);
 
-        return [$mean, sqrt($variance + $own * $own)];
+        return self::asRead(
+            $test->probe->quantity,
+            ...$this->belief->posterior($hypothesis->key, $roughly)->expect($expected->mean, $expected->deviations),
+        );
     }
 
     /**
@@ -277,16 +274,49 @@ final readonly class ForeseenOutcomes
      */
     public function range(Hypothesis $hypothesis, Test $test, float $spreads): array
     {
-        [$mean, $spread] = $this->onScale($hypothesis, $test);
-        if (is_infinite($mean)) {
-            return [\INF, \INF];
-        }
-        $quantity = $test->probe->quantity;
+        return self::around($test->probe->quantity, $spreads, ...$this->onScale($hypothesis, $test));
+    }
 
-        return [
-            ReadingScale::from($quantity, $mean - $spreads * $spread),
-            ReadingScale::from($quantity, $mean + $spreads * $spread),
-        ];
+    /**
+     * The same for any machine of this circuit, whatever was read of this one.
+     *
+     * @return array{0: float, 1: float} INF twice where it is open
+     */
+    public function rangeOfAny(Hypothesis $hypothesis, Test $test, float $spreads): array
+    {
+        $expected = $this->predictions->expected($hypothesis, $test);
+
+        return $expected->open
+            ? [\INF, \INF]
+            : self::around(
+                $test->probe->quantity,
+                $spreads,
+                ...self::asRead($test->probe->quantity, $expected->mean, $expected->variance()),
+            );
+    }
+
+    /** @return array{0: float, 1: float} */
+    private static function around(Quantity $quantity, float $spreads, float $mean, float $spread): array
+    {
+        return is_infinite($mean)
+            ? [\INF, \INF]
+            : [
+                ReadingScale::from($quantity, $mean - $spreads * $spread),
+                ReadingScale::from($quantity, $mean + $spreads * $spread),
+            ];
+    }
+
+    /**
+     * A number on its scale, as a meter shows it.
+     *
+     * @return array{0: float, 1: float} mean and spread, with the meter's own
+     */
+    private static function asRead(Quantity $quantity, float $mean, float $variance): array
+    {
+        $shown = ReadingScale::from($quantity, $mean);
+        $own = MeterAccuracy::spread($quantity, $shown) * ReadingScale::slope($quantity, $shown);
+
+        return [$mean, sqrt($variance + $own * $own)];
     }
 
     /**

@@ -6,6 +6,8 @@ namespace Ispira\Core\Diagnosis\Trial;
 
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Kernel\RandomSource;
 
 /**
  * What is hidden in a machine of the foreign world, and which verdicts on it are right.
@@ -28,4 +30,36 @@ final readonly class ForeignScenario
         public ?Element $added = null,
         public bool $misheard = false,
     ) {}
+
+    /** @param array<string, Hypothesis> $hypotheses of the circuit */
+    public static function sound(array $hypotheses, bool $misheard = false): self
+    {
+        return new self(
+            'nothing',
+            $misheard ? 'misheard' : 'sound',
+            $hypotheses[HypothesisList::NOTHING_WRONG],
+            [HypothesisList::NOTHING_WRONG],
+            misheard: $misheard,
+        );
+    }
+
+    /**
+     * A fault that the circuit knows, in any degree.
+     *
+     * @param array<string, Hypothesis> $hypotheses of the circuit
+     */
+    public static function listed(array $hypotheses, RandomSource $chance): self
+    {
+        $priors = [];
+        foreach ($hypotheses as $key => $hypothesis) {
+            if ($hypothesis->parts !== [] && !$hypothesis->comesAndGoes) {
+                $priors[$key] = $hypothesis->prior;
+            }
+        }
+        $hypothesis = $hypotheses[$chance->pick($priors)];
+
+        return new self('listed', $hypothesis->faultKey(), $hypothesis->inDegree($chance->even(), $chance->even()), [
+            $hypothesis->remedy(),
+        ]);
+    }
 }

@@ -65,15 +65,9 @@ final readonly class ForeignTrial
         $hypotheses = HypothesisList::of($circuit, false);
         for ($try = 0; $try < self::MOST_MACHINES; ++$try) {
             $scenario = match ($kind) {
-                'listed' => $this->listed($hypotheses, $chance),
+                'listed' => ForeignScenario::listed($hypotheses, $chance),
                 'unlisted' => $this->unlisted($circuit, $hypotheses, $chance),
-                default => new ForeignScenario(
-                    'nothing',
-                    'misheard',
-                    $hypotheses[HypothesisList::NOTHING_WRONG],
-                    [HypothesisList::NOTHING_WRONG],
-                    misheard: true,
-                ),
+                default => ForeignScenario::sound($hypotheses, misheard: true),
             };
             $machine = new ForeignMachine($byHand, $scenario, $chance);
             $map = $machine->map();
@@ -172,27 +166,6 @@ final readonly class ForeignTrial
     }
 
     /** @param array<string, Hypothesis> $hypotheses */
-    private function listed(array $hypotheses, RandomSource $chance): ForeignScenario
-    {
-        $priors = [];
-        foreach ($hypotheses as $key => $hypothesis) {
-            if ($hypothesis->parts !== [] && !$hypothesis->comesAndGoes) {
-                $priors[$key] = $hypothesis->prior;
-            }
-        }
-        $hypothesis = $hypotheses[$chance->pick($priors)];
-
-        return new ForeignScenario('listed', $hypothesis->faultKey(), $this->inDegree($hypothesis, $chance), [
-            $hypothesis->remedy(),
-        ]);
-    }
-
-    private function inDegree(Hypothesis $hypothesis, RandomSource $chance): Hypothesis
-    {
-        return $hypothesis->inDegree($chance->even(), $chance->even());
-    }
-
-    /** @param array<string, Hypothesis> $hypotheses */
     private function unlisted(CircuitModel $circuit, array $hypotheses, RandomSource $chance): ForeignScenario
     {
         return match ($chance->pick(['leak' => 0.4, 'other model' => 0.25, 'two' => 0.35])) {
@@ -219,8 +192,8 @@ final readonly class ForeignTrial
     /** @param array<string, Hypothesis> $hypotheses */
     private function two(array $hypotheses, RandomSource $chance): ForeignScenario
     {
-        $one = $this->listed($hypotheses, $chance)->state;
-        $other = $this->listed($hypotheses, $chance)->state;
+        $one = ForeignScenario::listed($hypotheses, $chance)->state;
+        $other = ForeignScenario::listed($hypotheses, $chance)->state;
         $parts = array_values(array_unique([...$one->parts, ...$other->parts]));
         sort($parts);
 

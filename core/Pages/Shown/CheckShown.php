@@ -14,7 +14,7 @@ final readonly class CheckShown
     /**
      * @param list<Choice> $choices
      * @param list<string> $cautions
-     * @param bool|null $right null while it is not read
+     * @param bool|null $right null while it is not read, or read once and outside of what is right
      * @param bool $always whether no note replaces it
      */
     public function __construct(

@@ -74,11 +74,12 @@ final readonly class ProofChecks
         $checks = [];
         foreach ($this->tests($always) as $test) {
             $newest = $case->newest($test->key);
+            $finding = $newest === null ? null : $this->finding($case, $test, $newest);
             $checks[] = new ProofCheck(
                 $test,
                 $this->expected($test),
                 $newest === null ? null : $this->words->reading($newest),
-                $newest === null ? null : $this->isRight($test, $newest),
+                $finding,
                 \in_array($test->name(), $always, true),
                 \in_array($test->name(), $complained, true),
             );
@@ -94,6 +95,27 @@ final readonly class ProofChecks
             ? null
             : 'Type what the plate of the unit calls right on the Circuit page first: without it nobody can say ' .
                     'whether this is right.';
+    }
+
+    /**
+     * What a reading of a check says, with those of the same check since the last replacement.
+     *
+     * A number is wrong when it was measured twice and was outside both times; what is heard or seen is wrong at once,
+     * for it is asked over several starts.
+     */
+    public function finding(CaseFile $case, Test $test, Reading $reading): CheckFinding
+    {
+        if ($this->isRight($test, $reading)) {
+            return CheckFinding::Right;
+        }
+        $before = array_filter(
+            $case->present(),
+            fn(Reading $one): bool => $one->test === $test->key &&
+                $one->id !== $reading->id &&
+                !$this->isRight($test, $one),
+        );
+
+        return $before === [] && $test->probe->quantity->isNumber() ? CheckFinding::Again : CheckFinding::Wrong;
     }
 
     public function isRight(Test $test, Reading $reading): bool
@@ -139,7 +161,8 @@ final readonly class ProofChecks
         }
 
         $sound = $this->evidence->hypotheses[HypothesisList::NOTHING_WRONG];
-        [$least, $most] = $this->evidence->range($sound, $test, self::WITHIN);
+        // Not as learned from what was read since: a reading would speak for itself, and each for those after it.
+        [$least, $most] = $this->evidence->rangeOfAny($sound, $test, self::WITHIN);
         // Less than a meter can tell from nothing is nothing: who loses no volts is not wrong.
         $nothing = self::WITHIN * MeterAccuracy::spread($test->probe->quantity, 0.0);
 

@@ -333,7 +333,7 @@ export interface CheckShown {
     cautions: string[];
     expected: string;
     read: string | null;
-    /** Null while it is not read. */
+    /** Null while it is not read, or read once and outside of what is right. */
     right: boolean | null;
     /** Whether no note replaces it. */
     always: boolean;

@@ -99,12 +99,12 @@ export default function Proof() {
                                 {word(one.what)}: from {word(one.before)} to {word(one.after)}.
                             </p>
                         ))}
-                        {checks.some((check) => check.right !== null) && (
+                        {checks.some((check) => check.read !== null) && (
                             <section aria-label="Checks" className="mt-5">
                                 <h2 className="text-lg font-semibold">Checks</h2>
                                 <ul className="border-b border-rule">
                                     {checks
-                                        .filter((check) => check.right !== null)
+                                        .filter((check) => check.read !== null)
                                         .map((check) => (
                                             <ProofCheck key={check.test} check={check} open={false} />
                                         ))}

@@ -54,7 +54,7 @@ export default function ProofCheck({ check, open, said = [] }: { check: CheckSho
                 <p className="min-h-11 content-center">
                     <span className="text-soft">right is</span> <span className="figure">{check.expected}</span>
                 </p>
-                {check.right !== null && (
+                {check.read !== null && (
                     <p className="min-h-11 content-center">
                         <span className="text-soft">read</span>{' '}
                         <strong
@@ -64,6 +64,7 @@ export default function ProofCheck({ check, open, said = [] }: { check: CheckSho
                             {check.read}
                             {check.right ? ', right' : ', not right'}
                         </strong>
+                        {check.right === null && (open ? ': measure it once more' : ', and not measured again')}
                     </p>
                 )}
                 {open && check.right !== true && (

@@ -96,7 +96,7 @@
 
 @if($checks !== [])
     <div class="whole"><h2>Checks after the repair</h2>
-    <table class="lines">@foreach($checks as $one)<tr><td>{{ $one['title'] }}</td><td style="width: 150px">{{ $one['expected'] }}</td><td style="width: 110px" class="{{ $one['right'] === false ? 'bad' : 'good' }}">{{ $one['read'] ?? '' }}</td></tr>@endforeach</table></div>
+    <table class="lines">@foreach($checks as $one)<tr><td>{{ $one['title'] }}</td><td style="width: 150px">{{ $one['expected'] }}</td><td style="width: 110px" class="{{ $one['right'] === true ? 'good' : 'bad' }}">{{ $one['read'] ?? '' }}</td></tr>@endforeach</table></div>
 @endif
 
 @if($handed !== [])

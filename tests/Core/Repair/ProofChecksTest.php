@@ -13,6 +13,8 @@ use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\NoStore;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
 use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Reading\Reading;
+use Ispira\Core\Repair\Proof\CheckFinding;
 use Ispira\Core\Repair\Proof\ProofChecks;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -57,6 +59,72 @@ final class ProofChecksTest extends TestCase
             }
         }
         self::assertGreaterThanOrEqual(0.9 * $all, $right, "$right of $all");
+    }
+
+    /** What is right of one check does not hang on what was read in the others, nor in itself. */
+    #[DataProvider('families')]
+    public function testReadingsDoNotSpeakForThemselves(string $key): void
+    {
+        $family = FamilyRegistry::shipped()->get($key);
+        self::assertInstanceOf(Repairable::class, $family);
+        $circuit = $family->circuit($family->parameters()->read([]));
+        $checks = fn(CaseFile $case): ProofChecks => new ProofChecks(
+            $circuit,
+            $family->repairSheet(),
+            (new Engine(new NoStore()))->diagnose($circuit, $case, new DecisionSettings())->evidence,
+        );
+        $empty = $checks(new CaseFile([], [], false));
+        $sound = HypothesisList::of($circuit, false)[HypothesisList::NOTHING_WRONG];
+        $unit = new SimulatedUnit($circuit, $sound, new RandomSource(7), 0.0);
+        $numbers = array_filter(
+            $empty->tests(),
+            static fn($test): bool => $test->probe->quantity->isNumber() && ProofChecks::missing($test) === null,
+        );
+        $readings = [];
+        foreach ($numbers as $test) {
+            $readings[] = $unit->read("r$test->key", $test, 0);
+        }
+        $read = $checks(new CaseFile($readings, [], false));
+        foreach ($numbers as $test) {
+            self::assertSame($empty->expected($test), $read->expected($test), $test->key);
+        }
+    }
+
+    /** A number that is outside asks for another one; two of them are wrong, and a right one clears it. */
+    #[DataProvider('families')]
+    public function testANumberOutsideIsMeasuredAgain(string $key): void
+    {
+        $family = FamilyRegistry::shipped()->get($key);
+        self::assertInstanceOf(Repairable::class, $family);
+        $circuit = $family->circuit($family->parameters()->read([]));
+        $case = new CaseFile([], [], false);
+        $checks = new ProofChecks(
+            $circuit,
+            $family->repairSheet(),
+            (new Engine(new NoStore()))->diagnose($circuit, $case, new DecisionSettings())->evidence,
+        );
+        $sound = HypothesisList::of($circuit, false)[HypothesisList::NOTHING_WRONG];
+        $unit = new SimulatedUnit($circuit, $sound, new RandomSource(7), 0.0);
+        foreach ($checks->tests() as $test) {
+            if (!$test->probe->quantity->isNumber() || ProofChecks::missing($test) !== null) {
+                continue;
+            }
+            $right = $unit->read('right', $test, 0);
+            $outside = static fn(string $id): Reading => new Reading(
+                $id,
+                $test->key,
+                \is_float($right->value) ? 50.0 * $right->value + 500.0 : 0.001,
+            );
+            self::assertSame(CheckFinding::Again, $checks->finding($case, $test, $outside('one')), $test->key);
+            $once = $case->with($outside('one'));
+            self::assertSame(CheckFinding::Again, $checks->finding($once, $test, $outside('one')), 'the same one');
+            self::assertSame(CheckFinding::Wrong, $checks->finding($once, $test, $outside('two')));
+            self::assertSame(
+                $checks->isRight($test, $right) ? CheckFinding::Right : CheckFinding::Wrong,
+                $checks->finding($once, $test, $right),
+            );
+        }
+        self::assertNotNull(CheckFinding::Wrong->said(true));
     }
 
     public function testADraggingMotorDoesNotPass(): void
