@@ -205,6 +205,18 @@ final class BackupTest extends TestCase
         self::assertSame($rows, $this->rows());
     }
 
+    public function testWhoTheDatabaseDoesNotLetInIsToldBeforeAnythingIsTouched(): void
+    {
+        $this->settings = ['DB_SOCKET' => '/run/mysqld/mysqld.sock', 'DB_USERNAME' => 'lodger', 'DB_PASSWORD' => ''];
+        self::assertStringContainsString('runuser -u lodger -- bin/backup', $this->runs(['bin/backup'], 1));
+        self::assertDirectoryDoesNotExist("$this->folder/kept");
+        File::put("$this->folder/some.tar.gz", 'no backup');
+        self::assertStringContainsString(
+            "runuser -u lodger -- bin/restore $this->folder/some.tar.gz",
+            $this->runs(['bin/restore', "$this->folder/some.tar.gz"], 1),
+        );
+    }
+
     public function testOldOnesGoButOneADayAWeekAndAMonth(): void
     {
         $this->fill();
