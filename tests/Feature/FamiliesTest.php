@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Job;
-use Ispira\Core\Device\FamilyRegistry;
-use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
+use Tests\Core\Families;
 use Tests\TestCase;
 
 /**
@@ -14,15 +14,7 @@ use Tests\TestCase;
  */
 final class FamiliesTest extends TestCase
 {
-    /** @return iterable<string, array{0: string}> */
-    public static function families(): iterable
-    {
-        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
-            yield $key => [$key];
-        }
-    }
-
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testAJobGoesFromTheComplaintToTheBench(string $family): void
     {
         $this->actingAs($this->person());

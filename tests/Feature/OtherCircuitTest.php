@@ -10,8 +10,9 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Job\JobStage;
-use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
 use Symfony\Component\HttpFoundation\Response;
+use Tests\Core\Families;
 use Tests\TestCase;
 
 /**
@@ -19,14 +20,6 @@ use Tests\TestCase;
  */
 final class OtherCircuitTest extends TestCase
 {
-    /** @return iterable<string, array{0: string}> */
-    public static function families(): iterable
-    {
-        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
-            yield $key => [$key];
-        }
-    }
-
     private function blower(): Job
     {
         $data = $this->newJob(['answers' => ['noise' => 'rub', 'outlets' => 'windscreen']], self::ALL_RIGHT);
@@ -123,7 +116,7 @@ final class OtherCircuitTest extends TestCase
     }
 
     /** Every way from one family to another leads to a job whose pages open. */
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testEveryFamilyLeadsToEveryOther(string $from): void
     {
         $registry = FamilyRegistry::shipped();

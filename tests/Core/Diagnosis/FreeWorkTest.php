@@ -14,23 +14,16 @@ use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\MemoryStore;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
 use Ispira\Core\Kernel\RandomSource;
-use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Families;
 
 /**
  * A workshop in which nobody is paid, parts are given and nothing is said to take time: all of it may be set.
  */
 final class FreeWorkTest extends TestCase
 {
-    /** @return iterable<string, array{0: string}> */
-    public static function families(): iterable
-    {
-        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
-            yield $key => [$key];
-        }
-    }
-
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testADiagnosisSaysTheSameAndStillProposesATest(string $key): void
     {
         $family = FamilyRegistry::shipped()->get($key);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Core\Diagnosis;
 
 use Ispira\Core\Device\Adjustment;
-use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
@@ -20,7 +19,9 @@ use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
 use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Reading\Reading;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Families;
 use Tests\Core\NominalMachine;
 
 /**
@@ -39,14 +40,6 @@ final class LawsTest extends TestCase
     public static function tearDownAfterClass(): void
     {
         self::$engines = self::$machines = [];
-    }
-
-    /** @return iterable<string, array{0: string}> */
-    public static function families(): iterable
-    {
-        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
-            yield $key => [$key];
-        }
     }
 
     private static function machine(string $family): NominalMachine
@@ -102,7 +95,7 @@ final class LawsTest extends TestCase
         return array_column($diagnosis->suspects, 'probability', 'remedy');
     }
 
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testTheOrderOfReadingsDoesNotMatter(string $family): void
     {
         foreach ([1, 2] as $seed) {
@@ -121,7 +114,7 @@ final class LawsTest extends TestCase
         }
     }
 
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testEveryProposalSeparatesAndItsTableSaysWhatFollows(string $family): void
     {
         $rows = 0;
@@ -171,7 +164,7 @@ final class LawsTest extends TestCase
     }
 
     /** A sound machine at the edges of its populations: nothing that is true of it is refused once it was repeated. */
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testNothingTrueOfASoundMachineIsRefusedTwice(string $family): void
     {
         $circuit = self::machine($family)->circuit;
@@ -246,7 +239,7 @@ final class LawsTest extends TestCase
     }
 
     /** What was called wrong twice is wrong: whatever else reads as on a sound machine, nobody says that nothing is. */
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testNothingWrongIsNeverSaidWhileAPositionIsWrong(string $family): void
     {
         $machine = self::machine($family);

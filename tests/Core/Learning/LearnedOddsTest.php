@@ -18,20 +18,13 @@ use Ispira\Core\Learning\LearnedOdds;
 use Ispira\Core\Learning\ProvenJob;
 use Ispira\Core\Learning\SimulatedWorkshop;
 use Ispira\Core\Reading\Reading;
-use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Families;
 
 final class LearnedOddsTest extends TestCase
 {
-    /** @return iterable<string, array{string}> */
-    public static function families(): iterable
-    {
-        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
-            yield $key => [$key];
-        }
-    }
-
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testWithoutJobsNothingChanges(string $family): void
     {
         $circuit = self::circuit($family);
@@ -43,7 +36,7 @@ final class LearnedOddsTest extends TestCase
         }
     }
 
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testWhatCuredMachinesIsSuspectedMoreAndChancesStayWhole(string $family): void
     {
         $circuit = self::circuit($family);
@@ -121,7 +114,7 @@ final class LearnedOddsTest extends TestCase
         self::assertGreaterThan(2.0 * $chance(Odds::shipped()), $chance($learned));
     }
 
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testAWorkshopLearnsItsWorldAndTheShippedOneDoesNoHarm(string $family): void
     {
         $circuit = self::circuit($family);

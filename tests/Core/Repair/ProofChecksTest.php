@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Repair;
 
+use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\Repairable;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
@@ -16,32 +17,37 @@ use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Reading\Reading;
 use Ispira\Core\Repair\Proof\CheckFinding;
 use Ispira\Core\Repair\Proof\ProofChecks;
-use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Families;
 
 final class ProofChecksTest extends TestCase
 {
-    /** @return iterable<string, array{0: string}> */
-    public static function families(): iterable
-    {
-        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
-            yield $key => [$key];
-        }
-    }
-
-    /** What a sound unit reads is right, in nearly every check; each says in words what is. */
-    #[DataProvider('families')]
-    public function testASoundUnitPasses(string $key): void
+    /**
+     * @param array<string, mixed> $parameters
+     * @param list<Reading>        $readings
+     *
+     * @return array{0: CircuitModel, 1: ProofChecks}
+     */
+    private static function checks(string $key, array $parameters = [], array $readings = []): array
     {
         $family = FamilyRegistry::shipped()->get($key);
         self::assertInstanceOf(Repairable::class, $family);
-        $circuit = $family->circuit($family->parameters()->read([]));
-        $diagnosis = (new Engine(new NoStore()))->diagnose(
+        $circuit = $family->circuit($family->parameters()->read($parameters));
+        $evidence = (new Engine(new NoStore()))->weigh(
             $circuit,
-            new CaseFile([], [], false),
+            new CaseFile($readings, [], false),
             new DecisionSettings(),
         );
-        $checks = new ProofChecks($circuit, $family->repairSheet(), $diagnosis->evidence);
+
+        return [$circuit, new ProofChecks($circuit, $family->repairSheet(), $evidence)];
+    }
+
+    /** What a sound unit reads is right, in nearly every check; each says in words what is. */
+    #[DataProviderExternal(Families::class, 'all')]
+    public function testASoundUnitPasses(string $key): void
+    {
+        [$circuit, $checks] = self::checks($key);
         self::assertNotEmpty($checks->tests());
         $sound = array_values(
             array_filter(
@@ -62,18 +68,10 @@ final class ProofChecksTest extends TestCase
     }
 
     /** What is right of one check does not hang on what was read in the others, nor in itself. */
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testReadingsDoNotSpeakForThemselves(string $key): void
     {
-        $family = FamilyRegistry::shipped()->get($key);
-        self::assertInstanceOf(Repairable::class, $family);
-        $circuit = $family->circuit($family->parameters()->read([]));
-        $checks = fn(CaseFile $case): ProofChecks => new ProofChecks(
-            $circuit,
-            $family->repairSheet(),
-            (new Engine(new NoStore()))->diagnose($circuit, $case, new DecisionSettings())->evidence,
-        );
-        $empty = $checks(new CaseFile([], [], false));
+        [$circuit, $empty] = self::checks($key);
         $sound = HypothesisList::of($circuit, false)[HypothesisList::NOTHING_WRONG];
         $unit = new SimulatedUnit($circuit, $sound, new RandomSource(7), 0.0);
         $numbers = array_filter(
@@ -84,25 +82,18 @@ final class ProofChecksTest extends TestCase
         foreach ($numbers as $test) {
             $readings[] = $unit->read("r$test->key", $test, 0);
         }
-        $read = $checks(new CaseFile($readings, [], false));
+        [, $read] = self::checks($key, readings: $readings);
         foreach ($numbers as $test) {
             self::assertSame($empty->expected($test), $read->expected($test), $test->key);
         }
     }
 
     /** A number that is outside asks for another one; two of them are wrong, and a right one clears it. */
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testANumberOutsideIsMeasuredAgain(string $key): void
     {
-        $family = FamilyRegistry::shipped()->get($key);
-        self::assertInstanceOf(Repairable::class, $family);
-        $circuit = $family->circuit($family->parameters()->read([]));
+        [$circuit, $checks] = self::checks($key);
         $case = new CaseFile([], [], false);
-        $checks = new ProofChecks(
-            $circuit,
-            $family->repairSheet(),
-            (new Engine(new NoStore()))->diagnose($circuit, $case, new DecisionSettings())->evidence,
-        );
         $sound = HypothesisList::of($circuit, false)[HypothesisList::NOTHING_WRONG];
         $unit = new SimulatedUnit($circuit, $sound, new RandomSource(7), 0.0);
         foreach ($checks->tests() as $test) {
@@ -129,15 +120,7 @@ final class ProofChecksTest extends TestCase
 
     public function testADraggingMotorDoesNotPass(): void
     {
-        $family = FamilyRegistry::shipped()->get('stepped-blower');
-        self::assertInstanceOf(Repairable::class, $family);
-        $circuit = $family->circuit($family->parameters()->read(['motorAmps' => 16.0]));
-        $diagnosis = (new Engine(new NoStore()))->diagnose(
-            $circuit,
-            new CaseFile([], [], false),
-            new DecisionSettings(),
-        );
-        $checks = new ProofChecks($circuit, $family->repairSheet(), $diagnosis->evidence);
+        [$circuit, $checks] = self::checks('stepped-blower', ['motorAmps' => 16.0]);
         $drags = array_values(
             array_filter(
                 HypothesisList::of($circuit, false),

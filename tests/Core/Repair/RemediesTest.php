@@ -22,9 +22,10 @@ use Ispira\Core\Repair\Remedy\CauseLeft;
 use Ispira\Core\Repair\Remedy\Outlook;
 use Ispira\Core\Repair\Remedy\Priced;
 use Ispira\Core\Repair\Remedy\Remedies;
-use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Diagnosis\Bench;
+use Tests\Core\Families;
 
 final class RemediesTest extends TestCase
 {
@@ -249,15 +250,7 @@ final class RemediesTest extends TestCase
         self::assertNull((new BreakEven(280.0, 35.0, 0.0))->months);
     }
 
-    /** @return iterable<string, array{0: string}> */
-    public static function families(): iterable
-    {
-        foreach (array_keys(FamilyRegistry::shipped()->all()) as $key) {
-            yield $key => [$key];
-        }
-    }
-
-    #[DataProvider('families')]
+    #[DataProviderExternal(Families::class, 'all')]
     public function testASheetNamesOnlyWhatItsFamilyHas(string $key): void
     {
         $family = FamilyRegistry::shipped()->get($key);
