@@ -8,6 +8,7 @@ use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Decision\Evidence;
 use Ispira\Core\Diagnosis\Decision\TestChoice;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\PredictionStore;
@@ -79,10 +80,17 @@ final readonly class JobDiagnosis
         if ($job->circuit->learnables === []) {
             return [];
         }
+
+        return (new Learned($job->circuit, $this->evidence($job), $this->place->units()))->values();
+    }
+
+    /** What the readings say, without a look at what to do next. */
+    public function evidence(JobState $job): Evidence
+    {
         $evidence = (new Engine($this->store))->weigh($job->circuit, $job->case, $this->settings($job));
         $evidence->predictions->keep();
 
-        return (new Learned($job->circuit, $evidence, $this->place->units()))->values();
+        return $evidence;
     }
 
     /**

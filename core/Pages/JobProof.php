@@ -86,7 +86,7 @@ final readonly class JobProof
         return new ProofChecks(
             $job->circuit,
             $job->repairSheet,
-            $this->diagnosis->plain($job)->evidence,
+            $this->diagnosis->evidence($job),
             $this->place->units(),
         );
     }

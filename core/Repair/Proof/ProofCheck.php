@@ -46,6 +46,6 @@ final readonly class ProofCheck
     /** Whether it still stands in the way of a closed job. */
     public function isOpen(): bool
     {
-        return $this->isRight() === null || ($this->always && $this->finding === CheckFinding::Wrong);
+        return $this->isRight() === null || ($this->always && !$this->isRight());
     }
 }

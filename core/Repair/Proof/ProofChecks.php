@@ -74,12 +74,11 @@ final readonly class ProofChecks
         $checks = [];
         foreach ($this->tests($always) as $test) {
             $newest = $case->newest($test->key);
-            $finding = $newest === null ? null : $this->finding($case, $test, $newest);
             $checks[] = new ProofCheck(
                 $test,
                 $this->expected($test),
                 $newest === null ? null : $this->words->reading($newest),
-                $finding,
+                $newest === null ? null : $this->finding($case, $test, $newest),
                 \in_array($test->name(), $always, true),
                 \in_array($test->name(), $complained, true),
             );

@@ -10,7 +10,7 @@ use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Engine;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
-use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Trial\ForeignMachine;
 use Ispira\Core\Diagnosis\Trial\ForeignScenario;
 use Ispira\Core\Diagnosis\Trial\Hands;
@@ -29,11 +29,15 @@ final readonly class ProofTrial
     /** @var list<Test> */
     private array $tests;
 
+    /** @var array<string, Hypothesis> */
+    private array $hypotheses;
+
     private CircuitModel $byHand;
 
-    public function __construct(private CircuitModel $circuit, RepairSheet $sheet)
+    public function __construct(CircuitModel $circuit, RepairSheet $sheet)
     {
-        $evidence = (new Engine())->diagnose($circuit, new CaseFile([], [], false), new DecisionSettings())->evidence;
+        $evidence = (new Engine())->weigh($circuit, new CaseFile([], [], false), new DecisionSettings());
+        $this->hypotheses = $evidence->hypotheses;
         $this->checks = new ProofChecks($circuit, $sheet, $evidence);
         $this->tests = array_values(
             array_filter(
@@ -52,9 +56,10 @@ final readonly class ProofTrial
      */
     public function job(bool $cured, RandomSource $chance): ?array
     {
-        $hypotheses = HypothesisList::of($this->circuit, false);
         for ($try = 0; $try < self::MOST_DRAWN; ++$try) {
-            $scenario = $cured ? ForeignScenario::sound($hypotheses) : ForeignScenario::listed($hypotheses, $chance);
+            $scenario = $cured
+                ? ForeignScenario::sound($this->hypotheses)
+                : ForeignScenario::listed($this->hypotheses, $chance);
             $machine = new ForeignMachine($this->byHand, $scenario, $chance);
             if ($machine->map() === null) {
                 return $this->proved($machine);
