@@ -8,7 +8,7 @@ export default defineConfig({
     // A machine that stands still for a minute must not look like a fault: what never comes is told late, but is told.
     timeout: 1_200_000,
     expect: { timeout: 120_000 },
-    reporter: [['list']],
+    reporter: [['list'], ['./tests/Browser/last-words.ts']],
     use: {
         baseURL: process.env.APP_URL ?? 'http://127.0.0.1:8010',
         viewport: { width: 1280, height: 800 },

@@ -67,7 +67,7 @@ export function watchForErrors(page: Page): string[] {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
     page.on('console', (message) => {
-        if (message.type() === 'error') errors.push(message.text());
+        if (message.type() === 'error') errors.push(`${message.text()} (${message.location().url})`);
     });
     return errors;
 }
