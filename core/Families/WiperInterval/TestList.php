@@ -221,6 +221,7 @@ final readonly class TestList
     {
         $tests = [
             $this->volts('battery-volts', 'battery-volts', 'low', 'battery', '0', ['battery']),
+            $this->volts('fuse-in', 'fuse-in', 'low', 'fuse-in', '0', ['fuse-box']),
             $this->volts('fuse-out', 'fuse-out', 'low', 'fed', '0', ['fuse-box']),
             $this->volts('supply-volts', 'supply-volts', 'low', 'supply', '0', ['module-plug']),
             $this->volts('ground-drop', 'ground-drop', 'low', 'module-ground', '0', ['module-plug']),
