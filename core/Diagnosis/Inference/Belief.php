@@ -18,12 +18,6 @@ final class Belief
     private const NEW_PART_FAULTY = 0.04;
     private const SECOND_FAULT = 0.06;
 
-    /** Hypotheses that fall below this share of the best are not followed further within an episode. */
-    private const NEGLIGIBLE = 1e-6;
-
-    /** Those whose numbers leave them less than this share of the best are weighed over the few draws alone. */
-    private const UNLIKELY = 1e-3;
-
     /** @var array<string, float> by hypothesis, adding up to 1 */
     public array $weights = [];
 
@@ -116,13 +110,13 @@ final class Belief
         $judged = array_filter($visits, static fn(Visit $v): bool => $v->measurements === []);
         $measured = array_filter($visits, static fn(Visit $v): bool => $v->measurements !== []);
         foreach ($this->tellingFirst($judged) as $visit) {
-            $log = self::followed($log);
+            $log = Screening::followed($log);
             foreach ($log as $key => $_) {
                 [$more, $this->heard[$key]] = $this->weigh($this->hypotheses[$key], [$visit], $slips);
                 $log[$key] += $more;
             }
         }
-        $log = self::followed($log);
+        $log = Screening::followed($log);
         $this->settle($measured === [] ? $log : $this->measured($log, array_values($measured), $slips), $slips);
     }
 
@@ -141,17 +135,18 @@ final class Belief
         // In an order of their own, so that what was read first does not decide what is followed.
         usort($visits, static fn(Visit $a, Visit $b): int => $a->key <=> $b->key);
         for ($first = 1; ; $first *= 2) {
+            $some = \array_slice($visits, 0, $first);
+            $numbers = array_sum(array_map(static fn(Visit $v): int => \count($v->measurements), $some));
             $roughly = [];
             foreach ($log as $key => $one) {
-                $roughly[$key] =
-                    $one + $this->weigh($this->hypotheses[$key], \array_slice($visits, 0, $first), $slips, true)[0];
+                $roughly[$key] = $one + $this->weigh($this->hypotheses[$key], $some, $slips, true)[0];
             }
             if ($first >= \count($visits)) {
                 break;
             }
-            $log = array_intersect_key($log, self::followed($roughly));
+            $log = array_intersect_key($log, Screening::followed($roughly, $numbers));
         }
-        $floor = log(self::UNLIKELY) + ($roughly === [] ? 0.0 : max($roughly));
+        $floor = Screening::worthAllDraws($roughly, $numbers);
         foreach ($log as $key => $one) {
             $log[$key] =
                 $roughly[$key] < $floor && $key !== HypothesisList::NOTHING_WRONG
@@ -160,25 +155,6 @@ final class Belief
         }
 
         return $log;
-    }
-
-    /**
-     * @param array<string, float> $log natural logarithms of weights
-     *
-     * @return array<string, float> without those that are not followed further
-     */
-    private static function followed(array $log): array
-    {
-        $floor = log(self::NEGLIGIBLE) + ($log === [] ? 0.0 : max($log));
-
-        // The sound circuit is followed to the end: reasons are told against it.
-        return array_filter(
-            $log,
-            static fn(float $one, string $key): bool => $one >= $floor ||
-                $key === HypothesisList::NOTHING_WRONG ||
-                $key === HypothesisList::SOMETHING_ELSE,
-            \ARRAY_FILTER_USE_BOTH,
-        );
     }
 
     /**
