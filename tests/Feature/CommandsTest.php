@@ -46,6 +46,12 @@ final class CommandsTest extends TestCase
         self::assertMatchesRegularExpression('/^tapped-blower +3 .*%.* 3 .*%/m', Artisan::output());
     }
 
+    public function testFaultsThatStayHiddenThoughEverythingIsMeasuredAreListed(): void
+    {
+        self::assertSame(0, Artisan::call('ispira:hidden', ['--runs' => '1', '--family' => ['control-output']]));
+        self::assertMatchesRegularExpression('/^all: (\d\d) of \d\d$/m', Artisan::output());
+    }
+
     public function testAStreamOfJobFilesIsAnsweredLineByLineAndABadLineDoesNotEndIt(): void
     {
         $good =
