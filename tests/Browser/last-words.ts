@@ -8,7 +8,6 @@ export default class LastWords implements Reporter {
         if (result.status === 'passed' || result.status === 'skipped') return;
         const words = result.errors.map((error) => error.message ?? error.value ?? '').join('\n');
         // The colours of a terminal are no words.
-        // eslint-disable-next-line no-control-regex
         const plain = words.replace(/\x1b\[[0-9;]*m/g, '');
         const lines = plain.split('\n').filter((line) => line.trim() !== '');
         this.failures.push([test.title, ...lines.slice(0, 8)].map((line) => line.trim().slice(0, 300)).join('\n    '));

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { likeliest } from '../../resources/js/bench/outcomes';
 import { minutes, money, percent, sketchNumber } from '../../resources/js/lib/format';
 import { letterOf, stateKeys, wordFor } from '../../resources/js/jobs/states';
 
@@ -31,4 +32,19 @@ test('every state has a key of its own, and a word in its cell', () => {
     const cell = { states: [{ value: 'right' as const, label: 'off, right' }] };
     expect(wordFor('right', cell)).toBe('off, right');
     expect(wordFor('slow', cell)).toBe('slow');
+});
+
+test('where there is no room for all outcomes the likeliest stay, in their order', () => {
+    const outcomes = [0.03, 0.11, 0.1, 0.75, 0.001].map((probability, at) => ({
+        value: null,
+        from: at,
+        to: at + 1,
+        label: `${at} to ${at + 1} V`,
+        probability,
+        remedies: [],
+    }));
+    const labels = (most: number) => likeliest(outcomes, most).map((one) => one.label);
+    expect(labels(3)).toEqual(['1 to 2 V', '2 to 3 V', '3 to 4 V']);
+    expect(labels(1)).toEqual(['3 to 4 V']);
+    expect(labels(9)).toHaveLength(4);
 });

@@ -5,6 +5,7 @@ import PlugFace, { order } from '@/ui/PlugFace';
 import Cautions from './Cautions';
 import NumberLine from './NumberLine';
 import { becauseOf } from './cannot';
+import { likeliest } from './outcomes';
 
 function Means({ outcome }: { outcome: OutcomeShown }) {
     const [first, ...others] = outcome.remedies;
@@ -146,25 +147,22 @@ export function Outcomes({ card, most }: { card: CardShown; most: number }) {
                 <col />
             </colgroup>
             <tbody>
-                {card.outcomes
-                    .filter((outcome) => outcome.probability > 0.003)
-                    .slice(0, most)
-                    .map((outcome) => (
-                        <tr key={`${outcome.value ?? ''}${outcome.label}`} className="border-t border-rule">
-                            <th
-                                scope="row"
-                                className={`py-0.5 pr-3 text-left align-top font-medium ${card.unit ? 'figure text-[0.86rem] whitespace-nowrap' : 'leading-snug'}`}
-                            >
-                                {outcome.label}
-                            </th>
-                            <td
-                                className="truncate py-0.5"
-                                title={outcome.remedies.map((one) => `${one.label}: ${one.fault}`).join('; ')}
-                            >
-                                <Means outcome={outcome} />
-                            </td>
-                        </tr>
-                    ))}
+                {likeliest(card.outcomes, most).map((outcome) => (
+                    <tr key={`${outcome.value ?? ''}${outcome.label}`} className="border-t border-rule">
+                        <th
+                            scope="row"
+                            className={`py-0.5 pr-3 text-left align-top font-medium ${card.unit ? 'figure text-[0.86rem] whitespace-nowrap' : 'leading-snug'}`}
+                        >
+                            {outcome.label}
+                        </th>
+                        <td
+                            className="truncate py-0.5"
+                            title={outcome.remedies.map((one) => `${one.label}: ${one.fault}`).join('; ')}
+                        >
+                            <Means outcome={outcome} />
+                        </td>
+                    </tr>
+                ))}
             </tbody>
         </table>
     );
