@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { likeliest } from '../../resources/js/bench/outcomes';
-import { minutes, money, percent, sketchNumber } from '../../resources/js/lib/format';
+import { minutes, money, percent, sketchNumber, years } from '../../resources/js/lib/format';
 import { letterOf, stateKeys, wordFor } from '../../resources/js/jobs/states';
 
 test('odds are rounded without ever claiming certainty', () => {
@@ -10,10 +10,13 @@ test('odds are rounded without ever claiming certainty', () => {
     expect(percent(0.004)).toBe('<1%');
 });
 
-test('money and minutes are said in words', () => {
+test('money, minutes and years are said in words', () => {
     expect(money(69.25, 'EUR')).toBe('€69');
     expect(minutes(0.7)).toBe('about a minute');
     expect(minutes(4.7)).toBe('about 5 minutes');
+    expect(years(6.602053388090351)).toBe('6.6 years');
+    expect(years(5)).toBe('5 years');
+    expect(years(1.04)).toBe('1 year');
 });
 
 test('what is being typed is sketched on the number line as far as it is a number', () => {

@@ -34,6 +34,12 @@ export function minutes(amount: number): string {
     return amount < 1.5 ? 'about a minute' : `about ${Math.round(amount)} minutes`;
 }
 
+/** How long something lasts: learned years are no round number. */
+export function years(amount: number): string {
+    const shown = figure(amount, 1).replace(/[.,]0$/, '');
+    return `${shown} ${shown === '1' ? 'year' : 'years'}`;
+}
+
 export function day(moment: string): string {
     return new Date(moment).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 }

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { money, percent } from '@/lib/format';
+import { money, percent, years } from '@/lib/format';
 import type { RemedyShown } from '@/generated/props';
 import { useEntryForm } from '@/repair/useEntryForm';
 import Button from '@/ui/Button';
@@ -80,7 +80,7 @@ export default function RemedyOption({
         ['labour', money(option.labour, currency)],
         ['waits', waits(option.leadDays)],
         ['warranty', warranty(option.warrantyMonths)],
-        ['lasts', `${option.lifeYears} years`],
+        ['lasts', years(option.lifeYears)],
         ['comes back', percent(option.comeBackChance)],
         ['if wrong, lost', money(option.lost, currency)],
         ['a year', money(option.perYear, currency)],
