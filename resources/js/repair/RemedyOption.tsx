@@ -12,11 +12,7 @@ function waits(days: number | null): string {
 }
 
 function warranty(months: number): string {
-    return months === 0
-        ? 'none'
-        : months < 12
-          ? `${months} ${months === 1 ? 'month' : 'months'}`
-          : `${months / 12} ${months === 12 ? 'year' : 'years'}`;
+    return months === 0 ? 'none' : months < 12 ? `${months} ${months === 1 ? 'month' : 'months'}` : years(months / 12);
 }
 
 /** Share of the chance that an option covers, as a bar that needs no colour to be read. */
