@@ -116,6 +116,25 @@ final class HypothesisList
         return $remedies;
     }
 
+    /**
+     * Those that blame a part, each fault in its degrees.
+     *
+     * @param array<string, Hypothesis> $hypotheses
+     *
+     * @return array<string, non-empty-list<Hypothesis>> by fault
+     */
+    public static function byFault(array $hypotheses): array
+    {
+        $faults = [];
+        foreach ($hypotheses as $hypothesis) {
+            if ($hypothesis->parts !== []) {
+                $faults[$hypothesis->faultKey()][] = $hypothesis;
+            }
+        }
+
+        return $faults;
+    }
+
     private static function single(
         Fault $fault,
         int $degree,

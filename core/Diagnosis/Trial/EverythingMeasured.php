@@ -6,13 +6,14 @@ namespace Ispira\Core\Diagnosis\Trial;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
-use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Diagnosis\Decision\Engine;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\MemoryStore;
 use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Kernel\Ranking;
+use Ispira\Core\Reading\Reading;
 
 /**
  * Simulated units on which every test is done that a circuit has.
@@ -21,9 +22,6 @@ use Ispira\Core\Kernel\RandomSource;
  */
 final readonly class EverythingMeasured
 {
-    /** Units with a fault that are tried until somebody complains of one. */
-    private const MOST_UNITS = 8;
-
     private Engine $engine;
 
     /** @var array<string, non-empty-list<Hypothesis>> lasting faults that stand alone, each in its degrees */
@@ -33,13 +31,12 @@ final readonly class EverythingMeasured
     public function __construct(private CircuitModel $circuit, private string $name)
     {
         $this->engine = new Engine(new MemoryStore());
-        $faults = [];
-        foreach (HypothesisList::of($circuit, false) as $hypothesis) {
-            if ($hypothesis->parts !== [] && !$hypothesis->comesAndGoes && \count($hypothesis->faults) === 1) {
-                $faults[$hypothesis->faultKey()][] = $hypothesis;
-            }
-        }
-        $this->faults = $faults;
+        $this->faults = HypothesisList::byFault(
+            array_filter(
+                HypothesisList::of($circuit, false),
+                static fn(Hypothesis $one): bool => !$one->comesAndGoes && \count($one->faults) === 1,
+            ),
+        );
     }
 
     /**
@@ -54,20 +51,20 @@ final readonly class EverythingMeasured
     public function unit(string $fault, int $run): ?array
     {
         $degrees = $this->faults[$fault];
-        for ($try = 0; $try < self::MOST_UNITS; ++$try) {
+        for ($try = 0; $try < Trial::MOST_UNITS; ++$try) {
             $chance = new RandomSource(crc32("everything/$this->name/$fault/$run/$try"));
             $unit = new SimulatedUnit($this->circuit, $degrees[$run % \count($degrees)], $chance, 0.0);
-            $case = $this->complained($unit);
-            if ($case !== null) {
-                return ['right' => $unit->remedy(), 'suspects' => self::byRemedy($this->diagnosed($unit, $case))];
+            $complaint = $this->complaint($unit);
+            if ($unit->isNoticed($complaint)) {
+                return ['right' => $unit->remedy(), 'suspects' => $this->suspects($unit, $complaint)];
             }
         }
 
         return null;
     }
 
-    /** What is heard and seen first, or null where none of it comes of the fault. */
-    private function complained(SimulatedUnit $unit): ?CaseFile
+    /** @return list<Reading> what is heard and seen first */
+    private function complaint(SimulatedUnit $unit): array
     {
         $readings = $unit->map();
         foreach ($this->circuit->tests as $test) {
@@ -75,36 +72,27 @@ final readonly class EverythingMeasured
                 $readings[] = $unit->read("asked-$test->key", $test, 0);
             }
         }
-        $case = new CaseFile([], [], false);
-        $noticed = false;
-        foreach ($readings as $reading) {
-            $case = $case->with($reading);
-            $noticed = $noticed || $unit->isOfTheFault($this->circuit->tests[$reading->test], (string) $reading->value);
-        }
 
-        return $noticed ? $case : null;
+        return $readings;
     }
 
-    private function diagnosed(SimulatedUnit $unit, CaseFile $case): Diagnosis
+    /**
+     * @param list<Reading> $readings of the complaint, to which all others are taken
+     *
+     * @return array<string, float>
+     */
+    private function suspects(SimulatedUnit $unit, array $readings): array
     {
         foreach ($this->circuit->tests as $test) {
             if ($test->offered && !$test->asked) {
-                $case = $case->with($unit->read("test-$test->key", $test, 0));
+                $readings[] = $unit->read("test-$test->key", $test, 0);
             }
         }
+        $evidence = $this->engine->weigh($this->circuit, new CaseFile($readings), new DecisionSettings());
+        $evidence->predictions->keep();
 
-        return $this->engine->diagnose($this->circuit, $case, new DecisionSettings());
-    }
-
-    /** @return array<string, float> */
-    private static function byRemedy(Diagnosis $diagnosis): array
-    {
-        $odds = [];
-        foreach ($diagnosis->suspects as $suspect) {
-            $odds[$suspect->remedy] = $suspect->probability;
-        }
-        arsort($odds);
-
-        return $odds;
+        return Ranking::largestFirst(
+            HypothesisList::byRemedy($evidence->hypotheses, $evidence->belief->byHypothesis()),
+        );
     }
 }

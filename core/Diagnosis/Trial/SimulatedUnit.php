@@ -122,6 +122,22 @@ final class SimulatedUnit
         );
     }
 
+    /**
+     * Whether any of what was heard or seen comes of the fault: without that there is no complaint.
+     *
+     * @param list<Reading> $readings
+     */
+    public function isNoticed(array $readings): bool
+    {
+        foreach ($readings as $reading) {
+            if ($this->isOfTheFault($this->circuit->tests[$reading->test], (string) $reading->value)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Whether what was heard or seen comes of the fault: markedly likelier with it than without. */
     public function isOfTheFault(Test $test, string $outcome): bool
     {

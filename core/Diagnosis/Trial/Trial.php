@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Trial;
 
-use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Family;
 use Ispira\Core\Device\Parameter;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
@@ -20,7 +19,7 @@ use Ispira\Core\Kernel\RandomSource;
 final readonly class Trial
 {
     /** Units with a fault that are tried until somebody complains of one. */
-    private const MOST_UNITS = 8;
+    public const MOST_UNITS = 8;
 
     public function __construct(private Family $family, private int $seed, private float $slips = 0.02) {}
 
@@ -56,7 +55,7 @@ final readonly class Trial
         $engine = new Engine(new MemoryStore());
         // By name, so that other words of the same circuit give the same jobs.
         $named = $this->family->key() . '/' . json_encode($parameters);
-        foreach ($this->faults($circuit) as $fault => $degrees) {
+        foreach (HypothesisList::byFault(HypothesisList::of($circuit, false)) as $fault => $degrees) {
             $group = self::group($degrees[0]);
             for ($run = 0; $run < ($only === null || $only === $group ? $runs : 0); ++$run) {
                 $hidden = $degrees[$run % \count($degrees)];
@@ -85,19 +84,6 @@ final readonly class Trial
     private static function group(Hypothesis $hypothesis): string
     {
         return $hypothesis->comesAndGoes ? 'intermittent' : (\count($hypothesis->faults) > 1 ? 'pair' : 'lasting');
-    }
-
-    /** @return array<string, non-empty-list<Hypothesis>> degrees by fault */
-    private function faults(CircuitModel $circuit): array
-    {
-        $faults = [];
-        foreach (HypothesisList::of($circuit, false) as $hypothesis) {
-            if ($hypothesis->parts !== []) {
-                $faults[$hypothesis->faultKey()][] = $hypothesis;
-            }
-        }
-
-        return $faults;
     }
 
     /** @return list<string> */

@@ -113,10 +113,8 @@ final class TrialJob
                     $this->read($test);
                 }
             }
-            foreach (\array_slice($this->case->readings, \count($before->readings)) as $reading) {
-                if ($this->unit->isOfTheFault($this->circuit->tests[$reading->test], (string) $reading->value)) {
-                    return true;
-                }
+            if ($this->unit->isNoticed(\array_slice($this->case->readings, \count($before->readings)))) {
+                return true;
             }
         }
 
