@@ -27,8 +27,13 @@ final readonly class DrawnValues
     /** Draws for judging that are one row and its mirror image. */
     public const A_PAIR = 2;
 
-    /** Rows of the design that are drawn for judging, each with its mirror image. */
-    private const MIRRORED = 3;
+    /**
+     * Rows of the design that are drawn for judging, each with its mirror image: how bad a fault is in them, in
+     * deviations. What is heard turns on that more than on all the rest, so each of these pairs stands in the middle of
+     * one third of the slice, while the others rise in one of a pair and fall in the other.
+     */
+    public const THIRDS = [-2.0 / self::ROOT_THREE, 2.0 / self::ROOT_THREE, 0.0];
+    private const ROOT_THREE = 1.7320508075688772;
 
     /**
      * @param list<list<float>>                   $vectors element parameters in the solver's order, one list a draw
@@ -41,7 +46,7 @@ final readonly class DrawnValues
         $row = self::row($circuit);
         $signs = [];
         for ($draw = 0; $draw <= \strlen($row); ++$draw) {
-            $signs[] = [$draw, 1.0];
+            $signs[] = [$draw, 1.0, self::level($row, $draw, \count($circuit->unknowns))];
         }
 
         return self::drawn($circuit, $solver, $row, $signs);
@@ -54,11 +59,17 @@ final readonly class DrawnValues
     public static function forJudging(CircuitModel $circuit, Solver $solver): self
     {
         $signs = [];
-        for ($draw = 0; $draw < self::MIRRORED; ++$draw) {
-            array_push($signs, [$draw, 1.0], [$draw, -1.0]);
+        foreach (self::THIRDS as $draw => $third) {
+            array_push($signs, [$draw, 1.0, $third], [$draw, -1.0, $third]);
         }
 
         return self::drawn($circuit, $solver, self::row($circuit), $signs);
+    }
+
+    /** First of the draws for judging that tell whether the others can differ: with a fault in two degrees, if it has some. */
+    public static function enoughToTell(Hypothesis $hypothesis): int
+    {
+        return self::A_PAIR + ($hypothesis->hasDegree() ? 1 : 0);
     }
 
     /**
@@ -87,19 +98,22 @@ final readonly class DrawnValues
         return $row;
     }
 
-    /** @param list<array{0: int, 1: float}> $signs rows of the design, and 1 or −1 for their mirror image */
+    /**
+     * @param list<array{0: int, 1: float, 2: float}> $signs rows of the design, 1 or −1 for their mirror image, and how
+     *     bad a fault is there
+     */
     private static function drawn(CircuitModel $circuit, Solver $solver, string $row, array $signs): self
     {
         $vectors = [];
         $degrees = [];
-        foreach ($signs as [$draw, $sign]) {
+        foreach ($signs as [$draw, $sign, $degree]) {
             $values = [];
             $number = 0;
             foreach ($circuit->unknowns as $unknown) {
                 $values[$unknown->name] = $unknown->at($sign * self::level($row, $draw, $number++));
             }
             $vectors[] = self::vector($circuit, $solver, $values);
-            $degrees[] = [$sign * self::level($row, $draw, $number), $sign * self::level($row, $draw, $number + 1)];
+            $degrees[] = [$degree, $sign * self::level($row, $draw, $number + 1)];
         }
 
         return new self($vectors, $degrees);

@@ -12,14 +12,18 @@ use Ispira\Core\Reading\Reading;
  * What is heard of a fan or seen of a lamp, over machines that lie between the few that were solved.
  *
  * Each row of the design for judging and its mirror image are two machines on either side of the middle one: between
- * and a little beyond them lie others, whose speed follows by a straight line. All that was heard of one machine is
- * weighed together: a fan that would run in one position would run in the next.
+ * and a little beyond them lie others, whose speed follows by a straight line. Where a fault may be worse or less bad,
+ * each row stands for a third of that, and how the rows differ tells what a little more or less does within a third. All
+ * that was heard of one machine is weighed together: a fan that would run in one position would run in the next.
  */
 final class Heard
 {
     /** Places along a line, in deviations, and what share of machines each stands for: their deviation is one. */
     private const PLACES = [-1.95, -1.05, -0.35, 0.35, 1.05, 1.95];
     private const SHARES = [0.08, 0.17, 0.25, 0.25, 0.17, 0.08];
+
+    /** Places within a third of a slice, in deviations of how bad the fault is (Gauss and Legendre's two). */
+    private const WITHIN_A_THIRD = [-1.0 / 3.0, 1.0 / 3.0];
 
     /** Speeds under this stand still: between one that does and one that does not is no line. */
     private const STANDS_UNDER = 0.07;
@@ -91,29 +95,36 @@ final class Heard
     private function weighed(Hypothesis $state, Reading $reading, Test $test): array
     {
         $packed = $this->predictions->packed($state, $test);
-        $memory = "$reading->id|$packed";
+        $graded = $state->hasDegree();
+        $memory = "$reading->id|$packed|$graded";
         if (isset($this->memory[$memory])) {
             return $this->memory[$memory];
         }
         $straight = $this->predictions->circuit->kindIn($test) === PositionKind::Runs;
         $ratios = Predictions::unpacked($packed);
+        $slopes = $graded && $straight ? self::slopes($ratios) : [0.0, 0.0, 0.0];
         $known = &$this->known[$reading->id];
         $logs = [];
         $all = $right = 0.0;
-        for ($row = 0; $row < \count($ratios); $row += 2) {
-            [$one, $other] = [$ratios[$row], $ratios[$row + 1]];
-            foreach (self::PLACES as $place => $at) {
-                $ratio = $straight ? self::between($one, $other, $at) : ($at > 0.0 ? $one : $other);
-                [$fits, $log, $noSlip] = $known[
-                    is_nan($ratio) ? 'chatters' : (int) round($ratio / self::NOBODY_TELLS)
-                ] ??= $this->called($reading, $test, $ratio);
-                $logs[] = $log;
-                $all += self::SHARES[$place] * $fits;
-                $right += self::SHARES[$place] * $noSlip;
+        foreach ($slopes as $row => $slope) {
+            [$one, $other] = [$ratios[2 * $row], $ratios[2 * $row + 1]];
+            foreach ($graded ? self::WITHIN_A_THIRD : [0.0] as $worse) {
+                foreach (self::PLACES as $place => $at) {
+                    $ratio = $straight
+                        ? self::between($one, $other, $at, $worse * $slope)
+                        : ($at > 0.0
+                            ? $one
+                            : $other);
+                    [$fits, $log, $noSlip] = $known[
+                        is_nan($ratio) ? 'chatters' : (int) round($ratio / self::NOBODY_TELLS)
+                    ] ??= $this->called($reading, $test, $ratio);
+                    $logs[] = $log;
+                    $all += self::SHARES[$place] * $fits;
+                    $right += self::SHARES[$place] * $noSlip;
+                }
             }
         }
-
-        $lines = \count($ratios) / 2;
+        $lines = \count($logs) / \count(self::PLACES);
 
         return $this->memory[$memory] = [[$all / $lines, $right / $lines], $logs];
     }
@@ -130,14 +141,58 @@ final class Heard
         return [$one, log(max($one, 1e-300)), $right];
     }
 
-    private static function between(float $one, float $other, float $at): float
+    private static function between(float $one, float $other, float $at, float $more): float
     {
-        $stand = static fn(float $ratio): bool => abs($ratio) < self::STANDS_UNDER;
+        if (is_nan($one) || is_nan($other) || self::stands($one) !== self::stands($other)) {
+            return $at > 0.0 ? $one : $other;
+        }
 
-        return is_nan($one) || is_nan($other) || $stand($one) !== $stand($other)
-            ? ($at > 0.0
-                ? $one
-                : $other)
-            : max(0.0, 0.5 * ($one + $other) + 0.5 * $at * ($one - $other));
+        return max(0.0, 0.5 * ($one + $other) + 0.5 * $at * ($one - $other) + (self::stands($one) ? 0.0 : $more));
+    }
+
+    private static function stands(float $ratio): bool
+    {
+        return abs($ratio) < self::STANDS_UNDER;
+    }
+
+    /**
+     * What a deviation more of a fault does to a speed in each third of its slice: the rise of the parabola through the
+     * three, or of the straight line through the two in which it runs (Lagrange's form).
+     *
+     * @param list<float> $ratios of each third and its mirror image, in the order of {@see DrawnValues::THIRDS}
+     *
+     * @return list<float> in the same order
+     */
+    private static function slopes(array $ratios): array
+    {
+        $runs = [];
+        foreach (DrawnValues::THIRDS as $row => $third) {
+            [$one, $other] = [$ratios[2 * $row], $ratios[2 * $row + 1]];
+            if (!is_nan($one) && !is_nan($other) && !self::stands($one) && !self::stands($other)) {
+                $runs[] = [$third, 0.5 * ($one + $other)];
+            }
+        }
+
+        return array_map(static fn(float $third): float => self::rise($runs, $third), DrawnValues::THIRDS);
+    }
+
+    /** @param list<array{0: float, 1: float}> $points where, and how high */
+    private static function rise(array $points, float $at): float
+    {
+        $rise = 0.0;
+        foreach ($points as $of => [$x, $high]) {
+            foreach ($points as $past => [$from]) {
+                if ($past === $of) {
+                    continue;
+                }
+                $part = $high / ($x - $from);
+                foreach ($points as $other => [$zero]) {
+                    $part *= $other === $of || $other === $past ? 1.0 : ($at - $zero) / ($x - $zero);
+                }
+                $rise += $part;
+            }
+        }
+
+        return $rise;
     }
 }

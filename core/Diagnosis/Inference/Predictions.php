@@ -219,7 +219,8 @@ final class Predictions
     /**
      * Speeds as they are heard, over the few draws. What turns, and sounds the same in a draw and in its mirror image,
      * does in the others too, and so does what surely stands: they are not solved for it, but take turns with these
-     * two. Not so where a coil decides, which may pull in one draw and not in another.
+     * two. Of a fault that may be worse or less bad it takes one where it is worse besides. Not so where a coil decides,
+     * which may pull in one draw and not in another.
      *
      * @return list<float>
      */
@@ -231,12 +232,13 @@ final class Predictions
         }
         $speeds = [];
         $stands = !$hypothesis->hasDegree();
-        foreach ($this->points($hypothesis, $test->setUp, $test->probe, true, DrawnValues::A_PAIR) as $point) {
+        $asked = DrawnValues::enoughToTell($hypothesis);
+        foreach ($this->points($hypothesis, $test->setUp, $test->probe, true, $asked) as $point) {
             $speeds[] = $this->simulator->observe($test->probe, $point);
             $stands = $stands && $point->standsSurely($test->probe->at);
         }
         $heard = $this->asHeard($test, $speeds);
-        if ($stands || (!$this->switches && self::soundsAlike($heard[0], $heard[1]))) {
+        if ($stands || (!$this->switches && self::soundAlike(\array_slice($heard, 0, $asked)))) {
             return array_map(static fn(int $draw): float => $heard[$draw % DrawnValues::A_PAIR], range(0, $draws - 1));
         }
 
@@ -295,11 +297,13 @@ final class Predictions
     {
         $setUp = $this->circuit->setUps[$test->setUp];
         $mover = $test->probe->at;
+        /** @var list<float> $numbers */
         $numbers = [];
         $inDegree = $this->machines->inDegree($hypothesis, true);
+        $asked = DrawnValues::enoughToTell($hypothesis);
         foreach ($this->machines->vectors(true) as $draw => $vector) {
-            if (!$this->switches && isset($numbers[1]) && self::soundsAlike($numbers[0], $numbers[1])) {
-                $numbers[] = $numbers[$draw % 2];
+            if (!$this->switches && $draw >= $asked && self::soundAlike(\array_slice($numbers, 0, $asked))) {
+                $numbers[] = $numbers[$draw % DrawnValues::A_PAIR];
                 continue;
             }
             $sound = $this->soundWays["$test->setUp|$mover"][$draw] ??= $this->simulator->soundWay(
@@ -321,10 +325,21 @@ final class Predictions
         return $numbers;
     }
 
-    /** Whether something turns in two draws, and as fast in one as in the other, as far as ears can tell. */
-    private static function soundsAlike(float $one, float $other): bool
+    /**
+     * Whether something turns, and as fast in one draw as in the others, as far as ears can tell.
+     *
+     * @param list<float> $heard
+     */
+    private static function soundAlike(array $heard): bool
     {
-        return abs($one - $other) < self::SOUNDS_ALIKE && ($one !== 0.0 || $other !== 0.0);
+        foreach ($heard as $one) {
+            // A relay that chatters is no speed, and like nothing.
+            if (!(abs($one - $heard[0]) < self::SOUNDS_ALIKE)) {
+                return false;
+            }
+        }
+
+        return array_filter($heard) !== [];
     }
 
     /**

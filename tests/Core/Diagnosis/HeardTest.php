@@ -4,15 +4,30 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
+use Ispira\Core\Device\PositionKind;
+use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\Heard;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\Judged;
+use Ispira\Core\Diagnosis\Inference\Likelihood;
+use Ispira\Core\Diagnosis\Inference\NoStore;
+use Ispira\Core\Diagnosis\Inference\OneMachine;
+use Ispira\Core\Diagnosis\Inference\Predictions;
+use Ispira\Core\Kernel\RandomSource;
+use Ispira\Core\Reading\Reading;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Families;
 
 /**
  * What is heard of one machine is weighed together.
  */
 final class HeardTest extends TestCase
 {
+    private const MACHINES = 120;
+
     public function testNothingHeardIsNoEvidence(): void
     {
         self::assertSame(0.0, Heard::together([]));
@@ -39,6 +54,59 @@ final class HeardTest extends TestCase
     {
         $once = array_fill(0, 18, log(0.2));
         self::assertEqualsWithDelta(1.5 * log(0.2), Heard::together(Heard::and($once, $once, 0.5)), 1e-12);
+    }
+
+    /**
+     * Of each fault that may be worse or less bad, what a person makes of the last position that runs: against machines
+     * that are all solved. Six machines cannot tell exactly when a fan no longer starts.
+     */
+    #[DataProviderExternal(Families::class, 'all')]
+    public function testFewMachinesSayWhatManyDo(string $family): void
+    {
+        $bench = new Bench([], false, $family);
+        $circuit = $bench->circuit;
+        $sound = $bench->hypotheses[HypothesisList::NOTHING_WRONG];
+        $heard = new Heard(new Predictions($circuit, $sound, new NoStore()));
+        $running = array_filter(
+            $circuit->tests,
+            static fn(Test $t): bool => $t->probe->quantity === Quantity::Speed &&
+                $circuit->setUps[$t->setUp]->atRest === [] &&
+                $circuit->kindIn($t) === PositionKind::Runs,
+        );
+        $test = end($running);
+        if ($test === false) {
+            self::assertSame('control-output', $family, 'only coils have no speed in between');
+
+            return;
+        }
+        $chance = new RandomSource(5);
+        $machines = $degrees = [];
+        for ($draw = 0; $draw < self::MACHINES; ++$draw) {
+            $machines[] = OneMachine::drawn($circuit, $chance->normal(...));
+            $degrees[] = [$chance->even(), $chance->even()];
+        }
+        $off = [];
+        foreach ($bench->hypotheses as $key => $hypothesis) {
+            if (!$hypothesis->hasDegree() || $hypothesis->comesAndGoes || \count($hypothesis->faults) > 1) {
+                continue;
+            }
+            $solved = [];
+            foreach ($machines as $draw => $machine) {
+                $ratio = $machine->judged($test, $hypothesis->inDegree(...$degrees[$draw]), $sound);
+                foreach (Judged::chances($circuit, $test, $ratio) as $answer => $share) {
+                    $solved[$answer] = ($solved[$answer] ?? 0.0) + $share / self::MACHINES;
+                }
+            }
+            foreach (array_keys($solved) as $answer) {
+                $reading = new Reading("$key/$answer", $test->key, (string) $answer);
+                $meant = Likelihood::ofChoice($solved, (string) $answer, $reading->slip())[0];
+                $off[$key] = max($off[$key] ?? 0.0, abs($heard->chance($hypothesis, $reading, $test)[0] - $meant));
+            }
+        }
+        self::assertNotSame([], $off);
+        arsort($off);
+        self::assertLessThan(0.06, array_sum($off) / \count($off), $family);
+        self::assertLessThan(0.4, current($off), (string) key($off));
     }
 
     /** Stuck too low to run anything it would stand at rest as well: no machine does what was heard. */
