@@ -102,9 +102,11 @@ final class TrialCommand extends Command
             }
         }
         $this->figures('all', $all);
-        $this->line("\nstated odds of the verdict on a listed fault against how often it held");
-        foreach ($all->calibration() as $bin) {
-            $this->bin($bin['from'], $bin['to'], $bin['jobs'], $bin['stated'], $bin['held']);
+        foreach (['on a listed fault' => true, 'on any job' => false] as $which => $listed) {
+            $this->line("\nstated odds of the verdict $which against how often it held");
+            foreach ($all->calibration($listed) as $bin) {
+                $this->bin($bin['from'], $bin['to'], $bin['jobs'], $bin['stated'], $bin['held']);
+            }
         }
         foreach ($this->option('wrong') === true ? $all->outcomes : [] as $outcome) {
             $bad = $outcome->kind === 'listed' ? !$outcome->right || $outcome->end !== 'verdict' : $outcome->isWrong();

@@ -77,16 +77,23 @@ final class ForeignSummary
         return $sum / max(1, \count($outcomes));
     }
 
-    /** @return list<array{from: float, to: float, jobs: int, stated: float, held: float}> of the verdicts on listed faults */
-    public function calibration(): array
+    /**
+     * Of verdicts, those on listed faults alone or on all jobs: what no family lists and sound machines among them.
+     *
+     * @return list<array{from: float, to: float, jobs: int, stated: float, held: float}>
+     */
+    public function calibration(bool $listed): array
     {
+        $verdicts = array_filter(
+            $listed ? $this->of('listed') : $this->outcomes,
+            static fn(ForeignOutcome $o): bool => $o->end === 'verdict',
+        );
         $bins = [];
         foreach (\array_slice(TrialSummary::BINS, 0, -1) as $n => $from) {
             $in = array_values(
                 array_filter(
-                    $this->of('listed'),
-                    static fn(ForeignOutcome $o): bool => $o->end === 'verdict' &&
-                        $o->probability >= $from &&
+                    $verdicts,
+                    static fn(ForeignOutcome $o): bool => $o->probability >= $from &&
                         $o->probability < TrialSummary::BINS[$n + 1],
                 ),
             );

@@ -48,9 +48,12 @@ final class ExaminerTest extends TestCase
         self::assertTrue($done[Pupil::Best->value]['passed']);
         self::assertFalse($done[Pupil::Dangerous->value]['passed']);
         $seen = array_diff_key($done, [Pupil::Dangerous->value => true]);
-        // What was misread may lead to the truth by luck, on a course that the readings do not lead along.
+        // What was misread may lead to the truth by luck, on a course that the readings do not lead along; so may any
+        // other course where they mislead the engine itself, and who is lucky has all points.
+        $mislead = !$done[Pupil::Engine->value]['right'];
         foreach (array_diff_key($seen, [Pupil::Misreads->value => true]) as $name => $one) {
-            self::assertGreaterThanOrEqual($done[Pupil::Best->value]['money'], $one['money'] + 1e-9, $name);
+            $cheaper = $done[Pupil::Best->value]['money'] > $one['money'] + 1e-9;
+            self::assertTrue(!$cheaper || ($mislead && $one['points'] === 100), $name);
         }
         $points = array_map(static fn(array $one): float => (float) $one['points'], $seen);
         $saved = array_map(static fn(array $one): float => -$one['money'], $seen);
