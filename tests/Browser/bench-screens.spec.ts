@@ -141,10 +141,9 @@ async function openFirst(page: Page, words: string): Promise<string> {
 
 test('the whole of one test stands on 1280x800, for every bench of the list', async ({ page }) => {
     await signIn(page);
-    const paths = await page
-        .getByRole('region', { name: /on the bench/i })
-        .getByRole('link')
-        .evaluateAll((all) => all.map((one) => (one as HTMLAnchorElement).pathname));
+    const jobs = page.getByRole('region', { name: /on the bench/i }).getByRole('link');
+    await expect(jobs.first()).toBeVisible();
+    const paths = await jobs.evaluateAll((all) => all.map((one) => (one as HTMLAnchorElement).pathname));
     expect(paths.length).toBeGreaterThan(10);
     const below: string[] = [];
     for (const path of paths) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Diagnosis\Inference;
 
+use Ispira\Core\Kernel\Ranking;
 use Ispira\Core\Reading\Reading;
 
 /**
@@ -86,10 +87,7 @@ final class Belief
     /** @return array<string, float> probability by hypothesis, largest first */
     public function byHypothesis(): array
     {
-        $weights = $this->weights;
-        arsort($weights);
-
-        return $weights;
+        return Ranking::largestFirst($this->weights);
     }
 
     /**

@@ -208,7 +208,7 @@ final class SimulatedUnit
 
             // No meter shows less than nothing of these.
             return match ($test->probe->quantity) {
-                Quantity::Ohms => max(0.0, $shown),
+                Quantity::Ohms, Quantity::Frequency, Quantity::Capacitance => max(0.0, $shown),
                 Quantity::Duty => max(0.0, min(100.0, $shown)),
                 default => $shown,
             };
