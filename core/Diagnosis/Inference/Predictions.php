@@ -333,8 +333,9 @@ final class Predictions
     private static function soundAlike(array $heard): bool
     {
         foreach ($heard as $one) {
-            // A relay that chatters is no speed, and like nothing.
-            if (!(abs($one - $heard[0]) < self::SOUNDS_ALIKE)) {
+            // A relay that chatters is no speed, and like nothing. Asked by itself: compiled just in time, "not less
+            // than" takes what is no number for less.
+            if (is_nan($one) || abs($one - $heard[0]) >= self::SOUNDS_ALIKE) {
                 return false;
             }
         }
