@@ -193,8 +193,10 @@ export default function NextTest({
     onReasons,
 }: Props) {
     const choice = diagnosis.tests.find((test) => test.key === card.key);
+    // With many cautions the rest moves closer together, so that all of it still stands above the dock.
+    const gap = card.cautions.length > 3 ? 'gap-0.5' : 'gap-1';
     return (
-        <div className="flex flex-col gap-1" data-test={card.key}>
+        <div className={`flex flex-col ${gap}`} data-test={card.key}>
             <StepLine diagnosis={diagnosis} choice={choice} proposed={proposed} done={done} />
             <Cautions key={card.key} jobId={jobId} card={card} />
             <h1 className="text-[1.3rem] leading-tight font-semibold">{card.title}</h1>
