@@ -66,7 +66,10 @@ final readonly class DrawnValues
         return self::drawn($circuit, $solver, self::row($circuit), $signs);
     }
 
-    /** First of the draws for judging that tell whether the others can differ: with a fault in two degrees, if it has some. */
+    /**
+     * How many of the draws for judging tell whether the others can differ: a pair, and of a fault that may be worse or
+     * less bad one more, where it is worse.
+     */
     public static function enoughToTell(Hypothesis $hypothesis): int
     {
         return self::A_PAIR + ($hypothesis->hasDegree() ? 1 : 0);

@@ -101,32 +101,50 @@ final class Heard
             return $this->memory[$memory];
         }
         $straight = $this->predictions->circuit->kindIn($test) === PositionKind::Runs;
-        $ratios = Predictions::unpacked($packed);
-        $slopes = $graded && $straight ? self::slopes($ratios) : [0.0, 0.0, 0.0];
         $known = &$this->known[$reading->id];
         $logs = [];
         $all = $right = 0.0;
-        foreach ($slopes as $row => $slope) {
-            [$one, $other] = [$ratios[2 * $row], $ratios[2 * $row + 1]];
-            foreach ($graded ? self::WITHIN_A_THIRD : [0.0] as $worse) {
-                foreach (self::PLACES as $place => $at) {
-                    $ratio = $straight
-                        ? self::between($one, $other, $at, $worse * $slope)
-                        : ($at > 0.0
-                            ? $one
-                            : $other);
-                    [$fits, $log, $noSlip] = $known[
-                        is_nan($ratio) ? 'chatters' : (int) round($ratio / self::NOBODY_TELLS)
-                    ] ??= $this->called($reading, $test, $ratio);
-                    $logs[] = $log;
-                    $all += self::SHARES[$place] * $fits;
-                    $right += self::SHARES[$place] * $noSlip;
-                }
-            }
+        foreach (self::machines(Predictions::unpacked($packed), $graded, $straight) as $machine => $ratio) {
+            [$fits, $log, $noSlip] = $known[
+                is_nan($ratio) ? 'chatters' : (int) round($ratio / self::NOBODY_TELLS)
+            ] ??= $this->called($reading, $test, $ratio);
+            $share = self::SHARES[$machine % \count(self::SHARES)];
+            $logs[] = $log;
+            $all += $share * $fits;
+            $right += $share * $noSlip;
         }
         $lines = \count($logs) / \count(self::PLACES);
 
         return $this->memory[$memory] = [[$all / $lines, $right / $lines], $logs];
+    }
+
+    /**
+     * @param list<float> $ratios   of each row and its mirror image
+     * @param bool        $graded   whether the rows are thirds of how bad a fault is
+     * @param bool        $straight whether speeds follow by straight lines
+     *
+     * @return list<float> speeds of all machines, those of one line after the other
+     */
+    private static function machines(array $ratios, bool $graded, bool $straight): array
+    {
+        $slopes = $graded && $straight ? self::slopes($ratios) : [0.0, 0.0, 0.0];
+        $machines = [];
+        foreach ($slopes as $row => $slope) {
+            [$one, $other] = [$ratios[2 * $row], $ratios[2 * $row + 1]];
+            $line = $straight && self::turns($one) === self::turns($other) && !is_nan($one) && !is_nan($other);
+            foreach ($graded ? self::WITHIN_A_THIRD : [0.0] as $worse) {
+                $more = self::turns($one) ? $worse * $slope : 0.0;
+                foreach (self::PLACES as $at) {
+                    $machines[] = match (true) {
+                        $line => max(0.0, 0.5 * ($one + $other) + 0.5 * $at * ($one - $other) + $more),
+                        $at > 0.0 => $one,
+                        default => $other,
+                    };
+                }
+            }
+        }
+
+        return $machines;
     }
 
     /** @return array{0: float, 1: float, 2: float} likelihood, its natural logarithm, and its part that is no slip */
@@ -141,18 +159,9 @@ final class Heard
         return [$one, log(max($one, 1e-300)), $right];
     }
 
-    private static function between(float $one, float $other, float $at, float $more): float
+    private static function turns(float $ratio): bool
     {
-        if (is_nan($one) || is_nan($other) || self::stands($one) !== self::stands($other)) {
-            return $at > 0.0 ? $one : $other;
-        }
-
-        return max(0.0, 0.5 * ($one + $other) + 0.5 * $at * ($one - $other) + (self::stands($one) ? 0.0 : $more));
-    }
-
-    private static function stands(float $ratio): bool
-    {
-        return abs($ratio) < self::STANDS_UNDER;
+        return !is_nan($ratio) && abs($ratio) >= self::STANDS_UNDER;
     }
 
     /**
@@ -168,7 +177,7 @@ final class Heard
         $runs = [];
         foreach (DrawnValues::THIRDS as $row => $third) {
             [$one, $other] = [$ratios[2 * $row], $ratios[2 * $row + 1]];
-            if (!is_nan($one) && !is_nan($other) && !self::stands($one) && !self::stands($other)) {
+            if (self::turns($one) && self::turns($other)) {
                 $runs[] = [$third, 0.5 * ($one + $other)];
             }
         }
