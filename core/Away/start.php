@@ -8,8 +8,8 @@
 declare(strict_types=1);
 
 use Ispira\Core\Away\Desk;
-use Ispira\Core\Away\MemoryStore;
 use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Diagnosis\Inference\MemoryStore;
 use Ispira\Core\Planning\PlannerRegistry;
 
 spl_autoload_register(static function (string $class): void {

@@ -9,9 +9,9 @@ declare(strict_types=1);
 
 use Ispira\Core\Away\Desk;
 use Ispira\Core\Away\KeptJob;
-use Ispira\Core\Away\MemoryStore;
 use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\MemoryStore;
 use Ispira\Core\Diagnosis\Trial\SimulatedUnit;
 use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Planning\PlannerRegistry;

@@ -6,8 +6,8 @@ namespace Tests\Core\Away;
 
 use Ispira\Core\Away\Desk;
 use Ispira\Core\Away\KeptJob;
-use Ispira\Core\Away\MemoryStore;
 use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Diagnosis\Inference\MemoryStore;
 use Ispira\Core\Planning\PlannerRegistry;
 use Ispira\Core\Procedure\ProcedureFormat;
 use Ispira\Core\Procedure\ProcedureLibrary;
