@@ -100,11 +100,31 @@ final class Heard
         if (isset($this->memory[$memory])) {
             return $this->memory[$memory];
         }
+        // The same answer to the same test weighs the same in every request.
+        $kept = $this->predictions->heard->of(
+            "$test->key|$reading->value|{$reading->slip()}|$graded|$packed",
+            fn(): string => pack(
+                'd*',
+                ...$this->overMachines($reading, $test, Predictions::unpacked($packed), $graded),
+            ),
+        );
+        $numbers = Predictions::unpacked($kept);
+
+        return $this->memory[$memory] = [[$numbers[0], $numbers[1]], \array_slice($numbers, 2)];
+    }
+
+    /**
+     * @param list<float> $ratios of each row and its mirror image
+     *
+     * @return list<float> likelihood over all machines, its part that is no slip, and the logarithms by machine
+     */
+    private function overMachines(Reading $reading, Test $test, array $ratios, bool $graded): array
+    {
         $straight = $this->predictions->circuit->kindIn($test) === PositionKind::Runs;
         $known = &$this->known[$reading->id];
         $logs = [];
         $all = $right = 0.0;
-        foreach (self::machines(Predictions::unpacked($packed), $graded, $straight) as $machine => $ratio) {
+        foreach (self::machines($ratios, $graded, $straight) as $machine => $ratio) {
             [$fits, $log, $noSlip] = $known[
                 is_nan($ratio) ? 'chatters' : (int) round($ratio / self::NOBODY_TELLS)
             ] ??= $this->called($reading, $test, $ratio);
@@ -115,7 +135,7 @@ final class Heard
         }
         $lines = \count($logs) / \count(self::PLACES);
 
-        return $this->memory[$memory] = [[$all / $lines, $right / $lines], $logs];
+        return [$all / $lines, $right / $lines, ...$logs];
     }
 
     /**

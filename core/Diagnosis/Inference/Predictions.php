@@ -28,6 +28,9 @@ final class Predictions
 
     private bool $grown = false;
 
+    /** What an answer weighs over the machines of a prediction: see {@see Heard}. */
+    public readonly KeptCells $heard;
+
     private readonly Simulator $simulator;
 
     private readonly DrawnMachines $machines;
@@ -60,6 +63,7 @@ final class Predictions
         private readonly Hypothesis $sound,
         private readonly PredictionStore $store,
     ) {
+        $this->heard = new KeptCells($store, "$circuit->hash-heard");
         $this->simulator = new Simulator($circuit);
         $this->machines = new DrawnMachines($circuit, $this->simulator);
         $this->switches = $circuit->netlist->switches();
@@ -184,6 +188,7 @@ final class Predictions
             $this->store->save($this->circuit->hash, $this->cells);
             $this->grown = false;
         }
+        $this->heard->keep();
     }
 
     private function compute(Hypothesis $hypothesis, Test $test, bool $few): string
