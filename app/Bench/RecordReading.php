@@ -41,7 +41,7 @@ final readonly class RecordReading
                     'This job was closed meanwhile: the reading was not recorded. Reopen it first.',
                 );
             }
-            if ($job->readings()->count() >= ReadingsFormat::MOST_READINGS) {
+            if ($locked->readings->count() >= ReadingsFormat::MOST_READINGS) {
                 throw new ReadingRefused(
                     'This job holds ' .
                         ReadingsFormat::MOST_READINGS .
@@ -54,7 +54,7 @@ final readonly class RecordReading
                 throw new ReadingRefused('The circuit of this job was changed meanwhile. Reload the page.');
             // What was seen before the job was seen on the machine as it was then.
             $remembered = $reading->trust === Trust::Remembered;
-            $episode = $remembered ? 0 : $job->replacements()->count();
+            $episode = $remembered ? 0 : $locked->replacements->count();
             // What is chosen from a list is not measured: nothing to look up for it.
             $doubts =
                 is_string($reading->value) || $remembered

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Jobs\BuiltCircuit;
 use App\Jobs\JobTerms;
 use App\Learning\ResultOfJob;
 use App\Practice\EndOfPractice;
@@ -19,7 +20,6 @@ use Ispira\Core\Device\Repairable;
 use Ispira\Core\Device\RepairSheet;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
-use Ispira\Core\Diagnosis\Inference\LoosePart;
 use Ispira\Core\Diagnosis\Trial\Leak;
 use Ispira\Core\Job\Again;
 use Ispira\Core\Job\JobKind;
@@ -202,10 +202,7 @@ final class Job extends Model
 
     public function circuit(): CircuitModel
     {
-        $family = app(FamilyRegistry::class)->get($this->family);
-        $circuit = $family->circuit($family->parameters()->read($this->parameters));
-
-        return $this->part === null ? $circuit : LoosePart::of($circuit, $this->part);
+        return app(BuiltCircuit::class)->of($this->family, $this->parameters, $this->part);
     }
 
     /** @return list<Again> */

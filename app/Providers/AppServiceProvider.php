@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Bench\FilePredictionStore;
 use App\Database\PatientConnection;
+use App\Jobs\BuiltCircuit;
 use App\Models\User;
 use App\People\Ability;
 use App\Workshop\StoredWorkplace;
@@ -30,6 +31,7 @@ final class AppServiceProvider extends ServiceProvider
         Connection::resolverFor('mariadb', static fn(...$given) => new PatientConnection(...$given));
         $this->app->singleton(FamilyRegistry::class, static fn(): FamilyRegistry => FamilyRegistry::shipped());
         $this->app->singleton(PlannerRegistry::class);
+        $this->app->scoped(BuiltCircuit::class);
         $this->app->bind(Workplace::class, StoredWorkplace::class);
         $this->app->bind(DisplayUnits::class, static function (): DisplayUnits {
             $user = Auth::user();
@@ -71,12 +73,7 @@ final class AppServiceProvider extends ServiceProvider
             $user = Auth::user();
             abort_unless($user instanceof User, 404);
 
-            $job = $user->workshop
-                ->jobs()
-                ->with(['unit', 'owner', 'readings', 'maps', 'replacements'])
-                ->findOrFail($id);
-
-            return $job->setRelation('workshop', $user->workshop);
+            return $user->workshop->jobs()->findOrFail($id)->setRelation('workshop', $user->workshop);
         });
     }
 }
