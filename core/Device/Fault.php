@@ -22,7 +22,7 @@ final readonly class Fault
      * @param string         $element      element on the circuit sheet that it marks
      * @param bool           $upstream     whether it drives what fails: suspected more where several parts were
      *     replaced before
-     * @param bool           $decouples    whether the shaft no longer moves what it should: a stripped gear
+     * @param Decoupling|null $decouples   where the shaft no longer moves what it should: a stripped gear
      */
     public function __construct(
         public string $key,
@@ -37,7 +37,7 @@ final readonly class Fault
         public array $words = [],
         public string $element = '',
         public bool $upstream = false,
-        public bool $decouples = false,
+        public ?Decoupling $decouples = null,
     ) {}
 
     /** The same with another relative frequency. */

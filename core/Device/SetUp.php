@@ -24,6 +24,7 @@ final readonly class SetUp
      * @param list<string>     $fedFrom     sources of the bench that stay in an isolated set-up
      * @param bool             $still       what could turn is unplugged or taken off
      * @param list<Hazard>     $besides     what is dangerous here besides what is everywhere in the circuit
+     * @param bool             $watchesDrive whether the drive itself is watched, at its lever, not what it moves
      */
     public function __construct(
         public string $key,
@@ -37,6 +38,7 @@ final readonly class SetUp
         public array $fedFrom = [],
         public bool $still = false,
         public array $besides = [],
+        public bool $watchesDrive = false,
     ) {}
 
     /**
@@ -80,6 +82,7 @@ final readonly class SetUp
             $this->fedFrom,
             $this->still,
             $this->besides,
+            $this->watchesDrive,
         );
     }
 }

@@ -6,6 +6,7 @@ namespace Ispira\Core\Diagnosis\Inference;
 
 use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\Fault;
+use Ispira\Core\Device\SetUp;
 
 /**
  * One complete explanation of a job: nothing wrong, a fault in one degree, or a pair.
@@ -110,11 +111,11 @@ final readonly class Hypothesis
         );
     }
 
-    /** Whether the shaft turns without moving what it should. */
-    public function decouples(): bool
+    /** Whether what is watched stands though the shaft turns. */
+    public function decouples(SetUp $setUp): bool
     {
         foreach ($this->faults as $fault) {
-            if ($fault->decouples) {
+            if ($fault->decouples?->isSeenIn($setUp) === true) {
                 return true;
             }
         }

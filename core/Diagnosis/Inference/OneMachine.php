@@ -102,7 +102,7 @@ final class OneMachine
                 $this->simulator->soundWay($test->probe->at, $this->values, $setUp, $sound),
             );
         }
-        if ($state->decouples()) {
+        if ($state->decouples($setUp)) {
             return 0.0;
         }
         $mover = $this->circuit->fullSpeedMover($test);

@@ -232,7 +232,7 @@ final class Predictions
     private function heard(Hypothesis $hypothesis, Test $test): array
     {
         $draws = \count($this->machines->vectors(true));
-        if ($hypothesis->decouples()) {
+        if ($hypothesis->decouples($this->circuit->setUps[$test->setUp])) {
             return array_fill(0, $draws, 0.0);
         }
         $speeds = [];

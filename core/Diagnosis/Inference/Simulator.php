@@ -233,10 +233,11 @@ final class Simulator
     ): float {
         $right = max(abs($sound['speed']), self::STANDS_BELOW);
         $atRest = $this->valuesFor($values, $setUp, $hypothesis, true);
-        $way = $hypothesis->decouples()
+        $stands = $hypothesis->decouples($setUp);
+        $way = $stands
             ? 0.0
             : $this->solver->solve($this->valuesFor($values, $setUp, $hypothesis))->speed($mover) / $right;
-        $rest = $hypothesis->decouples() ? 0.0 : $this->solver->solve($atRest)->speed($mover) / $right;
+        $rest = $stands ? 0.0 : $this->solver->solve($atRest)->speed($mover) / $right;
         if (!$kind->parks()) {
             return abs($rest) < abs($way) ? $rest : $way;
         }

@@ -126,6 +126,7 @@ final class Hands
             $dead && $declared->isolated,
             $declared->fedFrom,
             $declared->still,
+            watchesDrive: $declared->watchesDrive,
         );
 
         return $dead ? $setUp->withoutSources($this->circuit->netlist) : $setUp;

@@ -288,6 +288,7 @@ final readonly class ElectricDoor implements Layout
                 [Adjustment::atMost('motor.loadTorque', 0.0)],
                 'free',
                 PositionKind::Runs,
+                watchesDrive: true,
             );
             $setUps[] = new SetUp(
                 "direct-$way",
@@ -299,6 +300,7 @@ final readonly class ElectricDoor implements Layout
                 ],
                 "direct-$way",
                 PositionKind::Runs,
+                watchesDrive: true,
             );
         }
         $setUps[] = new SetUp('apart', 'rest', $unplugged, 'apart', still: true);

@@ -6,6 +6,7 @@ namespace Ispira\Core\Families\AirDoor;
 
 use Ispira\Core\Circuit\Element;
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Decoupling;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Part;
@@ -202,7 +203,7 @@ final class ElectricFaults
                 Severity::only(),
                 ['lever' => ['together' => 0.04, 'lever-alone' => 0.02, 'motor-alone' => 0.94]],
                 element: 'motor',
-                decouples: true,
+                decouples: Decoupling::InTheDrive,
             ),
             new Fault(
                 'door-broken',
@@ -212,7 +213,7 @@ final class ElectricFaults
                 Severity::only(),
                 ['lever' => ['together' => 0.1, 'lever-alone' => 0.88, 'motor-alone' => 0.02]] + $door(0.05, 0.02),
                 element: 'motor',
-                decouples: true,
+                decouples: Decoupling::BehindTheDrive,
             ),
             new Fault(
                 'door-jammed',

@@ -198,6 +198,17 @@ final readonly class TestList
             $ohms('vm-ohms', 'vm'),
             $ohms('vcc-ohms', 'vcc'),
             $ohms('vsp-ohms', 'vsp'),
+            // Nothing else tells the wire of the feedback from a board that does not see it.
+            new Test(
+                'fg-wire-ohms',
+                'fg-wire-ohms',
+                'cable',
+                Probe::ohms('board-fg', 'fg'),
+                1.0,
+                ['cover', 'plug'],
+                [],
+                ['meter'],
+            ),
         ];
     }
 

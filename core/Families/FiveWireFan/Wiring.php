@@ -222,6 +222,11 @@ final readonly class Wiring
             SetUp::isolated('isolated', 'off', 'isolated'),
             new SetUp('unplugged', 'high', $apart, 'unplugged', still: true),
             SetUp::isolated('dead', 'off', 'dead', $apart),
+            // Neither board nor motor hangs on the feedback wire.
+            SetUp::isolated('cable', 'off', 'cable', [
+                Adjustment::opened('pull-up'),
+                Adjustment::opened('fg-transistor'),
+            ]),
             // The bus is off and proven; the logic supply alone lets the Hall sensors speak.
             new SetUp(
                 'by-hand',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\TappedBlower;
 
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Decoupling;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\FaultPair;
 use Ispira\Core\Device\Observation;
@@ -364,7 +365,7 @@ final readonly class FaultList
                 Severity::only(Adjustment::set('main.fanTorque', 0.05), Adjustment::set('main.air', 0.05)),
                 Mechanical::noise(['rattle' => 0.5]) + ['set-screw' => ['tight' => 0.05, 'loose' => 0.95]],
                 element: 'main',
-                decouples: true,
+                decouples: Decoupling::BehindTheDrive,
             ),
         ];
     }

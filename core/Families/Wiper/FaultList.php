@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Families\Wiper;
 
 use Ispira\Core\Device\Adjustment;
+use Ispira\Core\Device\Decoupling;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\FaultPair;
 use Ispira\Core\Device\Observation;
@@ -108,7 +109,7 @@ final readonly class FaultList
                     'arms' => ['free' => 0.6, 'stiff' => 0.38, 'locked' => 0.02],
                 ],
                 element: 'motor',
-                decouples: true,
+                decouples: Decoupling::InTheDrive,
             ),
             new Fault(
                 'motor-seized',

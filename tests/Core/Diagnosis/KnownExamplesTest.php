@@ -258,4 +258,31 @@ final class KnownExamplesTest extends TestCase
         );
         self::assertGreaterThan(0.8, $odds['contactor']);
     }
+
+    public function testAnActuatorThatTurnsOffItsDoorLeavesTheDoor(): void
+    {
+        $stands = ['rest' => 'right', 'cold' => 'dead', 'warm' => 'dead'];
+        $volts = ['motor-volts@cold' => -12.6, 'motor-volts@warm' => 12.6];
+        $runs = self::diagnosed('air-door', $stands, $volts + ['free@cold' => 'right']);
+        self::assertSame('door', $runs->suspects[0]->remedy);
+        $runs = self::diagnosed('air-door', $stands, ['direct@cold' => 'right', 'lever' => 'lever-alone']);
+        self::assertSame('door', $runs->suspects[0]->remedy);
+        $stays = self::diagnosed('air-door', $stands, $volts + ['free@cold' => 'dead']);
+        self::assertSame('actuator', $stays->suspects[0]->remedy);
+        self::assertLessThan(0.02, self::odds($stays)['door']);
+    }
+
+    public function testTheWireOfTheFeedbackIsToldFromABoardThatDoesNotSeeIt(): void
+    {
+        $retries = ['off' => 'right', 'low' => 'cuts-out', 'medium' => 'cuts-out', 'high' => 'cuts-out'];
+        $readings = ['bench-hertz' => 140.0, 'look-plug' => 'fine'];
+        $open = self::diagnosed('five-wire-fan', $retries, $readings);
+        self::assertNull($open->verdict);
+        self::assertSame('fg-wire-ohms', $open->next?->test->key);
+        $through = self::diagnosed('five-wire-fan', $retries, $readings + ['fg-wire-ohms' => 0.3]);
+        self::assertSame('board', $through->suspects[0]->remedy);
+        self::assertLessThan(0.02, self::odds($through)['cable']);
+        $broken = self::diagnosed('five-wire-fan', $retries, $readings + ['fg-wire-ohms' => null]);
+        self::assertGreaterThan(0.9, self::odds($broken)['cable']);
+    }
 }

@@ -311,6 +311,7 @@ final class ReferenceDiagnosisTest extends TestCase
     {
         $draws = DrawnValues::forJudging($bench->circuit, $simulator->solver);
         $mover = $bench->circuit->fullSpeedMover($test);
+        $watched = $bench->circuit->setUps[$test->setUp];
         $right = self::speeds($bench, $simulator, $bench->hypotheses['none'], $test->setUp, $test->probe->at, $draws);
         $full = self::speeds(
             $bench,
@@ -322,7 +323,7 @@ final class ReferenceDiagnosisTest extends TestCase
         );
 
         return array_map(
-            static fn(float $speed, float $right, float $full): float => $hypothesis->decouples()
+            static fn(float $speed, float $right, float $full): float => $hypothesis->decouples($watched)
                 ? 0.0
                 : $speed / (abs($right) > 1e-6 ? $right : max(abs($full), 1e-6)),
             self::speeds($bench, $simulator, $hypothesis, $test->setUp, $test->probe->at, $draws),

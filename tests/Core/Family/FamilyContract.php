@@ -164,7 +164,7 @@ abstract class FamilyContract extends TestCase
         $hypotheses = HypothesisList::of($circuit, false);
         $predictions = new Predictions($circuit, $hypotheses['none'], new NoStore());
         foreach ($circuit->faults as $fault) {
-            $shows = $fault->observed !== [] || $fault->decouples;
+            $shows = $fault->observed !== [] || $fault->decouples !== null;
             foreach ($circuit->tests as $test) {
                 if ($shows || $test->probe->quantity === Quantity::Observation) {
                     continue;
