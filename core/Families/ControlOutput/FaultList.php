@@ -115,6 +115,15 @@ final class FaultList
                 element: 'wire',
             ),
             new Fault(
+                'wire-fed',
+                'wire-fed',
+                'field-wire',
+                0.02,
+                Severity::limiting('chafe-live.ohms', 0.2, 50.0, 3),
+                Observation::changing('wiggle-wire', 0.3),
+                element: 'wire',
+            ),
+            new Fault(
                 'fuse-open',
                 'fuse-open',
                 'fuse',

@@ -60,6 +60,7 @@ final readonly class Wiring
             Element::resistor('terminal', 'out', 'lead', 0.05),
             Element::resistor('wire', 'lead', 'coil-in', 0.6),
             Element::resistor('chafe', 'coil-in', '0', Element::OPEN_OHMS),
+            Element::resistor('chafe-live', 'R', 'coil-in', Element::OPEN_OHMS),
             Element::contactor('contactor', 'coil-in', 'coil-out', $this->coil(1.0)),
             Element::resistor('common', 'coil-out', '0', 0.2),
             Element::resistor('test-load', 'out', '0', Element::OPEN_OHMS),
@@ -123,6 +124,7 @@ final readonly class Wiring
             new SetUp('call', 'call'),
             new SetUp('all', 'all'),
             new SetUp('lifted', 'call', [$lifted], 'lifted'),
+            new SetUp('idle', 'off', [$lifted], 'lifted'),
             new SetUp('test-load', 'call', [$lifted, Adjustment::set('test-load.ohms', 33.0)], 'test-load'),
             new SetUp(
                 'known',

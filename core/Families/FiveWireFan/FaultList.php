@@ -261,7 +261,17 @@ final class FaultList
     /** @return list<Fault> */
     private static function cable(): array
     {
-        $faults = [];
+        $faults = [
+            new Fault(
+                'wires-touch',
+                'wires-touch',
+                'cable',
+                0.01,
+                Severity::limiting('cable-chafe.ohms', 0.2, 50.0, 2),
+                ['look-plug' => self::PLUG],
+                element: 'wire-vsp',
+            ),
+        ];
         foreach (self::WIRES as $wire => $name) {
             $opened = [
                 Adjustment::opened("wire-$wire"),

@@ -195,6 +195,8 @@ final readonly class TestList
                 ['cover', 'plug'],
                 trap: Trap::NoLoad,
             ),
+            // Tells a board that commands for good from a command wire that is fed in the cable.
+            self::volts('vsp-idle', 'vsp-idle', 'idle', 'board-vsp', '0', ['cover', 'plug'], trap: Trap::NoLoad),
             $ohms('vm-ohms', 'vm'),
             $ohms('vcc-ohms', 'vcc'),
             $ohms('vsp-ohms', 'vsp'),

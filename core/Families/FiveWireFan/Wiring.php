@@ -125,6 +125,8 @@ final readonly class Wiring
                 ['vm', 'vcc', 'vsp', 'fg'],
             ),
             Element::resistor('wire-gnd', 'gnd', '0', 0.05),
+            // Where the two lie on each other in the cable.
+            Element::resistor('cable-chafe', 'vcc', 'vsp', self::OPEN),
         ];
     }
 
@@ -221,6 +223,7 @@ final readonly class Wiring
             ...array_map(static fn(string $key): SetUp => new SetUp($key, $key), array_keys(self::COMMANDS)),
             SetUp::isolated('isolated', 'off', 'isolated'),
             new SetUp('unplugged', 'high', $apart, 'unplugged', still: true),
+            new SetUp('idle', 'off', $apart, 'unplugged', still: true),
             SetUp::isolated('dead', 'off', 'dead', $apart),
             // Neither board nor motor hangs on the feedback wire.
             SetUp::isolated('cable', 'off', 'cable', [

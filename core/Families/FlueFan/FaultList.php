@@ -166,6 +166,16 @@ final readonly class FaultList
                 upstream: true,
             );
             $faults[] = new Fault(
+                "wire-$speed-fed",
+                'wire-fed',
+                'wiring',
+                0.01,
+                Severity::limiting("chafe-$speed.ohms", 0.2, 50.0, 3),
+                Observation::changing('wiggle-plug', 0.3),
+                words: $words,
+                element: "wire-$speed",
+            );
+            $faults[] = new Fault(
                 "wire-$speed-open",
                 'wire-open',
                 'wiring',

@@ -175,6 +175,16 @@ final readonly class TestList
                 ['cover', 'plug'],
                 $words,
             );
+            // Tells a contact that stays closed from a wire that is fed beyond it.
+            $tests[] = self::measure(
+                "idle-volts-$speed",
+                'idle-volts',
+                'idle',
+                "sent-$speed",
+                '0',
+                ['cover', 'plug'],
+                $words,
+            );
         }
 
         return $tests;

@@ -88,6 +88,8 @@ final readonly class Wiring
         foreach ($this->speeds() as $speed) {
             $elements[] = Element::resistor("output-$speed", 'safe', "sent-$speed", Element::OPEN_OHMS);
             $elements[] = Element::resistor("wire-$speed", "sent-$speed", "plug-$speed", 0.05);
+            // Where the wire is chafed on one that is always live.
+            $elements[] = Element::resistor("chafe-$speed", 'fed', "plug-$speed", Element::OPEN_OHMS);
         }
         if ($this->twoSpeeds) {
             // Leads on each other's terminal, while they are not.
@@ -155,6 +157,7 @@ final readonly class Wiring
             SetUp::isolated('dead', 'off', 'dead', $off),
             new SetUp('gas-shut', 'full', [], 'gas-shut'),
             new SetUp('unplugged', 'full', $off, 'unplugged', still: true),
+            new SetUp('idle', 'off', $off, 'unplugged', still: true),
         ];
         if ($this->twoSpeeds) {
             $setUps[] = new SetUp('slow', 'slow');
