@@ -94,7 +94,7 @@ final class TestList
             self::measure('contact-drop', 'call', 'fused', 'out', ['cabinet']),
             self::measure('output-open', 'lifted', 'out', '0', ['cabinet', 'wire-off'], trap: Trap::NoLoad),
             // Tells a contact that stays closed from a wire that is fed beyond it.
-            self::measure('output-idle', 'idle', 'out', '0', ['cabinet', 'wire-off'], trap: Trap::NoLoad),
+            self::measure('output-idle', 'idle', 'out', '0', ['cabinet', 'wire-off'], trap: Trap::Ghost),
             self::measure('output-test-load', 'test-load', 'out', '0', ['cabinet', 'wire-off'], 2.0, ['meter', 'load']),
             self::measure('coil-volts', 'call', 'coil-in', 'coil-out', ['outdoor']),
             self::measure('wire-drop', 'call', 'coil-in', '0', ['outdoor']),

@@ -39,6 +39,9 @@ final readonly class Wiring
     private const BOARD_OHMS = 90.0;
     private const ALL_LOADS_OHMS = 27.0;
 
+    /** What couples an output that nothing hangs on, in Ω. */
+    private const GHOST_OHMS = 10e6;
+
     public function __construct(
         private bool $large,
         private bool $relay,
@@ -61,6 +64,9 @@ final readonly class Wiring
             Element::resistor('wire', 'lead', 'coil-in', 0.6),
             Element::resistor('chafe', 'coil-in', '0', Element::OPEN_OHMS),
             Element::resistor('chafe-live', 'R', 'coil-in', Element::OPEN_OHMS),
+            // What a meter shows at the output while nothing hangs on it.
+            Element::resistor('ghost', 'R', 'out', self::GHOST_OHMS),
+            Element::resistor('stray', 'out', '0', self::GHOST_OHMS),
             Element::contactor('contactor', 'coil-in', 'coil-out', $this->coil(1.0)),
             Element::resistor('common', 'coil-out', '0', 0.2),
             Element::resistor('test-load', 'out', '0', Element::OPEN_OHMS),
@@ -163,6 +169,8 @@ final readonly class Wiring
             Populations::level('dropOut', 'drop-out of pull-in'),
             Populations::unknown('board', 'other loads'),
             Populations::unknown('input', 'input of a board'),
+            Populations::unknown('ghost', 'idle output'),
+            Populations::unknown('stray', 'stray of an idle wire'),
         ];
     }
 
@@ -198,6 +206,8 @@ final readonly class Wiring
             'common.ohms' => $u['common'],
             'board-load.ohms' => self::BOARD_OHMS * $u['board'],
             'call-input.ohms' => $u['input'],
+            'ghost.ohms' => $u['ghost'],
+            'stray.ohms' => $u['stray'],
         ];
         foreach ($coil->parameters() as $name => $value) {
             $values["contactor.$name"] = $value;

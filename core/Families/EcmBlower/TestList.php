@@ -226,13 +226,13 @@ final readonly class TestList
     /** @return list<Test> */
     private function apart(): array
     {
-        $ohms = static fn(string $key, string $a, string $b, float $minutes): Test => new Test(
+        $ohms = static fn(string $key, string $a, string $b, float $minutes, bool $off = true): Test => new Test(
             $key,
             $key,
             'dead',
             Probe::ohms($a, $b),
             $minutes,
-            ['panel', 'motor-plugs', 'module-off'],
+            ['panel', 'motor-plugs', ...$off ? ['module-off'] : []],
             [],
             ['meter'],
         );
@@ -242,6 +242,8 @@ final readonly class TestList
             self::look('spin-unplugged', 0.5, ['panel', 'motor-plugs', 'module-off'], setUp: 'dead'),
             self::look('bare-spin', 1.0, ['panel', 'wheel', 'wheel-off']),
             $ohms('inrush-ohms', 'module-line', 'bus', 1.0),
+            // Tells a breaker that was tripped by a shorted module from one that is at fault itself.
+            $ohms('line-ohms', 'module-line', 'module-neutral', 0.7, off: false),
             $ohms('phase-ab', 'pin-a', 'pin-b', 0.7),
             $ohms('phase-bc', 'pin-b', 'pin-c', 0.7),
             $ohms('phase-ca', 'pin-c', 'pin-a', 0.7),

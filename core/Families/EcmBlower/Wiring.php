@@ -88,6 +88,7 @@ final readonly class Wiring
             Element::resistor('line-plug', 'live', 'module-line', 0.02),
             Element::resistor('neutral-plug', 'module-neutral', '0', 0.02),
             Element::resistor('inrush', 'module-line', 'bus', 4.0),
+            Element::resistor('stage', 'bus', 'module-neutral', Element::OPEN_OHMS),
             Element::alternatingSource('transformer', 'R', '0', 27.0, 1.5),
             Element::resistor('transformer-load', 'R', '0', 90.0),
             Element::resistor('common-wire', 'module-common', '0', 0.1),

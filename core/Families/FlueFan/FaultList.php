@@ -169,7 +169,7 @@ final readonly class FaultList
                 "wire-$speed-fed",
                 'wire-fed',
                 'wiring',
-                0.01,
+                0.02,
                 Severity::limiting("chafe-$speed.ohms", 0.2, 50.0, 3),
                 Observation::changing('wiggle-plug', 0.3),
                 words: $words,

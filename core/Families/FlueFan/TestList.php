@@ -10,6 +10,7 @@ use Ispira\Core\Device\PlateRange;
 use Ispira\Core\Device\Populations;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Test;
+use Ispira\Core\Device\Trap;
 
 /**
  * What is worth testing on a flue fan: its shaft, its windings, what feeds it, and the draught that it makes with the
@@ -139,8 +140,20 @@ final readonly class TestList
         string $minus,
         array $access,
         array $words = [],
+        ?Trap $trap = null,
     ): Test {
-        return new Test($key, $text, $setUp, Probe::volts($plus, $minus), 1.0, $access, [], ['meter'], $words);
+        return new Test(
+            $key,
+            $text,
+            $setUp,
+            Probe::volts($plus, $minus),
+            1.0,
+            $access,
+            [],
+            ['meter'],
+            $words,
+            trap: $trap,
+        );
     }
 
     /** @return list<Test> */
@@ -184,6 +197,7 @@ final readonly class TestList
                 '0',
                 ['cover', 'plug'],
                 $words,
+                Trap::Ghost,
             );
         }
 

@@ -37,6 +37,9 @@ final readonly class Wiring
     /** Share of the line left as voltage on the flux at rated speed. */
     private const EMF = 0.86;
 
+    /** What couples an output that nothing hangs on, in Ω. */
+    private const GHOST_OHMS = 10e6;
+
     public function __construct(
         public bool $twoSpeeds,
         private float $line,
@@ -88,6 +91,9 @@ final readonly class Wiring
         foreach ($this->speeds() as $speed) {
             $elements[] = Element::resistor("output-$speed", 'safe', "sent-$speed", Element::OPEN_OHMS);
             $elements[] = Element::resistor("wire-$speed", "sent-$speed", "plug-$speed", 0.05);
+            // What a meter shows on it while nothing hangs on it.
+            $elements[] = Element::resistor("ghost-$speed", 'safe', "sent-$speed", self::GHOST_OHMS);
+            $elements[] = Element::resistor("stray-$speed", "sent-$speed", '0', self::GHOST_OHMS);
             // Where the wire is chafed on one that is always live.
             $elements[] = Element::resistor("chafe-$speed", 'fed', "plug-$speed", Element::OPEN_OHMS);
         }
@@ -184,6 +190,8 @@ final readonly class Wiring
                 ]
                 : [],
             Populations::unknown('fan', 'fan load'),
+            Populations::unknown('ghost', 'idle output'),
+            Populations::unknown('stray', 'stray of an idle wire'),
             Populations::unknown('draught', $this->pressureKnown ? 'draught of plate' : 'draught'),
         ];
     }
@@ -225,6 +233,10 @@ final readonly class Wiring
         ];
         foreach (['reactance', 'magnetising', 'rotorReactance'] as $name) {
             $values["fast.$name"] = $motor->parameters()[$name] * $u['winding'];
+        }
+        foreach ($this->speeds() as $speed) {
+            $values["ghost-$speed.ohms"] = $u['ghost'];
+            $values["stray-$speed.ohms"] = $u['stray'];
         }
         if ($this->twoSpeeds) {
             $turns = self::SLOW_TURNS * $u['turns'];

@@ -285,4 +285,76 @@ final class KnownExamplesTest extends TestCase
         $broken = self::diagnosed('five-wire-fan', $retries, $readings + ['fg-wire-ohms' => null]);
         self::assertGreaterThan(0.9, self::odds($broken)['cable']);
     }
+
+    /** @return iterable<string, array{string, array<string, string>, array<string, float|string|null>, string, float|null, string, float|null, string}> */
+    public static function alikeUntilMeasured(): iterable
+    {
+        $line = 233.0;
+        yield 'a tripped breaker' => [
+            'ecm-blower',
+            ['off' => 'right', 'fan' => 'dead', 'heat' => 'dead', 'cool' => 'dead'],
+            ['plug-volts' => 0.0, 'breaker-drop' => $line, 'case-ohms' => null],
+            'line-ohms',
+            null,
+            'breaker',
+            4.2,
+            'module',
+        ];
+        yield 'a flue fan that runs on' => [
+            'flue-fan',
+            ['off' => 'runs', 'full' => 'right'],
+            ['proves' => 'lights'],
+            'idle-volts-fast',
+            $line,
+            'control',
+            0.1,
+            'wiring',
+        ];
+        yield 'a contactor that stays in' => [
+            'control-output',
+            ['off' => 'runs', 'call' => 'right', 'all' => 'right'],
+            ['push-armature' => 'free', 'look-contactor' => 'clean'],
+            'output-idle@idle',
+            25.1,
+            'board',
+            0.02,
+            'field-wire',
+        ];
+    }
+
+    /**
+     * @param array<string, string>            $states
+     * @param array<string, float|string|null> $readings
+     */
+    #[DataProvider('alikeUntilMeasured')]
+    public function testWhatLooksAlikeIsToldApartByOneTest(
+        string $family,
+        array $states,
+        array $readings,
+        string $test,
+        ?float $one,
+        string $speaksFor,
+        ?float $other,
+        string $or,
+    ): void {
+        $before = self::diagnosed($family, $states, $readings);
+        self::assertNull($before->verdict);
+        self::assertSame($test, $before->next?->test->key);
+        $first = self::diagnosed($family, $states, $readings + [$test => $one]);
+        self::assertSame($speaksFor, $first->suspects[0]->remedy);
+        self::assertLessThan(0.05, self::odds($first)[$or]);
+        $second = self::diagnosed($family, $states, $readings + [$test => $other]);
+        self::assertSame($or, $second->suspects[0]->remedy);
+        self::assertLessThan(0.05, self::odds($second)[$speaksFor]);
+    }
+
+    public function testACommandOfTheLogicSupplyIsTheCables(): void
+    {
+        $runs = ['off' => 'runs', 'low' => 'fast', 'medium' => 'fast', 'high' => 'right'];
+        $touching = self::diagnosed('five-wire-fan', $runs, ['vsp-volts@low' => 14.8]);
+        self::assertSame('cable', $touching->suspects[0]->remedy);
+        $stuck = self::diagnosed('five-wire-fan', $runs, ['vsp-volts@low' => 4.9, 'vsp-idle' => 4.9]);
+        self::assertSame('board', $stuck->suspects[0]->remedy);
+        self::assertGreaterThan(0.9, self::odds($stuck)['board']);
+    }
 }
