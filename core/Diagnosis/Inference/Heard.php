@@ -125,9 +125,13 @@ final class Heard
         $logs = [];
         $all = $right = 0.0;
         foreach (self::machines($ratios, $graded, $straight) as $machine => $ratio) {
-            [$fits, $log, $noSlip] = $known[
-                is_nan($ratio) ? 'chatters' : (int) round($ratio / self::NOBODY_TELLS)
-            ] ??= $this->called($reading, $test, $ratio);
+            // Of speeds that are one the middle one counts, whichever comes first.
+            $step = is_nan($ratio) ? 'chatters' : (int) round($ratio / self::NOBODY_TELLS);
+            [$fits, $log, $noSlip] = $known[$step] ??= $this->called(
+                $reading,
+                $test,
+                \is_int($step) ? $step * self::NOBODY_TELLS : NAN,
+            );
             $share = self::SHARES[$machine % \count(self::SHARES)];
             $logs[] = $log;
             $all += $share * $fits;

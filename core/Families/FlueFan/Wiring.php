@@ -38,7 +38,10 @@ final readonly class Wiring
     private const EMF = 0.86;
 
     /** What couples an output that nothing hangs on, in Ω. */
-    private const GHOST_OHMS = 10e6;
+    private const GHOST_OHMS = 30e6;
+
+    /** Factor on what couples idle wires, against a 24 V circuit. */
+    private const LINE_VOLTS = 10.0;
 
     public function __construct(
         public bool $twoSpeeds,
@@ -190,8 +193,8 @@ final readonly class Wiring
                 ]
                 : [],
             Populations::unknown('fan', 'fan load'),
-            Populations::unknown('ghost', 'idle output'),
-            Populations::unknown('stray', 'stray of an idle wire'),
+            Populations::unknown('ghost', 'idle output', self::LINE_VOLTS),
+            Populations::unknown('stray', 'stray of an idle wire', self::LINE_VOLTS),
             Populations::unknown('draught', $this->pressureKnown ? 'draught of plate' : 'draught'),
         ];
     }

@@ -12,6 +12,7 @@ use Ispira\Core\Diagnosis\Inference\Heard;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Inference\Likelihood;
+use Ispira\Core\Diagnosis\Inference\MemoryStore;
 use Ispira\Core\Diagnosis\Inference\NoStore;
 use Ispira\Core\Diagnosis\Inference\OneMachine;
 use Ispira\Core\Diagnosis\Inference\Predictions;
@@ -107,6 +108,42 @@ final class HeardTest extends TestCase
         arsort($off);
         self::assertLessThan(0.06, array_sum($off) / \count($off), $family);
         self::assertLessThan(0.4, current($off), (string) key($off));
+    }
+
+    /** To the last bit, whatever was weighed before it, and in which order: a device and the server say the same. */
+    #[DataProviderExternal(Families::class, 'all')]
+    public function testWhatWasKeptWeighsTheSame(string $family): void
+    {
+        $bench = new Bench([], false, $family);
+        $sound = $bench->hypotheses[HypothesisList::NOTHING_WRONG];
+        $store = new MemoryStore();
+        $tests = array_filter($bench->circuit->tests, static fn(Test $t): bool => !$t->offered);
+        $weighed = static function (Predictions $predictions, array $hypotheses) use ($tests, $bench): array {
+            $heard = new Heard($predictions);
+            $logs = [];
+            foreach ($hypotheses as $key => $hypothesis) {
+                foreach ($tests as $test) {
+                    if ($test->probe->quantity !== Quantity::Speed) {
+                        continue;
+                    }
+                    foreach (Judged::answers($bench->circuit, $test) as $answer) {
+                        $reading = new Reading("$test->key/$answer", $test->key, $answer);
+                        $logs["$key|$reading->id"] = [
+                            $heard->chance($hypothesis, $reading, $test),
+                            $heard->logs($hypothesis, $reading, $test),
+                        ];
+                    }
+                }
+            }
+            $predictions->keep();
+            ksort($logs);
+
+            return $logs;
+        };
+        $some = \array_slice($bench->hypotheses, 0, 40, true);
+        $anew = $weighed(new Predictions($bench->circuit, $sound, new NoStore()), $some);
+        $weighed(new Predictions($bench->circuit, $sound, $store), array_reverse($some, true));
+        self::assertSame($anew, $weighed(new Predictions($bench->circuit, $sound, $store), $some));
     }
 
     /** Stuck too low to run anything it would stand at rest as well: no machine does what was heard. */
