@@ -41,7 +41,7 @@ final readonly class RecordReading
                     'This job was closed meanwhile: the reading was not recorded. Reopen it first.',
                 );
             }
-            if ($locked->readings->count() >= ReadingsFormat::MOST_READINGS) {
+            if ($locked->readings()->count() >= ReadingsFormat::MOST_READINGS) {
                 throw new ReadingRefused(
                     'This job holds ' .
                         ReadingsFormat::MOST_READINGS .

@@ -9,7 +9,7 @@ use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Diagnosis\Inference\LoosePart;
 
 /**
- * The circuit that was built last: one request asks for that of its job several times, each time from a model of its own.
+ * The circuit that was built last: one request asks for that of its job several times, from several models.
  */
 final class BuiltCircuit
 {

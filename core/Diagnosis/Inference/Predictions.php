@@ -23,10 +23,8 @@ final class Predictions
     /** Difference of two heard speeds, as shares of full speed, that no ear tells apart. */
     private const SOUNDS_ALIKE = 0.003;
 
-    /** @var array<string, string> packed, by "hypothesis|test" */
-    private array $cells;
-
-    private bool $grown = false;
+    /** By "hypothesis|test". */
+    private readonly KeptCells $cells;
 
     /** What an answer weighs over the machines of a prediction: see {@see Heard}. */
     public readonly KeptCells $heard;
@@ -61,13 +59,13 @@ final class Predictions
     public function __construct(
         public readonly CircuitModel $circuit,
         private readonly Hypothesis $sound,
-        private readonly PredictionStore $store,
+        PredictionStore $store,
     ) {
+        $this->cells = new KeptCells($store, $circuit->hash);
         $this->heard = new KeptCells($store, "$circuit->hash-heard");
         $this->simulator = new Simulator($circuit);
         $this->machines = new DrawnMachines($circuit, $this->simulator);
         $this->switches = $circuit->netlist->switches();
-        $this->cells = $store->load($circuit->hash);
     }
 
     /**
@@ -84,7 +82,10 @@ final class Predictions
         // While it shows, a fault that comes and goes is the lasting one.
         $key = rtrim($hypothesis->key, '~') . "|$test->key";
 
-        return $this->cells[$key] ??= $this->compute($hypothesis, $test, !$test->probe->quantity->isNumber());
+        return $this->cells->of(
+            $key,
+            fn(): string => $this->compute($hypothesis, $test, !$test->probe->quantity->isNumber()),
+        );
     }
 
     /** @return list<float> */
@@ -104,7 +105,10 @@ final class Predictions
     public function few(Hypothesis $hypothesis, Test $test): array
     {
         return self::unpacked(
-            $this->cells[rtrim($hypothesis->key, '~') . "|$test->key|few"] ??= $this->compute($hypothesis, $test, true),
+            $this->cells->of(
+                rtrim($hypothesis->key, '~') . "|$test->key|few",
+                fn(): string => $this->compute($hypothesis, $test, true),
+            ),
         );
     }
 
@@ -184,16 +188,12 @@ final class Predictions
     /** Keeps what was computed for the next time. */
     public function keep(): void
     {
-        if ($this->grown) {
-            $this->store->save($this->circuit->hash, $this->cells);
-            $this->grown = false;
-        }
+        $this->cells->keep();
         $this->heard->keep();
     }
 
     private function compute(Hypothesis $hypothesis, Test $test, bool $few): string
     {
-        $this->grown = true;
         if ($test->probe->quantity === Quantity::Observation) {
             return pack('d', 0.0);
         }

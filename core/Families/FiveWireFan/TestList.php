@@ -165,12 +165,18 @@ final readonly class TestList
     /** @return list<Test> */
     private static function unplugged(): array
     {
-        $ohms = static fn(string $key, string $pin): Test => new Test(
+        $ohms = static fn(
+            string $key,
+            string $pin,
+            string $against = 'gnd',
+            string $setUp = 'dead',
+            float $minutes = 0.8,
+        ): Test => new Test(
             $key,
             $key,
-            'dead',
-            Probe::ohms($pin, 'gnd'),
-            0.8,
+            $setUp,
+            Probe::ohms($pin, $against),
+            $minutes,
             ['cover', 'plug'],
             [],
             ['meter'],
@@ -201,16 +207,7 @@ final readonly class TestList
             $ohms('vcc-ohms', 'vcc'),
             $ohms('vsp-ohms', 'vsp'),
             // Nothing else tells the wire of the feedback from a board that does not see it.
-            new Test(
-                'fg-wire-ohms',
-                'fg-wire-ohms',
-                'cable',
-                Probe::ohms('board-fg', 'fg'),
-                1.0,
-                ['cover', 'plug'],
-                [],
-                ['meter'],
-            ),
+            $ohms('fg-wire-ohms', 'board-fg', 'fg', 'cable', 1.0),
         ];
     }
 

@@ -41,7 +41,7 @@ final readonly class Wiring
     private const GHOST_OHMS = 30e6;
 
     /** Factor on what couples idle wires, against a 24 V circuit. */
-    private const LINE_VOLTS = 10.0;
+    private const IDLE_SCALE = 10.0;
 
     public function __construct(
         public bool $twoSpeeds,
@@ -193,8 +193,8 @@ final readonly class Wiring
                 ]
                 : [],
             Populations::unknown('fan', 'fan load'),
-            Populations::unknown('ghost', 'idle output', self::LINE_VOLTS),
-            Populations::unknown('stray', 'stray of an idle wire', self::LINE_VOLTS),
+            Populations::unknown('ghost', 'idle output', self::IDLE_SCALE),
+            Populations::unknown('stray', 'stray of an idle wire', self::IDLE_SCALE),
             Populations::unknown('draught', $this->pressureKnown ? 'draught of plate' : 'draught'),
         ];
     }

@@ -286,7 +286,11 @@ final class KnownExamplesTest extends TestCase
         self::assertGreaterThan(0.9, self::odds($broken)['cable']);
     }
 
-    /** @return iterable<string, array{string, array<string, string>, array<string, float|string|null>, string, float|null, string, float|null, string}> */
+    /**
+     * @return iterable<string, array{
+     *     string, array<string, string>, array<string, float|string|null>, string, float|null, string, float|null, string,
+     * }>
+     */
     public static function alikeUntilMeasured(): iterable
     {
         $line = 233.0;
