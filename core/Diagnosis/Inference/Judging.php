@@ -47,7 +47,12 @@ final class Judging
             $slips[$reading->id] = $one > 0.0 ? 1.0 - $right / $one : 1.0;
         }
         foreach ($visit->measurements as $measurement) {
-            $log += log($this->steadiness($hypothesis, $measurement));
+            $steady = $this->steadiness($hypothesis, $measurement);
+            if ($hypothesis->comesAndGoes || \count($steady) === 1) {
+                $log += log(array_sum($steady) / \count($steady));
+            } else {
+                $heard = Heard::and($heard, Heard::ofDraws(array_map(log(...), $steady), $state->hasDegree()));
+            }
         }
 
         return new Weighed($log, $fits, $slips, $heard);
@@ -64,23 +69,28 @@ final class Judging
         return $sum / max(1, $times);
     }
 
-    private function steadiness(Hypothesis $hypothesis, Measurement $measurement): float
+    /**
+     * A bad joint is felt where the fault changes what the meter shows, which may be so in one machine and not in another.
+     *
+     * @return list<float> likelihood by draw of the few, or one for all
+     */
+    private function steadiness(Hypothesis $hypothesis, Measurement $measurement): array
     {
         $steady = array_filter($measurement->readings, static fn(Reading $r): bool => !$r->steady) === [];
+        if (!$hypothesis->isLoose()) {
+            return [Likelihood::ofSteadiness($steady, false)];
+        }
+        $test = $measurement->test;
+        $quantity = $test->probe->quantity;
 
-        return Likelihood::ofSteadiness(
-            $steady,
-            $hypothesis->isLoose() && $this->runsThrough($hypothesis, $measurement->test),
+        return array_map(
+            static fn(float $with, float $without): float => Likelihood::ofSteadiness(
+                $steady,
+                MeterAccuracy::tellsApart($quantity, $with, $without),
+            ),
+            $this->predictions->few($hypothesis, $test),
+            $this->predictions->few($this->sound, $test),
         );
-    }
-
-    /** Whether the fault of a hypothesis changes what a test shows: only then can its bad joint be felt there. */
-    private function runsThrough(Hypothesis $hypothesis, Test $test): bool
-    {
-        $with = $this->predictions->few($hypothesis, $test)[0];
-        $without = $this->predictions->few($this->sound, $test)[0];
-
-        return MeterAccuracy::tellsApart($test->probe->quantity, $with, $without);
     }
 
     /** @return array{0: float, 1: float} likelihood, and its part that is no slip */

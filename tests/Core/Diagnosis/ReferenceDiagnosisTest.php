@@ -96,18 +96,18 @@ final class ReferenceDiagnosisTest extends TestCase
             $together = null;
             foreach ($readings as $reading) {
                 $test = $bench->circuit->tests[$reading->test];
-                if (
-                    !$test->probe->quantity->isNumber() &&
-                    !$hypothesis->comesAndGoes &&
-                    $hypothesis->key !== 'something-else'
-                ) {
-                    // One machine is heard in all positions.
-                    $each = self::byMachine($bench, $simulator, $hypothesis, $test, (string) $reading->value);
+                if (!$hypothesis->comesAndGoes && $hypothesis->key !== 'something-else') {
+                    // One machine is heard in all positions, and one is measured in all places.
+                    $each = $test->probe->quantity->isNumber()
+                        ? self::steadyByMachine($bench, $simulator, $hypothesis, $test, $reading->steady)
+                        : self::byMachine($bench, $simulator, $hypothesis, $test, (string) $reading->value);
                     $together =
                         $together === null
                             ? $each
                             : array_map(static fn(float $a, float $b): float => $a * $b, $together, $each);
-                    continue;
+                    if (!$test->probe->quantity->isNumber()) {
+                        continue;
+                    }
                 }
                 $of = static fn(Hypothesis $state): float => self::likelihood(
                     $bench,
@@ -148,7 +148,10 @@ final class ReferenceDiagnosisTest extends TestCase
         Reading $reading,
     ): float {
         if ($test->probe->quantity->isNumber()) {
-            return self::ofNumber($bench, $simulator, $hypothesis, $state, $test, $reading);
+            $steady = self::steadyByMachine($bench, $simulator, $hypothesis, $test, $reading->steady);
+
+            return ($hypothesis->comesAndGoes ? array_sum($steady) / \count($steady) : 1.0) *
+                self::ofNumber($bench, $simulator, $state, $test, $reading);
         }
         $one = self::ofChoice($bench, $simulator, $state, $test, (string) $reading->value);
         if (
@@ -168,7 +171,6 @@ final class ReferenceDiagnosisTest extends TestCase
     private static function ofNumber(
         Bench $bench,
         Simulator $simulator,
-        Hypothesis $hypothesis,
         Hypothesis $state,
         Test $test,
         Reading $reading,
@@ -193,13 +195,30 @@ final class ReferenceDiagnosisTest extends TestCase
             $wide = 0.98 * self::normal($off, 2.5 ** 2 * $variance + $own);
             $density = 0.88 * $density + 0.12 * ($wide + $slip);
         }
-        // A steady reading is a little likelier without a bad joint.
-        $steady = Likelihood::ofSteadiness(
-            $reading->steady,
-            $hypothesis->isLoose() && self::changes($bench, $simulator, $hypothesis, $test),
-        );
+        return $density;
+    }
 
-        return $steady * $density;
+    /**
+     * A steady reading is a little likelier without a bad joint, in machines in which that is to be felt there.
+     *
+     * @return list<float> likelihood with each machine along the lines
+     */
+    private static function steadyByMachine(
+        Bench $bench,
+        Simulator $simulator,
+        Hypothesis $hypothesis,
+        Test $test,
+        bool $steady,
+    ): array {
+        $likelihoods = [];
+        foreach (array_chunk(self::changes($bench, $simulator, $hypothesis, $test), 2) as [$one, $other]) {
+            foreach (self::ALONG as [$at, $_]) {
+                $felt = $hypothesis->isLoose() && ($at > 0 ? $one : $other);
+                $likelihoods[] = Likelihood::ofSteadiness($steady, $felt);
+            }
+        }
+
+        return $likelihoods;
     }
 
     private static function normal(float $off, float $variance): float
@@ -241,21 +260,25 @@ final class ReferenceDiagnosisTest extends TestCase
         return 0.4 * self::normal(asinh($reading->value / 0.04) - $mean, 9.0 * $variance + 0.02) + 0.6 * $broad;
     }
 
-    private static function changes(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, Test $test): bool
+    /** @return list<bool> whether a meter shows something else with the fault, one a draw */
+    private static function changes(Bench $bench, Simulator $simulator, Hypothesis $hypothesis, Test $test): array
     {
-        $first = static fn(Hypothesis $one): float => $simulator->observe(
-            $test->probe,
+        $shown = static fn(Hypothesis $one): array => array_map(
+            static fn(SolvedState $state): float => $simulator->observe($test->probe, $state),
             self::states(
                 $bench,
                 $simulator,
                 $one,
                 $test->setUp,
-                DrawnValues::of($bench->circuit, $simulator->solver),
-            )[0],
+                DrawnValues::forJudging($bench->circuit, $simulator->solver),
+            ),
         );
-        $without = $first($bench->hypotheses['none']);
 
-        return abs($first($hypothesis) - $without) > 0.03 + 0.01 * abs($without);
+        return array_map(
+            static fn(float $with, float $without): bool => abs($with - $without) > 0.03 + 0.01 * abs($without),
+            $shown($hypothesis),
+            $shown($bench->hypotheses['none']),
+        );
     }
 
     private static function ofChoice(
