@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { enterMap, expectAccessible, HiddenUnit, signIn, takeTest } from './bench';
+import { expectAccessible } from './accessible';
+import { enterMap, HiddenUnit, signIn, takeTest } from './bench';
 import { measureWhatIsNeverLeftOut, tickTheFirst, toTheSwap } from './repair';
 
 test.use({ serviceWorkers: 'allow' });

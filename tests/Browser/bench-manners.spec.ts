@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, signIn, watchForErrors } from './bench';
+import { expectAccessible } from './accessible';
+import { signIn, watchForErrors } from './bench';
 
 async function openJob(page: Page, words: string): Promise<void> {
     await page.getByRole('link', { name: /^On the bench/ }).click();

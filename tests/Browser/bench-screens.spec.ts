@@ -1,5 +1,6 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { expectAccessible, HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
+import { expectAccessible } from './accessible';
+import { HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
 
 /** Types a number with the keys of the dock, and records. */
 async function byThumb(page: Page, unit: HiddenUnit): Promise<void> {

@@ -1,5 +1,4 @@
 import { execFileSync } from 'node:child_process';
-import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
 /** A simulated unit with a hidden fault, answered by the application's own core. */
@@ -77,25 +76,6 @@ export function watchForErrors(page: Page): string[] {
         else errors.push(said);
     });
     return errors;
-}
-
-export async function expectAccessible(page: Page): Promise<void> {
-    // Between two pages there is a moment without a title.
-    await expect(page).toHaveTitle(/\S/);
-    // Only what is wrong is told, and of this page alone: the rest took longer to write down than to find.
-    const result = await new AxeBuilder({ page })
-        .setLegacyMode(true)
-        .options({
-            runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'],
-            resultTypes: ['violations'],
-            selectors: false,
-        })
-        .analyze();
-    expect(
-        result.violations.map(
-            (violation) => `${violation.id}: ${violation.nodes.map((node) => node.html).join(' | ')}`,
-        ),
-    ).toEqual([]);
 }
 
 export async function enterMap(page: Page, states: Record<string, string>): Promise<void> {

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { begin, enterMap, expectAccessible, followToVerdict, HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
+import { expectAccessible } from './accessible';
+import { begin, enterMap, followToVerdict, HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
 import { measureWhatIsNeverLeftOut, proveAndClose, swap } from './repair';
 
 test('a flue fan does not close with its exhaust checks left out, and ends not in service', async ({ page }) => {

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, signIn } from './bench';
+import { expectAccessible } from './accessible';
+import { signIn } from './bench';
 
 /** Families of the demo: once all are found nothing more is asked. */
 const FAMILIES = 11;

@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, signIn, watchForErrors } from './bench';
+import { expectAccessible } from './accessible';
+import { signIn, watchForErrors } from './bench';
 
 const exercise = (page: Page) => page.getByRole('region', { name: 'Exercise', exact: true });
 const goingAtIt = (page: Page) => page.getByRole('region', { name: 'How you go at it' });

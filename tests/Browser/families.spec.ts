@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { enterMap, expectAccessible, followToVerdict, HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
+import { expectAccessible } from './accessible';
+import { enterMap, followToVerdict, HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
 import { chooseRemedy, compareParts, proveAndClose, putBack, takeApart, workProcedure } from './repair';
 
 interface Job {

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, signIn } from './bench';
+import { expectAccessible } from './accessible';
+import { signIn } from './bench';
 
 test('who does not know his circuit finds it by what is seen, and a reload keeps it', async ({ page }) => {
     await signIn(page, undefined, '/jobs/new');

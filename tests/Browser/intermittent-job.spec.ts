@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
-import { enterMap, expectAccessible, signIn, watchForErrors } from './bench';
+import { expectAccessible } from './accessible';
+import { enterMap, signIn, watchForErrors } from './bench';
 
 test('an intermittent fault with a remembered map, exported, imported again and read by the command', async ({
     page,

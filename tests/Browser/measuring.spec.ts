@@ -3,7 +3,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
-import { enterMap, expectAccessible, HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
+import { expectAccessible } from './accessible';
+import { enterMap, HiddenUnit, mapOf, signIn, watchForErrors } from './bench';
 
 async function openJob(page: Page, unit: string, family: string | null, states: Record<string, string>): Promise<void> {
     await page.goto('/jobs/new');

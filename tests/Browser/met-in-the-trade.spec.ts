@@ -1,15 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import {
-    begin,
-    enterMap,
-    expectAccessible,
-    followToVerdict,
-    HiddenUnit,
-    mapOf,
-    signIn,
-    takeTest,
-    watchForErrors,
-} from './bench';
+import { expectAccessible } from './accessible';
+import { begin, enterMap, followToVerdict, HiddenUnit, mapOf, signIn, takeTest, watchForErrors } from './bench';
 import { proveAndClose, swap } from './repair';
 
 const toVerdict = /^(To the verdict|Verdict now)$/;

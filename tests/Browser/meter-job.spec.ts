@@ -1,6 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { expect, test, type Page } from '@playwright/test';
-import { enterMap, expectAccessible, HiddenUnit, signIn, watchForErrors } from './bench';
+import { expectAccessible } from './accessible';
+import { enterMap, HiddenUnit, signIn, watchForErrors } from './bench';
 import { proveAndClose, tickTheFirst, toTheSwap } from './repair';
 
 /** A simulated meter clipped to a job, on a port of its own. */

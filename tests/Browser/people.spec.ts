@@ -1,6 +1,7 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
-import { enter, enterMap, expectAccessible, watchForErrors } from './bench';
+import { expectAccessible } from './accessible';
+import { enter, enterMap, watchForErrors } from './bench';
 import { proveAndClose, swap, tickTheFirst } from './repair';
 
 const PASSWORD = 'seven grey net floats';

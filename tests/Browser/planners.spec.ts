@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, signIn, watchForErrors } from './bench';
+import { expectAccessible } from './accessible';
+import { signIn, watchForErrors } from './bench';
 import { proveAndClose, toTheSwap } from './repair';
 
 test('taps are planned from a job, a refusal is told, and a field that cannot be read keeps the others', async ({

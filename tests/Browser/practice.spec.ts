@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, signIn } from './bench';
+import { expectAccessible } from './accessible';
+import { signIn } from './bench';
 
 test('a new user practises by keys on a unit that is made up, and is told what was hidden', async ({ page }) => {
     await signIn(page);

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, signIn, watchForErrors } from './bench';
+import { expectAccessible } from './accessible';
+import { signIn, watchForErrors } from './bench';
 
 test("a procedure waits on the server's clock through a reload and another window, and ends", async ({
     page,

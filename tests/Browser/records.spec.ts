@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, signIn, watchForErrors } from './bench';
+import { expectAccessible } from './accessible';
+import { signIn, watchForErrors } from './bench';
 
 const LEAD = 'runa@halvmark.example';
 

@@ -1,7 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { enterMap, expectAccessible, signIn, watchForErrors } from './bench';
+import { expectAccessible } from './accessible';
+import { enterMap, signIn, watchForErrors } from './bench';
 import { chooseRemedy, compareParts, proveAndClose, tickTheFirst, toTheSwap } from './repair';
 
 const onlyHigh = { 'key-off': 'right', off: 'right', 1: 'dead', 2: 'dead', 3: 'dead', 4: 'right' };

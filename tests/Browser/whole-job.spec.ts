@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { enter, enterMap, expectAccessible, followToVerdict, HiddenUnit, signIn, watchForErrors } from './bench';
+import { expectAccessible } from './accessible';
+import { enter, enterMap, followToVerdict, HiddenUnit, signIn, watchForErrors } from './bench';
 import { proveAndClose, tickTheFirst, toTheSwap } from './repair';
 
 const positions = ['key-off', 'off', '1', '2', '3', '4'];

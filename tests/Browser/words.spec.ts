@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { expectAccessible, signIn } from './bench';
+import { expectAccessible } from './accessible';
+import { signIn } from './bench';
 
 interface Word {
     key: string;
