@@ -12,6 +12,7 @@ use Ispira\Core\Diagnosis\Decision\Engine;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
+use Ispira\Core\Diagnosis\Inference\MemoryStore;
 use Ispira\Core\Diagnosis\Inference\NoStore;
 use Ispira\Core\Diagnosis\Inference\Predictions;
 use Ispira\Core\Reading\Reading;
@@ -21,6 +22,9 @@ use Ispira\Core\Reading\Reading;
  */
 final class Bench
 {
+    /** What a circuit shows is the same on every bench. */
+    private static ?MemoryStore $store = null;
+
     public readonly CircuitModel $circuit;
 
     /** @var array<string, Hypothesis> */
@@ -98,6 +102,6 @@ final class Bench
 
     public function diagnose(CaseFile $case): Diagnosis
     {
-        return (new Engine())->diagnose($this->circuit, $case, new DecisionSettings());
+        return (new Engine(self::$store ??= new MemoryStore()))->diagnose($this->circuit, $case, new DecisionSettings());
     }
 }

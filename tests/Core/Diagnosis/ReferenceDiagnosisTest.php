@@ -195,6 +195,7 @@ final class ReferenceDiagnosisTest extends TestCase
             $wide = 0.98 * self::normal($off, 2.5 ** 2 * $variance + $own);
             $density = 0.88 * $density + 0.12 * ($wide + $slip);
         }
+
         return $density;
     }
 
