@@ -9,6 +9,7 @@ use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Learnable;
+use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
@@ -122,7 +123,15 @@ final readonly class Learned
         if ($volts === null || $amps === null || abs($volts) < self::LEAST_VOLTS) {
             return null;
         }
-        $words = ['volts' => $this->words->number(abs($volts), Quantity::Volts)];
+        $words = [
+            'volts' => $this->words->number(abs($volts), Quantity::Volts),
+            // A coil has no speed.
+            'when' => Words::general(
+                $this->circuit->positions[$this->circuit->highest()->position]->kind === PositionKind::Holds
+                    ? 'degree.held'
+                    : 'degree.running',
+            ),
+        ];
         $watts = abs($volts * $amps);
 
         return $watts < self::LEAST_WATTS

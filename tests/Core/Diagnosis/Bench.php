@@ -102,6 +102,10 @@ final class Bench
 
     public function diagnose(CaseFile $case): Diagnosis
     {
-        return (new Engine(self::$store ??= new MemoryStore()))->diagnose($this->circuit, $case, new DecisionSettings());
+        return (new Engine((self::$store ??= new MemoryStore())))->diagnose(
+            $this->circuit,
+            $case,
+            new DecisionSettings(),
+        );
     }
 }

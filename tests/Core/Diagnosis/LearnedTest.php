@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
+use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
@@ -141,9 +142,14 @@ final class LearnedTest extends TestCase
                     $evidence->predictions,
                 ),
             );
-            self::assertMatchesRegularExpression(
-                '/^(about )?[\d.]+ k?Ω/u',
-                (string) $one->degree($fault),
+            $said = (string) $one->degree($fault);
+            self::assertMatchesRegularExpression('/^(about )?[\d.]+ k?Ω/u', $said, "$family $slice->key");
+            // What holds or does not has no speed.
+            self::assertStringNotContainsString(
+                $bench->circuit->positions[$bench->circuit->highest()->position]->kind === PositionKind::Holds
+                    ? 'speed'
+                    : 'is on',
+                $said,
                 "$family $slice->key",
             );
             $told[] = (new Learning([$slice->key => $slice], $evidence->belief, $evidence->predictions))
