@@ -15,3 +15,14 @@ test('what cannot be read is told, also beside what was found readable before', 
     await page.setContent(pageOf(''));
     await expectAccessible(page);
 });
+
+test('what was passed over while it was hidden or disabled is measured when it is not', async ({ page }) => {
+    const faint = (more: string): string =>
+        pageOf('', `<button style="color: #999; background: #fff" ${more}>Go</button>`);
+    for (const passedOver of ['hidden', 'disabled']) {
+        await page.setContent(faint(passedOver));
+        await expectAccessible(page);
+        await page.setContent(faint(''));
+        await expect(expectAccessible(page)).rejects.toThrow(/color-contrast/);
+    }
+});
