@@ -73,29 +73,6 @@ final class Heard
     }
 
     /**
-     * What is known of each draw of the few, by machine: that of the row for machines on its side of the middle, that of
-     * the mirror image for the others.
-     *
-     * @param list<float> $byDraw of each row and its mirror image
-     * @param bool        $graded whether the rows are thirds of how bad a fault is
-     *
-     * @return list<float>
-     */
-    public static function ofDraws(array $byDraw, bool $graded): array
-    {
-        $byMachine = [];
-        foreach (DrawnValues::THIRDS as $row => $_) {
-            foreach ($graded ? self::WITHIN_A_THIRD : [0.0] as $__) {
-                foreach (self::PLACES as $at) {
-                    $byMachine[] = $byDraw[2 * $row + ($at > 0.0 ? 0 : 1)];
-                }
-            }
-        }
-
-        return $byMachine;
-    }
-
-    /**
      * Natural logarithm of the likelihood of all that was heard.
      *
      * @param list<float> $logs by machine; empty for nothing
@@ -166,13 +143,13 @@ final class Heard
     }
 
     /**
-     * @param list<float> $ratios   of each row and its mirror image
+     * @param list<float> $ratios   of each row and its mirror image: speeds, or anything else that is known of them
      * @param bool        $graded   whether the rows are thirds of how bad a fault is
-     * @param bool        $straight whether speeds follow by straight lines
+     * @param bool        $straight whether the others follow by straight lines; else each is like the one on its side
      *
-     * @return list<float> speeds of all machines, those of one line after the other
+     * @return list<float> the same of all machines, those of one line after the other
      */
-    private static function machines(array $ratios, bool $graded, bool $straight): array
+    public static function machines(array $ratios, bool $graded, bool $straight): array
     {
         $slopes = $graded && $straight ? self::slopes($ratios) : [0.0, 0.0, 0.0];
         $machines = [];

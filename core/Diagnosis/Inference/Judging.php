@@ -47,11 +47,17 @@ final class Judging
             $slips[$reading->id] = $one > 0.0 ? 1.0 - $right / $one : 1.0;
         }
         foreach ($visit->measurements as $measurement) {
-            $steady = $this->steadiness($hypothesis, $measurement);
-            if ($hypothesis->comesAndGoes || \count($steady) === 1) {
-                $log += log(array_sum($steady) / \count($steady));
+            $steady = array_filter($measurement->readings, static fn(Reading $r): bool => !$r->steady) === [];
+            if (!$hypothesis->isLoose()) {
+                $log += log(Likelihood::ofSteadiness($steady, false));
+                continue;
+            }
+            $byDraw = $this->steadiness($hypothesis, $measurement->test, $steady);
+            if ($hypothesis->comesAndGoes) {
+                $log += log(array_sum($byDraw) / \count($byDraw));
             } else {
-                $heard = Heard::and($heard, Heard::ofDraws(array_map(log(...), $steady), $state->hasDegree()));
+                $byMachine = Heard::machines(array_map(log(...), $byDraw), $state->hasDegree(), false);
+                $heard = Heard::and($heard, $byMachine);
             }
         }
 
@@ -72,15 +78,10 @@ final class Judging
     /**
      * A bad joint is felt where the fault changes what the meter shows, which may be so in one machine and not in another.
      *
-     * @return list<float> likelihood by draw of the few, or one for all
+     * @return list<float> likelihood by draw of the few
      */
-    private function steadiness(Hypothesis $hypothesis, Measurement $measurement): array
+    private function steadiness(Hypothesis $hypothesis, Test $test, bool $steady): array
     {
-        $steady = array_filter($measurement->readings, static fn(Reading $r): bool => !$r->steady) === [];
-        if (!$hypothesis->isLoose()) {
-            return [Likelihood::ofSteadiness($steady, false)];
-        }
-        $test = $measurement->test;
         $quantity = $test->probe->quantity;
 
         return array_map(

@@ -148,10 +148,14 @@ final class ReferenceDiagnosisTest extends TestCase
         Reading $reading,
     ): float {
         if ($test->probe->quantity->isNumber()) {
-            $steady = self::steadyByMachine($bench, $simulator, $hypothesis, $test, $reading->steady);
+            $number = self::ofNumber($bench, $simulator, $state, $test, $reading);
 
-            return ($hypothesis->comesAndGoes ? array_sum($steady) / \count($steady) : 1.0) *
-                self::ofNumber($bench, $simulator, $state, $test, $reading);
+            return $hypothesis->comesAndGoes
+                ? $number *
+                        self::ofAllMachines(
+                            self::steadyByMachine($bench, $simulator, $hypothesis, $test, $reading->steady),
+                        )
+                : $number;
         }
         $one = self::ofChoice($bench, $simulator, $state, $test, (string) $reading->value);
         if (
@@ -211,11 +215,13 @@ final class ReferenceDiagnosisTest extends TestCase
         Test $test,
         bool $steady,
     ): array {
+        $felt = $hypothesis->isLoose()
+            ? self::changes($bench, $simulator, $hypothesis, $test)
+            : array_fill(0, \count(DrawnValues::THIRDS) * DrawnValues::A_PAIR, false);
         $likelihoods = [];
-        foreach (array_chunk(self::changes($bench, $simulator, $hypothesis, $test), 2) as [$one, $other]) {
+        foreach (array_chunk($felt, DrawnValues::A_PAIR) as [$one, $other]) {
             foreach (self::ALONG as [$at, $_]) {
-                $felt = $hypothesis->isLoose() && ($at > 0 ? $one : $other);
-                $likelihoods[] = Likelihood::ofSteadiness($steady, $felt);
+                $likelihoods[] = Likelihood::ofSteadiness($steady, $at > 0 ? $one : $other);
             }
         }
 
