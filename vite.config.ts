@@ -130,5 +130,11 @@ export default defineConfig({
     ],
     worker: { format: 'es', plugins: () => [packages()] },
     optimizeDeps: { exclude: ['php-wasm'] },
-    build: { chunkSizeWarningLimit: 900 },
+    build: {
+        chunkSizeWarningLimit: 900,
+        // What several pages use comes as one file: dozens of crumbs take a slow line longer than what is in them.
+        rolldownOptions: {
+            output: { codeSplitting: { groups: [{ name: 'shared', minShareCount: 6, test: /resources\/js\// }] } },
+        },
+    },
 });

@@ -138,9 +138,8 @@ final readonly class Courses
      */
     public function best(CaseFile $start, Course $engine): Course
     {
-        $best = $this->toTheTruth($engine->tests, $this->diagnose($this->after($start, $engine->tests)));
-        $first = $this->diagnose($start);
-        $none = $this->toTheTruth([], $first);
+        $best = $this->toTheTruth($start, $engine->tests);
+        $none = $this->toTheTruth($start, []);
         $best = $none->money < $best->money ? $none : $best;
         for ($n = \count($best->tests) - 1; $n >= 0; --$n) {
             $fewer = $best->tests;
@@ -149,7 +148,9 @@ final readonly class Courses
         }
         $telling = array_map(
             static fn(TestChoice $one): Test => $one->test,
-            array_values(Ranking::by($first->choices(), static fn(TestChoice $one): float => $one->information)),
+            array_values(
+                Ranking::by($this->diagnose($start)->choices(), static fn(TestChoice $one): float => $one->information),
+            ),
         );
         foreach (\array_slice($telling, 0, self::ALONE) as $test) {
             $best = $this->cheaper($start, [$test], $best);
@@ -189,7 +190,7 @@ final readonly class Courses
         if ($this->settings->effort($this->minutes($tests)) >= $best->money) {
             return $best;
         }
-        $course = $this->toTheTruth($tests, $this->diagnose($this->after($start, $tests)));
+        $course = $this->toTheTruth($start, $tests);
 
         return $course->money < $best->money ? $course : $best;
     }
@@ -199,12 +200,17 @@ final readonly class Courses
      *
      * @param list<Test> $tests
      */
-    private function toTheTruth(array $tests, Diagnosis $diagnosis): Course
+    private function toTheTruth(CaseFile $start, array $tests): Course
     {
-        $chances = [];
-        foreach ($this->machine->right as $remedy) {
-            $chances[$remedy] = self::chance($diagnosis, $remedy);
+        $evidence = $this->engine->weigh($this->circuit, $this->after($start, $tests), $this->settings);
+        $chances = array_fill_keys($this->machine->right, 0.0);
+        foreach ($evidence->belief->byHypothesis() as $key => $chance) {
+            $remedy = $evidence->hypotheses[$key]->remedy();
+            if (isset($chances[$remedy])) {
+                $chances[$remedy] += $chance;
+            }
         }
+        $evidence->predictions->keep();
         $likeliest = array_key_first(Ranking::largestFirst($chances));
 
         return $this->priced($tests, (string) $likeliest, $chances[$likeliest] ?? 0.0);

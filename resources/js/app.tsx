@@ -1,14 +1,11 @@
 import '../css/app.css';
-import { createInertiaApp, router, type ResolvedComponent } from '@inertiajs/react';
+import { createInertiaApp, router } from '@inertiajs/react';
 import { setNonce } from 'get-nonce';
 import { createRoot } from 'react-dom/client';
 import { type PageSent } from './away/kept';
 import { connect, whenSent } from './away/transport';
+import { pages } from './pages';
 import { showRefusals } from './ui/refusals';
-
-// Every component with a capital letter may be a page; the server names it without its folder.
-const modules = import.meta.glob<{ default: ResolvedComponent }>('./*/[A-Z]*.tsx');
-const pages = new Map(Object.entries(modules).map(([path, load]) => [/(\w+)\.tsx$/.exec(path)?.[1], load]));
 
 // Text that changes its letters after it was drawn moves what a finger is about to press.
 const faces = ['400', '500', '600'].map((weight) => `${weight} 1em "Barlow Semi Condensed"`);
@@ -41,7 +38,7 @@ void createInertiaApp({
     page: sent as never,
     title: (title) => (title ? `${title} · Ispira` : 'Ispira'),
     resolve: async (name) => {
-        const load = pages.get(name);
+        const load = pages[name];
         if (!load) throw new Error(`There is no page ${name}.`);
         const [page] = await Promise.all([load(), letters]);
         return page.default;

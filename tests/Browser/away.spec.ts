@@ -254,7 +254,7 @@ test('a procedure goes on with no signal: its wait is counted here, and the serv
 test('an exercise goes on with no signal, and is scored on the device', async ({ page, context }) => {
     await signIn(page);
     await page.goto('/practice');
-    await page.getByRole('combobox', { name: 'Circuit' }).selectOption('stepped-blower');
+    await page.getByRole('combobox', { name: 'Circuit' }).selectOption('radiator-fan');
     await page.getByRole('button', { name: 'Make a unit: Own way' }).click();
     await expect(page.getByRole('heading', { name: 'What do you measure?' })).toBeVisible();
     await takeAlong(page);

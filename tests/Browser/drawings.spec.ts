@@ -92,9 +92,18 @@ async function faults(page: Page, smallest: number): Promise<string[]> {
             const matrix = path.getScreenCTM();
             const length = path.getTotalLength();
             if (!matrix || path.closest('[data-lead]')) continue;
-            for (let at = 0; at <= length; at += 2) {
+            // Only where a text lies within the bounds of a path need its points be looked at.
+            const bounds = path.getBoundingClientRect();
+            const near = texts.filter(
+                (one) =>
+                    one.left < bounds.right &&
+                    one.right > bounds.left &&
+                    one.top < bounds.bottom &&
+                    one.bottom > bounds.top,
+            );
+            for (let at = 0; near.length > 0 && at <= length; at += 2) {
                 const point = path.getPointAtLength(at).matrixTransform(matrix);
-                const hit = texts.find(
+                const hit = near.find(
                     (one) =>
                         point.x > one.left + 1 &&
                         point.x < one.right - 1 &&

@@ -58,12 +58,13 @@ final class TypesTest extends TestCase
 
     public function testEveryPageThatIsSentHasAComponent(): void
     {
-        $components = [];
-        foreach (glob(resource_path('js/*/*.tsx')) ?: [] as $file) {
-            $components[basename($file, '.tsx')] = true;
+        $listed = (string) file_get_contents(resource_path('js/pages.ts'));
+        preg_match_all('~^    (\w+): \(\) => import\(\'@/(\w+/\1)\'\),$~m', $listed, $components);
+        foreach ($components[2] as $file) {
+            self::assertFileExists(resource_path("js/$file.tsx"));
         }
         foreach (TypesCommand::pages() as $class) {
-            self::assertArrayHasKey($class::component(), $components);
+            self::assertContains($class::component(), $components[1]);
         }
     }
 }

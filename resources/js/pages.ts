@@ -1,0 +1,56 @@
+import type { ResolvedComponent } from '@inertiajs/react';
+
+/**
+ * Every page, by the name that the server gives it.
+ *
+ * Only these are put into files of their own: what stands on a page comes with it, in a few files instead of one for
+ * each of its parts.
+ */
+export const pages: Record<string, () => Promise<{ default: ResolvedComponent }>> = {
+    Account: () => import('@/people/Account'),
+    Audit: () => import('@/people/Audit'),
+    Away: () => import('@/away/Away'),
+    Bench: () => import('@/bench/Bench'),
+    BenchRuns: () => import('@/instruments/BenchRuns'),
+    Captures: () => import('@/captures/Captures'),
+    Circuit: () => import('@/jobs/Circuit'),
+    Complaint: () => import('@/jobs/Complaint'),
+    Due: () => import('@/repair/Due'),
+    Experience: () => import('@/learning/Experience'),
+    Fit: () => import('@/repair/Fit'),
+    Installation: () => import('@/operation/Installation'),
+    Instruments: () => import('@/instruments/Instruments'),
+    Invited: () => import('@/people/Invited'),
+    Jobs: () => import('@/jobs/Jobs'),
+    Lessons: () => import('@/learning/Lessons'),
+    Log: () => import('@/log/Log'),
+    Model: () => import('@/units/Model'),
+    NewJob: () => import('@/jobs/NewJob'),
+    Order: () => import('@/repair/Order'),
+    OtherCircuit: () => import('@/jobs/OtherCircuit'),
+    Parts: () => import('@/parts/Parts'),
+    People: () => import('@/people/People'),
+    Planner: () => import('@/planning/Planner'),
+    Planners: () => import('@/planning/Planners'),
+    Practice: () => import('@/practice/Practice'),
+    Problem: () => import('@/workshop/Problem'),
+    Procedure: () => import('@/procedures/Procedure'),
+    Procedures: () => import('@/procedures/Procedures'),
+    Proof: () => import('@/repair/Proof'),
+    Remedy: () => import('@/repair/Remedy'),
+    Replay: () => import('@/learning/Replay'),
+    ResultJobs: () => import('@/learning/ResultJobs'),
+    Results: () => import('@/learning/Results'),
+    Run: () => import('@/procedures/Run'),
+    Score: () => import('@/practice/Score'),
+    Settings: () => import('@/workshop/Settings'),
+    SignIn: () => import('@/workshop/SignIn'),
+    Strip: () => import('@/repair/Strip'),
+    Swap: () => import('@/repair/Swap'),
+    Teach: () => import('@/practice/Teach'),
+    Terms: () => import('@/learning/Terms'),
+    Unit: () => import('@/units/Unit'),
+    Verdict: () => import('@/bench/Verdict'),
+    Wires: () => import('@/repair/Wires'),
+    WriteProcedure: () => import('@/procedures/WriteProcedure'),
+};
