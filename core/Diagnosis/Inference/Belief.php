@@ -210,9 +210,9 @@ final class Belief
      */
     private function weigh(Hypothesis $hypothesis, array $visits, array &$slips, bool $few = false): array
     {
-        $heard = $this->heard[$hypothesis->key] ?? [];
+        $before = $heard = $this->heard[$hypothesis->key] ?? [];
         $sound = $this->hypotheses[HypothesisList::NOTHING_WRONG];
-        $log = -Heard::together($heard);
+        $log = 0.0;
         $measured = [];
         foreach ($visits as $visit) {
             if ($hypothesis->key === HypothesisList::SOMETHING_ELSE) {
@@ -237,7 +237,8 @@ final class Belief
                 $measured[] = [$measurement, $state];
             }
         }
-        $log += Heard::together($heard);
+        // Of what was heard before nothing else is said where nothing was added.
+        $log += $heard === $before ? 0.0 : Heard::together($heard) - Heard::together($before);
         if ($measured === []) {
             return [$log, $heard];
         }

@@ -20,6 +20,9 @@ final class Judging
     /** Chance that a fan that changes is called so, and that one that does not is. */
     private const CALLED_CHANGING = ['changes' => 0.95, 'not' => 0.01];
 
+    /** @var array<string, list<float>> likelihoods by test, whether it stood still, and hypothesis */
+    private array $steadiness = [];
+
     public function __construct(
         private readonly Predictions $predictions,
         private readonly Hypothesis $sound,
@@ -84,7 +87,7 @@ final class Judging
     {
         $quantity = $test->probe->quantity;
 
-        return array_map(
+        return $this->steadiness["$test->key|$steady|$hypothesis->key"] ??= array_map(
             static fn(float $with, float $without): float => Likelihood::ofSteadiness(
                 $steady,
                 MeterAccuracy::tellsApart($quantity, $with, $without),
