@@ -82,12 +82,15 @@ base_packages=(mariadb-server php8.2-cli php8.2-mysql php8.2-mbstring php8.2-xml
 set_up() {
     command -v node >/dev/null || fail "Node.js 20 is needed: install it and run this again."
     command -v composer >/dev/null || fail "Composer is needed: install it and run this again."
-    install_packages "${base_packages[@]}" "$@"
     [ -f vendor/autoload.php ] || rm -f var/composer.done
     [ -d node_modules ] || rm -f var/npm.done
     [ -f public/build/manifest.json ] || rm -f var/build.done
+    # What Node.js needs comes beside what PHP needs.
+    when_changed npm package-lock.json npm ci &
+    local npm=$!
+    install_packages "${base_packages[@]}" "$@"
     when_changed composer composer.json env COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress
-    when_changed npm package-lock.json npm ci
+    wait "$npm" || exit 1
     when_changed build "resources core bin/device-core.php composer.json package-lock.json vite.config.ts tsconfig.json" npm run build
 }
 

@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Models\Workshop;
 use App\People\Role;
 use Database\Seeders\DatabaseSeeder;
+use Illuminate\Foundation\Application;
 use Illuminate\Support\Facades\DB;
 use Ispira\Core\Away\Desk;
 use Ispira\Core\Device\FamilyRegistry;
@@ -20,6 +21,19 @@ use Tests\TestCase;
 final class DemoTest extends TestCase
 {
     private const OF_THE_PAST = 60;
+
+    /** Where the demo was filled for the browser already, the same is looked at, and left as it was. */
+    public function createApplication(): Application
+    {
+        $app = parent::createApplication();
+        $filled = getenv('ISPIRA_FILLED_DEMO');
+        if (\is_string($filled) && $filled !== '') {
+            $app->make('config')->set('database.connections.mariadb.database', $filled);
+            $app->make('db')->purge();
+        }
+
+        return $app;
+    }
 
     public function testTheDemoHasJobsInEveryStageAndEveryPageOpens(): void
     {
