@@ -151,7 +151,7 @@ SQL
 
 # serve PORT: the application on loopback with four workers, in a process group of its own.
 serve() {
-    ( cd public && PHP_CLI_SERVER_WORKERS=4 exec setsid php "${php_fast[@]}" -d expose_php=0 -d upload_max_filesize=512M -d post_max_size=520M -d memory_limit=256M -d max_execution_time=300 -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php ) >>"var/server-$1.log" 2>&1 </dev/null 9>&- &
+    ( cd public && PHP_CLI_SERVER_WORKERS=4 exec setsid php "${php_fast[@]}" -d expose_php=0 -d upload_max_filesize=512M -d post_max_size=520M -d memory_limit=256M -d max_execution_time=300 -S "127.0.0.1:$1" ../bin/serve.php ) >>"var/server-$1.log" 2>&1 </dev/null 9>&- &
     server_pid=$!
     printf '%s' "$server_pid" >"var/server-$1.pid"
     local tries

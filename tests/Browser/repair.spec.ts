@@ -284,11 +284,11 @@ test('a splice below its fuse is refused', async ({ page }) => {
 
 /** A server of its own beside the one of the tests, on the same database. */
 async function serveOn(port: number): Promise<ChildProcess> {
-    const server = spawn(
-        'php',
-        ['-S', `127.0.0.1:${port}`, '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'],
-        { cwd: 'public', stdio: 'ignore', env: { ...process.env, APP_URL: `http://127.0.0.1:${port}` } },
-    );
+    const server = spawn('php', ['-S', `127.0.0.1:${port}`, '../bin/serve.php'], {
+        cwd: 'public',
+        stdio: 'ignore',
+        env: { ...process.env, APP_URL: `http://127.0.0.1:${port}` },
+    });
     await expect
         .poll(async () =>
             fetch(`http://127.0.0.1:${port}/sign-in`).then(
