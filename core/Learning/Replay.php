@@ -13,7 +13,6 @@ use Ispira\Core\Diagnosis\Decision\TestChoice;
 use Ispira\Core\Diagnosis\Decision\TestValues;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
-use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Presentation\Words;
 use Ispira\Core\Job\JobState;
 use Ispira\Core\Job\Replaced;
@@ -122,7 +121,7 @@ final readonly class Replay
     /** Whether the readings of then say that both were at fault, rather than the other alone. */
     private static function isRather(Evidence $evidence, string $together, string $truth): bool
     {
-        $chances = HypothesisList::byRemedy($evidence->hypotheses, $evidence->belief->byHypothesis());
+        $chances = $evidence->byRemedy();
 
         return ($chances[$together] ?? 0.0) > max(self::BOTH_FROM, self::within($chances, $truth));
     }
@@ -158,7 +157,7 @@ final readonly class Replay
                 continue;
             }
             $evidence = $this->engine->weigh($circuit, $case, $this->settings);
-            $chances = HypothesisList::byRemedy($evidence->hypotheses, $evidence->belief->byHypothesis());
+            $chances = $evidence->byRemedy();
             $now = [$chances[$replaced->remedy] ?? 0.0, $truth === null ? 0.0 : self::within($chances, $truth)];
             $ofMap = !$circuit->tests[$readings[0]->test]->offered;
             $steps[] = new ReplayStep(

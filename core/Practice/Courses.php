@@ -203,14 +203,12 @@ final readonly class Courses
     private function toTheTruth(CaseFile $start, array $tests): Course
     {
         $evidence = $this->engine->weigh($this->circuit, $this->after($start, $tests), $this->settings);
-        $chances = array_fill_keys($this->machine->right, 0.0);
-        foreach ($evidence->belief->byHypothesis() as $key => $chance) {
-            $remedy = $evidence->hypotheses[$key]->remedy();
-            if (isset($chances[$remedy])) {
-                $chances[$remedy] += $chance;
-            }
-        }
         $evidence->predictions->keep();
+        $byRemedy = $evidence->byRemedy();
+        $chances = [];
+        foreach ($this->machine->right as $remedy) {
+            $chances[$remedy] = min(1.0, $byRemedy[$remedy] ?? 0.0);
+        }
         $likeliest = array_key_first(Ranking::largestFirst($chances));
 
         return $this->priced($tests, (string) $likeliest, $chances[$likeliest] ?? 0.0);

@@ -26,8 +26,8 @@ final class DemoTest extends TestCase
     public function createApplication(): Application
     {
         $app = parent::createApplication();
-        $filled = getenv('ISPIRA_FILLED_DEMO');
-        if (\is_string($filled) && $filled !== '') {
+        $filled = (string) getenv('ISPIRA_FILLED_DEMO');
+        if ($filled !== '') {
             $app->make('config')->set('database.connections.mariadb.database', $filled);
             $app->make('db')->purge();
         }

@@ -7,6 +7,7 @@ namespace Ispira\Core\Diagnosis\Decision;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\Belief;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\Predictions;
 use Ispira\Core\Reading\Reading;
 
@@ -23,6 +24,12 @@ final readonly class Evidence
         public ForeseenOutcomes $foreseen,
         public Predictions $predictions,
     ) {}
+
+    /** @return array<string, float> chances by what would have to be replaced */
+    public function byRemedy(): array
+    {
+        return HypothesisList::byRemedy($this->hypotheses, $this->belief->byHypothesis());
+    }
 
     /** How much likelier a reading is under one hypothesis than under another, as a natural logarithm. */
     public function weighs(Reading $reading, Hypothesis $for, Hypothesis $against): float

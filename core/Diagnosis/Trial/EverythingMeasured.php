@@ -91,8 +91,6 @@ final readonly class EverythingMeasured
         $evidence = $this->engine->weigh($this->circuit, new CaseFile($readings), new DecisionSettings());
         $evidence->predictions->keep();
 
-        return Ranking::largestFirst(
-            HypothesisList::byRemedy($evidence->hypotheses, $evidence->belief->byHypothesis()),
-        );
+        return Ranking::largestFirst($evidence->byRemedy());
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
+use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Diagnosis\Inference\Measurement;
 use Ispira\Core\Diagnosis\Inference\Visit;
 use Ispira\Core\Reading\Reading;
@@ -15,7 +16,12 @@ use PHPUnit\Framework\TestCase;
  */
 final class MeasurementTest extends TestCase
 {
-    private static ?Bench $bench = null;
+    private static ?CircuitModel $circuit = null;
+
+    private static function circuit(): CircuitModel
+    {
+        return self::$circuit ??= (new Bench())->circuit;
+    }
 
     /**
      * @param list<Reading> $readings
@@ -24,7 +30,7 @@ final class MeasurementTest extends TestCase
      */
     private static function measured(array $readings): array
     {
-        return Measurement::all((self::$bench ??= new Bench())->circuit, $readings);
+        return Measurement::all(self::circuit(), $readings);
     }
 
     /**
@@ -34,7 +40,7 @@ final class MeasurementTest extends TestCase
      */
     private static function visits(array $readings): array
     {
-        return Visit::all((self::$bench ??= new Bench())->circuit, $readings);
+        return Visit::all(self::circuit(), $readings);
     }
 
     public function testReadingsThatAgreeAreOneAtTheirMean(): void
@@ -125,7 +131,7 @@ final class MeasurementTest extends TestCase
         self::assertCount(\count($visits), $bySetUp);
         foreach ($visits as $visit) {
             foreach ($visit->judged as $reading) {
-                self::assertSame($visit->setUp, (new Bench())->circuit->tests[$reading->test]->setUp);
+                self::assertSame($visit->setUp, self::circuit()->tests[$reading->test]->setUp);
             }
         }
         $measured = array_filter($visits, static fn(Visit $one): bool => $one->measurements !== []);

@@ -129,10 +129,7 @@ final class NumbersTogetherTest extends TestCase
         }
         $first = self::weigh($bench, $readings);
         for ($times = 0; $times < 4; ++$times) {
-            $readings = array_map(
-                static fn(string $id): Reading => array_column($readings, null, 'id')[$id],
-                self::shuffled($chance, array_column($readings, 'id')),
-            );
+            $readings = $chance->shuffled($readings);
             $again = self::weigh($bench, $readings);
             self::assertEqualsWithDelta($first->logEvidence, $again->logEvidence, 1e-7);
             $sorted = static function (Assimilation $one): array {
@@ -193,21 +190,5 @@ final class NumbersTogetherTest extends TestCase
             }
         }
         self::assertGreaterThan(0, $found, 'something can be open');
-    }
-
-    /**
-     * @param list<string> $ids
-     *
-     * @return list<string>
-     */
-    private static function shuffled(RandomSource $chance, array $ids): array
-    {
-        $keyed = [];
-        foreach ($ids as $id) {
-            $keyed[$id] = $chance->even();
-        }
-        asort($keyed);
-
-        return array_keys($keyed);
     }
 }
