@@ -19,7 +19,7 @@ final readonly class Ohmmeter
     /** Solves the circuit with the meter on it, for vectors of {@see values()}. */
     public CircuitSolver $solver;
 
-    /** @var list<int> places of the branch resistances in a vector of the circuit */
+    /** @var list<int|null> places of the branch resistances in a vector of the circuit; null for what conducts nothing */
     private array $slots;
 
     /** @throws CircuitError when the circuit has no such node */
@@ -30,7 +30,11 @@ final readonly class Ohmmeter
         $slots = [];
         foreach ($circuit->netlist()->elements as $element) {
             $passive[] = Element::resistor($element->id, $element->from, $element->to, 1.0);
-            $slots[] = $circuit->slot($element->id . '.' . $element->type->resistanceParameter());
+            // What a module takes and gives comes of its working, not of an ohmmeter.
+            $slots[] =
+                $element->type === ElementType::ModuleInput || $element->type === ElementType::ModuleOutput
+                    ? null
+                    : $circuit->slot($element->id . '.' . $element->type->resistanceParameter());
         }
         $this->slots = $slots;
         $this->solver = new CircuitSolver(
@@ -49,7 +53,7 @@ final readonly class Ohmmeter
     {
         $ohms = [];
         foreach ($this->slots as $slot) {
-            $ohms[] = $values[$slot];
+            $ohms[] = $slot === null ? Element::OPEN_OHMS : $values[$slot];
         }
 
         return [...$ohms, 1.0, 1.0];

@@ -12,6 +12,7 @@ final readonly class Probe
     /**
      * @param string $scale parameter that multiplies what it shows in full: machines differ; none when empty
      * @param string $level node whose voltage is the full one, where machines differ in it; none when empty
+     * @param bool   $electronics whether resistance is measured through semiconductors, which many meters do not open
      */
     private function __construct(
         public Quantity $quantity,
@@ -23,6 +24,7 @@ final readonly class Probe
         public float $pullUp = 1.0,
         public string $scale = '',
         public string $level = '',
+        public bool $electronics = false,
     ) {}
 
     /** Red lead on `$plus`, black lead on `$minus`. */
@@ -46,6 +48,12 @@ final readonly class Probe
     public static function ohms(string $a, string $b): self
     {
         return new self(Quantity::Ohms, $a, $b);
+    }
+
+    /** Through electronics at rest: kilohms, or over range where the meter's volts do not open a semiconductor. */
+    public static function ohmsOfElectronics(string $a, string $b): self
+    {
+        return new self(Quantity::Ohms, $a, $b, electronics: true);
     }
 
     public static function capacitance(string $capacitor): self

@@ -16,6 +16,7 @@ use Ispira\Core\Diagnosis\Inference\Predictions;
 use Ispira\Core\Diagnosis\Inference\ReadingScale;
 use Ispira\Core\Diagnosis\Inference\SomethingElse;
 use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\PickUp;
 
 /**
  * What a test that is only thought of may show under each suspect.
@@ -243,8 +244,8 @@ final readonly class ForeseenOutcomes
             return [\INF, 1.0];
         }
 
-        return self::asRead(
-            $test->probe->quantity,
+        return $this->asRead(
+            $test,
             ...$this->belief->posterior($hypothesis->key, $roughly)->expect($expected->mean, $expected->deviations),
         );
     }
@@ -291,7 +292,7 @@ final readonly class ForeseenOutcomes
             : self::around(
                 $test->probe->quantity,
                 $spreads,
-                ...self::asRead($test->probe->quantity, $expected->mean, $expected->variance()),
+                ...$this->asRead($test, $expected->mean, $expected->variance()),
             );
     }
 
@@ -311,10 +312,14 @@ final readonly class ForeseenOutcomes
      *
      * @return array{0: float, 1: float} mean and spread, with the meter's own
      */
-    private static function asRead(Quantity $quantity, float $mean, float $variance): array
+    private function asRead(Test $test, float $mean, float $variance): array
     {
+        $quantity = $test->probe->quantity;
         $shown = ReadingScale::from($quantity, $mean);
         $own = MeterAccuracy::spread($quantity, $shown) * ReadingScale::slope($quantity, $shown);
+        if ($this->predictions->picksUp($test, $shown)) {
+            $own = 0.5 * ReadingScale::to($quantity, 2.0 * PickUp::VOLTS);
+        }
 
         return [$mean, sqrt($variance + $own * $own)];
     }

@@ -6,6 +6,7 @@ namespace Ispira\Core\Diagnosis\Inference;
 
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\PickUp;
 
 /**
  * Numbers that were measured, weighed together under one hypothesis.
@@ -21,6 +22,9 @@ final readonly class Assimilation
 
     /** Share of slips that are a decimal point in the wrong place; the others may be anything that a meter shows. */
     private const DECIMAL_POINT = 0.25;
+
+    /** Ω from which electronics may show over range as well. */
+    private const ELECTRONICS_FROM = 1e3;
 
     /** Readings after which no more are left out. */
     private const MOST_LEFT_OUT = 40;
@@ -55,7 +59,7 @@ final readonly class Assimilation
                 [$one, $fit] = Likelihood::ofOpen(
                     $quantity,
                     $measurement->value,
-                    $expected->open,
+                    $expected->open || self::asGoodAsOpen($measurement, $expected),
                     $measurement->slip,
                     $scale,
                 );
@@ -65,7 +69,7 @@ final readonly class Assimilation
                 continue;
             }
             $slope = ReadingScale::slope($quantity, $measurement->value);
-            $own = self::onScale($measurement->value, $measurement, $expected);
+            $own = self::onScale($measurement->value, $measurement, $expected, $predictions, $few);
             // Few draws span few directions: what lies across them counts as the reading's own.
             $own['variance'] += $few ? $expected->variance() : 0.0;
             $normal[$number] = $own + [
@@ -107,6 +111,13 @@ final readonly class Assimilation
         );
     }
 
+    /** Whether some meters show over range where others show kilohms. */
+    private static function asGoodAsOpen(Measurement $measurement, Expected $expected): bool
+    {
+        return $measurement->test->probe->electronics &&
+            ReadingScale::from(Quantity::Ohms, $expected->mean) > self::ELECTRONICS_FROM;
+    }
+
     /** What was learned, told over all draws, or over the few: enough to choose which tests are worth a closer look. */
     public function over(bool $few, Predictions $predictions): Posterior
     {
@@ -114,7 +125,7 @@ final readonly class Assimilation
         foreach ($this->taken as [$measurement, $state]) {
             $expected = $predictions->expectedOf($state, $measurement, $few);
             if (!$expected->open && $measurement->value !== null) {
-                $readings[] = self::onScale($measurement->value, $measurement, $expected);
+                $readings[] = self::onScale($measurement->value, $measurement, $expected, $predictions, $few);
             }
         }
 
@@ -142,16 +153,28 @@ final readonly class Assimilation
     }
 
     /** @return array{mean: float, deviations: list<float>, value: float, variance: float} */
-    private static function onScale(float $value, Measurement $measurement, Expected $expected): array
-    {
+    private static function onScale(
+        float $value,
+        Measurement $measurement,
+        Expected $expected,
+        Predictions $predictions,
+        bool $few,
+    ): array {
         $quantity = $measurement->test->probe->quantity;
-        $own =
-            MeterAccuracy::spread($quantity, $value) * $measurement->widening * ReadingScale::slope($quantity, $value);
+        $slope = ReadingScale::slope($quantity, $value);
+        $own = MeterAccuracy::spread($quantity, $value) * $measurement->widening * $slope;
+        $place = ReadingScale::to($quantity, $value);
+        $shown = ReadingScale::from($quantity, $expected->mean);
+        if (PickUp::mayBe($value) && $predictions->picksUp($measurement->test, $shown, $few)) {
+            // What is picked up tells of nothing else: it fits as well as it is frequent.
+            $density = PickUp::density($value, $slope * Likelihood::normalDensity($place, $expected->mean, $own));
+            [$place, $own] = [$expected->mean, max($own, $slope / ($density * Likelihood::ROOT_TAU))];
+        }
 
         return [
             'mean' => $expected->mean,
             'deviations' => $expected->deviations,
-            'value' => ReadingScale::to($quantity, $value),
+            'value' => $place,
             'variance' => $own * $own,
         ];
     }

@@ -34,7 +34,7 @@ final class Heard
     /** @var array<string, array{0: array{0: float, 1: float}, 1: list<float>}> */
     private array $memory = [];
 
-    /** @var array<string, array<array-key, array{0: float, 1: float, 2: float}>> by reading and speed */
+    /** @var array<string, array<array-key, array<array-key, array{0: float, 1: float, 2: float}>>> by reading, ear and speed */
     private array $known = [];
 
     public function __construct(private readonly Predictions $predictions) {}
@@ -45,14 +45,26 @@ final class Heard
         return $this->weighed($state, $reading, $test)[0];
     }
 
-    /** @return list<float> natural logarithms of the likelihood of one reading, by machine */
+    /** @return list<float> natural logarithms of the likelihood of one reading, by ear and machine */
     public function logs(Hypothesis $state, Reading $reading, Test $test): array
     {
         return $this->weighed($state, $reading, $test)[1];
     }
 
     /**
-     * What was heard before and this, by machine.
+     * What does not hang on whose ears they are.
+     *
+     * @param list<float> $logs by machine
+     *
+     * @return list<float> by ear and machine
+     */
+    public static function forAllEars(array $logs): array
+    {
+        return array_merge(...array_fill(0, SpeedState::EARS, $logs));
+    }
+
+    /**
+     * What was heard before and this, by ear and machine.
      *
      * @param list<float> $before empty for nothing
      * @param list<float> $more   empty for nothing
@@ -75,7 +87,7 @@ final class Heard
     /**
      * Natural logarithm of the likelihood of all that was heard.
      *
-     * @param list<float> $logs by machine; empty for nothing
+     * @param list<float> $logs by ear and machine; empty for nothing
      */
     public static function together(array $logs): float
     {
@@ -91,7 +103,7 @@ final class Heard
         return $most + log(($sum * \count(self::SHARES)) / \count($logs));
     }
 
-    /** @return array{0: array{0: float, 1: float}, 1: list<float>} over all machines, and logarithms by machine */
+    /** @return array{0: array{0: float, 1: float}, 1: list<float>} over all machines, and logarithms by ear and machine */
     private function weighed(Hypothesis $state, Reading $reading, Test $test): array
     {
         $packed = $this->predictions->packed($state, $test);
@@ -109,33 +121,42 @@ final class Heard
             ),
         );
         $numbers = Predictions::unpacked($kept);
+        $logs = \array_slice($numbers, 2);
 
-        return $this->memory[$memory] = [[$numbers[0], $numbers[1]], \array_slice($numbers, 2)];
+        return $this->memory[$memory] = [
+            [$numbers[0], $numbers[1]],
+            Judged::hangsOnEars($this->predictions->circuit, $test) ? $logs : self::forAllEars($logs),
+        ];
     }
 
     /**
      * @param list<float> $ratios of each row and its mirror image
      *
-     * @return list<float> likelihood over all machines, its part that is no slip, and the logarithms by machine
+     * @return list<float> likelihood over all machines and ears, its part that is no slip, and the logarithms by ear and
+     *     machine; by machine alone where it does not hang on ears
      */
     private function overMachines(Reading $reading, Test $test, array $ratios, bool $graded): array
     {
-        $straight = $this->predictions->circuit->kindIn($test) === PositionKind::Runs;
-        $known = &$this->known[$reading->id];
+        $circuit = $this->predictions->circuit;
+        $machines = self::machines($ratios, $graded, $circuit->kindIn($test) === PositionKind::Runs);
         $logs = [];
         $all = $right = 0.0;
-        foreach (self::machines($ratios, $graded, $straight) as $machine => $ratio) {
-            // Of speeds that are one the middle one counts, whichever comes first.
-            $step = is_nan($ratio) ? 'chatters' : (int) round($ratio / self::NOBODY_TELLS);
-            [$fits, $log, $noSlip] = $known[$step] ??= $this->called(
-                $reading,
-                $test,
-                \is_int($step) ? $step * self::NOBODY_TELLS : NAN,
-            );
-            $share = self::SHARES[$machine % \count(self::SHARES)];
-            $logs[] = $log;
-            $all += $share * $fits;
-            $right += $share * $noSlip;
+        foreach (Judged::hangsOnEars($circuit, $test) ? range(0, SpeedState::EARS - 1) : [null] as $ear) {
+            $known = &$this->known[$reading->id][$ear ?? 'all'];
+            foreach ($machines as $machine => $ratio) {
+                // Of speeds that are one the middle one counts, whichever comes first.
+                $step = is_nan($ratio) ? 'chatters' : (int) round($ratio / self::NOBODY_TELLS);
+                [$fits, $log, $noSlip] = $known[$step] ??= $this->called(
+                    $reading,
+                    $test,
+                    \is_int($step) ? $step * self::NOBODY_TELLS : NAN,
+                    $ear,
+                );
+                $share = self::SHARES[$machine % \count(self::SHARES)];
+                $logs[] = $log;
+                $all += $share * $fits;
+                $right += $share * $noSlip;
+            }
         }
         $lines = \count($logs) / \count(self::PLACES);
 
@@ -172,10 +193,10 @@ final class Heard
     }
 
     /** @return array{0: float, 1: float, 2: float} likelihood, its natural logarithm, and its part that is no slip */
-    private function called(Reading $reading, Test $test, float $ratio): array
+    private function called(Reading $reading, Test $test, float $ratio, ?int $ear): array
     {
         [$one, $right] = Likelihood::ofChoice(
-            Judged::chances($this->predictions->circuit, $test, $ratio),
+            Judged::chances($this->predictions->circuit, $test, $ratio, $ear),
             (string) $reading->value,
             $reading->slip(),
         );

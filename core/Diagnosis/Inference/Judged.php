@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ispira\Core\Diagnosis\Inference;
 
 use Ispira\Core\Device\CircuitModel;
+use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Kernel\DisplayUnits;
@@ -44,14 +45,21 @@ final class Judged
     }
 
     /**
-     * @param float $number as {@see Predictions} gives it
+     * @param float    $number as {@see Predictions} gives it
+     * @param int|null $ear    whose ears, see {@see SpeedState::chances()}
      *
      * @return array<string, float> chance of each answer
      */
-    public static function chances(CircuitModel $circuit, Test $test, float $number): array
+    public static function chances(CircuitModel $circuit, Test $test, float $number, ?int $ear = null): array
     {
         return $test->probe->quantity === Quantity::Lamp
             ? LampState::chances($number)
-            : SpeedState::chances($number, $circuit->kindIn($test));
+            : SpeedState::chances($number, $circuit->kindIn($test), $ear);
+    }
+
+    /** Whether it hangs on whose ears they are what a test is called. */
+    public static function hangsOnEars(CircuitModel $circuit, Test $test): bool
+    {
+        return $test->probe->quantity === Quantity::Speed && $circuit->kindIn($test) === PositionKind::Runs;
     }
 }

@@ -60,7 +60,7 @@ final class Judging
                 $log += log(array_sum($byDraw) / \count($byDraw));
             } else {
                 $byMachine = Heard::machines(array_map(log(...), $byDraw), $state->hasDegree(), false);
-                $heard = Heard::and($heard, $byMachine);
+                $heard = Heard::and($heard, Heard::forAllEars($byMachine));
             }
         }
 

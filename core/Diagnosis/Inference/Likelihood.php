@@ -17,6 +17,9 @@ use Ispira\Core\Device\Test;
  */
 final readonly class Likelihood
 {
+    /** Square root of τ: a normal density at its middle is one over this and its deviation. */
+    public const ROOT_TAU = 2.5066282746310002;
+
     /** Range over which a slip is spread evenly, in V (per 12 V of system) and A. */
     private const SLIP_RANGE = 24.0;
 
@@ -49,7 +52,7 @@ final readonly class Likelihood
     {
         $z = ($x - $mean) / $deviation;
 
-        return $z * $z > 200.0 ? 0.0 : exp(-0.5 * $z * $z) / ($deviation * 2.5066282746310002);
+        return $z * $z > 200.0 ? 0.0 : exp(-0.5 * $z * $z) / ($deviation * self::ROOT_TAU);
     }
 
     /**

@@ -10,6 +10,7 @@ use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Test;
+use Ispira\Core\Reading\PickUp;
 use Ispira\Core\Reading\Reading;
 
 /**
@@ -34,6 +35,8 @@ final class Predictions
     private readonly DrawnMachines $machines;
 
     private readonly bool $switches;
+
+    private readonly bool $alternates;
 
     /** @var array<string, list<SolvedState>> one a draw, by hypothesis and set-up */
     private array $points = [];
@@ -62,10 +65,11 @@ final class Predictions
         PredictionStore $store,
     ) {
         $this->cells = new KeptCells($store, $circuit->hash);
-        $this->heard = new KeptCells($store, "$circuit->hash-heard");
+        $this->heard = new KeptCells($store, "$circuit->hash-ears");
         $this->simulator = new Simulator($circuit);
         $this->machines = new DrawnMachines($circuit, $this->simulator);
         $this->switches = $circuit->netlist->switches();
+        $this->alternates = $circuit->netlist->alternates();
     }
 
     /**
@@ -121,6 +125,15 @@ final class Predictions
             $test->probe->quantity,
             $few ? $this->few($hypothesis, $test) : $this->of($hypothesis, $test),
         );
+    }
+
+    /** Whether a meter may pick something up where so many volts are expected. */
+    public function picksUp(Test $test, float $volts, bool $few = false): bool
+    {
+        $sound = $this->alternates ? $this->expected($this->sound, $test, $few) : null;
+
+        return $sound !== null &&
+            PickUp::mayBeAt($test->probe->quantity, $volts, ReadingScale::from($test->probe->quantity, $sound->mean));
     }
 
     /** The same for what was measured: with the supply voltage that was noted, and leads as they were. */

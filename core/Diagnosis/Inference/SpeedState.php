@@ -24,10 +24,16 @@ enum SpeedState: string
     /** It passes its place of rest, perhaps several times, before it stops. */
     case Overruns = 'overruns';
 
-    /** Speed ratios from which people call it slow and fast: each a quarter of them, and how sharply that changes. */
+    /**
+     * Speed ratios from which people call it slow and fast, and how sharply that changes: a quarter of them each, from
+     * the sharpest ears to the dullest.
+     */
     private const SLOW_AT = [0.93, 0.905, 0.87, 0.82];
     private const FAST_AT = [1.07, 1.095, 1.13, 1.18];
     private const EAR = 0.015;
+
+    /** Kinds of ears: whoever calls one position slow from so much on does so in the next. */
+    public const EARS = 4;
 
     /** The same for the way to the place of rest, which is short and judged loosely. */
     private const PARKS_SLOW_AT = 0.6;
@@ -58,13 +64,14 @@ enum SpeedState: string
      *
      * @param float $ratio speed over the right speed; where it should stand, over full speed; where it should
      *                     park, see {@see Parking}; NAN when it chatters
+     * @param int|null $ear  whose, from 0 to under {@see EARS}; anybody's when null
      *
      * @return array<string, float> by state, adds up to 1
      */
-    public static function chances(float $ratio, PositionKind $kind): array
+    public static function chances(float $ratio, PositionKind $kind, ?int $ear = null): array
     {
         return match ($kind) {
-            PositionKind::Runs => self::running($ratio),
+            PositionKind::Runs => self::running($ratio, $ear),
             PositionKind::Stands => self::standing($ratio),
             PositionKind::Parks => self::parking($ratio, self::RESTED),
             PositionKind::ParksFromAnywhere => self::parking($ratio, self::RESTED ** 3),
@@ -132,15 +139,15 @@ enum SpeedState: string
     }
 
     /** @return array<string, float> */
-    private static function running(float $ratio): array
+    private static function running(float $ratio, ?int $ear): array
     {
         if (is_nan($ratio)) {
             return ['right' => 0.02, 'slow' => 0.05, 'fast' => 0.01, 'dead' => 0.07, 'cuts-out' => 0.85];
         }
         // A fan that creeps is called dead by some; one that stands is called dead by nearly all.
         $turns = self::rising($ratio, 0.07, 0.015);
-        $fast = self::called($ratio, self::FAST_AT);
-        $slow = 1.0 - self::called($ratio, self::SLOW_AT);
+        $fast = self::called($ratio, self::FAST_AT, $ear);
+        $slow = 1.0 - self::called($ratio, self::SLOW_AT, $ear);
         $right = max(0.0, 1.0 - $fast - $slow);
         $heard = 0.985 / ($right + $fast + $slow);
         $floor = 0.001;
@@ -155,8 +162,11 @@ enum SpeedState: string
     }
 
     /** @param list<float> $thresholds of several people */
-    private static function called(float $ratio, array $thresholds): float
+    private static function called(float $ratio, array $thresholds, ?int $ear): float
     {
+        if ($ear !== null) {
+            return self::rising($ratio, $thresholds[$ear], self::EAR);
+        }
         $sum = 0.0;
         foreach ($thresholds as $threshold) {
             $sum += self::rising($ratio, $threshold, self::EAR);

@@ -37,6 +37,8 @@ final readonly class ForeignLikelihood
 
     private Hypothesis $sound;
 
+    private bool $alternates;
+
     /** @var array<string, non-empty-list<float>> values in rising order, by unknown */
     private array $quantiles;
 
@@ -47,6 +49,7 @@ final readonly class ForeignLikelihood
     public function __construct(private CircuitModel $circuit, private array $readings)
     {
         $this->any = OneMachine::asDeclared($circuit);
+        $this->alternates = $circuit->netlist->alternates();
         $this->sound = Hypothesis::sound();
         $chance = new RandomSource(1);
         $drawn = [];
@@ -97,7 +100,7 @@ final readonly class ForeignLikelihood
                 self::FLOOR +
                     (1.0 - self::FLOOR) *
                         ($test->probe->quantity->isNumber()
-                            ? $this->ofNumber($reading, $test, $machine->shows($test, $state), $ohms, $factor)
+                            ? $this->ofNumber($reading, $test, $machine, $state, $ohms, $factor)
                             : $this->ofChoice($reading, $test, $machine, $state, $slowUnder)),
             );
         }
@@ -138,10 +141,21 @@ final readonly class ForeignLikelihood
         return ['dead' => $dead, 'slow' => $slow, 'fast' => $fast, 'right' => max(0.0, 1.0 - $dead - $slow - $fast)];
     }
 
-    private function ofNumber(Reading $reading, Test $test, float $shown, float $ohms, float $factor): float
-    {
+    private function ofNumber(
+        Reading $reading,
+        Test $test,
+        OneMachine $machine,
+        Hypothesis $state,
+        float $ohms,
+        float $factor,
+    ): float {
+        $shown = $machine->shows($test, $state);
         $quantity = $test->probe->quantity;
         $loose = (1.0 - ForeignMachine::SLIPS_COPIED) * (1.0 - ForeignMachine::SLIPS_DECIMAL);
+        $unopened = $test->probe->electronics && $shown > ForeignMachine::ELECTRONICS_FROM && is_finite($shown);
+        if (!\is_float($reading->value) && $unopened) {
+            return (1.0 - ForeignMachine::SLIPS) * ForeignMachine::NOT_OPENED;
+        }
         if (!\is_float($reading->value)) {
             return is_infinite($shown)
                 ? 1.0 - ForeignMachine::SLIPS
@@ -166,8 +180,24 @@ final readonly class ForeignLikelihood
             $slip += $loose / ForeignMachine::NEXT_TO_NOTHING;
         }
 
-        return (1.0 - ForeignMachine::SLIPS) * self::density($reading->value, $number, $spread) +
-            ForeignMachine::SLIPS * $slip;
+        $fits = self::density($reading->value, $number, $spread);
+        if ($unopened) {
+            $fits *= 1.0 - ForeignMachine::NOT_OPENED;
+        }
+        if ($this->alternates && ForeignMachine::isIdle($test, $shown, $machine->shows($test, $this->sound))) {
+            $fits =
+                (1.0 - ForeignMachine::PICKS_UP) * $fits + ForeignMachine::PICKS_UP * self::pickedUp($reading->value);
+        }
+
+        return (1.0 - ForeignMachine::SLIPS) * $fits + ForeignMachine::SLIPS * $slip;
+    }
+
+    /** Density of so many volts at an idle place. */
+    private static function pickedUp(float $volts): float
+    {
+        return $volts > 0.0 && $volts < ForeignMachine::PICKED_UP
+            ? 0.5 / sqrt($volts * ForeignMachine::PICKED_UP)
+            : 0.0;
     }
 
     /** Density of a number that was read at another test. */

@@ -39,6 +39,17 @@ final class ForeignMachine
     public const DEAD_UNDER = 0.06;
     public const EAR = 0.015;
 
+    /** Where nothing drives alternating current: share of places that pick something up, and the most, mostly far less. */
+    public const PICKS_UP = 0.6;
+    public const PICKED_UP = 1.2;
+    public const DRIVEN_FROM = 2e-4;
+    public const LIVE_FROM = 5.0;
+    public const CUT_OFF_UNDER = 0.03;
+
+    /** Share of meters that do not open what is in electronics, and Ω from which that may be. */
+    public const NOT_OPENED = 0.35;
+    public const ELECTRONICS_FROM = 1e3;
+
     /** Most that a lead that is off its place shows. */
     public const NEXT_TO_NOTHING = 0.3;
 
@@ -47,6 +58,8 @@ final class ForeignMachine
     private readonly OneMachine $machine;
 
     private readonly Hypothesis $sound;
+
+    private readonly bool $alternates;
 
     private readonly float $leads;
 
@@ -70,6 +83,7 @@ final class ForeignMachine
         $this->machine = OneMachine::of($this->circuit, ForeignWorld::machine($this->circuit, $chance));
         // What was added to the netlist is the fault: without it, the machine is sound.
         $this->sound = $scenario->added === null ? Hypothesis::sound() : Leak::without();
+        $this->alternates = $this->circuit->netlist->alternates();
         $this->leads = $chance->between(...self::LEADS);
         $this->off = self::METER_OFF * $chance->normal();
         $this->slowUnder = $chance->between(...self::SLOW_UNDER);
@@ -143,9 +157,25 @@ final class ForeignMachine
         if ($quantity === Quantity::Ohms) {
             $number += $this->leads;
         }
+        if ($test->probe->electronics && $number > self::ELECTRONICS_FROM && $this->chance->happens(self::NOT_OPENED)) {
+            return \INF;
+        }
+        $idle = $this->alternates && self::isIdle($test, $number, $this->machine->shows($test, $this->sound));
+        if ($idle && $this->chance->happens(self::PICKS_UP)) {
+            $number += self::PICKED_UP * $this->chance->between(0.0, 1.0) ** 2;
+        }
 
         return $number * (1.0 + $this->off) +
             self::METER_NOISE * $this->chance->normal() * MeterAccuracy::spread($quantity, $number);
+    }
+
+    /** Whether nothing drives a voltage that is measured. */
+    public static function isIdle(Test $test, float $number, float $sound): bool
+    {
+        $live = abs($sound) > self::LIVE_FROM;
+
+        return $test->probe->quantity === Quantity::Volts &&
+            abs($number) < ($live ? self::CUT_OFF_UNDER : self::DRIVEN_FROM);
     }
 
     private function slipped(float $number, Quantity $quantity): float

@@ -14,8 +14,10 @@ use Ispira\Core\Diagnosis\Inference\Judged;
 use Ispira\Core\Diagnosis\Inference\Likelihood;
 use Ispira\Core\Diagnosis\Inference\OneMachine;
 use Ispira\Core\Diagnosis\Inference\ReadingScale;
+use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\PickUp;
 use Ispira\Core\Reading\Reading;
 
 /**
@@ -37,6 +39,8 @@ final class SampledReference
     /** @var list<array{0: float, 1: float}> of each machine: deviations of the degrees of a first and a second fault */
     private array $degrees = [];
 
+    private readonly bool $alternates;
+
     /** @param float $scale supply of the circuit over that of a 12 V system */
     public function __construct(
         private readonly CircuitModel $circuit,
@@ -44,6 +48,7 @@ final class SampledReference
         int $draws,
         private readonly float $scale,
     ) {
+        $this->alternates = $circuit->netlist->alternates();
         $any = OneMachine::asDeclared($circuit);
         $ofWide = 1.0 / self::WIDE_EVERY;
         for ($draw = 0; $draw < $draws; ++$draw) {
@@ -72,14 +77,23 @@ final class SampledReference
         foreach ($this->machines as $draw => $machine) {
             $state = $hypothesis->hasDegree() ? $hypothesis->inDegree(...$this->degrees[$draw]) : $hypothesis;
             $weight = $this->counts[$draw];
+            // Each pair of ears hears all of it.
+            $byEar = array_fill(0, SpeedState::EARS, 1.0);
             foreach ($readings as $reading) {
                 $test = $this->circuit->tests[$reading->test];
-                $weight *= $test->probe->quantity->isNumber()
-                    ? $this->number($reading, $machine->shows($test, $state), $test) *
-                        $this->steadiness($reading, $test, $state, $machine, $sound)
-                    : $this->choice($reading, $test, $hypothesis, $state, $machine, $sound);
+                if ($test->probe->quantity->isNumber()) {
+                    $weight *=
+                        $this->number($reading, $machine, $test, $state, $sound) *
+                        $this->steadiness($reading, $test, $state, $machine, $sound);
+                    continue;
+                }
+                $ratio =
+                    $test->probe->quantity === Quantity::Observation ? 0.0 : $machine->judged($test, $state, $sound);
+                foreach ($byEar as $ear => $before) {
+                    $byEar[$ear] = $before * $this->choice($reading, $test, $hypothesis, $ratio, $ear);
+                }
             }
-            $sum += $weight;
+            $sum += ($weight * array_sum($byEar)) / SpeedState::EARS;
         }
 
         return $sum / \count($this->machines);
@@ -104,25 +118,25 @@ final class SampledReference
         );
     }
 
-    private function choice(
-        Reading $reading,
-        Test $test,
-        Hypothesis $hypothesis,
-        Hypothesis $state,
-        OneMachine $machine,
-        Hypothesis $sound,
-    ): float {
+    private function choice(Reading $reading, Test $test, Hypothesis $hypothesis, float $ratio, int $ear): float
+    {
         $chances =
             $test->probe->quantity === Quantity::Observation
                 ? Likelihood::observed($hypothesis, $test, $this->circuit->observations[$test->probe->at]->usual)
-                : Judged::chances($this->circuit, $test, $machine->judged($test, $state, $sound));
+                : Judged::chances($this->circuit, $test, $ratio, $ear);
 
         return Likelihood::ofChoice($chances, (string) $reading->value, $reading->slip())[0];
     }
 
-    /** Density on the scale of the quantity. */
-    private function number(Reading $reading, float $shown, Test $test): float
-    {
+    /** Density on the scale of the quantity; where nothing is driven, of what is picked up too. */
+    private function number(
+        Reading $reading,
+        OneMachine $machine,
+        Test $test,
+        Hypothesis $state,
+        Hypothesis $sound,
+    ): float {
+        $shown = $machine->shows($test, $state);
         $quantity = $test->probe->quantity;
         if (!\is_float($reading->value)) {
             return is_infinite($shown) ? 1.0 : $reading->slip();
@@ -138,6 +152,10 @@ final class SampledReference
             ReadingScale::to($quantity, $shown),
             $own,
         );
+        $idle = $this->alternates && PickUp::mayBe($reading->value);
+        if ($idle && PickUp::mayBeAt($quantity, $shown, $machine->shows($test, $sound))) {
+            $fits = PickUp::density($reading->value, $slope * $fits) / $slope;
+        }
 
         return (1.0 - $reading->slip()) * $fits + $slip;
     }

@@ -17,6 +17,7 @@ use Ispira\Core\Diagnosis\Inference\OneMachine;
 use Ispira\Core\Diagnosis\Inference\SpeedState;
 use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Reading\MeterAccuracy;
+use Ispira\Core\Reading\PickUp;
 use Ispira\Core\Reading\Reading;
 
 /**
@@ -43,6 +44,9 @@ final class SimulatedUnit
 
     private readonly OneMachine $machine;
 
+    /** Whose ears the person has, see {@see SpeedState::chances()}. */
+    private int $ear;
+
     private readonly Hypothesis $truth;
 
     private readonly Hypothesis $sound;
@@ -65,6 +69,13 @@ final class SimulatedUnit
             : OneMachine::drawn($circuit, $chance->normal(...));
         $this->truth = $this->ofOwnDegree($truth);
         $this->sound = $sound ?? Hypothesis::sound();
+        $this->ear = $this->earOf(0);
+    }
+
+    /** Of the machine's first person, the second and so on: by its values, as if thrown with them. */
+    private function earOf(int $person): int
+    {
+        return (int) fmod(1e5 * $this->machine->value($this->circuit->supply) + $person, SpeedState::EARS);
     }
 
     public function remedy(): string
@@ -77,6 +88,7 @@ final class SimulatedUnit
     {
         $again = clone $this;
         $again->chance = $chance;
+        $again->ear = $this->earOf($this->ear + 1);
 
         return $again;
     }
@@ -205,6 +217,10 @@ final class SimulatedUnit
                 return null;
             }
             $shown = $seen + $this->chance->normal() * MeterAccuracy::spread($test->probe->quantity, $seen);
+            $sound = $this->machine->shows($test, $this->sound);
+            if ($this->circuit->netlist->alternates() && PickUp::mayBeAt($test->probe->quantity, $seen, $sound)) {
+                $shown += PickUp::drawn($this->chance->between(0.0, 1.0), $this->chance->normal());
+            }
 
             // No meter shows less than nothing of these.
             return match ($test->probe->quantity) {
@@ -235,7 +251,7 @@ final class SimulatedUnit
             $with = $sound;
         }
 
-        return Judged::chances($this->circuit, $test, $with);
+        return Judged::chances($this->circuit, $test, $with, $this->ear);
     }
 
     /** The fault in a degree between those of the engine's grid. */

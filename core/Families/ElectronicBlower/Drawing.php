@@ -42,7 +42,7 @@ final readonly class Drawing
                 'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, self::BOTTOM]),
                 'feed' => new SheetElement('wire'),
                 'fuse' => new SheetElement('fuse', 'fuse'),
-                'relay' => $v->relay ? new SheetElement('relay', 'relay') : new SheetElement('wire'),
+                $v->behindFuse() => $v->relay ? new SheetElement('relay', 'relay') : new SheetElement('wire'),
                 'plug-feed' => new SheetElement('plug', 'plug', [[310.0, 60.0]]),
                 'plug-ground' => new SheetElement('plug', side: 'right'),
                 'ground' => new SheetElement('wire', groundAt: [310.0, self::BOTTOM]),

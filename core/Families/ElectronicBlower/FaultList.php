@@ -111,7 +111,7 @@ final readonly class FaultList
                 $part,
                 0.14,
                 $v->external
-                    ? Severity::only(Adjustment::set('stage.leastDuty', 1.0))
+                    ? Severity::only(Adjustment::set('stage.leastDuty', 1.0), Adjustment::closed('through', 0.03))
                     : Severity::only(
                         Adjustment::set('stage.mostDuty', 0.0),
                         Adjustment::closed('leg', 0.05),
@@ -198,7 +198,7 @@ final readonly class FaultList
                 'missing-steps',
                 'controller',
                 0.05,
-                [new Severity([], $down)],
+                [new Severity([], $down, 0.4), ...$this->silentSteps(0.6)],
                 $wrong,
                 element: 'command',
             ),
@@ -233,6 +233,15 @@ final readonly class FaultList
                 element: 'command-wire',
             ),
         ];
+    }
+
+    /** @return list<Severity> one step at which the controller sends nothing */
+    private function silentSteps(float $share): array
+    {
+        return array_map(
+            fn(int $step): Severity => new Severity([], [$step => 'off'], $share / $this->variant->steps),
+            range(1, $this->variant->steps),
+        );
     }
 
     /** @return list<Fault> */

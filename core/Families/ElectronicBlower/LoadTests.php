@@ -39,7 +39,7 @@ final class LoadTests
             'module-ohms',
             'module-ohms',
             'unplugged',
-            Probe::ohms('supply', 'module-ground'),
+            Probe::ohmsOfElectronics('supply', 'module-ground'),
             1.0,
             ['module-plug'],
             TestList::PLUG,

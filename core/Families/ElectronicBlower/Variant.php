@@ -168,4 +168,10 @@ final readonly class Variant
 
         return array_map(static fn(array $point): array => [1.0 - $point[0], $point[1]], array_reverse($table));
     }
+
+    /** Element between the fuse and the module's plug: the relay, or a wire where the feed is permanent. */
+    public function behindFuse(): string
+    {
+        return $this->relay ? 'relay' : 'fused-wire';
+    }
 }

@@ -36,6 +36,9 @@ final readonly class Wiring
     /** Share of the highest command under which a module is off. */
     private const LEAST_OF_MOST = 0.16;
 
+    /** Ω that an ordinary module shows between its feed and its ground. */
+    private const ELECTRONICS = 30e3;
+
     /** Ω of a probe light. */
     private const PROBE_LIGHT = 48.0;
 
@@ -48,7 +51,7 @@ final readonly class Wiring
             Element::source('battery', 'battery', '0', 13.1, 0.015),
             Element::resistor('feed', 'battery', 'fuse-in', self::WIRE),
             Element::resistor('fuse', 'fuse-in', 'fused', self::JOINT),
-            Element::resistor('relay', 'fused', 'feed-pin', self::JOINT),
+            Element::resistor($v->behindFuse(), 'fused', 'feed-pin', $v->relay ? self::JOINT : self::WIRE),
             Element::resistor('plug-feed', 'feed-pin', 'supply', self::JOINT),
             Element::moduleOutput(
                 'stage',
@@ -88,12 +91,18 @@ final readonly class Wiring
             Element::resistor('direct-minus', 'motor-minus', '0', self::OPEN),
         ];
         if ($v->external) {
-            return new Netlist([...$elements, Element::moduleInput('module', 'supply', 'module-ground')]);
+            return new Netlist([
+                ...$elements,
+                Element::moduleInput('module', 'supply', 'module-ground'),
+                Element::resistor('electronics', 'supply', 'module-ground', self::ELECTRONICS),
+                // A shorted transistor joins its feed with the motor for an ohmmeter too.
+                Element::resistor('through', 'supply', 'out', self::OPEN),
+            ]);
         }
 
         return new Netlist([
             ...$elements,
-            Element::coil('cut-out', 'supply', 'module-ground', 20e3, 9.2, 8.0),
+            Element::coil('cut-out', 'supply', 'module-ground', self::ELECTRONICS, 9.2, 8.0),
             Element::workContact('cut-out-contact', 'supply', 'inside', 'cut-out', 0.001),
             Element::moduleInput('module', 'inside', 'module-ground'),
         ]);
@@ -191,7 +200,7 @@ final readonly class Wiring
                     Adjustment::opened('command-plug'),
                     Adjustment::set('inject.ohms', 1.0),
                     Adjustment::follow('generator.volts', 'level.volts', $v->signal($share)),
-                    Adjustment::set('relay.ohms', self::JOINT),
+                    ...$v->relay ? [Adjustment::set('relay.ohms', self::JOINT)] : [],
                 ],
                 $v->activeLow ? "inject-$key-low" : "inject-$key",
                 PositionKind::Runs,
@@ -238,6 +247,7 @@ final readonly class Wiring
             Populations::level('most', 'most command'),
             Populations::unknown('bow', 'bow of steps'),
             Populations::unknown('output', 'signal output'),
+            Populations::unknown('electronics', 'module at rest'),
         ];
     }
 
@@ -253,7 +263,9 @@ final readonly class Wiring
                 ? Conductor::of('relay', ConductorKind::HeavyContact, 'relay', 0.04)->seen(
                     Observation::changing('wiggle-feed', 0.4),
                 )
-                : Conductor::of('relay', ConductorKind::Joint, 'feed-wire'),
+                : Conductor::of('fused-wire', ConductorKind::HeavyWire, 'feed-wire', 0.02)
+                    ->opening(0.02)
+                    ->seen(Observation::changing('wiggle-feed', 0.4)),
             Conductor::of('plug-feed', ConductorKind::Joint, 'module-plug'),
             Conductor::of('plug-ground', ConductorKind::Joint, 'module-plug', 0.06)->opening(0.03)->seen($plug),
             Conductor::of('ground', ConductorKind::HeavyWire, 'ground-wire'),
@@ -298,6 +310,7 @@ final readonly class Wiring
             'level.volts' => $u['level'],
             'bias.volts' => $u['level'] * $v->signal($v->openShare()),
             'command.ohms' => $u['output'],
+            $v->external ? 'electronics.ohms' : 'cut-out.ohms' => $u['electronics'],
             'input.gain' => $slope,
             'input.offset' => $v->activeLow ? 1.0 - $slope : 0.0,
         ];

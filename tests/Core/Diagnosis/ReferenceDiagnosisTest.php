@@ -99,7 +99,13 @@ final class ReferenceDiagnosisTest extends TestCase
                 if (!$hypothesis->comesAndGoes && $hypothesis->key !== 'something-else') {
                     // One machine is heard in all positions, and one is measured in all places.
                     $each = $test->probe->quantity->isNumber()
-                        ? self::steadyByMachine($bench, $simulator, $hypothesis, $test, $reading->steady)
+                        ? array_merge(
+                            ...array_fill(
+                                0,
+                                4,
+                                self::steadyByMachine($bench, $simulator, $hypothesis, $test, $reading->steady),
+                            ),
+                        )
                         : self::byMachine($bench, $simulator, $hypothesis, $test, (string) $reading->value);
                     $together =
                         $together === null
@@ -191,6 +197,16 @@ final class ReferenceDiagnosisTest extends TestCase
             $simulator->solver->slot($bench->circuit->supply),
         );
         // A slip may show anything up to 24 V for each 13 of supply.
+        // Where nothing drives an alternating current, half of all places show some tenths of a volt.
+        [$sound] = self::onScale($bench, $simulator, $bench->hypotheses['none'], $test);
+        $least = abs(0.04 * sinh($sound)) > 1.0 ? 0.05 : 2e-4;
+        $idle =
+            $bench->circuit->netlist->alternates() && abs(0.04 * sinh($mean)) < $least && abs($reading->value) < 2.5;
+        if ($idle) {
+            $byMeter = $slope * self::normal($off, $own);
+            $density = 0.5 * $byMeter + 0.5 * 2.0 * self::normal($reading->value, 0.25);
+            [$off, $own] = [0.0, max($own, ($slope / $density) ** 2 / (2.0 * \M_PI))];
+        }
         $slip = 0.02 / ((24.0 * array_sum($supplies)) / \count($supplies) / 13.0) / $slope;
         $usual = 0.98 * self::normal($off, $variance + $own);
         $density = $usual + $slip;
@@ -220,8 +236,10 @@ final class ReferenceDiagnosisTest extends TestCase
             : array_fill(0, \count(DrawnValues::THIRDS) * DrawnValues::A_PAIR, false);
         $likelihoods = [];
         foreach (array_chunk($felt, DrawnValues::A_PAIR) as [$one, $other]) {
-            foreach (self::ALONG as [$at, $_]) {
-                $likelihoods[] = Likelihood::ofSteadiness($steady, $at > 0 ? $one : $other);
+            foreach (self::within($hypothesis) as $_) {
+                foreach (self::ALONG as [$at, $_]) {
+                    $likelihoods[] = Likelihood::ofSteadiness($steady, $at > 0 ? $one : $other);
+                }
             }
         }
 
@@ -298,7 +316,7 @@ final class ReferenceDiagnosisTest extends TestCase
         return self::ofAllMachines(self::byMachine($bench, $simulator, $hypothesis, $test, $answer));
     }
 
-    /** @return list<float> likelihood of an answer with each machine along the lines */
+    /** @return list<float> likelihood of an answer with each machine along the lines, for one pair of ears after the other */
     private static function byMachine(
         Bench $bench,
         Simulator $simulator,
@@ -306,21 +324,66 @@ final class ReferenceDiagnosisTest extends TestCase
         Test $test,
         string $answer,
     ): array {
+        $runs = $bench->circuit->kindIn($test) === PositionKind::Runs;
+        $heard = array_chunk(self::heard($bench, $simulator, $hypothesis, $test), DrawnValues::A_PAIR);
+        $rises = self::rises($heard);
         $likelihoods = [];
-        foreach (array_chunk(self::heard($bench, $simulator, $hypothesis, $test), 2) as [$one, $other]) {
-            $straight =
-                $bench->circuit->kindIn($test) === PositionKind::Runs &&
-                !is_nan($one) &&
-                !is_nan($other) &&
-                abs($one) < 0.07 === abs($other) < 0.07;
-            foreach (self::ALONG as [$at, $_]) {
-                $between = max(0.0, 0.5 * ($one + $other) + 0.5 * $at * ($one - $other));
-                $chances = Judged::chances($bench->circuit, $test, $straight ? $between : ($at > 0 ? $one : $other));
-                $likelihoods[] = 0.98 * ($chances[$answer] ?? 0.0) + 0.02 / \count($chances);
+        foreach ([0, 1, 2, 3] as $ear) {
+            foreach ($heard as $row => [$one, $other]) {
+                $straight = $runs && !is_nan($one) && !is_nan($other) && abs($one) < 0.07 === abs($other) < 0.07;
+                foreach (self::within($hypothesis) as $worse) {
+                    $more = $runs && abs($one) >= 0.07 ? $worse * $rises[$row] : 0.0;
+                    foreach (self::ALONG as [$at, $_]) {
+                        $between = max(0.0, 0.5 * ($one + $other) + 0.5 * $at * ($one - $other) + $more);
+                        $ratio = $straight ? $between : ($at > 0 ? $one : $other);
+                        $chances = Judged::chances($bench->circuit, $test, $ratio, $ear);
+                        $likelihoods[] = 0.98 * ($chances[$answer] ?? 0.0) + 0.02 / \count($chances);
+                    }
+                }
             }
         }
 
         return $likelihoods;
+    }
+
+    /**
+     * What a deviation more of a fault does to a speed, where it turns: along a parabola c0 + c1·x + c2·x² through the
+     * thirds at −a, a and 0, or the straight line through two of them.
+     *
+     * @param list<non-empty-list<float>> $heard of each third and its mirror image
+     *
+     * @return list<float>
+     */
+    private static function rises(array $heard): array
+    {
+        $a = DrawnValues::THIRDS[1];
+        $middle = [];
+        foreach ($heard as $row => $pair) {
+            $middle[$row] = min(array_map(abs(...), $pair)) >= 0.07 ? array_sum($pair) / \count($pair) : null;
+        }
+        [$less, $more, $half] = $middle;
+        if ($less !== null && $more !== null && $half !== null) {
+            $second = (0.5 * ($less + $more) - $half) / $a ** 2;
+
+            return array_map(
+                static fn(float $x): float => ($more - $less) / (2.0 * $a) + 2.0 * $second * $x,
+                DrawnValues::THIRDS,
+            );
+        }
+        $rise = match (true) {
+            $less !== null && $more !== null => ($more - $less) / (2.0 * $a),
+            $less !== null && $half !== null => ($half - $less) / $a,
+            $more !== null && $half !== null => ($more - $half) / $a,
+            default => 0.0,
+        };
+
+        return [$rise, $rise, $rise];
+    }
+
+    /** @return list<float> places within a third of how bad a fault may be: Gauss and Legendre's two */
+    private static function within(Hypothesis $hypothesis): array
+    {
+        return $hypothesis->hasDegree() ? [-1.0 / 3.0, 1.0 / 3.0] : [0.0];
     }
 
     /** @param list<float> $likelihoods by machine */
