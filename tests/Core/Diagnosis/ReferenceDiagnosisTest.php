@@ -359,7 +359,8 @@ final class ReferenceDiagnosisTest extends TestCase
         $a = DrawnValues::THIRDS[1];
         $middle = [];
         foreach ($heard as $row => $pair) {
-            $middle[$row] = min(array_map(abs(...), $pair)) >= 0.07 ? array_sum($pair) / \count($pair) : null;
+            $turning = array_filter($pair, static fn(float $ratio): bool => abs($ratio) >= 0.07);
+            $middle[$row] = \count($turning) === \count($pair) ? array_sum($pair) / \count($pair) : null;
         }
         [$less, $more, $half] = $middle;
         if ($less !== null && $more !== null && $half !== null) {
