@@ -95,7 +95,7 @@ final readonly class ControlTests
             $tests[] = new Test(
                 "$relay-coil-ohms",
                 'coil-ohms',
-                $l->cell('off', 'a'),
+                isset($l->besideEachOther()[$relay]) ? "$relay-out" : $l->cell('off', 'a'),
                 Probe::ohms('fed', "ask-$request"),
                 1.0,
                 ['fuse-box'],

@@ -178,4 +178,10 @@ final readonly class Layout
             default => ['k-low' => 'low', 'k-high' => 'high'],
         };
     }
+
+    /** @return array<string, string> relays whose coils hang on one request, so that each is measured by itself */
+    public function besideEachOther(): array
+    {
+        return $this->pair() ? ['k2' => 'k3', 'k3' => 'k2'] : [];
+    }
 }

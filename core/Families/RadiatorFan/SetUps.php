@@ -68,6 +68,14 @@ final readonly class SetUps
                 );
             }
         }
+        foreach ($l->besideEachOther() as $relay => $other) {
+            $setUps[] = new SetUp(
+                "$relay-out",
+                $l->cell('off', 'a'),
+                [Adjustment::opened("$other-coil")],
+                "$relay-out",
+            );
+        }
         if (!$l->relays) {
             $setUps[] = new SetUp(
                 'switch-hot',
