@@ -35,6 +35,14 @@ final class ReferenceDiagnosisTest extends TestCase
     /** Machines along the line from one draw to its mirror image: where, in deviations, and how many of a hundred. */
     private const ALONG = [[-1.95, 8], [-1.05, 17], [-0.35, 25], [0.35, 25], [1.05, 17], [1.95, 8]];
 
+    /** @var array<string, list<float>> by circuit, set-up and what turns */
+    private static array $sound = [];
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$sound = [];
+    }
+
     #[DataProviderExternal(Families::class, 'all')]
     public function testTheEngineIsBayesRuleOverTheSimulatedCircuits(string $family): void
     {
@@ -406,15 +414,8 @@ final class ReferenceDiagnosisTest extends TestCase
         $draws = DrawnValues::forJudging($bench->circuit, $simulator->solver);
         $mover = $bench->circuit->fullSpeedMover($test);
         $watched = $bench->circuit->setUps[$test->setUp];
-        $right = self::speeds($bench, $simulator, $bench->hypotheses['none'], $test->setUp, $test->probe->at, $draws);
-        $full = self::speeds(
-            $bench,
-            $simulator,
-            $bench->hypotheses['none'],
-            $bench->circuit->fullSpeedSetUp($mover)->key,
-            $mover,
-            $draws,
-        );
+        $right = self::soundSpeeds($bench, $simulator, $test->setUp, $test->probe->at, $draws);
+        $full = self::soundSpeeds($bench, $simulator, $bench->circuit->fullSpeedSetUp($mover)->key, $mover, $draws);
 
         return array_map(
             static fn(float $speed, float $right, float $full): float => $hypothesis->decouples($watched)
@@ -423,6 +424,24 @@ final class ReferenceDiagnosisTest extends TestCase
             self::speeds($bench, $simulator, $hypothesis, $test->setUp, $test->probe->at, $draws),
             $right,
             $full,
+        );
+    }
+
+    /** @return list<float> one a draw */
+    private static function soundSpeeds(
+        Bench $bench,
+        Simulator $simulator,
+        string $setUp,
+        string $mover,
+        DrawnValues $draws,
+    ): array {
+        return self::$sound["{$bench->circuit->hash}|$setUp|$mover"] ??= self::speeds(
+            $bench,
+            $simulator,
+            $bench->hypotheses['none'],
+            $setUp,
+            $mover,
+            $draws,
         );
     }
 

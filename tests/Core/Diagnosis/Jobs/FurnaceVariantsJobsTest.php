@@ -95,7 +95,7 @@ final class FurnaceVariantsJobsTest extends WorkshopJobs
                     'look-mounting' => 'grommet',
                 ],
                 'mounting',
-                0.5,
+                0.35,
                 ['control', 'limit', 'fuse'],
                 ['speeds' => '2'],
             ),

@@ -35,7 +35,7 @@ abstract class WorkshopJobs extends TestCase
     }
 
     #[DataProvider('jobs')]
-    public function testTheRightPartLeadsAndNoReadingIsRefused(WorkshopJob $job): void
+    public function testTheRightPartLeadsNoReadingIsRefusedAndOrderTellsNothing(WorkshopJob $job): void
     {
         $diagnosis = self::diagnosed($job, false);
         $told = json_encode(\array_slice(self::odds($diagnosis), 0, 4), \JSON_THROW_ON_ERROR);
@@ -48,12 +48,7 @@ abstract class WorkshopJobs extends TestCase
         if ($diagnosis->verdict !== null) {
             self::assertContains($job->part, explode('+', $diagnosis->verdict->suspect->remedy));
         }
-    }
-
-    #[DataProvider('jobs')]
-    public function testTheOrderOfTheReadingsTellsNothing(WorkshopJob $job): void
-    {
-        $odds = self::odds(self::diagnosed($job, false));
+        $odds = self::odds($diagnosis);
         foreach (self::odds(self::diagnosed($job, true)) as $remedy => $turned) {
             self::assertEqualsWithDelta($odds[$remedy] ?? 0.0, $turned, self::ONE_POINT, (string) $remedy);
         }
