@@ -86,11 +86,20 @@ final readonly class NewPartTests
             return false;
         }
         [$bad] = $this->evidence->expected($fault, $test);
-        [$good, $spread] = $this->evidence->expected($this->evidence->hypotheses[HypothesisList::NOTHING_WRONG], $test);
+        $sound = $this->evidence->hypotheses[HypothesisList::NOTHING_WRONG];
+        [$good] = $this->evidence->expected($sound, $test);
 
         return $test->probe->quantity->isNumber()
-            ? MeterAccuracy::tellsApart($test->probe->quantity, $bad, $good) &&
-                    (is_infinite($bad) || is_infinite($good) || abs($bad - $good) > self::SPEAKS_FROM * $spread)
+            ? MeterAccuracy::tellsApart($test->probe->quantity, $bad, $good) && $this->liesApart($test, $fault, $sound)
             : abs($bad - $good) > 0.3;
+    }
+
+    /** On the scale of the quantity: of kilohms that differ tenfold from one sound part to the next, a short lies far off. */
+    private function liesApart(Test $test, Hypothesis $fault, Hypothesis $sound): bool
+    {
+        [$bad] = $this->evidence->foreseen->onScale($fault, $test);
+        [$good, $spread] = $this->evidence->foreseen->onScale($sound, $test);
+
+        return is_infinite($bad) || is_infinite($good) || abs($bad - $good) > self::SPEAKS_FROM * $spread;
     }
 }
