@@ -19,7 +19,7 @@ final readonly class Ohmmeter
     /** Solves the circuit with the meter on it, for vectors of {@see values()}. */
     public CircuitSolver $solver;
 
-    /** @var list<int|null> places of the branch resistances in a vector of the circuit; null for what conducts nothing */
+    /** @var list<int|null> places of the resistances in a vector of the circuit; null for what conducts nothing */
     private array $slots;
 
     /** @throws CircuitError when the circuit has no such node */

@@ -34,7 +34,11 @@ final class Heard
     /** @var array<string, array{0: array{0: float, 1: float}, 1: list<float>}> */
     private array $memory = [];
 
-    /** @var array<string, array<array-key, array<array-key, array{0: float, 1: float, 2: float}>>> by reading, ear and speed */
+    /**
+     * By reading, ear and speed.
+     *
+     * @var array<string, array<array-key, array<array-key, array{0: float, 1: float, 2: float}>>>
+     */
     private array $known = [];
 
     public function __construct(private readonly Predictions $predictions) {}
@@ -103,7 +107,7 @@ final class Heard
         return $most + log(($sum * \count(self::SHARES)) / \count($logs));
     }
 
-    /** @return array{0: array{0: float, 1: float}, 1: list<float>} over all machines, and logarithms by ear and machine */
+    /** @return array{0: array{0: float, 1: float}, 1: list<float>} over all, and logarithms by ear and machine */
     private function weighed(Hypothesis $state, Reading $reading, Test $test): array
     {
         $packed = $this->predictions->packed($state, $test);

@@ -39,7 +39,7 @@ final class ForeignMachine
     public const DEAD_UNDER = 0.06;
     public const EAR = 0.015;
 
-    /** Where nothing drives alternating current: share of places that pick something up, and the most, mostly far less. */
+    /** Share of idle places beside alternating current that pick something up, and the most; mostly it is far less. */
     public const PICKS_UP = 0.6;
     public const PICKED_UP = 1.2;
     public const DRIVEN_FROM = 2e-4;

@@ -94,7 +94,7 @@ final readonly class NewPartTests
             : abs($bad - $good) > 0.3;
     }
 
-    /** On the scale of the quantity: of kilohms that differ tenfold from one sound part to the next, a short lies far off. */
+    /** On the scale of the quantity: kilohms differ tenfold from one sound part to the next, a short lies far off. */
     private function liesApart(Test $test, Hypothesis $fault, Hypothesis $sound): bool
     {
         [$bad] = $this->evidence->foreseen->onScale($fault, $test);
