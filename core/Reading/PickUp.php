@@ -43,12 +43,14 @@ final class PickUp
     /**
      * Whether a place that should show so much may pick something up.
      *
-     * @param float $sound what it shows with nothing wrong, in V
+     * @param \Closure(): float $sound what it shows with nothing wrong, in V; asked only where it matters
      */
-    public static function mayBeAt(Quantity $quantity, float $volts, float $sound): bool
+    public static function mayBeAt(Quantity $quantity, float $volts, \Closure $sound): bool
     {
+        $off = abs($volts);
+
         return $quantity === Quantity::Volts &&
-            abs($volts) < (abs($sound) > self::LIVE_FROM ? self::CUT_OFF_UNDER : self::DEAD_UNDER);
+            ($off < self::DEAD_UNDER || ($off < self::CUT_OFF_UNDER && abs($sound()) > self::LIVE_FROM));
     }
 
     /**

@@ -316,10 +316,9 @@ final readonly class ForeseenOutcomes
     {
         $quantity = $test->probe->quantity;
         $shown = ReadingScale::from($quantity, $mean);
-        $own = MeterAccuracy::spread($quantity, $shown) * ReadingScale::slope($quantity, $shown);
-        if ($this->predictions->picksUp($test, $shown)) {
-            $own = 0.5 * ReadingScale::to($quantity, 2.0 * PickUp::VOLTS);
-        }
+        $own = $this->predictions->picksUp($test, $mean)
+            ? 0.5 * ReadingScale::to($quantity, 2.0 * PickUp::VOLTS)
+            : MeterAccuracy::spread($quantity, $shown) * ReadingScale::slope($quantity, $shown);
 
         return [$mean, sqrt($variance + $own * $own)];
     }

@@ -164,8 +164,7 @@ final readonly class Assimilation
         $slope = ReadingScale::slope($quantity, $value);
         $own = MeterAccuracy::spread($quantity, $value) * $measurement->widening * $slope;
         $place = ReadingScale::to($quantity, $value);
-        $shown = ReadingScale::from($quantity, $expected->mean);
-        if (PickUp::mayBe($value) && $predictions->picksUp($measurement->test, $shown, $few)) {
+        if (PickUp::mayBe($value) && $predictions->picksUp($measurement->test, $expected->mean, $few)) {
             // What is picked up tells of nothing else: it fits as well as it is frequent.
             $density = PickUp::density($value, $slope * Likelihood::normalDensity($place, $expected->mean, $own));
             [$place, $own] = [$expected->mean, max($own, $slope / ($density * Likelihood::ROOT_TAU))];

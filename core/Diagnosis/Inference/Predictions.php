@@ -127,15 +127,6 @@ final class Predictions
         );
     }
 
-    /** Whether a meter may pick something up where so many volts are expected. */
-    public function picksUp(Test $test, float $volts, bool $few = false): bool
-    {
-        $sound = $this->alternates ? $this->expected($this->sound, $test, $few) : null;
-
-        return $sound !== null &&
-            PickUp::mayBeAt($test->probe->quantity, $volts, ReadingScale::from($test->probe->quantity, $sound->mean));
-    }
-
     /** The same for what was measured: with the supply voltage that was noted, and leads as they were. */
     public function expectedOf(Hypothesis $hypothesis, Measurement $measurement, bool $few = false): Expected
     {
@@ -149,6 +140,15 @@ final class Predictions
         $numbers = $few ? $this->few($hypothesis, $test) : $this->of($hypothesis, $test);
 
         return Expected::of($quantity, $this->atSupply($numbers, $volts, $few), $reading->leadOhms > 0.0);
+    }
+
+    /** Whether a meter may pick something up where a place on its scale is expected. */
+    public function picksUp(Test $test, float $place, bool $few = false): bool
+    {
+        $volts = static fn(float $place): float => ReadingScale::from($test->probe->quantity, $place);
+        $sound = fn(): float => $volts($this->expected($this->sound, $test, $few)->mean);
+
+        return $this->alternates && PickUp::mayBeAt($test->probe->quantity, $volts($place), $sound);
     }
 
     /**

@@ -184,7 +184,7 @@ final readonly class ForeignLikelihood
         if ($unopened) {
             $fits *= 1.0 - ForeignMachine::NOT_OPENED;
         }
-        if ($this->alternates && ForeignMachine::isIdle($test, $shown, $machine->shows($test, $this->sound))) {
+        if ($this->alternates && ForeignMachine::isIdle($test, $shown, $machine, $this->sound)) {
             $fits =
                 (1.0 - ForeignMachine::PICKS_UP) * $fits + ForeignMachine::PICKS_UP * self::pickedUp($reading->value);
         }

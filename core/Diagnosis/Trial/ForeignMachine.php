@@ -160,8 +160,11 @@ final class ForeignMachine
         if ($test->probe->electronics && $number > self::ELECTRONICS_FROM && $this->chance->happens(self::NOT_OPENED)) {
             return \INF;
         }
-        $idle = $this->alternates && self::isIdle($test, $number, $this->machine->shows($test, $this->sound));
-        if ($idle && $this->chance->happens(self::PICKS_UP)) {
+        if (
+            $this->alternates &&
+            self::isIdle($test, $number, $this->machine, $this->sound) &&
+            $this->chance->happens(self::PICKS_UP)
+        ) {
             $number += self::PICKED_UP * $this->chance->between(0.0, 1.0) ** 2;
         }
 
@@ -170,12 +173,11 @@ final class ForeignMachine
     }
 
     /** Whether nothing drives a voltage that is measured. */
-    public static function isIdle(Test $test, float $number, float $sound): bool
+    public static function isIdle(Test $test, float $number, OneMachine $machine, Hypothesis $sound): bool
     {
-        $live = abs($sound) > self::LIVE_FROM;
-
         return $test->probe->quantity === Quantity::Volts &&
-            abs($number) < ($live ? self::CUT_OFF_UNDER : self::DRIVEN_FROM);
+            (abs($number) < self::DRIVEN_FROM ||
+                (abs($number) < self::CUT_OFF_UNDER && abs($machine->shows($test, $sound)) > self::LIVE_FROM));
     }
 
     private function slipped(float $number, Quantity $quantity): float

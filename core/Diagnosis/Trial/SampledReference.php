@@ -87,10 +87,15 @@ final class SampledReference
                         $this->steadiness($reading, $test, $state, $machine, $sound);
                     continue;
                 }
-                $ratio =
-                    $test->probe->quantity === Quantity::Observation ? 0.0 : $machine->judged($test, $state, $sound);
+                if ($test->probe->quantity === Quantity::Observation) {
+                    $usual = $this->circuit->observations[$test->probe->at]->usual;
+                    $weight *= self::choice($reading, Likelihood::observed($hypothesis, $test, $usual));
+                    continue;
+                }
+                $ratio = $machine->judged($test, $state, $sound);
                 foreach ($byEar as $ear => $before) {
-                    $byEar[$ear] = $before * $this->choice($reading, $test, $hypothesis, $ratio, $ear);
+                    $chances = Judged::chances($this->circuit, $test, $ratio, $ear);
+                    $byEar[$ear] = $before * self::choice($reading, $chances);
                 }
             }
             $sum += ($weight * array_sum($byEar)) / SpeedState::EARS;
@@ -118,13 +123,9 @@ final class SampledReference
         );
     }
 
-    private function choice(Reading $reading, Test $test, Hypothesis $hypothesis, float $ratio, int $ear): float
+    /** @param array<string, float> $chances by answer */
+    private static function choice(Reading $reading, array $chances): float
     {
-        $chances =
-            $test->probe->quantity === Quantity::Observation
-                ? Likelihood::observed($hypothesis, $test, $this->circuit->observations[$test->probe->at]->usual)
-                : Judged::chances($this->circuit, $test, $ratio, $ear);
-
         return Likelihood::ofChoice($chances, (string) $reading->value, $reading->slip())[0];
     }
 
@@ -153,7 +154,7 @@ final class SampledReference
             $own,
         );
         $idle = $this->alternates && PickUp::mayBe($reading->value);
-        if ($idle && PickUp::mayBeAt($quantity, $shown, $machine->shows($test, $sound))) {
+        if ($idle && PickUp::mayBeAt($quantity, $shown, static fn(): float => $machine->shows($test, $sound))) {
             $fits = PickUp::density($reading->value, $slope * $fits) / $slope;
         }
 

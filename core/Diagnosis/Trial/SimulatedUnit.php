@@ -217,7 +217,7 @@ final class SimulatedUnit
                 return null;
             }
             $shown = $seen + $this->chance->normal() * MeterAccuracy::spread($test->probe->quantity, $seen);
-            $sound = $this->machine->shows($test, $this->sound);
+            $sound = fn(): float => $this->machine->shows($test, $this->sound);
             if ($this->circuit->netlist->alternates() && PickUp::mayBeAt($test->probe->quantity, $seen, $sound)) {
                 $shown += PickUp::drawn($this->chance->between(0.0, 1.0), $this->chance->normal());
             }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis;
 
-use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\NominalMachine;
 
 /**
  * Where nothing is driven, a meter beside live wires shows tenths of a volt, and that is as good as nothing.
@@ -51,24 +51,15 @@ final class IdlePlacesTest extends TestCase
     /** @return array<string, float> by remedy */
     private static function odds(Bench $bench, Hypothesis $fault, Test $test, float $volts): array
     {
+        $machine = new NominalMachine($bench->circuit->identity[0]);
         $states = [];
         foreach (array_keys($bench->circuit->positions) as $position) {
-            $states[$position] = self::called($bench->circuit, $bench, $fault, (string) $position);
+            $states[$position] = $machine->called($fault->key, (string) $position);
         }
         $diagnosis = $bench->diagnose(Bench::case($states, [$test->key => $volts]));
         self::assertNull($diagnosis->misfit, "$fault->key: $volts V at $test->key");
 
         return array_column($diagnosis->suspects, 'probability', 'remedy');
-    }
-
-    private static function called(CircuitModel $circuit, Bench $bench, Hypothesis $fault, string $position): string
-    {
-        $chances = $bench
-            ->diagnose(new CaseFile([]))
-            ->evidence->foreseen->chances($fault, $circuit->speedTest($position));
-        arsort($chances);
-
-        return (string) array_key_first($chances);
     }
 
     #[DataProvider('alternating')]

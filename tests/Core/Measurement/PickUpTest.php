@@ -16,20 +16,26 @@ final class PickUpTest extends TestCase
 {
     public function testOnlyVoltsWhereNothingIsDrivenPickAnythingUp(): void
     {
-        self::assertTrue(PickUp::mayBeAt(Quantity::Volts, 0.0, 0.0));
-        self::assertTrue(PickUp::mayBeAt(Quantity::Volts, -1e-6, 231.0));
+        self::assertTrue(PickUp::mayBeAt(Quantity::Volts, 0.0, self::shows(0.0)));
+        self::assertTrue(PickUp::mayBeAt(Quantity::Volts, -1e-6, self::shows(231.0)));
         self::assertTrue(
-            PickUp::mayBeAt(Quantity::Volts, 0.014, 231.0),
+            PickUp::mayBeAt(Quantity::Volts, 0.014, self::shows(231.0)),
             'a lead that is cut off, its load still on it',
         );
         self::assertFalse(
-            PickUp::mayBeAt(Quantity::Volts, 0.014, 0.014),
+            PickUp::mayBeAt(Quantity::Volts, 0.014, self::shows(0.014)),
             'a contact that carries current is no aerial',
         );
-        self::assertFalse(PickUp::mayBeAt(Quantity::Volts, 24.0, 24.0));
+        self::assertFalse(PickUp::mayBeAt(Quantity::Volts, 24.0, self::shows(24.0)));
         foreach ([Quantity::Amps, Quantity::Ohms, Quantity::Pressure, Quantity::Duty] as $quantity) {
-            self::assertFalse(PickUp::mayBeAt($quantity, 0.0, 10.0));
+            self::assertFalse(PickUp::mayBeAt($quantity, 0.0, self::shows(10.0)));
         }
+    }
+
+    /** @return \Closure(): float */
+    private static function shows(float $volts): \Closure
+    {
+        return static fn(): float => $volts;
     }
 
     public function testTenthsOfAVoltArePickedUpAndNoTens(): void

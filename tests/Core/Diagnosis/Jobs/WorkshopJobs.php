@@ -4,12 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagnosis\Jobs;
 
-use Ispira\Core\Device\FamilyRegistry;
-use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
-use Ispira\Core\Diagnosis\Decision\Engine;
 use Ispira\Core\Diagnosis\Inference\Judged;
-use Ispira\Core\Diagnosis\Inference\MemoryStore;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Diagnosis\Bench;
@@ -22,17 +18,10 @@ abstract class WorkshopJobs extends TestCase
     /** Permutations of the readings may move the odds by this much. */
     private const ONE_POINT = 0.01;
 
-    private static ?Engine $engine = null;
-
     abstract protected static function family(): string;
 
     /** @return iterable<string, array{0: WorkshopJob}> */
     abstract public static function jobs(): iterable;
-
-    public static function tearDownAfterClass(): void
-    {
-        self::$engine = null;
-    }
 
     #[DataProvider('jobs')]
     public function testTheRightPartLeadsNoReadingIsRefusedAndOrderTellsNothing(WorkshopJob $job): void
@@ -56,8 +45,8 @@ abstract class WorkshopJobs extends TestCase
 
     private static function diagnosed(WorkshopJob $job, bool $turned): Diagnosis
     {
-        $family = FamilyRegistry::shipped()->get(static::family());
-        $circuit = $family->circuit($family->parameters()->read($job->machine));
+        $bench = new Bench($job->machine, false, static::family());
+        $circuit = $bench->circuit;
         foreach ($job->readings as $test => $value) {
             $answers = Judged::answers($circuit, $circuit->tests[$test]);
             self::assertTrue(
@@ -67,11 +56,7 @@ abstract class WorkshopJobs extends TestCase
         }
         $case = Bench::case(array_combine(array_keys($circuit->positions), explode(' ', $job->heard)), $job->readings);
 
-        return (self::$engine ??= new Engine(new MemoryStore()))->diagnose(
-            $circuit,
-            $turned ? $case->withReadings(array_reverse($case->readings)) : $case,
-            new DecisionSettings(),
-        );
+        return $bench->diagnose($turned ? $case->withReadings(array_reverse($case->readings)) : $case);
     }
 
     /** Odds that a part is at fault, alone or together with another. */
