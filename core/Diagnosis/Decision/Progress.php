@@ -165,9 +165,13 @@ final readonly class Progress
             $fit = $this->belief->fit[$reading->id] ?? [];
             $ratio = max($fit[$own] ?? 0.0, 1e-12) / max($fit[HypothesisList::NOTHING_WRONG] ?? 0.0, 1e-12);
             $speaks[$reading->test] = max($speaks[$reading->test] ?? -\INF, log($ratio));
-            $touched = $touched || $ratio > self::TOUCHES;
+            $touched = $touched || ($ratio > self::TOUCHES && !$this->circuit->tests[$reading->test]->asked);
         }
         foreach ($inDoubt ? [] : array_keys($speaks) as $test) {
+            // Whoever told of the complaint was not at the part.
+            if ($this->circuit->tests[$test]->asked) {
+                continue;
+            }
             foreach (explode('+', $suspect->remedy) as $part) {
                 $touched = $touched || $this->circuit->touches($this->circuit->tests[$test], $part);
             }

@@ -49,6 +49,17 @@ final readonly class ControlTests
                 ['meter', 'hot-water'],
                 ['line' => $line],
             );
+            $tests[] = new Test(
+                "$stage-cold-ohms",
+                'stage-cold-ohms',
+                'switch-cold',
+                Probe::ohms('switch-in', "$line-line"),
+                1.0,
+                ['control'],
+                [],
+                ['meter'],
+                ['line' => $line],
+            );
         }
 
         return $tests;

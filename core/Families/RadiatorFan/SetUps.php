@@ -77,16 +77,13 @@ final readonly class SetUps
             );
         }
         if (!$l->relays) {
-            $setUps[] = new SetUp(
-                'switch-hot',
-                $l->cell('high', 'a'),
-                [
-                    Adjustment::opened('switch-plug'),
-                    Adjustment::opened('fuse'),
-                    ...array_map(Adjustment::opened(...), $this->layout->lineWires()),
-                ],
-                'switch-hot',
-            );
+            $alone = [
+                Adjustment::opened('switch-plug'),
+                Adjustment::opened('fuse'),
+                ...array_map(Adjustment::opened(...), $this->layout->lineWires()),
+            ];
+            $setUps[] = new SetUp('switch-hot', $l->cell('high', 'a'), $alone, 'switch-hot');
+            $setUps[] = new SetUp('switch-cold', $off, $alone, 'switch-cold');
         }
 
         return $setUps;

@@ -34,6 +34,39 @@ final class RadiatorFanJobsTest extends WorkshopJobs
                 ['fan-a', 'fuse', 'resistor'],
             ),
         ];
+        yield 'runs with the engine cold, and the first stage of the switch conducts' => [
+            new WorkshopJob(
+                'runs right right',
+                ['noise' => 'quiet', 'stage-1-cold-ohms' => 0.2],
+                'thermal-switch',
+                0.95,
+                ['fan-a', 'fuse', 'resistor'],
+            ),
+        ];
+        yield 'runs with the engine cold, and it is the second stage that conducts' => [
+            new WorkshopJob(
+                'runs right right',
+                ['noise' => 'quiet', 'stage-1-cold-ohms' => null, 'stage-2-cold-ohms' => 0.3],
+                'thermal-switch',
+                0.85,
+                ['fan-a', 'fuse', 'resistor'],
+            ),
+        ];
+        yield 'runs with the engine cold, and no stage conducts: it is fed past its switch' => [
+            new WorkshopJob(
+                'runs right right',
+                [
+                    'noise' => 'quiet',
+                    'stage-1-cold-ohms' => null,
+                    'stage-2-cold-ohms' => null,
+                    'jump-high-a' => 'right',
+                    'speed@off' => 'runs',
+                ],
+                'something-else',
+                0.3,
+                ['fuse', 'resistor', 'switch-plug'],
+            ),
+        ];
         yield 'high is no faster than low, whose stage stays closed: the second stage open' => [
             new WorkshopJob(
                 'right right slow',
