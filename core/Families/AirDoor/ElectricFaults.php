@@ -271,10 +271,20 @@ final class ElectricFaults
                 'track-open',
                 'track-open',
                 'actuator',
-                0.04,
+                0.02,
                 Severity::only(Adjustment::opened('track-lower')),
                 $jumps(0.6),
                 element: 'track-lower',
+            ),
+            // It breaks on either side of where the wiper stands.
+            new Fault(
+                'track-open-upper',
+                'track-open',
+                'actuator',
+                0.02,
+                Severity::only(Adjustment::opened('track-upper')),
+                $jumps(0.6),
+                element: 'track-upper',
             ),
             new Fault(
                 'ref-open',

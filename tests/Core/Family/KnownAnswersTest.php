@@ -329,6 +329,11 @@ final class KnownAnswersTest extends KnownAnswers
             ['cold' => 'dead', 'warm' => 'dead'],
         ];
         yield 'no sense in the feedback, no drive' => [[], 'wiper-open#0', ['cold' => 'dead', 'warm' => 'dead']];
+        yield 'feedback broken above its wiper says nothing either' => [
+            [],
+            'track-open-upper#0',
+            ['cold' => 'dead', 'warm' => 'dead'],
+        ];
         yield 'feedback at its upper end: warm is taken as reached' => [[], 'track-open#0', ['warm' => 'dead']];
         yield 'a binding door is slow both ways' => [[], 'door-binds#1', ['cold' => 'slow', 'warm' => 'slow']];
     }
