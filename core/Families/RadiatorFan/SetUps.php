@@ -82,8 +82,8 @@ final readonly class SetUps
                 Adjustment::opened('fuse'),
                 ...array_map(Adjustment::opened(...), $this->layout->lineWires()),
             ];
-            $setUps[] = new SetUp('switch-hot', $l->cell('high', 'a'), $alone, 'switch-hot');
-            $setUps[] = new SetUp('switch-cold', $off, $alone, 'switch-cold');
+            $setUps[] = SetUp::isolated('switch-hot', $l->cell('high', 'a'), 'switch-hot', $alone);
+            $setUps[] = SetUp::isolated('switch-cold', $off, 'switch-cold', $alone);
         }
 
         return $setUps;
