@@ -6,6 +6,7 @@ namespace Ispira\Core\Diagnosis\Decision;
 
 use Ispira\Core\Device\CircuitModel;
 use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Inference\Belief;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
@@ -159,28 +160,34 @@ final readonly class Progress
         $touched = false;
         $speaks = [];
         foreach ($this->present as $reading) {
-            if (!$this->circuit->tests[$reading->test]->offered) {
+            $test = $this->circuit->tests[$reading->test];
+            if (!$test->offered) {
                 continue;
             }
             $fit = $this->belief->fit[$reading->id] ?? [];
             $ratio = max($fit[$own] ?? 0.0, 1e-12) / max($fit[HypothesisList::NOTHING_WRONG] ?? 0.0, 1e-12);
-            $speaks[$reading->test] = max($speaks[$reading->test] ?? -\INF, log($ratio));
-            $touched = $touched || ($ratio > self::TOUCHES && !$this->circuit->tests[$reading->test]->asked);
-        }
-        foreach ($inDoubt ? [] : array_keys($speaks) as $test) {
+            $speaks[$test->key] = max($speaks[$test->key] ?? -\INF, log($ratio));
             // Whoever told of the complaint was not at the part.
-            if ($this->circuit->tests[$test]->asked) {
-                continue;
-            }
-            foreach (explode('+', $suspect->remedy) as $part) {
-                $touched = $touched || $this->circuit->touches($this->circuit->tests[$test], $part);
-            }
+            $touched =
+                $touched ||
+                (!$test->asked && ($ratio > self::TOUCHES || (!$inDoubt && $this->isAtAPart($test, $suspect))));
         }
         arsort($speaks);
         $strongest = array_key_first($speaks);
         $once = $strongest !== null && $this->times[$strongest] === 1 && $speaks[$strongest] > 0.0;
 
         return [$touched, array_sum($speaks) - max([0.0, ...array_values($speaks)]), $once ? $strongest : null];
+    }
+
+    private function isAtAPart(Test $test, Suspect $suspect): bool
+    {
+        foreach (explode('+', $suspect->remedy) as $part) {
+            if ($this->circuit->touches($test, $part)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array<string, true> tests that were taken twice or more in the present episode */

@@ -38,27 +38,29 @@ final readonly class ControlTests
             VoltTests::measure('switch-out-high', 'switch-out', $high, 'high-line', '0', ['control'], 'high'),
         ];
         foreach (['low' => 'stage-1', 'high' => 'stage-2'] as $line => $stage) {
+            $across = Probe::ohms('switch-in', "$line-line");
+            $words = ['line' => $line];
             $tests[] = new Test(
                 "$stage-ohms",
                 'stage-ohms',
                 'switch-hot',
-                Probe::ohms('switch-in', "$line-line"),
+                $across,
                 5.0,
                 ['control'],
                 ['hot-water'],
                 ['meter', 'hot-water'],
-                ['line' => $line],
+                $words,
             );
             $tests[] = new Test(
                 "$stage-cold-ohms",
                 'stage-cold-ohms',
                 'switch-cold',
-                Probe::ohms('switch-in', "$line-line"),
+                $across,
                 1.0,
                 ['control'],
                 [],
                 ['meter'],
-                ['line' => $line],
+                $words,
             );
         }
 

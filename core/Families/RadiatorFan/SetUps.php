@@ -80,7 +80,7 @@ final readonly class SetUps
             $alone = [
                 Adjustment::opened('switch-plug'),
                 Adjustment::opened('fuse'),
-                ...array_map(Adjustment::opened(...), $this->layout->lineWires()),
+                ...array_map(Adjustment::opened(...), $l->lineWires()),
             ];
             $setUps[] = SetUp::isolated('switch-hot', $l->cell('high', 'a'), 'switch-hot', $alone);
             $setUps[] = SetUp::isolated('switch-cold', $off, 'switch-cold', $alone);

@@ -76,7 +76,7 @@ final class ThreeSettingsJobsTest extends WorkshopJobs
                 ['settings' => '3'],
             ),
         ];
-        yield 'three settings: low and intervals dead, high good, no feed at the stalk' => [
+        yield 'three settings: everything dead, no feed at the stalk' => [
             new WorkshopJob(
                 'right dead dead dead dead dead',
                 ['supply-volts' => 12.4, 'stalk-feed' => 0.0, 'alone-full' => 'right', 'alone-high' => 'right'],
