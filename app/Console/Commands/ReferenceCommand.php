@@ -79,16 +79,16 @@ final class ReferenceCommand extends Command
             }
             $found = $engine->diagnose($circuit, new CaseFile($readings), new DecisionSettings());
             $scale = $found->evidence->predictions->scale();
-            $stated = $found->evidence->belief->byHypothesis();
+            $byHypothesis = $found->evidence->belief->byHypothesis();
             $halves = [];
             foreach ([0, 1] as $half) {
                 $reference = new SampledReference($circuit, $chance, intdiv((int) $this->option('draws'), 2), $scale);
-                $halves[] = $reference->odds($hypotheses, $stated, self::IN_QUESTION, $readings);
+                $halves[] = $reference->odds($hypotheses, $byHypothesis, self::IN_QUESTION, $readings);
             }
             $largest = $own = 0.0;
-            foreach ($found->suspects as $suspect) {
-                [$one, $other] = [$halves[0][$suspect->remedy] ?? 0.0, $halves[1][$suspect->remedy] ?? 0.0];
-                $largest = max($largest, abs($suspect->probability - 0.5 * ($one + $other)));
+            foreach (HypothesisList::byRemedy($found->evidence->hypotheses, $byHypothesis) as $remedy => $weighed) {
+                [$one, $other] = [$halves[0][$remedy] ?? 0.0, $halves[1][$remedy] ?? 0.0];
+                $largest = max($largest, abs($weighed - 0.5 * ($one + $other)));
                 $own = max($own, 0.5 * abs($one - $other));
             }
             $differences[] = $largest;

@@ -12,7 +12,7 @@ use Ispira\Core\Device\Test;
 final readonly class Diagnosis
 {
     /**
-     * @param list<Suspect>    $suspects by remedy, likeliest first
+     * @param list<Suspect>    $suspects by remedy, likeliest first, with the odds that may be stated
      * @param TestChoice|null  $next     null when no test is worth doing
      * @param list<TestChoice> $others   every other test that can be done, best first
      * @param list<Test>       $beyond   tests that need a tool that is not at hand

@@ -91,7 +91,7 @@ final readonly class Engine
         $evidence->predictions->keep();
 
         return new Diagnosis(
-            $suspects,
+            array_map(static fn(Suspect $s): Suspect => $s->stated(), $suspects),
             $next,
             array_values(array_filter($choices, static fn(TestChoice $c): bool => $c !== $next)),
             $verdict,
@@ -265,6 +265,6 @@ final readonly class Engine
             }
         }
 
-        return new Verdict($suspect, $left, $suspect->probability < self::SURE);
+        return new Verdict($suspect->stated(), $left, $suspect->probability < self::SURE);
     }
 }

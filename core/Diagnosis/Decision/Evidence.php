@@ -25,10 +25,10 @@ final readonly class Evidence
         public Predictions $predictions,
     ) {}
 
-    /** @return array<string, float> chances by what would have to be replaced */
+    /** @return array<string, float> odds that may be stated, by what would have to be replaced */
     public function byRemedy(): array
     {
-        return HypothesisList::byRemedy($this->hypotheses, $this->belief->byHypothesis());
+        return StatedOdds::ofAll(HypothesisList::byRemedy($this->hypotheses, $this->belief->byHypothesis()));
     }
 
     /** How much likelier a reading is under one hypothesis than under another, as a natural logarithm. */

@@ -32,6 +32,22 @@ final readonly class Suspect
         return Hypothesis::isOfParts($this->remedy);
     }
 
+    /** The same with the odds that may be stated, see {@see StatedOdds}. */
+    public function stated(): self
+    {
+        $stated = StatedOdds::of($this->remedy, $this->probability);
+        $share = $this->probability > 0.0 ? $stated / $this->probability : 0.0;
+
+        return new self(
+            $this->remedy,
+            $stated,
+            array_map(static fn(float $chance): float => $share * $chance, $this->faults),
+            $this->examples,
+            $this->cost,
+            $this->origins,
+        );
+    }
+
     /** The likeliest hypothesis that this remedy cures. */
     public function leading(): Hypothesis
     {

@@ -11,6 +11,7 @@ use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Diagnosis\Decision\Engine;
+use Ispira\Core\Diagnosis\Decision\StatedOdds;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\HypothesisList;
@@ -298,7 +299,7 @@ final readonly class TestCard
                     remedy: $remedy,
                     label: $this->words->remedy($remedy),
                     fault: $this->words->hypothesis($leading[$remedy]),
-                    probability: $share / $total,
+                    probability: StatedOdds::of($remedy, $share / $total),
                 );
             }
         }

@@ -10,6 +10,7 @@ use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Diagnosis\Decision\Engine;
 use Ispira\Core\Diagnosis\Decision\Money;
+use Ispira\Core\Diagnosis\Decision\StatedOdds;
 use Ispira\Core\Diagnosis\Inference\CaseFile;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
 use Ispira\Core\Diagnosis\Inference\Odds;
@@ -24,7 +25,6 @@ final class TrialJob
     private const MOST_TESTS = 25;
     private const MOST_REPLACEMENTS = 4;
     private const MOST_MAPS = 12;
-    private const SURE = 0.97;
 
     private int $tests = 0;
     private float $minutes = 0.0;
@@ -142,7 +142,7 @@ final class TrialJob
             $next =
                 $this->policy === Policy::Engine
                     ? $diagnosis->next->test ?? ($cause === null ? null : $this->circuit->tests[$cause->test])
-                    : ($diagnosis->suspects[0]->probability >= self::SURE
+                    : ($diagnosis->suspects[0]->probability >= StatedOdds::of($diagnosis->suspects[0]->remedy, Engine::SURE)
                         ? null
                         : array_shift($fixed));
             if (!($next instanceof Test)) {

@@ -81,7 +81,8 @@ final class ReferenceDiagnosisTest extends TestCase
             }
             foreach ($expected as $remedy => $chance) {
                 self::assertEqualsWithDelta(
-                    $chance,
+                    // In 2 % of jobs it is something that looks the same to every reading.
+                    0.98 * $chance + ($remedy === 'something-else' ? 0.02 : 0.0),
                     $stated[$remedy],
                     self::A_POINT,
                     "{$faulty[$number]->key}: $remedy",

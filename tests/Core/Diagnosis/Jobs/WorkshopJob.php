@@ -12,7 +12,7 @@ final readonly class WorkshopJob
     /**
      * @param string                           $heard     in each position of the control, in their order
      * @param array<string, float|string|null> $readings  by test, null for over range
-     * @param float                            $least     odds of the right part that are asked for
+     * @param float                            $least     odds of the right part that the readings have to weigh
      * @param list<string>                     $innocent  remedies that must be under seven in a hundred
      * @param array<string, string>            $machine   what is known of it
      */

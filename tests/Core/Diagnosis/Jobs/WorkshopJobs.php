@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Diagnosis\Jobs;
 
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
+use Ispira\Core\Diagnosis\Decision\StatedOdds;
 use Ispira\Core\Diagnosis\Inference\Judged;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -29,7 +30,7 @@ abstract class WorkshopJobs extends TestCase
         $diagnosis = self::diagnosed($job, false);
         $told = json_encode(\array_slice(self::odds($diagnosis), 0, 4), \JSON_THROW_ON_ERROR);
         self::assertContains($job->part, explode('+', $diagnosis->suspects[0]->remedy), $told);
-        self::assertGreaterThan($job->least, self::oddsWith($job->part, $diagnosis), $told);
+        self::assertGreaterThan(StatedOdds::of($job->part, $job->least), self::oddsWith($job->part, $diagnosis), $told);
         foreach ($job->innocent as $remedy) {
             self::assertLessThan(0.07, self::oddsWith($remedy, $diagnosis), "$remedy in $told");
         }
