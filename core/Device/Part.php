@@ -15,6 +15,13 @@ final readonly class Part
     /**
      * @param float $price   purchase price in the workshop's currency
      * @param float $minutes labour to replace it
+     * @param string|null $measuredBy key of the test that measures it by itself: what has its value on its label is
+     *     measured before it is named
      */
-    public function __construct(public string $key, public float $price, public float $minutes) {}
+    public function __construct(
+        public string $key,
+        public float $price,
+        public float $minutes,
+        public ?string $measuredBy = null,
+    ) {}
 }

@@ -231,13 +231,30 @@ final readonly class Engine
             return $values->separating($suspect->remedy, $opened, $progress->exhausted(), $listen);
         }
         if ($strength >= log(self::EVIDENT) || !$inDoubt) {
-            return null;
+            return $this->ownTest($circuit, $progress, $suspect, $values);
         }
 
         $all = array_fill_keys(array_keys($circuit->tests), true);
 
         return $values->separating($suspect->remedy, $opened, $all, $listen) ??
-            ($strongest === null ? null : $values->again($circuit->tests[$strongest], $opened));
+            ($strongest === null ? null : $values->asked($circuit->tests[$strongest], $opened));
+    }
+
+    /** The test that measures a part by itself, while it is not done. */
+    private function ownTest(
+        CircuitModel $circuit,
+        Progress $progress,
+        Suspect $suspect,
+        TestValues $values,
+    ): ?TestChoice {
+        foreach (explode('+', $suspect->remedy) as $part) {
+            $test = $circuit->tests[$circuit->parts[$part]->measuredBy ?? ''] ?? null;
+            if ($test !== null && !isset($progress->done()[$test->key]) && $values->canDo($test)) {
+                return $values->asked($test, $progress->opened());
+            }
+        }
+
+        return null;
     }
 
     private function misfit(CircuitModel $circuit, CaseFile $case, Belief $belief): ?Misfit

@@ -120,11 +120,11 @@ final class TestValues
     }
 
     /**
-     * A test taken once more, whose single reading a verdict would rest on.
+     * A test that a verdict asks for, whatever it tells: a single reading on which it would rest, or a part by itself.
      *
      * @param list<string> $opened places already reached
      */
-    public function again(Test $test, array $opened): TestChoice
+    public function asked(Test $test, array $opened): TestChoice
     {
         return $this->choice($test, $opened, $this->chance, true);
     }
@@ -224,7 +224,7 @@ final class TestValues
         );
     }
 
-    private function canDo(Test $test): bool
+    public function canDo(Test $test): bool
     {
         return $test->possible && $this->settings->allows($test);
     }

@@ -142,7 +142,8 @@ final class TrialJob
             $next =
                 $this->policy === Policy::Engine
                     ? $diagnosis->next->test ?? ($cause === null ? null : $this->circuit->tests[$cause->test])
-                    : ($diagnosis->suspects[0]->probability >= StatedOdds::of($diagnosis->suspects[0]->remedy, Engine::SURE)
+                    : ($diagnosis->suspects[0]->probability >=
+                    StatedOdds::of($diagnosis->suspects[0]->remedy, Engine::SURE)
                         ? null
                         : array_shift($fixed));
             if (!($next instanceof Test)) {

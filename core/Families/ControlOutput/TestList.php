@@ -87,6 +87,8 @@ final class TestList
             self::measure('secondary', 'off', 'R', '0', ['cabinet']),
             self::measure('secondary', 'call', 'R', '0', ['cabinet']),
             self::measure('secondary', 'all', 'R', '0', ['cabinet'], 2.0),
+            // What behind the fuse draws too much is away then, and a weak transformer is not.
+            self::measure('secondary-alone', 'fuse-out', 'R', '0', ['cabinet'], 1.5),
             self::measure('fused', 'call', 'fused', '0', ['cabinet']),
             self::measure('call-volts', 'call', 'call', '0', ['cabinet']),
             self::measure('output-loaded', 'call', 'out', '0', ['cabinet']),

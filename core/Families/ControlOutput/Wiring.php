@@ -56,6 +56,7 @@ final readonly class Wiring
             Element::resistor('board-load', 'R', '0', self::BOARD_OHMS),
             Element::resistor('other-loads', 'R', '0', Element::OPEN_OHMS),
             Element::resistor('fuse', 'R', 'fused', 0.03),
+            Element::resistor('drain', 'fused', '0', Element::OPEN_OHMS),
             Element::resistor('thermostat', 'fused', 'call', Element::OPEN_OHMS),
             Element::resistor('call-input', 'call', '0', 2200.0),
             Element::resistor('contact', 'fused', 'out', Element::OPEN_OHMS),
@@ -131,6 +132,7 @@ final readonly class Wiring
             new SetUp('all', 'all'),
             new SetUp('lifted', 'call', [$lifted], 'lifted'),
             new SetUp('idle', 'off', [$lifted], 'lifted'),
+            new SetUp('fuse-out', 'off', [Adjustment::opened('fuse')], 'fuse-out'),
             new SetUp('test-load', 'call', [$lifted, Adjustment::set('test-load.ohms', 33.0)], 'test-load'),
             new SetUp(
                 'known',

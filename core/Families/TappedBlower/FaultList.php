@@ -22,6 +22,9 @@ final readonly class FaultList
 {
     public const BROWN = ['fine' => 0.4, 'brown' => 0.35, 'burnt' => 0.25];
 
+    /** Capacitance beside the capacitor's own label. */
+    public const LABEL = 'capacitor-label';
+
     private const HOT = ['stops-hot' => ['keeps' => 0.1, 'stops' => 0.9]];
 
     public function __construct(private TappedMotor $motor, private Wiring $wiring) {}
@@ -34,6 +37,9 @@ final readonly class FaultList
         return [
             new Observation('look-board', ['fine' => 0.93, 'brown' => 0.05, 'burnt' => 0.02]),
             new Observation('look-capacitor', ['fine' => 0.93, 'swollen' => 0.05, 'leaks' => 0.02]),
+            ...$this->motor->capacitorKnown()
+                ? []
+                : [new Observation(self::LABEL, ['fits' => 0.92, 'under' => 0.07, 'far-under' => 0.01])],
             new Observation('taps-diagram', ['fits' => 0.97, 'moved' => 0.03]),
             new Observation('spin', ['free' => 0.95, 'gritty' => 0.04, 'locked' => 0.01]),
             new Observation('look-wheel', ['clean' => 0.9, 'debris' => 0.01, 'clogged' => 0.09]),
@@ -70,7 +76,7 @@ final readonly class FaultList
     {
         return [
             new Part('board', 210.0, 50.0),
-            new Part('capacitor', 14.0, 15.0),
+            new Part('capacitor', 14.0, 15.0, $this->motor->capacitorKnown() ? 'microfarads' : self::LABEL),
             new Part('motor', 260.0, 90.0),
             new Part('tap-wires', 0.0, 12.0),
             new Part('wires', 8.0, 30.0),
@@ -225,7 +231,7 @@ final readonly class FaultList
                 'capacitor',
                 0.14,
                 Severity::scaling('capacitor.microfarads', 0.06, 0.9, 5),
-                $swollen + Mechanical::noise(['hum' => 0.2]),
+                $swollen + $this->label(0.015, 0.5) + Mechanical::noise(['hum' => 0.2]),
                 element: 'capacitor',
             ),
             new Fault(
@@ -234,7 +240,7 @@ final readonly class FaultList
                 'capacitor',
                 0.09,
                 Severity::only(Adjustment::opened('capacitor')),
-                $swollen + $hum,
+                $swollen + $this->label(0.01, 0.03) + $hum,
                 element: 'capacitor',
             ),
             new Fault(
@@ -243,10 +249,22 @@ final readonly class FaultList
                 'capacitor',
                 0.03,
                 Severity::limiting('capacitor.leakOhms', 0.05, 30.0, 2),
-                $swollen + $hum,
+                $swollen + $this->label(0.02, 0.04) + $hum,
                 element: 'capacitor',
             ),
         ];
+    }
+
+    /**
+     * What a meter shows beside the capacitor's own label, where the rating was not typed.
+     *
+     * @return array<string, array<string, float>>
+     */
+    private function label(float $fits, float $under): array
+    {
+        return $this->motor->capacitorKnown()
+            ? []
+            : [self::LABEL => ['fits' => $fits, 'under' => $under, 'far-under' => 1.0 - $fits - $under]];
     }
 
     /** @return list<Fault> */

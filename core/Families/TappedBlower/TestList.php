@@ -215,7 +215,24 @@ final readonly class TestList
                 ['capacitance'],
                 ['rated' => number_format($this->motor->microfarads(), 1)],
             ),
+            ...$this->motor->capacitorKnown() ? [] : [self::againstItsLabel()],
         ];
+    }
+
+    /** Where the rating was not typed, who holds the capacitor still reads it. */
+    private static function againstItsLabel(): Test
+    {
+        return new Test(
+            FaultList::LABEL,
+            FaultList::LABEL,
+            'dead',
+            Probe::observation(FaultList::LABEL),
+            1.2,
+            ['panel', 'capacitor-off'],
+            [],
+            ['capacitance'],
+            contact: Contact::Probes,
+        );
     }
 
     /** @return list<Test> */

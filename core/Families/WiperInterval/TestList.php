@@ -192,6 +192,20 @@ final readonly class TestList
             [],
             ['supply'],
         );
+        foreach (['speed', 'high'] as $wire) {
+            // Whatever is on a wire that ends at its plug was not sent by the stalk.
+            $tests[] = new Test(
+                "$wire-stray",
+                'stray-volts',
+                'stalk-off',
+                Probe::volts("$wire-pin", '0'),
+                1.5,
+                ['module-plug', 'stalk'],
+                ['column', 'no-lamp'],
+                ['meter'],
+                ['wire' => $wire],
+            );
+        }
         $tests[] = new Test(
             'wire-ohms',
             'wire-ohms',

@@ -72,6 +72,8 @@ final readonly class Wiring
             $r('speed-plug', 'speed-pin', 'speed-in', 0.05),
             $r('high-plug', 'high-pin', 'high-in', 0.05),
             $r('speed-grounded', 'speed-pin', '0', self::OPEN),
+            $r('speed-fed', 'fed', 'speed-pin', self::OPEN),
+            $r('high-fed', 'fed', 'high-pin', self::OPEN),
             $r('known-load', 'speed-pin', '0', self::OPEN),
             Element::source('bench-supply', 'bench', '0', 0.0, 0.5),
             $r('bench-lead', 'bench', 'speed-in', self::OPEN),
@@ -218,6 +220,12 @@ final readonly class Wiring
                 PositionKind::Runs,
             );
         }
+        $setUps[] = new SetUp(
+            'stalk-off',
+            'off',
+            [Adjustment::opened('stalk-feed'), Adjustment::opened('speed-wire'), Adjustment::opened('high-wire')],
+            'stalk-off',
+        );
         $setUps[] = new SetUp('wire-out', 'off', [...$unplugged, Adjustment::opened('setting')], 'wire-out');
         $setUps[] = new SetUp(
             'module-out',
