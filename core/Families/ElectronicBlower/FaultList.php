@@ -283,6 +283,15 @@ final readonly class FaultList
                 element: 'motor',
             ),
             new Fault(
+                'wheel-jammed',
+                'wheel-jammed',
+                'wheel',
+                0.012,
+                Severity::only(Adjustment::set('motor.frictionTorque', 1e6)),
+                ['look-wheel' => ['clean' => 0.05, 'debris' => 0.92, 'clogged' => 0.03]] + $spin(0.02, 0.08, 0.9),
+                element: 'motor',
+            ),
+            new Fault(
                 'air-blocked',
                 'air-blocked',
                 'wheel',

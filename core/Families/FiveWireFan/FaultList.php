@@ -172,6 +172,15 @@ final class FaultList
                     Mechanical::noise(['rub' => 0.3, 'rumble' => 0.3]),
                 element: 'motor',
             ),
+            new Fault(
+                'wheel-jammed',
+                'wheel-jammed',
+                'wheel',
+                0.012,
+                Severity::only(Adjustment::set('motor.frictionTorque', 1e6)),
+                ['look-wheel' => ['clean' => 0.05, 'debris' => 0.85, 'clogged' => 0.1]] + $spin(0.02, 0.08, 0.9),
+                element: 'motor',
+            ),
         ];
     }
 

@@ -322,6 +322,19 @@ final readonly class FaultList
                 element: 'motor',
             ),
             new Fault(
+                'wheel-jammed',
+                'wheel-jammed',
+                'wheel',
+                0.012,
+                [new Severity([$seized, self::broken('fuse')], share: 0.3), new Severity([$seized], share: 0.7)],
+                [
+                    'look-wheel' => ['clean' => 0.05, 'debris' => 0.92, 'clogged' => 0.03],
+                    'spin' => ['free' => 0.02, 'gritty' => 0.08, 'locked' => 0.9],
+                    'spin-bare' => ['free' => 0.95, 'gritty' => 0.04, 'locked' => 0.01],
+                ],
+                element: 'motor',
+            ),
+            new Fault(
                 'air-blocked',
                 'air-blocked',
                 'wheel',

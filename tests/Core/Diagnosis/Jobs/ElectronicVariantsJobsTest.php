@@ -29,7 +29,14 @@ final class ElectronicVariantsJobsTest extends WorkshopJobs
         yield 'own electronics: dead with everything at its plug' => [
             new WorkshopJob(
                 'right right dead dead dead dead dead',
-                ['lamp' => 'bright', 'command@5' => 90.0, 'look-module-plug' => 'fine', 'inject-full' => 'dead'],
+                [
+                    'lamp' => 'bright',
+                    'command@5' => 90.0,
+                    'look-module-plug' => 'fine',
+                    'inject-full' => 'dead',
+                    'wiggle-module-plug' => 'steady',
+                    'look-wheel' => 'clean',
+                ],
                 'assembly',
                 0.9,
                 ['controller', 'fuse', 'feed-wire'],

@@ -106,7 +106,7 @@ final class FiveWireFanJobsTest extends WorkshopJobs
         yield 'locked' => [
             new WorkshopJob(
                 self::DEAD,
-                ['spin' => 'locked', 'vm-unplugged' => 321.0, 'vcc-unplugged' => 15.1],
+                ['spin' => 'locked', 'look-wheel' => 'clean', 'vm-unplugged' => 321.0, 'vcc-unplugged' => 15.1],
                 'motor',
                 0.85,
                 ['board', 'cable'],
@@ -130,6 +130,12 @@ final class FiveWireFanJobsTest extends WorkshopJobs
                 ['board', 'cable', 'wheel'],
                 ['supply' => '155'],
             ),
+        ];
+        yield 'locked by a twig between the blades' => [
+            new WorkshopJob(self::DEAD, ['spin' => 'locked', 'look-wheel' => 'debris'], 'wheel', 0.8, [
+                'board',
+                'cable',
+            ]),
         ];
     }
 }

@@ -28,7 +28,7 @@ final class FlueFanJobsTest extends WorkshopJobs
         yield 'dead, seized' => [
             new WorkshopJob(
                 'right dead',
-                ['spin' => 'locked', 'fan-volts@full' => 230.0, 'ohms-fast' => 62.0],
+                ['spin' => 'locked', 'look-wheel' => 'clean', 'fan-volts@full' => 230.0, 'ohms-fast' => 62.0],
                 'fan',
                 0.9,
                 ['control', 'limit', 'fuse'],
@@ -133,6 +133,15 @@ final class FlueFanJobsTest extends WorkshopJobs
                 0.7,
                 ['fan', 'fuse', 'limit'],
                 ['speeds' => '2'],
+            ),
+        ];
+        yield 'dead, a nest in the wheel' => [
+            new WorkshopJob(
+                'right dead',
+                ['spin' => 'locked', 'look-wheel' => 'debris', 'fan-volts@full' => 230.0],
+                'wheel',
+                0.7,
+                ['control', 'limit', 'fuse'],
             ),
         ];
     }

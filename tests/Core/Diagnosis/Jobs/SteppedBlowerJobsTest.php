@@ -193,5 +193,14 @@ final class SteppedBlowerJobsTest extends WorkshopJobs
                 ['supply' => '24'],
             ),
         ];
+        yield 'dead in all, a leaf jams the wheel and the bare shaft is free' => [
+            new WorkshopJob(
+                'right right dead dead dead dead',
+                ['spin' => 'locked', 'spin-bare' => 'free', 'look-wheel' => 'debris'],
+                'wheel',
+                0.9,
+                ['motor', 'relay', 'ground-wire'],
+            ),
+        ];
     }
 }

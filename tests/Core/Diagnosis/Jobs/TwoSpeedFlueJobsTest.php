@@ -55,7 +55,13 @@ final class TwoSpeedFlueJobsTest extends WorkshopJobs
         yield 'two speeds: seized' => [
             new WorkshopJob(
                 'right dead dead',
-                ['proves' => 'waits', 'spin' => 'locked', 'noise' => 'hum', 'fan-volts@full' => 229.0],
+                [
+                    'proves' => 'waits',
+                    'spin' => 'locked',
+                    'look-wheel' => 'clean',
+                    'noise' => 'hum',
+                    'fan-volts@full' => 229.0,
+                ],
                 'fan',
                 0.95,
                 ['fuse', 'control', 'limit'],
