@@ -4,19 +4,32 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Reading;
 
+use Ispira\Core\Circuit\ElementType;
+use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Quantity;
 
 /**
- * What a meter shows between two places that nothing feeds, where live wires of alternating current run beside them.
+ * What a meter shows between two places that nothing feeds, with live wires beside them.
  *
- * Nobody reads 0.00 V there: tenths of a volt are as good as nothing. Where current is driven, however little of it,
- * the wires are no aerial.
+ * Nobody reads 0.00 V there: beside alternating current wires are aerials, and on direct current charge is left, and a
+ * meter of 10 MΩ finds every damp surface. Tenths of a volt are as good as nothing. Where current is driven, however
+ * little of it, the reading is that of the circuit.
  */
-final class PickUp
+final readonly class PickUp
 {
-    /** Standard deviation of what is picked up, in V; and the share of dead places where it is nothing at all. */
-    public const VOLTS = 0.5;
-    private const NOTHING = 0.5;
+    /**
+     * Standard deviation of what is picked up, in V: beside mains, rectified or not, or 24 V of a transformer, and in a
+     * vehicle. Estimates.
+     */
+    private const BESIDE_MAINS = 0.5;
+    private const IN_A_VEHICLE = 0.1;
+
+    /** Direct voltage from which a circuit is fed by rectified mains, in V. */
+    private const RECTIFIED_FROM = 60.0;
+
+    /** Share of dead places where it is nothing at all. */
+    private const NOTHING_BESIDE_MAINS = 0.5;
+    private const NOTHING_IN_A_VEHICLE = 0.9;
 
     /**
      * Under which nothing drives a current at all, in V: a good contact that carries any loses more. And under which a
@@ -32,12 +45,33 @@ final class PickUp
     /** Area under one half of a normal curve of deviation 1 and height 1. */
     private const HALF = 1.2533141373155;
 
-    private function __construct() {}
+    /**
+     * @param float $volts   standard deviation of what is picked up
+     * @param float $nothing share of dead places where it is nothing at all
+     * @param bool  $signed  whether it may be of either sign
+     */
+    private function __construct(public float $volts, private float $nothing, private bool $signed) {}
+
+    /** What is picked up in a circuit. */
+    public static function in(Netlist $netlist): self
+    {
+        if ($netlist->alternates()) {
+            return new self(self::BESIDE_MAINS, self::NOTHING_BESIDE_MAINS, false);
+        }
+        $highest = 0.0;
+        foreach ($netlist->elements as $element) {
+            $highest = $element->type === ElementType::Source ? max($highest, $element->parameters['volts']) : $highest;
+        }
+
+        return $highest > self::RECTIFIED_FROM
+            ? new self(self::BESIDE_MAINS, self::NOTHING_BESIDE_MAINS, true)
+            : new self(self::IN_A_VEHICLE, self::NOTHING_IN_A_VEHICLE, true);
+    }
 
     /** Whether what was read may have been picked up at all. */
-    public static function mayBe(float $volts): bool
+    public function mayBe(float $volts): bool
     {
-        return abs($volts) < self::AT_MOST * self::VOLTS;
+        return abs($volts) < self::AT_MOST * $this->volts;
     }
 
     /**
@@ -59,9 +93,9 @@ final class PickUp
      * @param float $nothing from 0 to 1, by chance
      * @param float $normal  by chance, of deviation 1
      */
-    public static function drawn(float $nothing, float $normal): float
+    public function drawn(float $nothing, float $normal): float
     {
-        return $nothing < self::NOTHING ? 0.0 : self::VOLTS * abs($normal);
+        return $nothing < $this->nothing ? 0.0 : $this->volts * ($this->signed ? $normal : abs($normal));
     }
 
     /**
@@ -69,10 +103,11 @@ final class PickUp
      *
      * @param float $ofMeter density by the meter alone, for each V
      */
-    public static function density(float $volts, float $ofMeter): float
+    public function density(float $volts, float $ofMeter): float
     {
-        $z = $volts / self::VOLTS;
+        $z = $volts / $this->volts;
+        $area = ($this->signed ? 2.0 : 1.0) * self::HALF * $this->volts;
 
-        return self::NOTHING * $ofMeter + ((1.0 - self::NOTHING) * exp(-0.5 * $z * $z)) / (self::VOLTS * self::HALF);
+        return $this->nothing * $ofMeter + ((1.0 - $this->nothing) * exp(-0.5 * $z * $z)) / $area;
     }
 }

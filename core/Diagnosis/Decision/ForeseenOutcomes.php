@@ -16,7 +16,6 @@ use Ispira\Core\Diagnosis\Inference\Predictions;
 use Ispira\Core\Diagnosis\Inference\ReadingScale;
 use Ispira\Core\Diagnosis\Inference\SomethingElse;
 use Ispira\Core\Reading\MeterAccuracy;
-use Ispira\Core\Reading\PickUp;
 
 /**
  * What a test that is only thought of may show under each suspect.
@@ -317,7 +316,7 @@ final readonly class ForeseenOutcomes
         $quantity = $test->probe->quantity;
         $shown = ReadingScale::from($quantity, $mean);
         $own = $this->predictions->picksUp($test, $mean)
-            ? 0.5 * ReadingScale::to($quantity, 2.0 * PickUp::VOLTS)
+            ? 0.5 * ReadingScale::to($quantity, 2.0 * $this->predictions->pickUp->volts)
             : MeterAccuracy::spread($quantity, $shown) * ReadingScale::slope($quantity, $shown);
 
         return [$mean, sqrt($variance + $own * $own)];

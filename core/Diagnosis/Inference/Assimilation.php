@@ -6,7 +6,6 @@ namespace Ispira\Core\Diagnosis\Inference;
 
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Reading\MeterAccuracy;
-use Ispira\Core\Reading\PickUp;
 
 /**
  * Numbers that were measured, weighed together under one hypothesis.
@@ -164,9 +163,12 @@ final readonly class Assimilation
         $slope = ReadingScale::slope($quantity, $value);
         $own = MeterAccuracy::spread($quantity, $value) * $measurement->widening * $slope;
         $place = ReadingScale::to($quantity, $value);
-        if (PickUp::mayBe($value) && $predictions->picksUp($measurement->test, $expected->mean, $few)) {
+        if ($predictions->pickUp->mayBe($value) && $predictions->picksUp($measurement->test, $expected->mean, $few)) {
             // What is picked up tells of nothing else: it fits as well as it is frequent.
-            $density = PickUp::density($value, $slope * Likelihood::normalDensity($place, $expected->mean, $own));
+            $density = $predictions->pickUp->density(
+                $value,
+                $slope * Likelihood::normalDensity($place, $expected->mean, $own),
+            );
             [$place, $own] = [$expected->mean, max($own, $slope / ($density * Likelihood::ROOT_TAU))];
         }
 

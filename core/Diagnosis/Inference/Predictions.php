@@ -36,7 +36,7 @@ final class Predictions
 
     private readonly bool $switches;
 
-    private readonly bool $alternates;
+    public readonly PickUp $pickUp;
 
     /** @var array<string, list<SolvedState>> one a draw, by hypothesis and set-up */
     private array $points = [];
@@ -69,7 +69,7 @@ final class Predictions
         $this->simulator = new Simulator($circuit);
         $this->machines = new DrawnMachines($circuit, $this->simulator);
         $this->switches = $circuit->netlist->switches();
-        $this->alternates = $circuit->netlist->alternates();
+        $this->pickUp = PickUp::in($circuit->netlist);
     }
 
     /**
@@ -148,7 +148,7 @@ final class Predictions
         $volts = static fn(float $place): float => ReadingScale::from($test->probe->quantity, $place);
         $sound = fn(): float => $volts($this->expected($this->sound, $test, $few)->mean);
 
-        return $this->alternates && PickUp::mayBeAt($test->probe->quantity, $volts($place), $sound);
+        return PickUp::mayBeAt($test->probe->quantity, $volts($place), $sound);
     }
 
     /**

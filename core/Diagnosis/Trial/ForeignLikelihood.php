@@ -184,20 +184,22 @@ final readonly class ForeignLikelihood
         if ($unopened) {
             $fits *= 1.0 - ForeignMachine::NOT_OPENED;
         }
-        if ($this->alternates && ForeignMachine::isIdle($test, $shown, $machine, $this->sound)) {
+        if (ForeignMachine::isIdle($test, $shown, $machine, $this->sound)) {
             $fits =
-                (1.0 - ForeignMachine::PICKS_UP) * $fits + ForeignMachine::PICKS_UP * self::pickedUp($reading->value);
+                (1.0 - ForeignMachine::PICKS_UP) * $fits + ForeignMachine::PICKS_UP * $this->pickedUp($reading->value);
         }
 
         return (1.0 - ForeignMachine::SLIPS) * $fits + ForeignMachine::SLIPS * $slip;
     }
 
     /** Density of so many volts at an idle place. */
-    private static function pickedUp(float $volts): float
+    private function pickedUp(float $volts): float
     {
-        return $volts > 0.0 && $volts < ForeignMachine::PICKED_UP
-            ? 0.5 / sqrt($volts * ForeignMachine::PICKED_UP)
-            : 0.0;
+        $most = $this->alternates ? ForeignMachine::PICKED_UP : ForeignMachine::PICKED_UP_DIRECT;
+        $size = $this->alternates ? $volts : abs($volts);
+        $signs = $this->alternates ? 1.0 : 2.0;
+
+        return $size > 0.0 && $size < $most ? 0.5 / sqrt($size * $most) / $signs : 0.0;
     }
 
     /** Density of a number that was read at another test. */

@@ -39,9 +39,13 @@ final class ForeignMachine
     public const DEAD_UNDER = 0.06;
     public const EAR = 0.015;
 
-    /** Share of idle places beside alternating current that pick something up, and the most; mostly it is far less. */
+    /**
+     * Share of idle places that pick something up, and the most beside alternating current and, of either sign, on
+     * direct current; mostly it is far less.
+     */
     public const PICKS_UP = 0.6;
     public const PICKED_UP = 1.2;
+    public const PICKED_UP_DIRECT = 0.3;
     public const DRIVEN_FROM = 2e-4;
     public const LIVE_FROM = 5.0;
     public const CUT_OFF_UNDER = 0.03;
@@ -160,16 +164,19 @@ final class ForeignMachine
         if ($test->probe->electronics && $number > self::ELECTRONICS_FROM && $this->chance->happens(self::NOT_OPENED)) {
             return \INF;
         }
-        if (
-            $this->alternates &&
-            self::isIdle($test, $number, $this->machine, $this->sound) &&
-            $this->chance->happens(self::PICKS_UP)
-        ) {
-            $number += self::PICKED_UP * $this->chance->between(0.0, 1.0) ** 2;
+        if (self::isIdle($test, $number, $this->machine, $this->sound) && $this->chance->happens(self::PICKS_UP)) {
+            $number += $this->mostPickedUp() * $this->chance->between(0.0, 1.0) ** 2;
         }
 
         return $number * (1.0 + $this->off) +
             self::METER_NOISE * $this->chance->normal() * MeterAccuracy::spread($quantity, $number);
+    }
+
+    private function mostPickedUp(): float
+    {
+        return $this->alternates
+            ? self::PICKED_UP
+            : ($this->chance->happens(0.5) ? 1.0 : -1.0) * self::PICKED_UP_DIRECT;
     }
 
     /** Whether nothing drives a voltage that is measured. */

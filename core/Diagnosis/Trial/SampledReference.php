@@ -39,7 +39,7 @@ final class SampledReference
     /** @var list<array{0: float, 1: float}> of each machine: deviations of the degrees of a first and a second fault */
     private array $degrees = [];
 
-    private readonly bool $alternates;
+    private readonly PickUp $pickUp;
 
     /** @param float $scale supply of the circuit over that of a 12 V system */
     public function __construct(
@@ -48,7 +48,7 @@ final class SampledReference
         int $draws,
         private readonly float $scale,
     ) {
-        $this->alternates = $circuit->netlist->alternates();
+        $this->pickUp = PickUp::in($circuit->netlist);
         $any = OneMachine::asDeclared($circuit);
         $ofWide = 1.0 / self::WIDE_EVERY;
         for ($draw = 0; $draw < $draws; ++$draw) {
@@ -153,9 +153,9 @@ final class SampledReference
             ReadingScale::to($quantity, $shown),
             $own,
         );
-        $idle = $this->alternates && PickUp::mayBe($reading->value);
+        $idle = $this->pickUp->mayBe($reading->value);
         if ($idle && PickUp::mayBeAt($quantity, $shown, static fn(): float => $machine->shows($test, $sound))) {
-            $fits = PickUp::density($reading->value, $slope * $fits) / $slope;
+            $fits = $this->pickUp->density($reading->value, $slope * $fits) / $slope;
         }
 
         return (1.0 - $reading->slip()) * $fits + $slip;

@@ -218,8 +218,11 @@ final class SimulatedUnit
             }
             $shown = $seen + $this->chance->normal() * MeterAccuracy::spread($test->probe->quantity, $seen);
             $sound = fn(): float => $this->machine->shows($test, $this->sound);
-            if ($this->circuit->netlist->alternates() && PickUp::mayBeAt($test->probe->quantity, $seen, $sound)) {
-                $shown += PickUp::drawn($this->chance->between(0.0, 1.0), $this->chance->normal());
+            if (PickUp::mayBeAt($test->probe->quantity, $seen, $sound)) {
+                $shown += PickUp::in($this->circuit->netlist)->drawn(
+                    $this->chance->between(0.0, 1.0),
+                    $this->chance->normal(),
+                );
             }
 
             // No meter shows less than nothing of these.

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core\Measurement;
 
+use Ispira\Core\Device\FamilyRegistry;
 use Ispira\Core\Device\Quantity;
 use Ispira\Core\Kernel\RandomSource;
 use Ispira\Core\Reading\PickUp;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /**
- * Nobody reads 0.00 V beside live wires of alternating current.
+ * Nobody reads 0.00 V beside live wires.
  */
 final class PickUpTest extends TestCase
 {
@@ -38,39 +40,64 @@ final class PickUpTest extends TestCase
         return static fn(): float => $volts;
     }
 
-    public function testTenthsOfAVoltArePickedUpAndNoTens(): void
+    /** @return iterable<string, array{0: string, 1: float, 2: float, 3: bool}> */
+    public static function circuits(): iterable
     {
-        foreach ([0.0, 0.2, 0.6, 1.5] as $volts) {
-            self::assertTrue(PickUp::mayBe($volts));
+        yield 'mains' => ['tapped-blower', 0.5, 0.5, false];
+        yield '24 V of a transformer' => ['control-output', 0.5, 0.5, false];
+        yield 'rectified mains' => ['five-wire-fan', 0.5, 0.5, true];
+        yield 'a vehicle' => ['stepped-blower', 0.1, 0.9, true];
+    }
+
+    private static function of(string $family): PickUp
+    {
+        $one = FamilyRegistry::shipped()->get($family);
+
+        return PickUp::in($one->circuit($one->parameters()->read([]))->netlist);
+    }
+
+    #[DataProvider('circuits')]
+    public function testLittleIsPickedUpAndNoTens(string $family, float $deviation, float $none, bool $signed): void
+    {
+        $pickUp = self::of($family);
+        self::assertSame($deviation, $pickUp->volts);
+        foreach ([0.0, 0.4, 1.2, 3.0] as $times) {
+            self::assertTrue($pickUp->mayBe($times * $deviation));
+            self::assertTrue($pickUp->mayBe(-$times * $deviation));
         }
-        self::assertFalse(PickUp::mayBe(12.0));
-        self::assertGreaterThan(PickUp::density(1.0, 0.0), PickUp::density(0.3, 0.0));
-        self::assertGreaterThan(PickUp::density(2.0, 0.0), PickUp::density(1.0, 0.0));
+        self::assertFalse($pickUp->mayBe(12.0));
+        self::assertGreaterThan($pickUp->density(2.0 * $deviation, 0.0), $pickUp->density(0.6 * $deviation, 0.0));
+        self::assertGreaterThan($pickUp->density(4.0 * $deviation, 0.0), $pickUp->density(2.0 * $deviation, 0.0));
     }
 
     /** By the trapezium rule, over all that may be read; the meter's own part is given as a narrow triangle. */
-    public function testItsDensityAddsUpToOne(): void
+    #[DataProvider('circuits')]
+    public function testItsDensityAddsUpToOne(string $family, float $deviation, float $none, bool $signed): void
     {
+        $pickUp = self::of($family);
         $sum = 0.0;
-        $step = 0.0005;
-        for ($volts = 0.0; $volts < 4.0; $volts += $step) {
-            $meter = max(0.0, 1.0 - $volts / 0.05) * 40.0;
-            $sum += $step * PickUp::density($volts, $meter);
+        $step = $deviation / 1000.0;
+        for ($volts = $signed ? -8.0 * $deviation : 0.0; $volts < 8.0 * $deviation; $volts += $step) {
+            $meter = max(0.0, 1.0 - abs($volts) / (0.1 * $deviation)) * (($signed ? 10.0 : 20.0) / $deviation);
+            $sum += $step * $pickUp->density($volts, $meter);
         }
         self::assertEqualsWithDelta(1.0, $sum, 0.01);
     }
 
-    public function testWhatIsDrawnHasThatDensity(): void
+    #[DataProvider('circuits')]
+    public function testWhatIsDrawnHasThatDensity(string $family, float $deviation, float $none, bool $signed): void
     {
+        $pickUp = self::of($family);
         $chance = new RandomSource(3);
-        $nothing = $little = 0;
+        $nothing = $little = $below = 0;
         for ($n = 0; $n < 4000; ++$n) {
-            $volts = PickUp::drawn($chance->between(0.0, 1.0), $chance->normal());
-            self::assertGreaterThanOrEqual(0.0, $volts);
+            $volts = $pickUp->drawn($chance->between(0.0, 1.0), $chance->normal());
             $nothing += $volts === 0.0 ? 1 : 0;
-            $little += $volts > 0.0 && $volts < PickUp::VOLTS ? 1 : 0;
+            $little += $volts !== 0.0 && abs($volts) < $deviation ? 1 : 0;
+            $below += $volts < 0.0 ? 1 : 0;
         }
-        self::assertEqualsWithDelta(0.5, $nothing / 4000, 0.03);
-        self::assertEqualsWithDelta(0.5 * 0.683, $little / 4000, 0.03, 'within one deviation');
+        self::assertEqualsWithDelta($none, $nothing / 4000, 0.03);
+        self::assertEqualsWithDelta((1.0 - $none) * 0.683, $little / 4000, 0.03, 'within one deviation');
+        self::assertEqualsWithDelta($signed ? 0.5 * (1.0 - $none) : 0.0, $below / 4000, 0.03, 'under nothing');
     }
 }

@@ -56,9 +56,9 @@ final class LiveWireJobsTest extends WorkshopJobs
                 [],
             ),
         ];
-        yield 'high dead alone, volts out of the stalk and none at the module' => [
+        yield 'high no faster than low, volts out of the stalk and none at the module' => [
             new WorkshopJob(
-                'right right right right right right right dead',
+                'right right right right right right right slow',
                 ['high-out' => 12.5, 'high-volts@high' => 0.0, 'high-stray' => 0.0],
                 'stalk-wire',
                 0.8,

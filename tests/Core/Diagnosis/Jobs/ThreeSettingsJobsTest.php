@@ -66,13 +66,13 @@ final class ThreeSettingsJobsTest extends WorkshopJobs
                 ['settings' => '3'],
             ),
         ];
-        yield 'three settings: low and intervals dead, high good, the speed wire lies at ground' => [
+        yield 'three settings: everything dead, the fuse blown, the speed wire lies at ground' => [
             new WorkshopJob(
-                'right dead dead dead dead right',
-                ['stalk-feed' => 12.5, 'speed-out' => 0.0, 'alone-full' => 'right', 'wire-ohms' => 0.4],
+                'right dead dead dead dead dead',
+                ['fuse-in' => 12.5, 'fuse-out' => 0.0, 'wire-ohms' => 0.4],
                 'stalk-wire',
                 0.9,
-                ['fuse', 'motor', 'ground-wire'],
+                ['module', 'motor', 'ground-wire'],
                 ['settings' => '3'],
             ),
         ];

@@ -71,9 +71,9 @@ final class WiperIntervalJobsTest extends WorkshopJobs
                 ['module', 'fuse', 'motor'],
             ),
         ];
-        yield 'high dead, low good: volts leave the stalk and never come' => [
+        yield 'high no faster than low: volts leave the stalk and never come' => [
             new WorkshopJob(
-                'right right right right right right right dead',
+                'right right right right right right right slow',
                 ['high-volts@high' => 0.0, 'high-out' => 12.4],
                 'stalk-wire',
                 0.85,
