@@ -268,6 +268,11 @@ final readonly class FaultList
             Severity::scaling('fast.fanTorque', $torque, 0.97, 3),
         );
 
+        $jams = [
+            'look-wheel' => ['clean' => 0.05, 'debris' => 0.8, 'clogged' => 0.15],
+            'spin' => ['free' => 0.02, 'gritty' => 0.08, 'locked' => 0.9],
+        ];
+
         return [
             new Fault(
                 'wheel-corroded',
@@ -296,10 +301,7 @@ final readonly class FaultList
                 'wheel',
                 0.02,
                 Severity::only(Adjustment::set('fast.frictionTorque', 50.0)),
-                self::NOT_PROVEN + ['look-wheel' => ['clean' => 0.05, 'debris' => 0.8, 'clogged' => 0.15]] + [
-                    'spin' => ['free' => 0.02, 'gritty' => 0.08, 'locked' => 0.9],
-                ] +
-                    Mechanical::noise(['hum' => 0.8]),
+                self::NOT_PROVEN + $jams + Mechanical::noise(['hum' => 0.8]),
                 element: 'fast',
             ),
             new Fault(
