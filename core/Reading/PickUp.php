@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Reading;
 
-use Ispira\Core\Circuit\ElementType;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Quantity;
 
@@ -18,18 +17,13 @@ use Ispira\Core\Device\Quantity;
 final readonly class PickUp
 {
     /**
-     * Standard deviation of what is picked up, in V: beside mains, rectified or not, or 24 V of a transformer, and in a
-     * vehicle. Estimates.
+     * Standard deviation of what is picked up, in V, beside alternating current and on direct current; and the share of
+     * dead places where it is nothing at all. Estimates.
      */
-    private const BESIDE_MAINS = 0.5;
-    private const IN_A_VEHICLE = 0.1;
-
-    /** Direct voltage from which a circuit is fed by rectified mains, in V. */
-    private const RECTIFIED_FROM = 60.0;
-
-    /** Share of dead places where it is nothing at all. */
-    private const NOTHING_BESIDE_MAINS = 0.5;
-    private const NOTHING_IN_A_VEHICLE = 0.9;
+    private const ALTERNATING = 0.5;
+    private const DIRECT = 0.15;
+    private const NOTHING_ALTERNATING = 0.5;
+    private const NOTHING_DIRECT = 0.9;
 
     /**
      * Under which nothing drives a current at all, in V: a good contact that carries any loses more. And under which a
@@ -55,17 +49,15 @@ final readonly class PickUp
     /** What is picked up in a circuit. */
     public static function in(Netlist $netlist): self
     {
-        if ($netlist->alternates()) {
-            return new self(self::BESIDE_MAINS, self::NOTHING_BESIDE_MAINS, false);
-        }
-        $highest = 0.0;
-        foreach ($netlist->elements as $element) {
-            $highest = $element->type === ElementType::Source ? max($highest, $element->parameters['volts']) : $highest;
-        }
+        return $netlist->alternates()
+            ? new self(self::ALTERNATING, self::NOTHING_ALTERNATING, false)
+            : new self(self::DIRECT, self::NOTHING_DIRECT, true);
+    }
 
-        return $highest > self::RECTIFIED_FROM
-            ? new self(self::BESIDE_MAINS, self::NOTHING_BESIDE_MAINS, true)
-            : new self(self::IN_A_VEHICLE, self::NOTHING_IN_A_VEHICLE, true);
+    /** Deviation to which readings of dead places are foreseen, in V: as much as is picked up, less where it is rare. */
+    public function foreseen(): float
+    {
+        return $this->volts * sqrt(2.0 * (1.0 - $this->nothing));
     }
 
     /** Whether what was read may have been picked up at all. */

@@ -86,12 +86,12 @@ final readonly class Engine
             $misfit === null &&
             $case->standing() !== [] &&
             $this->canBeStated($suspects[0])
-                ? $this->verdict($circuit, $progress, $suspects[0])
+                ? $this->verdict($circuit, $progress, $suspects[0], self::stated($case, $suspects[0]))
                 : null;
         $evidence->predictions->keep();
 
         return new Diagnosis(
-            array_map(static fn(Suspect $s): Suspect => $s->stated(), $suspects),
+            array_map(static fn(Suspect $s): Suspect => self::stated($case, $s), $suspects),
             $next,
             array_values(array_filter($choices, static fn(TestChoice $c): bool => $c !== $next)),
             $verdict,
@@ -206,6 +206,12 @@ final readonly class Engine
         return array_values($telling)[0] ?? null;
     }
 
+    /** With the odds that may be stated; what is only supposed is supposed for certain. */
+    private static function stated(CaseFile $case, Suspect $suspect): Suspect
+    {
+        return $case->supposed === null ? $suspect->stated() : $suspect;
+    }
+
     /** Whether a suspect is sure enough to be named, and is something that can be. */
     private function canBeStated(Suspect $suspect): bool
     {
@@ -237,7 +243,7 @@ final readonly class Engine
         $all = array_fill_keys(array_keys($circuit->tests), true);
 
         return $values->separating($suspect->remedy, $opened, $all, $listen) ??
-            ($strongest === null ? null : $values->asked($circuit->tests[$strongest], $opened));
+            ($strongest === null ? null : $values->asked($circuit->tests[$strongest], $suspect->remedy, $opened));
     }
 
     /** The test that measures a part by itself, while it is not done. */
@@ -250,7 +256,7 @@ final readonly class Engine
         foreach (explode('+', $suspect->remedy) as $part) {
             $test = $circuit->tests[$circuit->parts[$part]->measuredBy ?? ''] ?? null;
             if ($test !== null && !isset($progress->done()[$test->key]) && $values->canDo($test)) {
-                return $values->asked($test, $progress->opened());
+                return $values->asked($test, $suspect->remedy, $progress->opened());
             }
         }
 
@@ -272,7 +278,7 @@ final readonly class Engine
         return $spoiling === [] ? null : new Misfit(array_map(strval(...), array_keys($spoiling)));
     }
 
-    private function verdict(CircuitModel $circuit, Progress $progress, Suspect $suspect): Verdict
+    private function verdict(CircuitModel $circuit, Progress $progress, Suspect $suspect, Suspect $stated): Verdict
     {
         $done = $progress->done();
         $left = [];
@@ -282,6 +288,6 @@ final readonly class Engine
             }
         }
 
-        return new Verdict($suspect->stated(), $left, $suspect->probability < self::SURE);
+        return new Verdict($stated, $left, $suspect->probability < self::SURE);
     }
 }

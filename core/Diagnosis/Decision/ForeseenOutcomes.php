@@ -316,7 +316,7 @@ final readonly class ForeseenOutcomes
         $quantity = $test->probe->quantity;
         $shown = ReadingScale::from($quantity, $mean);
         $own = $this->predictions->picksUp($test, $mean)
-            ? 0.5 * ReadingScale::to($quantity, 2.0 * $this->predictions->pickUp->volts)
+            ? 0.5 * ReadingScale::to($quantity, 2.0 * $this->predictions->pickUp->foreseen())
             : MeterAccuracy::spread($quantity, $shown) * ReadingScale::slope($quantity, $shown);
 
         return [$mean, sqrt($variance + $own * $own)];

@@ -122,11 +122,13 @@ final class TestValues
     /**
      * A test that a verdict asks for, whatever it tells: a single reading on which it would rest, or a part by itself.
      *
+     * What it tells is told as if the leading remedy had no more than even odds.
+     *
      * @param list<string> $opened places already reached
      */
-    public function asked(Test $test, array $opened): TestChoice
+    public function asked(Test $test, string $leading, array $opened): TestChoice
     {
-        return $this->choice($test, $opened, $this->chance, true);
+        return $this->choice($test, $opened, $this->evenOdds($leading) ?: $this->chance, true);
     }
 
     /** @return array<string, float> by hypothesis: half for those of a remedy, half for the others, each as they stand */

@@ -299,7 +299,9 @@ final readonly class TestCard
                     remedy: $remedy,
                     label: $this->words->remedy($remedy),
                     fault: $this->words->hypothesis($leading[$remedy]),
-                    probability: StatedOdds::of($remedy, $share / $total),
+                    probability: $this->case->supposed === null
+                        ? StatedOdds::of($remedy, $share / $total)
+                        : $share / $total,
                 );
             }
         }

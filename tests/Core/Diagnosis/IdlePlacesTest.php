@@ -93,8 +93,8 @@ final class IdlePlacesTest extends TestCase
         }
     }
 
-    /** A vehicle's direct current is no such neighbour: half a volt there is half a volt. */
-    public function testDirectCurrentPicksNothingUp(): void
+    /** Direct current is no such neighbour: half a volt there is half a volt. */
+    public function testDirectCurrentPicksNextToNothingUp(): void
     {
         $bench = new Bench();
         $foreseen = $bench->diagnose(new CaseFile([]))->evidence->foreseen;

@@ -99,8 +99,8 @@ final class SuppliesApartJobsTest extends WorkshopJobs
                 'right dead dead dead',
                 ['board-vm' => 156.0, 'vm-volts' => 0.4],
                 'cable',
-                0.9,
-                ['wheel', 'mounting', 'board'],
+                0.6,
+                ['wheel', 'mounting'],
                 ['supplies' => 'apart', 'supply' => '155'],
             ),
         ];
