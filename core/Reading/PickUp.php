@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Reading;
 
+use Ispira\Core\Circuit\ElementType;
 use Ispira\Core\Circuit\Netlist;
 use Ispira\Core\Device\Quantity;
 
@@ -17,13 +18,17 @@ use Ispira\Core\Device\Quantity;
 final readonly class PickUp
 {
     /**
-     * Standard deviation of what is picked up, in V, beside alternating current and on direct current; and the share of
-     * dead places where it is nothing at all. Estimates.
+     * Standard deviation of what is picked up, in V, beside alternating current, beside mains that are rectified and in
+     * a vehicle; and the share of dead places where it is nothing at all. Estimates.
      */
     private const ALTERNATING = 0.5;
-    private const DIRECT = 0.15;
+    private const RECTIFIED = 0.15;
+    private const IN_A_VEHICLE = 0.1;
     private const NOTHING_ALTERNATING = 0.5;
     private const NOTHING_DIRECT = 0.9;
+
+    /** Direct voltage that no vehicle has, in V. */
+    private const RECTIFIED_FROM = 60.0;
 
     /**
      * Under which nothing drives a current at all, in V: a good contact that carries any loses more. And under which a
@@ -49,9 +54,19 @@ final readonly class PickUp
     /** What is picked up in a circuit. */
     public static function in(Netlist $netlist): self
     {
-        return $netlist->alternates()
-            ? new self(self::ALTERNATING, self::NOTHING_ALTERNATING, false)
-            : new self(self::DIRECT, self::NOTHING_DIRECT, true);
+        if ($netlist->alternates()) {
+            return new self(self::ALTERNATING, self::NOTHING_ALTERNATING, false);
+        }
+        $highest = 0.0;
+        foreach ($netlist->elements as $element) {
+            $highest = $element->type === ElementType::Source ? max($highest, $element->parameters['volts']) : $highest;
+        }
+
+        return new self(
+            $highest > self::RECTIFIED_FROM ? self::RECTIFIED : self::IN_A_VEHICLE,
+            self::NOTHING_DIRECT,
+            true,
+        );
     }
 
     /** Deviation to which readings of dead places are foreseen, in V: as much as is picked up, less where it is rare. */

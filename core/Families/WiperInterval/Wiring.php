@@ -225,6 +225,8 @@ final readonly class Wiring
             'off',
             [Adjustment::opened('stalk-feed'), Adjustment::opened('speed-wire'), Adjustment::opened('high-wire')],
             'stalk-off',
+            // A wire that touches a live one keeps the wipers going.
+            PositionKind::Runs,
         );
         $setUps[] = new SetUp('wire-out', 'off', [...$unplugged, Adjustment::opened('setting')], 'wire-out');
         $setUps[] = new SetUp(

@@ -46,7 +46,7 @@ final class PickUpTest extends TestCase
         yield 'mains' => ['tapped-blower', 0.5, 0.5, false];
         yield '24 V of a transformer' => ['control-output', 0.5, 0.5, false];
         yield 'rectified mains' => ['five-wire-fan', 0.15, 0.9, true];
-        yield 'a vehicle' => ['stepped-blower', 0.15, 0.9, true];
+        yield 'a vehicle' => ['stepped-blower', 0.1, 0.9, true];
     }
 
     private static function of(string $family): PickUp
