@@ -80,18 +80,21 @@ final readonly class Engine
             );
             $next = $next !== null && isset($progress->calledWrongOnce()[$next->test->key]) ? $next : null;
         }
+        // What is only supposed is supposed for certain.
+        $stated =
+            $case->supposed === null ? array_map(static fn(Suspect $s): Suspect => $s->stated(), $suspects) : $suspects;
         $verdict =
             $next === null &&
             (!$nothing || $progress->isInDoubt()) &&
             $misfit === null &&
             $case->standing() !== [] &&
             $this->canBeStated($suspects[0])
-                ? $this->verdict($circuit, $progress, $suspects[0], self::stated($case, $suspects[0]))
+                ? $this->verdict($circuit, $progress, $suspects[0], $stated[0])
                 : null;
         $evidence->predictions->keep();
 
         return new Diagnosis(
-            array_map(static fn(Suspect $s): Suspect => self::stated($case, $s), $suspects),
+            $stated,
             $next,
             array_values(array_filter($choices, static fn(TestChoice $c): bool => $c !== $next)),
             $verdict,
@@ -204,12 +207,6 @@ final readonly class Engine
         $telling = Ranking::by($telling, static fn(TestChoice $one): float => $one->telling());
 
         return array_values($telling)[0] ?? null;
-    }
-
-    /** With the odds that may be stated; what is only supposed is supposed for certain. */
-    private static function stated(CaseFile $case, Suspect $suspect): Suspect
-    {
-        return $case->supposed === null ? $suspect->stated() : $suspect;
     }
 
     /** Whether a suspect is sure enough to be named, and is something that can be. */

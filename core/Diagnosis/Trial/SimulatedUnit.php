@@ -51,6 +51,8 @@ final class SimulatedUnit
 
     private readonly Hypothesis $sound;
 
+    private readonly PickUp $pickUp;
+
     /**
      * @param float           $slips share of its readings that are slips
      * @param bool            $wide  whether its values differ as those of real machines do: {@see ForeignWorld}
@@ -69,6 +71,7 @@ final class SimulatedUnit
             : OneMachine::drawn($circuit, $chance->normal(...));
         $this->truth = $this->ofOwnDegree($truth);
         $this->sound = $sound ?? Hypothesis::sound();
+        $this->pickUp = PickUp::in($circuit->netlist);
         $this->ear = $this->earOf(0);
     }
 
@@ -219,10 +222,7 @@ final class SimulatedUnit
             $shown = $seen + $this->chance->normal() * MeterAccuracy::spread($test->probe->quantity, $seen);
             $sound = fn(): float => $this->machine->shows($test, $this->sound);
             if (PickUp::mayBeAt($test->probe->quantity, $seen, $sound)) {
-                $shown += PickUp::in($this->circuit->netlist)->drawn(
-                    $this->chance->between(0.0, 1.0),
-                    $this->chance->normal(),
-                );
+                $shown += $this->pickUp->drawn($this->chance->between(0.0, 1.0), $this->chance->normal());
             }
 
             // No meter shows less than nothing of these.
