@@ -62,6 +62,17 @@ final class DrawnMachines
         return $sums;
     }
 
+    /** @return list<float> with the shaft at its place of rest */
+    public function atRest(int $draw, SetUp $setUp, Hypothesis $hypothesis, bool $few): array
+    {
+        return $this->simulator->valuesFor(
+            $this->drawsFor($few)->vectors[$draw],
+            $setUp,
+            $this->inDegree($hypothesis, $few)[$draw],
+            true,
+        );
+    }
+
     /** @return list<float> */
     public function applied(int $draw, SetUp $setUp, Hypothesis $hypothesis, Probe $probe, bool $few): array
     {

@@ -71,12 +71,16 @@ final class OneMachine
     /** @return float as {@see Simulator::observe()} gives it */
     public function shows(Test $test, Hypothesis $state): float
     {
-        $applied = $this->simulator->valuesAt(
-            $test->probe,
-            $this->simulator->valuesFor($this->values, $this->circuit->setUps[$test->setUp], $state),
-        );
+        $setUp = $this->circuit->setUps[$test->setUp];
+        $solver = $this->simulator->solverFor($test->probe);
+        $applied = $this->simulator->valuesFor($this->values, $setUp, $state);
+        $point = $solver->solve($this->simulator->valuesAt($test->probe, $applied));
+        if ($this->simulator->mayStopAtRest($setUp)) {
+            $rest = $solver->solve($this->simulator->valuesFor($this->values, $setUp, $state, true));
+            $point = $this->simulator->stopsAtRest($setUp, $point, $rest) ? $rest : $point;
+        }
 
-        return $this->simulator->observe($test->probe, $this->simulator->solverFor($test->probe)->solve($applied));
+        return $this->simulator->observe($test->probe, $point);
     }
 
     /**

@@ -34,15 +34,11 @@ final class Predictions
 
     private readonly DrawnMachines $machines;
 
+    private readonly SolvedMachines $solved;
+
     private readonly bool $switches;
 
     public readonly PickUp $pickUp;
-
-    /** @var array<string, list<SolvedState>> one a draw, by hypothesis and set-up */
-    private array $points = [];
-
-    /** @var array<string, list<SolvedState>> one a draw, by set-up and what decides its currents */
-    private array $shared = [];
 
     /** @var array<string, list<float>> by set-up, one a draw, in rad/s */
     private array $soundSpeeds = [];
@@ -50,14 +46,8 @@ final class Predictions
     /** @var array<string, array<int, array{speed: float, braking: float}>> by set-up and mover, one a draw */
     private array $soundWays = [];
 
-    /** @var array<string, string> what decides its currents, by hypothesis and set-up */
-    private array $signatures = [];
-
     /** @var array<string, Expected> by hypothesis and test */
     private array $expected = [];
-
-    /** @var array<string, list<float>> first draw of the sound circuit, by set-up */
-    private array $usual = [];
 
     public function __construct(
         public readonly CircuitModel $circuit,
@@ -68,6 +58,7 @@ final class Predictions
         $this->heard = new KeptCells($store, "$circuit->hash-ears");
         $this->simulator = new Simulator($circuit);
         $this->machines = new DrawnMachines($circuit, $this->simulator);
+        $this->solved = new SolvedMachines($circuit, $this->simulator, $this->machines, $sound);
         $this->switches = $circuit->netlist->switches();
         $this->pickUp = PickUp::in($circuit->netlist);
     }
@@ -227,7 +218,7 @@ final class Predictions
     private function observed(Hypothesis $hypothesis, Test $test, bool $few): array
     {
         $numbers = [];
-        foreach ($this->points($hypothesis, $test->setUp, $test->probe, $few) as $point) {
+        foreach ($this->solved->of($hypothesis, $test->setUp, $test->probe, $few) as $point) {
             $numbers[] = $this->simulator->observe($test->probe, $point);
         }
 
@@ -251,7 +242,7 @@ final class Predictions
         $speeds = [];
         $stands = !$hypothesis->hasDegree();
         $asked = DrawnValues::enoughToTell($hypothesis);
-        foreach ($this->points($hypothesis, $test->setUp, $test->probe, true, $asked) as $point) {
+        foreach ($this->solved->of($hypothesis, $test->setUp, $test->probe, true, $asked) as $point) {
             $speeds[] = $this->simulator->observe($test->probe, $point);
             $stands = $stands && $point->standsSurely($test->probe->at);
         }
@@ -302,7 +293,7 @@ final class Predictions
     {
         return $this->soundSpeeds["$setUp|$mover"] ??= array_map(
             static fn(SolvedState $point): float => $point->speed($mover),
-            $this->points($this->sound, $setUp, $probe, true),
+            $this->solved->of($this->sound, $setUp, $probe, true),
         );
     }
 
@@ -359,44 +350,5 @@ final class Predictions
         }
 
         return array_filter($heard) !== [];
-    }
-
-    /**
-     * The circuit's state in every draw, or in the first few of them. Hypotheses that differ only where no current
-     * flows share it.
-     *
-     * @return list<SolvedState>
-     */
-    private function points(
-        Hypothesis $hypothesis,
-        string $setUpKey,
-        Probe $probe,
-        bool $few,
-        int $most = \PHP_INT_MAX,
-    ): array {
-        $place = ($few ? 'few ' : '') . $setUpKey . ($probe->quantity === Quantity::Ohms ? '|' . $probe->key() : '');
-        $key = "$hypothesis->key|$place" . ($probe->quantity->isOfPlace() ? '|volts' : '');
-        $draws = min($most, \count($this->machines->vectors($few)));
-        if (\count($this->points[$key] ?? []) >= $draws) {
-            return $this->points[$key];
-        }
-        $setUp = $this->circuit->setUps[$setUpKey];
-        $solver = $this->simulator->solverFor($probe);
-        $first = $this->machines->applied(0, $setUp, $hypothesis, $probe, $few);
-        $this->usual[$place] ??= $this->machines->applied(0, $setUp, $this->sound, $probe, $few);
-        $signature = $this->signatures["$hypothesis->key|$place"] ??=
-            "$place|" . $solver->signature($first, $this->usual[$place]);
-        $shared = isset($this->shared[$signature]);
-        $states = $this->shared[$signature] ?? [];
-        for ($draw = \count($states); $draw < $draws; ++$draw) {
-            $states[] = $solver->solve($this->machines->applied($draw, $setUp, $hypothesis, $probe, $few));
-        }
-        $this->shared[$signature] = $states;
-
-        // Only potentials of dead ends differ between hypotheses that share their currents.
-        return $this->points[$key] =
-            !$shared || !$probe->quantity->isOfPlace()
-                ? $states
-                : array_map(static fn(SolvedState $point): SolvedState => $solver->rehung($point, $first), $states);
     }
 }

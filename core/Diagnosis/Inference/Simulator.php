@@ -31,6 +31,9 @@ final class Simulator
     /** Speed in rad/s under which a shaft counts as standing, for the choice of what to compare with. */
     private const STANDS_BELOW = 1e-6;
 
+    /** Share of its speed on the way under which a shaft at its place of rest stands. */
+    private const RESTS_UNDER = 0.03;
+
     /** Share of the right air under which a limit ends the heat before its rise is read. */
     private const LEAST_AIR = 0.3;
 
@@ -243,6 +246,24 @@ final class Simulator
         }
 
         return Parking::code($way, $rest, $this->solver->electricBraking($atRest, $mover), $sound['braking']);
+    }
+
+    /**
+     * Whether a shaft that should run in a set-up may come to its place of rest and stop there, where it switches its
+     * own circuit: a meter then finds it at rest.
+     */
+    public function mayStopAtRest(SetUp $setUp): bool
+    {
+        return $setUp->atRest !== [] && !($setUp->kind ?? $this->circuit->positions[$setUp->position]->kind)->parks();
+    }
+
+    /** Whether a shaft that turns on its way stands once it is at rest; what never turned stays where it was. */
+    public function stopsAtRest(SetUp $setUp, SolvedState $way, SolvedState $rest): bool
+    {
+        $mover = $setUp->mover ?? $this->circuit->positions[$setUp->position]->mover;
+        $turning = abs($way->speed($mover));
+
+        return $turning > self::STANDS_BELOW && abs($rest->speed($mover)) < self::RESTS_UNDER * $turning;
     }
 
     /**
