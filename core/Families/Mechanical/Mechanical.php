@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Ispira\Core\Families\Mechanical;
 
-use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\Contact;
 use Ispira\Core\Device\Fault;
 use Ispira\Core\Device\Observation;
@@ -22,6 +21,9 @@ use Ispira\Core\Device\Texts;
  */
 final readonly class Mechanical
 {
+    /** From a touch to a wheel that hardly turns: a third of the ordinary drag, and three times as much. */
+    private const RUBS_WITHIN = 3.0;
+
     /** Minutes to take the wheel off its shaft, once it is reached. */
     public const ACCESS_MINUTES = ['wheel-off' => 6.0];
 
@@ -40,7 +42,7 @@ final readonly class Mechanical
      * @param string $setUp   in which it runs fast enough to be heard
      * @param string $dead    an isolated one, in which hands may go to the wheel
      * @param string $access  place from which the wheel is seen and turned
-     * @param float  $torque  drag in N·m of a wheel that rubs
+     * @param float  $torque  drag in N·m of a wheel that rubs, in the middle of its degrees
      * @param bool   $outlets whether doors behind it lead the air
      */
     public function __construct(
@@ -127,7 +129,12 @@ final readonly class Mechanical
                 'wheel-rubs',
                 'mounting',
                 0.012,
-                Severity::only(Adjustment::add("$this->motor.frictionTorque", $this->torque)),
+                Severity::adding(
+                    "$this->motor.frictionTorque",
+                    $this->torque / self::RUBS_WITHIN,
+                    $this->torque * self::RUBS_WITHIN,
+                    2,
+                ),
                 [
                     'gaps' => ['even' => 0.06, 'uneven' => 0.94],
                     'look-mounting' => ['whole' => 0.5, 'grommet' => 0.485, 'weight' => 0.015],

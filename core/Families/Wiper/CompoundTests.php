@@ -140,6 +140,26 @@ final readonly class CompoundTests
             ['jumper'],
             ['jumper', 'meter'],
         );
+        foreach (['run' => ['RUN', 'high'], 'field' => ['FIELD', 'low']] as $line => [$terminal, $position]) {
+            $tests[] = TestList::volts(
+                "dash-$line",
+                'dash-terminal',
+                $position,
+                "$line-end",
+                '0',
+                ['dash'],
+                ['terminal' => $terminal, 'position' => $position],
+            );
+        }
+        $tests[] = TestList::volts(
+            'feed-end@low',
+            'feed-end',
+            'low',
+            'feed-end',
+            '0',
+            ['motor-plug'],
+            ['position' => 'low'],
+        );
         $tests[] = TestList::volts('strap-drop', 'strap-drop', 'off', 'body', '0', ['motor-plug'], []);
         $tests[] = new Test(
             'look-strap',

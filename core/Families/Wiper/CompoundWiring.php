@@ -58,7 +58,8 @@ final readonly class CompoundWiring
             Element::source('battery', 'battery', '0', 13.0 * $this->scale, 0.02 * $z),
             $resistor('feed', 'battery', 'fuse-in', 0.02 * $z),
             $resistor('fuse', 'fuse-in', 'fed', $joint),
-            $resistor('plug-feed', 'fed', 'feed-pin', $joint),
+            $resistor('fused-wire', 'fed', 'feed-end', 0.012 * $z),
+            $resistor('plug-feed', 'feed-end', 'feed-pin', $joint),
             $resistor('series', 'feed-pin', 'A', self::SERIES_OHMS * $z),
             Element::compoundMotor(
                 'motor',
@@ -76,10 +77,12 @@ final readonly class CompoundWiring
             ),
             $resistor('shunt', 'A', 'field-in', self::SHUNT_OHMS * $z),
             $resistor('field-resistor', 'field-in', 'run-in', self::FIELD_RESISTOR_OHMS * $z),
-            $resistor('run-wire', 'run-in', 'run-pin', 0.01 * $z),
-            $resistor('field-wire', 'field-in', 'field-pin', 0.01 * $z),
-            $resistor('dash-run', 'run-pin', 'dash-ground', self::OPEN),
-            $resistor('dash-field', 'field-pin', 'dash-ground', self::OPEN),
+            $resistor('plug-run', 'run-in', 'run-pin', $joint),
+            $resistor('plug-field', 'field-in', 'field-pin', $joint),
+            $resistor('run-wire', 'run-pin', 'run-end', 0.01 * $z),
+            $resistor('field-wire', 'field-pin', 'field-end', 0.01 * $z),
+            $resistor('dash-run', 'run-end', 'dash-ground', self::OPEN),
+            $resistor('dash-field', 'field-end', 'dash-ground', self::OPEN),
             $resistor('dash-return', 'dash-ground', '0', $joint),
             $resistor('run-short', 'run-pin', '0', self::OPEN),
             $resistor('field-short', 'field-pin', '0', self::OPEN),
@@ -88,7 +91,7 @@ final readonly class CompoundWiring
             ...self::hookUp()->elements(),
             $resistor('clip-body', 'body', '0', self::OPEN),
             $resistor('clip-feed', 'battery', 'feed-pin', self::OPEN),
-            $resistor('lamp', 'fed', '0', self::OPEN),
+            $resistor('lamp', 'feed-end', '0', self::OPEN),
         ]);
     }
 
@@ -124,6 +127,12 @@ final readonly class CompoundWiring
         ];
     }
 
+    /** @return list<Adjustment> the plug taken off the motor */
+    private static function unplugged(): array
+    {
+        return array_map(Adjustment::opened(...), ['plug-feed', 'plug-run', 'plug-field']);
+    }
+
     /** @return list<SetUp> */
     public function setUps(): array
     {
@@ -131,7 +140,8 @@ final readonly class CompoundWiring
         $off = FaultList::linkageOff();
         $bench = [
             ...$off,
-            ...array_map(Adjustment::opened(...), ['plug-feed', 'run-wire', 'field-wire', 'strap']),
+            ...self::unplugged(),
+            Adjustment::opened('strap'),
             ...$this->closed('clip-body', 'clip-feed'),
         ];
         $setUps = [];
@@ -172,25 +182,19 @@ final readonly class CompoundWiring
             new SetUp(
                 'unplugged',
                 'off',
-                [
-                    ...array_map(Adjustment::opened(...), ['plug-feed', 'run-wire', 'field-wire']),
-                    Adjustment::opened('cam'),
-                ],
+                [...self::unplugged(), Adjustment::opened('cam')],
                 'unplugged',
             ),
             new SetUp(
                 'unplugged-away',
                 'off',
-                [
-                    ...array_map(Adjustment::opened(...), ['plug-feed', 'run-wire', 'field-wire']),
-                    Adjustment::set('cam.ohms', 0.01 * $this->scale * $this->scale),
-                ],
+                [...self::unplugged(), Adjustment::set('cam.ohms', 0.01 * $this->scale * $this->scale)],
                 'unplugged-away',
             ),
             new SetUp(
                 'lamp-feed',
                 'low',
-                [Adjustment::opened('plug-feed'), Adjustment::set('lamp.ohms', 3.0 * $this->scale * $this->scale)],
+                [...self::unplugged(), Adjustment::set('lamp.ohms', 3.0 * $this->scale * $this->scale)],
                 'lamp',
             ),
         ];
@@ -223,14 +227,20 @@ final readonly class CompoundWiring
     public function conductors(): array
     {
         $dash = Observation::changing('wiggle-dash', 0.6);
-        $plug = Observation::changing('wiggle-plug', 0.6);
+        $plug = Observation::changing('wiggle-plug', 0.3);
+        $joint = ['look-plug' => FaultList::BURNT] + Observation::changing('wiggle-plug', 0.6);
 
         $conductors = [
             Conductor::of('feed', ConductorKind::HeavyWire, 'feed-wire'),
             Conductor::of('fuse', ConductorKind::Fuse, 'fuse', 0.01),
+            Conductor::of('fused-wire', ConductorKind::HeavyWire, 'fused-wire', 0.015)
+                ->opening(0.02)
+                ->seen(Observation::changing('wiggle-feed', 0.3)),
             Conductor::of('plug-feed', ConductorKind::Joint, 'plug')
                 ->opening(0.03)
                 ->seen(['look-plug' => FaultList::BURNT]),
+            Conductor::of('plug-run', ConductorKind::Joint, 'plug', 0.03)->opening(0.02)->seen($joint),
+            Conductor::of('plug-field', ConductorKind::Joint, 'plug', 0.02)->opening(0.02)->seen($joint),
             Conductor::of('run-wire', ConductorKind::HeavyWire, 'wire', 0.02)->seen($plug),
             Conductor::of('field-wire', ConductorKind::HeavyWire, 'wire', 0.02)->seen($plug),
             Conductor::of('dash-run', ConductorKind::HeavyContact, 'dash-switch', 0.02)->madeByPosition()->seen($dash),
@@ -284,23 +294,26 @@ final readonly class CompoundWiring
 
     public function sheet(): Sheet
     {
-        $bottom = 440.0;
+        $bottom = 490.0;
 
         return new Sheet(
             600.0,
-            470.0,
+            520.0,
             [
                 '0' => [40.0, $bottom],
                 'battery' => [40.0, 60.0],
                 'fuse-in' => [90.0, 60.0],
-                'fed' => [160.0, 60.0],
-                'feed-pin' => [230.0, 60.0],
+                'fed' => [150.0, 60.0],
+                'feed-end' => [200.0, 60.0],
+                'feed-pin' => [250.0, 60.0],
                 'A' => [330.0, 60.0],
                 'run-in' => [330.0, 220.0],
                 'field-in' => [440.0, 220.0],
                 'run-pin' => [330.0, 300.0],
                 'field-pin' => [440.0, 300.0],
-                'dash-ground' => [385.0, 400.0],
+                'run-end' => [330.0, 360.0],
+                'field-end' => [440.0, 360.0],
+                'dash-ground' => [385.0, 450.0],
                 'body' => [230.0, 330.0],
                 'jumper-run' => [262.0, 275.0],
                 'jumper-field' => [525.0, 275.0],
@@ -309,23 +322,26 @@ final readonly class CompoundWiring
                 'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, $bottom]),
                 'feed' => new SheetElement('wire'),
                 'fuse' => new SheetElement('fuse', 'fuse'),
+                'fused-wire' => new SheetElement('wire'),
                 'plug-feed' => new SheetElement('plug', 'FEED'),
-                'lamp' => new SheetElement('lamp', 'test lamp', side: 'left', groundAt: [160.0, 160.0], with: 'lamp'),
+                'lamp' => new SheetElement('lamp', 'test lamp', side: 'left', groundAt: [200.0, 160.0], with: 'lamp'),
                 'series' => new SheetElement('resistor', 'series field'),
                 'motor' => new SheetElement('motor', 'wiper', side: 'left'),
                 'shunt' => new SheetElement('resistor', 'shunt field', [[440.0, 60.0]], 1, side: 'right'),
                 'field-resistor' => new SheetElement('resistor', '40 Ω', side: 'below'),
-                'run-wire' => new SheetElement('plug', 'RUN', side: 'right'),
-                'field-wire' => new SheetElement('plug', 'FIELD', side: 'right'),
-                'dash-run' => new SheetElement('relay', 'dash RUN', [[330.0, 400.0]], side: 'left'),
-                'dash-field' => new SheetElement('relay', 'dash FIELD', [[440.0, 400.0]], side: 'right'),
+                'plug-run' => new SheetElement('plug', 'RUN', side: 'right'),
+                'plug-field' => new SheetElement('plug', 'FIELD', side: 'right'),
+                'run-wire' => new SheetElement('wire'),
+                'field-wire' => new SheetElement('wire'),
+                'dash-run' => new SheetElement('relay', 'dash RUN', [[330.0, 450.0]], side: 'left'),
+                'dash-field' => new SheetElement('relay', 'dash FIELD', [[440.0, 450.0]], side: 'right'),
                 'dash-return' => new SheetElement('wire', groundAt: [385.0, $bottom]),
                 'cam' => new SheetElement('relay', 'park cam', [[230.0, 220.0]], 1, side: 'left'),
                 'strap' => new SheetElement('wire', 'body strap', side: 'left', groundAt: [230.0, $bottom]),
                 'clip-feed' => new SheetElement(
                     'jumper',
                     'fused jumper',
-                    [[40.0, 22.0], [230.0, 22.0]],
+                    [[40.0, 22.0], [250.0, 22.0]],
                     1,
                     with: 'clip-feed',
                 ),

@@ -150,6 +150,7 @@ final readonly class FaultList
             new Part('plug', 16.0, 30.0),
             new Part('fuse', 2.0, 5.0),
             new Part('feed-wire', 12.0, 45.0),
+            new Part('fused-wire', 9.0, 45.0),
             new Part('ground-wire', 8.0, 30.0),
         ];
     }

@@ -182,7 +182,7 @@ final readonly class ThreeBrushFaults
             new Fault(
                 'dash-feed-open',
                 'dash-feed',
-                'dash-switch',
+                'fused-wire',
                 0.03,
                 Severity::only(Adjustment::opened('dash-feed')),
                 element: 'dash-feed',

@@ -269,7 +269,7 @@ final readonly class Wiring
         $stalk = Observation::changing('wiggle-stalk', 0.6);
 
         return [
-            Conductor::of('feed', ConductorKind::HeavyWire, 'feed-wire', 0.02),
+            Conductor::of('feed', ConductorKind::HeavyWire, 'feed-wire', 0.02)->opening(0.02),
             Conductor::of('fuse', ConductorKind::Fuse, 'fuse', 0.01),
             Conductor::of('stalk-feed', ConductorKind::SignalWire, 'stalk-wire', 0.01)->seen($stalk),
             Conductor::of('interval-contact', ConductorKind::LightContact, 'stalk', 0.02)

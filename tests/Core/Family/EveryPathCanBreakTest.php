@@ -14,13 +14,17 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /**
- * Whatever carries current in a sound machine may come to carry it badly: a wire that cannot break is a fault that
- * nobody can be told of.
+ * Whatever carries current in a sound machine may come to carry it badly, or not at all: a wire that cannot break is a
+ * fault that nobody can be told of.
  */
 final class EveryPathCanBreakTest extends TestCase
 {
     /** Of the largest current, from which something counts as carrying any. */
     private const CARRIES_FROM = 0.01;
+
+    /** Ω of a sound conductor, and of a broken one. */
+    private const SOUND_OHMS = 0.01;
+    private const BROKEN_OHMS = 1e5;
 
     private const PASSIVE = [ElementType::Resistor, ElementType::Switch];
 
@@ -82,30 +86,52 @@ final class EveryPathCanBreakTest extends TestCase
     #[DataProvider('machines')]
     public function testWhatCarriesCurrentMayCarryItBadly(string $key, array $parameters): void
     {
+        $this->assertEveryConductor($key, $parameters, static fn(float $ohms): bool => $ohms > self::SOUND_OHMS);
+    }
+
+    /** @param array<string, string> $parameters */
+    #[DataProvider('machines')]
+    public function testWhatCarriesCurrentMayCarryNone(string $key, array $parameters): void
+    {
+        $this->assertEveryConductor($key, $parameters, static fn(float $ohms): bool => $ohms >= self::BROKEN_OHMS);
+    }
+
+    /**
+     * @param array<string, string>  $parameters
+     * @param \Closure(float): bool $hasFailed  by what a fault makes of a sound conductor's resistance in Ω
+     */
+    private function assertEveryConductor(string $key, array $parameters, \Closure $hasFailed): void
+    {
         $family = FamilyRegistry::shipped()->get($key);
         $circuit = $family->circuit($family->parameters()->read($parameters));
-        $broken = self::whatFaultsChange($circuit);
         $amps = self::amps($circuit);
         $carrying = array_filter(
             $amps,
             static fn(float $one): bool => $one > self::CARRIES_FROM * max(1e-12, ...array_values($amps)),
         );
-        $left = array_diff(array_keys($carrying), $broken, self::NOT_BY_THEMSELVES[$key] ?? []);
+        $failing = self::whatFails($circuit, $hasFailed);
+        $left = array_diff(array_keys($carrying), $failing, self::NOT_BY_THEMSELVES[$key] ?? []);
         self::assertSame([], array_values($left));
         self::assertGreaterThan(3, \count($carrying));
     }
 
-    /** @return list<string> elements of which some fault changes a value */
-    private static function whatFaultsChange(CircuitModel $circuit): array
+    /**
+     * @param \Closure(float): bool $hasFailed
+     *
+     * @return list<string> elements that some fault lets fail
+     */
+    private static function whatFails(CircuitModel $circuit, \Closure $hasFailed): array
     {
-        $changed = [];
+        $failing = [];
         foreach (HypothesisList::of($circuit, false) as $hypothesis) {
             foreach ($hypothesis->inDegree(0.0, 0.0)->adjustments as $adjustment) {
-                $changed[explode('.', $adjustment->parameter)[0]] = true;
+                if ($adjustment->source !== null || $hasFailed($adjustment->applyTo(self::SOUND_OHMS))) {
+                    $failing[explode('.', $adjustment->parameter)[0]] = true;
+                }
             }
         }
 
-        return array_map(strval(...), array_keys($changed));
+        return array_map(strval(...), array_keys($failing));
     }
 
     /** @return array<string, float> most current that a conductor carries in any position of a sound machine, in A */

@@ -26,10 +26,10 @@ final class CompoundTruckJobsTest extends WorkshopJobs
                 ['motor' => 'compound', 'supply' => '24'],
             ),
         ];
-        yield 'compound 24 V: dead in both, behind the fuse and not at its feed pin' => [
+        yield 'compound 24 V: dead in both, in its loom and not at its feed pin' => [
             new WorkshopJob(
                 'right dead dead',
-                ['fuse-out' => 25.1, 'feed-pin@low' => 0.0],
+                ['feed-end@low' => 25.1, 'feed-pin@low' => 0.0],
                 'plug',
                 0.8,
                 ['dash-switch', 'wire', 'strap', 'linkage'],
@@ -79,7 +79,7 @@ final class CompoundTruckJobsTest extends WorkshopJobs
         yield 'compound 24 V: slow, six volts lost at its feed pin' => [
             new WorkshopJob(
                 'right slow slow',
-                ['feed-pin@low' => 18.0, 'fuse-out' => 25.0, 'bench-low' => 'right'],
+                ['feed-pin@low' => 18.0, 'feed-end@low' => 24.6, 'bench-low' => 'right'],
                 'plug',
                 0.8,
                 ['motor', 'linkage', 'strap', 'dash-switch'],

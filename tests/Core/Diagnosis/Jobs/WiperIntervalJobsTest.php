@@ -107,5 +107,14 @@ final class WiperIntervalJobsTest extends WorkshopJobs
                 ['stalk', 'fuse', 'motor'],
             ),
         ];
+        yield 'all dead, the battery full and nothing before the fuse: its feed is broken' => [
+            new WorkshopJob(
+                'right dead dead dead dead dead dead dead',
+                ['battery-volts' => 12.6, 'fuse-in' => 0.0],
+                'feed-wire',
+                0.85,
+                ['module', 'stalk', 'fuse', 'motor'],
+            ),
+        ];
     }
 }
