@@ -179,12 +179,7 @@ final readonly class CompoundWiring
                 atRest: $rest,
             ),
             new SetUp('bench-none', 'off', $bench, 'bench-none', PositionKind::Parks, atRest: $rest),
-            new SetUp(
-                'unplugged',
-                'off',
-                [...self::unplugged(), Adjustment::opened('cam')],
-                'unplugged',
-            ),
+            new SetUp('unplugged', 'off', [...self::unplugged(), Adjustment::opened('cam')], 'unplugged'),
             new SetUp(
                 'unplugged-away',
                 'off',

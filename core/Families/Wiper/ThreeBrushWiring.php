@@ -200,7 +200,9 @@ final readonly class ThreeBrushWiring
             Conductor::of('dash-feed', ConductorKind::HeavyWire, 'fused-wire', 0.015)->seen(
                 Observation::changing('wiggle-feed', 0.3),
             ),
-            Conductor::of('dash-inside', ConductorKind::HeavyContact, 'dash-switch', 0.015)->opening(0.015)->seen($dash),
+            Conductor::of('dash-inside', ConductorKind::HeavyContact, 'dash-switch', 0.015)
+                ->opening(0.015)
+                ->seen($dash),
             Conductor::of('park-feed', ConductorKind::HeavyWire, 'wire', 0.01),
             Conductor::of('plug-low', ConductorKind::Joint, 'plug', 0.03)->opening(0.02)->seen($plug),
             Conductor::of('plug-high', ConductorKind::Joint, 'plug', 0.03)->opening(0.02)->seen($plug),

@@ -21,7 +21,7 @@ final class TrialTest extends TestCase
     {
         $trial = new Trial(FamilyRegistry::shipped()->get('stepped-blower'), 4);
         $outcomes = [];
-        foreach ($trial->run(['positions' => '3'], $policy, 2, 'lasting') as ['outcome' => $outcome]) {
+        foreach ($trial->run(['positions' => '3'], $policy, 1, 'lasting') as ['outcome' => $outcome]) {
             $outcomes[] = $outcome;
         }
 
