@@ -61,7 +61,8 @@ final readonly class ElectricDoor implements Layout
 
         return new Netlist([
             Element::source('battery', 'battery', '0', 12.6, 0.02),
-            $r('fuse', 'battery', 'fed', self::JOINT),
+            $r('supply-wire', 'battery', 'fuse-in', 0.02),
+            $r('fuse', 'fuse-in', 'fed', self::JOINT),
             $r('feed', 'fed', 'head', 0.05),
             $r('ground', 'head-ground', '0', 0.02),
             Element::controlInput(
@@ -205,6 +206,7 @@ final readonly class ElectricDoor implements Layout
             ['look-harness' => ['fine' => 0.3, 'chafed' => 0.05, 'corroded' => 0.65]] +
             Observation::changing('wiggle-plug', 0.6);
         $conductors = [
+            Conductor::of('supply-wire', ConductorKind::HeavyWire, 'supply-wire', 0.01)->opening(0.02),
             Conductor::of('fuse', ConductorKind::Fuse, 'fuse'),
             Conductor::of('feed', ConductorKind::SignalWire, 'feed-wire', 0.02)->seen($head),
             Conductor::of('ground', ConductorKind::SignalWire, 'ground-wire'),

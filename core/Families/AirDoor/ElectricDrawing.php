@@ -21,7 +21,8 @@ final class ElectricDrawing
         $nodes = [
             '0' => [40.0, $bottom],
             'battery' => [40.0, 60.0],
-            'fed' => [110.0, 60.0],
+            'fuse-in' => [75.0, 60.0],
+            'fed' => [130.0, 60.0],
             'head' => [190.0, 60.0],
             'head-ground' => [240.0, 380.0],
             'warm-out' => [310.0, 60.0],
@@ -33,6 +34,7 @@ final class ElectricDrawing
         ];
         $elements = [
             'battery' => new SheetElement('battery', 'battery', side: 'right', groundAt: [40.0, $bottom]),
+            'supply-wire' => new SheetElement('wire'),
             'fuse' => new SheetElement('fuse', 'fuse'),
             'feed' => new SheetElement('wire', 'feed'),
             'ground' => new SheetElement('wire', groundAt: [240.0, $bottom]),

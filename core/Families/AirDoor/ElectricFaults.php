@@ -351,6 +351,7 @@ final class ElectricFaults
             new Part('report-wire', 8.0, 45.0),
             new Part('plug', 12.0, 25.0),
             new Part('fuse', 2.0, 5.0),
+            new Part('supply-wire', 8.0, 40.0),
             new Part('feed-wire', 8.0, 40.0),
             new Part('ground-wire', 6.0, 30.0),
         ];

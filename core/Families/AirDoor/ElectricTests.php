@@ -105,7 +105,7 @@ final readonly class ElectricTests
     private function supply(): array
     {
         return [
-            self::volts('fuse-in', 'fuse-in', 'warm', 'battery', '0', ['fuse-box']),
+            self::volts('fuse-in', 'fuse-in', 'warm', 'fuse-in', '0', ['fuse-box']),
             self::volts('fuse-out', 'fuse-out', 'warm', 'fed', '0', ['fuse-box']),
             self::volts('head-volts', 'head-volts', 'warm', 'head', '0', ['head']),
             self::volts('head-ground', 'head-ground', 'warm', 'head-ground', '0', ['head']),

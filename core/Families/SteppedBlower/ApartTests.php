@@ -90,6 +90,16 @@ final readonly class ApartTests
                     ['position' => (string) $position],
                 );
             }
+            $tests[] = new Test(
+                'contacts-off-ohms',
+                'contacts-off-ohms',
+                'selector-joined',
+                Probe::ohms('wiper', 'tap-1'),
+                1.5,
+                ['selector', 'selector-unplugged'],
+                [],
+                ['meter'],
+            );
         }
 
         return $tests;

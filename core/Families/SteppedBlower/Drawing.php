@@ -240,9 +240,7 @@ final readonly class Drawing
             ),
         ];
         foreach ($v->lowPositions() as $k) {
-            if ($k + 1 < $v->top) {
-                $elements["bridge-$k"] = new SheetElement('jumper', '', with: "bridge-$k");
-            }
+            $elements["bridge-$k"] = new SheetElement('jumper', '', with: "bridge-$k");
         }
         if ($v->modeContact()) {
             $at = array_map(static fn(string $node): array => $nodes[$node], $v->modeNodes());

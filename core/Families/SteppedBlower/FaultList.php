@@ -156,6 +156,18 @@ final readonly class FaultList
                 words: $words,
                 element: "contact-$j",
             );
+            if (!$v->electronic) {
+                $faults[] = new Fault(
+                    "contact-$j-stuck",
+                    'contact-stuck',
+                    $part,
+                    0.02 * $share,
+                    [new Severity([Adjustment::atMost("contact-$j.ohms", 0.02)])],
+                    $sees,
+                    words: $words,
+                    element: "contact-$j",
+                );
+            }
         }
         foreach ($v->lowPositions() as $k) {
             $words = ['j' => (string) $k, 'next' => (string) ($k + 1)];

@@ -74,6 +74,20 @@ final readonly class SetUps
                     'selector-out',
                 );
             }
+            // Its contacts joined, so that one reading tells whether any of them is closed.
+            $setUps[] = new SetUp(
+                'selector-joined',
+                'off',
+                [
+                    Adjustment::set('relay.ohms', Variant::OPEN),
+                    ...$open('selector', ...$taps, ...$selectorWires),
+                    ...array_map(
+                        static fn(int $k): Adjustment => Adjustment::set("bridge-$k.ohms", 0.01),
+                        $v->lowPositions(),
+                    ),
+                ],
+                'selector-joined',
+            );
         }
         if ($v->modeContact()) {
             $setUps[] = new SetUp(

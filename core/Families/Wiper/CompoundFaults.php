@@ -6,6 +6,7 @@ namespace Ispira\Core\Families\Wiper;
 
 use Ispira\Core\Device\Adjustment;
 use Ispira\Core\Device\Fault;
+use Ispira\Core\Device\Observation;
 use Ispira\Core\Device\Severity;
 
 /**
@@ -143,6 +144,8 @@ final class CompoundFaults
                 words: ['contact' => 'FIELD'],
                 element: 'dash-field',
             ),
+            self::stuck('run', 'RUN', 0.02),
+            self::stuck('field', 'FIELD', 0.02),
             new Fault(
                 'dash-ground',
                 'dash-ground',
@@ -176,5 +179,20 @@ final class CompoundFaults
                 element: 'plug-feed',
             ),
         ];
+    }
+
+    /** A contact of the switch that never opens: at its pin as a wire that is shorted to ground. */
+    private static function stuck(string $line, string $terminal, float $frequency): Fault
+    {
+        return new Fault(
+            "dash-$line-stuck",
+            'dash-stuck',
+            'dash-switch',
+            $frequency,
+            Severity::only(Adjustment::atMost("dash-$line.ohms", 0.02)),
+            Observation::changing('wiggle-dash', 0.4),
+            words: ['contact' => $terminal],
+            element: "dash-$line",
+        );
     }
 }

@@ -151,6 +151,19 @@ final readonly class CompoundTests
                 ['terminal' => $terminal, 'position' => $position],
             );
         }
+        foreach (['run' => ['RUN', 'off'], 'field' => ['FIELD', 'high']] as $line => [$terminal, $position]) {
+            $tests[] = new Test(
+                "switch-ohms-$line",
+                'switch-ohms',
+                "switch-out-$position",
+                Probe::ohms("$line-end", 'dash-ground'),
+                1.5,
+                ['dash'],
+                [],
+                ['meter'],
+                ['terminal' => $terminal, 'position' => $position],
+            );
+        }
         $tests[] = TestList::volts(
             'feed-end@low',
             'feed-end',

@@ -186,6 +186,16 @@ final readonly class CompoundWiring
                 [...self::unplugged(), Adjustment::set('cam.ohms', 0.01 * $this->scale * $this->scale)],
                 'unplugged-away',
             ),
+            ...array_map(
+                static fn(string $position): SetUp => new SetUp(
+                    "switch-out-$position",
+                    $position,
+                    array_map(Adjustment::opened(...), ['run-wire', 'field-wire', 'dash-return', 'fuse']),
+                    'switch-out',
+                    still: true,
+                ),
+                ['off', 'high'],
+            ),
             new SetUp(
                 'lamp-feed',
                 'low',

@@ -49,7 +49,7 @@ final class CompoundWiperJobsTest extends WorkshopJobs
         yield 'high as slow as low: the field is grounded for good' => [
             new WorkshopJob(
                 'right right slow',
-                ['bench-high' => 'right', 'bench-low' => 'right'],
+                ['bench-high' => 'right', 'bench-low' => 'right', 'switch-ohms-field' => null],
                 'wire',
                 0.4,
                 ['fuse', 'strap', 'feed-wire'],
