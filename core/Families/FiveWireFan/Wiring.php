@@ -259,6 +259,8 @@ final readonly class Wiring
             Populations::level('low', 'low of a command'),
             Populations::level('high', 'high of a command'),
             Populations::unknown('output', 'signal output'),
+            // How far a small supply gives way where it is loaded too much: some fold back to nearly nothing.
+            Populations::unknown('logic-source', 'small supply'),
             ...$this->pulses === null ? [Populations::unknown('pace', 'pulses of a turn')] : [],
             ...$this->fullRpm === null ? [Populations::unknown('speed', 'speed of a fan')] : [],
             ...$this->pullUp === null ? [Populations::level('pull-up', 'pull-up')] : [],
@@ -302,6 +304,7 @@ final readonly class Wiring
             'bus.volts' => $u['bus'],
             'bench-bus.volts' => $u['bus'],
             'logic.volts' => $u['logic'],
+            'logic.ohms' => $u['logic-source'],
             'bench-logic.volts' => $u['logic'],
             'logic-there.pullInVolts' => 0.86 * $u['logic'],
             'logic-there.dropOutVolts' => 0.82 * $u['logic'],
