@@ -239,15 +239,7 @@ final readonly class CircuitModel
     /** A test that listens to what moves in a set-up. */
     public function movingTest(string $setUpKey): Test
     {
-        $setUp = $this->setUps[$setUpKey];
-
-        return new Test(
-            "moving@$setUpKey",
-            '',
-            $setUpKey,
-            Probe::speed($setUp->mover ?? $this->positions[$setUp->position]->mover),
-            0.0,
-        );
+        return new Test("moving@$setUpKey", '', $setUpKey, Probe::speed($this->moverIn($this->setUps[$setUpKey])), 0.0);
     }
 
     /**
@@ -276,9 +268,19 @@ final readonly class CircuitModel
     /** What is right during a test. */
     public function kindIn(Test $test): PositionKind
     {
-        $setUp = $this->setUps[$test->setUp];
+        return $this->kindOf($this->setUps[$test->setUp]);
+    }
 
+    /** What is right in a set-up. */
+    public function kindOf(SetUp $setUp): PositionKind
+    {
         return $setUp->kind ?? $this->positions[$setUp->position]->kind;
+    }
+
+    /** The element that moves in a set-up. */
+    public function moverIn(SetUp $setUp): string
+    {
+        return $setUp->mover ?? $this->positions[$setUp->position]->mover;
     }
 
     /** The set-up in which a mover goes fastest: that of its last position. */

@@ -72,15 +72,11 @@ final class OneMachine
     public function shows(Test $test, Hypothesis $state): float
     {
         $setUp = $this->circuit->setUps[$test->setUp];
-        $solver = $this->simulator->solverFor($test->probe);
-        $applied = $this->simulator->valuesFor($this->values, $setUp, $state);
-        $point = $solver->solve($this->simulator->valuesAt($test->probe, $applied));
-        if ($this->simulator->mayStopAtRest($setUp)) {
-            $rest = $solver->solve($this->simulator->valuesFor($this->values, $setUp, $state, true));
-            $point = $this->simulator->stopsAtRest($setUp, $point, $rest) ? $rest : $point;
-        }
+        $applied = $this->simulator->valuesAt($test->probe, $this->simulator->valuesFor($this->values, $setUp, $state));
+        $way = $this->simulator->solverFor($test->probe)->solve($applied);
+        $atRest = fn(): array => $this->simulator->valuesFor($this->values, $setUp, $state, true);
 
-        return $this->simulator->observe($test->probe, $point);
+        return $this->simulator->observe($test->probe, $this->simulator->stoppedAtRest($setUp, $way, $atRest) ?? $way);
     }
 
     /**

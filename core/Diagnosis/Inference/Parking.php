@@ -19,8 +19,8 @@ final class Parking
     /** Share of the right braking under which the shaft coasts past. */
     private const BRAKES_FROM = 0.28;
 
-    /** Share of the right speed under which it stands. */
-    private const STANDS_UNDER = 0.03;
+    /** Share of the right speed, or of its own on the way, under which it stands. */
+    public const STANDS_UNDER = 0.03;
 
     private function __construct() {}
 

@@ -31,9 +31,6 @@ final class Simulator
     /** Speed in rad/s under which a shaft counts as standing, for the choice of what to compare with. */
     private const STANDS_BELOW = 1e-6;
 
-    /** Share of its speed on the way under which a shaft at its place of rest stands. */
-    private const RESTS_UNDER = 0.03;
-
     /** Share of the right air under which a limit ends the heat before its rise is read. */
     private const LEAST_AIR = 0.3;
 
@@ -254,16 +251,25 @@ final class Simulator
      */
     public function mayStopAtRest(SetUp $setUp): bool
     {
-        return $setUp->atRest !== [] && !($setUp->kind ?? $this->circuit->positions[$setUp->position]->kind)->parks();
+        return $setUp->atRest !== [] && !$this->circuit->kindOf($setUp)->parks();
     }
 
-    /** Whether a shaft that turns on its way stands once it is at rest; what never turned stays where it was. */
-    public function stopsAtRest(SetUp $setUp, SolvedState $way, SolvedState $rest): bool
+    /**
+     * The state in which a meter finds a shaft that {@see mayStopAtRest()}: there, where it turned on its way and stands
+     * at rest; null where it runs on, or never turned and stays where it was.
+     *
+     * @param \Closure(): list<float> $atRest its values at rest, asked for only where it may stop
+     */
+    public function stoppedAtRest(SetUp $setUp, SolvedState $way, \Closure $atRest): ?SolvedState
     {
-        $mover = $setUp->mover ?? $this->circuit->positions[$setUp->position]->mover;
+        if (!$this->mayStopAtRest($setUp)) {
+            return null;
+        }
+        $mover = $this->circuit->moverIn($setUp);
         $turning = abs($way->speed($mover));
+        $rest = $turning > self::STANDS_BELOW ? $this->solver->solve($atRest()) : null;
 
-        return $turning > self::STANDS_BELOW && abs($rest->speed($mover)) < self::RESTS_UNDER * $turning;
+        return $rest !== null && abs($rest->speed($mover)) < Parking::STANDS_UNDER * $turning ? $rest : null;
     }
 
     /**

@@ -28,7 +28,7 @@ final class SolvedMachines
     /** @var array<string, non-empty-list<list<float>>> of the sound circuit, by set-up: {@see firstOf()} */
     private array $usual = [];
 
-    /** @var array<string, array<int, true>> draws in which the shaft has come to rest, by key of {@see} */
+    /** @var array<string, list<bool>> whether the shaft has come to rest, beside the shared states */
     private array $atRest = [];
 
     public function __construct(
@@ -66,29 +66,28 @@ final class SolvedMachines
         $shared = isset($this->shared[$signature]);
         $states = $this->shared[$signature] ?? [];
         for ($draw = \count($states); $draw < $draws; ++$draw) {
-            $states[] = $solver->solve($this->machines->applied($draw, $setUp, $hypothesis, $probe, $few));
-            if (\count($first) > 1) {
-                $rest = $solver->solve($this->machines->atRest($draw, $setUp, $hypothesis, $few));
-                if ($this->simulator->stopsAtRest($setUp, $states[$draw], $rest)) {
-                    $this->atRest[$signature][$draw] = true;
-                    $states[$draw] = $rest;
-                }
-            }
+            $way = $solver->solve($this->machines->applied($draw, $setUp, $hypothesis, $probe, $few));
+            $rest = $this->simulator->stoppedAtRest(
+                $setUp,
+                $way,
+                fn(): array => $this->machines->atRest($draw, $setUp, $hypothesis, $few),
+            );
+            $states[] = $rest ?? $way;
+            $this->atRest[$signature][] = $rest !== null;
         }
-        $this->shared[$signature] = array_values($states);
-        $atRest = $this->atRest[$signature] ?? [];
+        $this->shared[$signature] = $states;
 
         // Only potentials of dead ends differ between hypotheses that share their currents.
         return $this->points[$key] =
             !$shared || !$probe->quantity->isOfPlace()
-                ? $this->shared[$signature]
+                ? $states
                 : array_map(
-                    static fn(SolvedState $point, int $draw): SolvedState => $solver->rehung(
+                    static fn(SolvedState $point, bool $atRest): SolvedState => $solver->rehung(
                         $point,
-                        isset($atRest[$draw]) ? end($first) : $first[0],
+                        $atRest ? end($first) : $first[0],
                     ),
-                    $this->shared[$signature],
-                    array_keys($this->shared[$signature]),
+                    $states,
+                    $this->atRest[$signature],
                 );
     }
 

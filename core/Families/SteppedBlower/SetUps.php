@@ -54,40 +54,30 @@ final readonly class SetUps
         // The highest speed goes round the pack: its wire comes off with the selector alone.
         $selectorWires = $v->highRelay() ? ['high-coil'] : ["tap-$v->top"];
         $setUps[] = new SetUp('pack-out', 'key-off', $open('plug-pack', ...$taps), 'pack-out');
-        // The harness pins of the unplugged pack joined, so that one reading covers every wire.
-        $joined = array_map(
+        $bridges = array_map(
             static fn(int $k): Adjustment => Adjustment::set("bridge-$k.ohms", 0.01),
-            \array_slice($v->lowPositions(), 0, -1),
+            $v->lowPositions(),
         );
+        $selectorOut = $open('selector', ...$taps, ...$selectorWires);
+        // The harness pins of the unplugged pack joined, so that one reading covers every wire.
         $setUps[] = new SetUp(
             'taps-joined',
             'key-off',
-            [...$open('plug-pack', 'selector', ...$taps, ...$selectorWires), ...$joined],
+            [...$open('plug-pack'), ...$selectorOut, ...\array_slice($bridges, 0, -1)],
             'taps-joined',
         );
         if (!$v->electronic) {
+            $keyOff = Adjustment::set('relay.ohms', Variant::OPEN);
             foreach (range(1, $v->top) as $position) {
                 $setUps[] = new SetUp(
                     "selector-out-$position",
                     (string) $position,
-                    [Adjustment::set('relay.ohms', Variant::OPEN), ...$open('selector', ...$taps, ...$selectorWires)],
+                    [$keyOff, ...$selectorOut],
                     'selector-out',
                 );
             }
             // Its contacts joined, so that one reading tells whether any of them is closed.
-            $setUps[] = new SetUp(
-                'selector-joined',
-                'off',
-                [
-                    Adjustment::set('relay.ohms', Variant::OPEN),
-                    ...$open('selector', ...$taps, ...$selectorWires),
-                    ...array_map(
-                        static fn(int $k): Adjustment => Adjustment::set("bridge-$k.ohms", 0.01),
-                        $v->lowPositions(),
-                    ),
-                ],
-                'selector-joined',
-            );
+            $setUps[] = new SetUp('selector-joined', 'off', [$keyOff, ...$selectorOut, ...$bridges], 'selector-joined');
         }
         if ($v->modeContact()) {
             $setUps[] = new SetUp(
