@@ -230,6 +230,12 @@ final readonly class CircuitModel
         return $this->setUps[(string) array_key_last($this->positions)];
     }
 
+    /** What stands at a place of it: volts, or the vacuum of hoses. */
+    public function potential(): Quantity
+    {
+        return $this->texts->find('potential.unit') === Quantity::Vacuum->unit() ? Quantity::Vacuum : Quantity::Volts;
+    }
+
     /** The speed-map test of a position. */
     public function speedTest(string $position): Test
     {

@@ -104,7 +104,7 @@ final readonly class Intake
         if ($given === null || $given === '') {
             return null;
         }
-        $unit = $this->circuit->texts->find('potential.unit') ?? 'V';
+        $unit = $this->circuit->potential()->unit();
         try {
             $supply = MeasureReader::read($given, $unit, $this->units->unit($unit)->symbol)->inBase();
         } catch (UnreadableNumber $error) {

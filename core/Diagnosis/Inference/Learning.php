@@ -26,11 +26,12 @@ final readonly class Learning
      * The sum of some parameters before anything was read.
      *
      * @param list<string> $parameters
+     * @param SetUp|null   $setUp      with nothing done to the circuit when null
      */
-    public function before(Quantity $quantity, array $parameters): LearnedValue
+    public function before(Quantity $quantity, array $parameters, ?SetUp $setUp = null): LearnedValue
     {
         $sound = $this->hypotheses[HypothesisList::NOTHING_WRONG];
-        $expected = Expected::of($quantity, $this->predictions->parameters($sound, $parameters), true);
+        $expected = Expected::of($quantity, $this->predictions->parameters($sound, $parameters, $setUp), true);
 
         return new LearnedValue($quantity, $expected->mean, $expected->variance());
     }
@@ -70,6 +71,32 @@ final readonly class Learning
             $test->probe->quantity,
             $hypotheses,
             fn(Hypothesis $h): array => $this->predictions->of($h, $test),
+        );
+    }
+
+    /**
+     * Size of what a sound machine shows, before anything was read, over the few draws.
+     */
+    public function usual(Test $test): float
+    {
+        $numbers = $this->predictions->few($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);
+
+        return array_sum(array_map(abs(...), $numbers)) / \count($numbers);
+    }
+
+    /**
+     * What a test would show of this machine were nothing wrong, as far as its readings tell under some hypotheses.
+     *
+     * @param array<string, Hypothesis> $hypotheses those that count
+     */
+    public function mended(Test $test, array $hypotheses): ?LearnedValue
+    {
+        $sound = $this->hypotheses[HypothesisList::NOTHING_WRONG];
+
+        return $this->mixed(
+            $test->probe->quantity,
+            $hypotheses,
+            fn(Hypothesis $_): array => $this->predictions->of($sound, $test),
         );
     }
 

@@ -12,10 +12,10 @@ use Ispira\Core\Device\Learnable;
 use Ispira\Core\Device\PositionKind;
 use Ispira\Core\Device\Probe;
 use Ispira\Core\Device\Quantity;
+use Ispira\Core\Device\SetUp;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\Evidence;
 use Ispira\Core\Diagnosis\Inference\Hypothesis;
-use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Inference\LearnedValue;
 use Ispira\Core\Diagnosis\Inference\Learning;
 use Ispira\Core\Diagnosis\Presentation\Shown\LearnedShown;
@@ -32,14 +32,22 @@ final readonly class Learned
     /** Highest over lowest up to which one number says it. */
     private const ABOUT = 3.0;
 
-    /** Volts, watts, and share of the sound current under which nothing is said of them. */
+    /** Volts (kPa), amperes, watts, and share of the sound current under which nothing is said of them. */
     private const LEAST_VOLTS = 0.1;
+    private const LEAST_AMPS = 0.1;
+
+    /** V or A of a sound machine from which a position counts as one in which something is at work. */
+    private const LEAST_LOAD = 1e-3;
+
     private const LEAST_WATTS = 1.0;
     private const LEAST_CHANGE = 0.08;
 
     private Learning $learning;
 
     private Words $words;
+
+    /** What stands at a place of the circuit. */
+    private Quantity $potential;
 
     public function __construct(
         private CircuitModel $circuit,
@@ -48,6 +56,7 @@ final readonly class Learned
     ) {
         $this->learning = new Learning($evidence->hypotheses, $evidence->belief, $evidence->predictions);
         $this->words = new Words($circuit, $units);
+        $this->potential = $circuit->potential();
     }
 
     /** @return list<LearnedShown> what is learned has an "after" */
@@ -90,11 +99,17 @@ final readonly class Learned
         if ($quantity === null) {
             return $this->drawn($fault, $slices);
         }
-        $value = $this->learning->degree($quantity, $graded->parameter, $this->circuit->highest(), $slices);
+        $setUp = $quantity === Quantity::Ohms ? $this->where($element) : $this->circuit->highest();
+        $value = $this->learning->degree($quantity, $graded->parameter, $setUp, $slices);
         if ($value === null) {
             return null;
         }
-        $does = $quantity === Quantity::Ohms ? $this->does($element, $slices) : null;
+        $rose = $value->middle() > $this->learning->before($quantity, [$graded->parameter], $setUp)->middle();
+        $does = $quantity === Quantity::Ohms ? $this->does($element, $rose, $setUp, $slices) : null;
+        if ($this->potential === Quantity::Vacuum) {
+            // Nobody knows a hose by what it resists.
+            return $does;
+        }
 
         return $this->about($value) . ($does === null ? '' : ": $does");
     }
@@ -111,36 +126,76 @@ final readonly class Learned
     }
 
     /**
-     * What a resistance costs at full speed.
-     *
-     * @param array<string, Hypothesis> $slices
+     * The fastest position in which a sound machine sends current through a branch; through one that carries none,
+     * where volts stand across it: there its fault does what is told of it.
      */
-    private function does(string $element, array $slices): ?string
+    private function where(string $element): SetUp
     {
         $branch = $this->circuit->netlist->elements[$element];
-        $volts = $this->atFullSpeed(Probe::volts($branch->from, $branch->to), $slices);
-        $amps = $this->atFullSpeed(Probe::amps($element), $slices);
-        if ($volts === null || $amps === null || abs($volts) < self::LEAST_VOLTS) {
-            return null;
-        }
-        $words = [
-            'volts' => $this->words->number(abs($volts), Quantity::Volts),
-            // A coil has no speed.
-            'when' => Words::general(
-                $this->circuit->positions[$this->circuit->highest()->position]->kind === PositionKind::Holds
-                    ? 'degree.held'
-                    : 'degree.running',
-            ),
-        ];
-        $watts = abs($volts * $amps);
+        foreach ([Probe::amps($element), Probe::volts($branch->from, $branch->to)] as $probe) {
+            $loads = [];
+            foreach (array_keys($this->circuit->positions) as $position) {
+                $loads[$position] = $this->learning->usual($this->told($probe, $this->circuit->setUps[$position]));
+            }
+            $most = max(0.0, ...array_values($loads));
+            if ($most > self::LEAST_LOAD) {
+                $loaded = array_filter($loads, static fn(float $one): bool => $one > 0.5 * $most);
 
-        return $watts < self::LEAST_WATTS
-            ? Words::general('degree.lost', $words)
-            : Words::general('degree.lost-in-heat', $words + ['watts' => (string) round($watts)]);
+                return $this->circuit->setUps[(string) array_key_last($loaded)];
+            }
+        }
+
+        return $this->circuit->highest();
     }
 
     /**
-     * What a motor draws at full speed, against what it would.
+     * What a resistance does there: one that rose loses volts, one that fell lets current by.
+     *
+     * @param array<string, Hypothesis> $slices
+     */
+    private function does(string $element, bool $rose, SetUp $setUp, array $slices): ?string
+    {
+        $branch = $this->circuit->netlist->elements[$element];
+        $across = $this->told(Probe::volts($branch->from, $branch->to), $setUp);
+        $volts = $this->learning->shown($across, $slices)?->middle();
+        $amps = $this->learning->shown($this->told(Probe::amps($element), $setUp), $slices)?->middle();
+        if ($volts === null || $amps === null) {
+            return null;
+        }
+        $words = [
+            'volts' => $this->words->number(abs($volts), $this->potential),
+            'amps' => $this->words->number(abs($amps), Quantity::Amps),
+        ];
+        if ($this->potential === Quantity::Vacuum) {
+            return abs($volts) < self::LEAST_VOLTS ? null : $this->said($rose ? 'lost' : 'left', $setUp, $words);
+        }
+        if ($rose ? abs($volts) < self::LEAST_VOLTS : abs($amps) < self::LEAST_AMPS) {
+            return null;
+        }
+        $said = $this->said($rose ? 'lost' : 'through', $setUp, $words);
+        $watts = abs($volts * $amps);
+
+        return $watts < self::LEAST_WATTS
+            ? $said
+            : $said . Words::general('degree.in-heat', ['watts' => (string) round($watts)]);
+    }
+
+    /** @param array<string, string> $words */
+    private function said(string $what, SetUp $setUp, array $words): string
+    {
+        $position = $this->circuit->positions[$setUp->position];
+        // A coil has no speed.
+        $when = $position->kind === PositionKind::Holds ? 'degree.held' : 'degree.running';
+        $words['when'] =
+            $setUp === $this->circuit->highest()
+                ? $this->circuit->texts->find($when) ?? Words::general($when)
+                : Words::general('degree.in-position', ['position' => $position->label]);
+
+        return Words::general("degree.$what", $words);
+    }
+
+    /**
+     * What a motor draws at full speed, against what it would were nothing wrong with it.
      *
      * @param array<string, Hypothesis> $slices
      */
@@ -150,27 +205,22 @@ final readonly class Learned
         if ($motor === null || !\in_array($motor->type, [ElementType::Motor, ElementType::CompoundMotor], true)) {
             return null;
         }
-        $draws = $this->atFullSpeed(Probe::amps($motor->id), $slices);
-        $sound = $this->atFullSpeed(
-            Probe::amps($motor->id),
-            array_intersect_key($this->evidence->hypotheses, [HypothesisList::NOTHING_WRONG => true]),
-        );
+        $setUp = $this->circuit->highest();
+        $test = $this->told(Probe::amps($motor->id), $setUp);
+        $draws = $this->learning->shown($test, $slices)?->middle();
+        $sound = $this->learning->mended($test, $slices)?->middle();
 
         return $draws === null || $sound === null || abs($draws - $sound) < self::LEAST_CHANGE * abs($sound)
             ? null
-            : Words::general('degree.draws', [
+            : $this->said('draws', $setUp, [
                 'amps' => $this->words->number(abs($draws), Quantity::Amps),
                 'sound' => $this->words->number(abs($sound), Quantity::Amps),
             ]);
     }
 
-    /** @param array<string, Hypothesis> $hypotheses */
-    private function atFullSpeed(Probe $probe, array $hypotheses): ?float
+    private function told(Probe $probe, SetUp $setUp): Test
     {
-        $setUp = $this->circuit->highest();
-        $test = new Test("told {$probe->key()}@$setUp->key", '', $setUp->key, $probe, 0.0);
-
-        return $this->learning->shown($test, $hypotheses)?->middle();
+        return new Test("told {$probe->key()}@$setUp->key", '', $setUp->key, $probe, 0.0);
     }
 
     private function about(LearnedValue $value): string

@@ -47,6 +47,9 @@ final readonly class TestCard
     /** V that a range of 60 V still shows. */
     private const LOW_VOLTAGE = 55.0;
 
+    /** Highest ohms of a range from which it is told in kilohms. */
+    private const IN_THOUSANDS_FROM = 1e4;
+
     private Words $words;
 
     public function __construct(
@@ -234,7 +237,7 @@ final readonly class TestCard
             $from = $test->probe->quantity === Quantity::Ohms ? max(0.0, $band['from']) : $band['from'];
             $unit = $this->words->unit($test->probe->quantity);
             [$from, $to] = [$unit->fromBase($from), $unit->fromBase($band['to'])];
-            $label = $open ? Words::general('over-range') : $this->range($from, $to, $unit->symbol);
+            $label = $open ? Words::general('over-range') : $this->range($from, $to, $test->probe->quantity);
 
             return new OutcomeShown(
                 value: null,
@@ -249,8 +252,13 @@ final readonly class TestCard
         ));
     }
 
-    private function range(float $from, float $to, string $unit): string
+    /** In thousands of ohms where a meter would show these. */
+    private function range(float $from, float $to, Quantity $quantity): string
     {
+        $unit = $this->words->unit($quantity)->symbol;
+        if ($quantity === Quantity::Ohms && $to >= self::IN_THOUSANDS_FROM) {
+            [$from, $to, $unit] = [0.001 * $from, 0.001 * $to, "k$unit"];
+        }
         [$low, $high] = [$this->number($from), $this->number($to)];
         // What is written as nothing, or less, and is nearly that.
         if (self::isNothing($low) && $from > -0.5) {

@@ -33,7 +33,7 @@ final readonly class RailOutside implements QualityRule
             $supply > self::HIGH * $right => 'doubts.rail-high',
             default => null,
         };
-        $unit = $context->circuit->texts->find('potential.unit') ?? 'V';
+        $unit = $context->circuit->potential()->unit();
 
         return $key === null
             ? null

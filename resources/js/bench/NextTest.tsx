@@ -140,10 +140,10 @@ export function LeadPlaces({ card, near = false }: { card: CardShown; near?: boo
 export function Outcomes({ card, most }: { card: CardShown; most: number }) {
     if (card.outcomes.length === 0) return null;
     return (
-        <table className="w-full table-fixed border-collapse text-[0.95rem]">
+        <table className={`w-full border-collapse text-[0.95rem] ${card.unit ? '' : 'table-fixed'}`}>
             <caption className="sr-only">What each outcome would mean</caption>
             <colgroup>
-                <col className={card.unit ? 'w-[8.2rem]' : 'w-[38%]'} />
+                <col className={card.unit ? 'min-w-[8.2rem]' : 'w-[38%]'} />
                 <col />
             </colgroup>
             <tbody>
@@ -156,7 +156,7 @@ export function Outcomes({ card, most }: { card: CardShown; most: number }) {
                             {outcome.label}
                         </th>
                         <td
-                            className="truncate py-0.5"
+                            className={`truncate py-0.5 ${card.unit ? 'w-full max-w-0' : ''}`}
                             title={outcome.remedies.map((one) => `${one.label}: ${one.fault}`).join('; ')}
                         >
                             <Means outcome={outcome} />

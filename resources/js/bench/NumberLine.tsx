@@ -8,6 +8,9 @@ interface Props {
 
 const MOST = 4;
 
+/** Ohms at the end of the scale from which it is told in kilohms, as the meter shows them. */
+const IN_THOUSANDS_FROM = 10_000;
+
 /** The step of an axis that is read at a glance: one, two or five of a power of ten. */
 function even(rough: number): number {
     const power = 10 ** Math.floor(Math.log10(rough));
@@ -28,8 +31,10 @@ export default function NumberLine({ card, typed }: Props) {
     const at = (value: number) => ((Math.min(Math.max(value, low), high) - low) / (high - low)) * scale;
     const first = Math.ceil(low / step) * step;
     const ticks = Array.from({ length: Math.floor((high - first) / step + 1e-6) + 1 }, (_, n) => first + n * step);
+    const times = card.quantity === 'ohms' && high >= IN_THOUSANDS_FROM ? 1000 : 1;
+    const digits = step >= times ? 0 : step < 0.1 * times ? 2 : 1;
     // A rounded zero has no sign.
-    const written = (tick: number) => figure(tick, step >= 1 ? 0 : step < 0.1 ? 2 : 1).replace(/^-(0([.,]0+)?)$/, '$1');
+    const written = (tick: number) => figure(tick / times, digits).replace(/^-(0([.,]0+)?)$/, '$1');
     return (
         <figure
             aria-label="What each suspect would show"
@@ -63,7 +68,7 @@ export default function NumberLine({ card, typed }: Props) {
                     </span>
                 </div>
             ))}
-            <span className="text-right text-soft">{card.unit}</span>
+            <span className="text-right text-soft">{times > 1 ? `k${card.unit}` : card.unit}</span>
             <span className="figure relative block h-4 text-[0.78rem] text-soft">
                 {ticks.map((tick, n) => (
                     <span key={n} className="absolute -translate-x-1/2" style={{ left: `${at(tick)}%` }}>

@@ -135,7 +135,7 @@ final class LearnedTest extends TestCase
             $one = new Learned(
                 $bench->circuit,
                 new Evidence(
-                    [$slice->key => $slice],
+                    ['none' => $bench->hypotheses['none'], $slice->key => $slice],
                     $evidence->belief,
                     $evidence->values,
                     $evidence->foreseen,
@@ -180,6 +180,80 @@ final class LearnedTest extends TestCase
         self::assertNotSame([], preg_grep('/^draws about [\d.]+ A at full speed, [\d.]+ A when sound$/', $told));
         self::assertNull($learned->degree('fuse-open'));
         self::assertNull($learned->degree('no-such-fault'));
+    }
+
+    /** @return array<string, string> how bad each fault is, by fault */
+    private static function degrees(Bench $bench, CaseFile $case): array
+    {
+        $learned = new Learned($bench->circuit, $bench->diagnose($case)->evidence);
+        $told = [];
+        foreach ($bench->hypotheses as $hypothesis) {
+            if (\count($hypothesis->faults) === 1 && !$hypothesis->comesAndGoes) {
+                $told[$hypothesis->faultKey()] ??= (string) $learned->degree($hypothesis->faultKey());
+            }
+        }
+
+        return array_filter($told, static fn(string $one): bool => $one !== '');
+    }
+
+    #[DataProviderExternal(Families::class, 'all')]
+    public function testAMachineThatDrawsLittleIsComparedWithItself(string $family): void
+    {
+        $bench = new Bench([], false, $family);
+        $machine = OneMachine::asDeclared($bench->circuit);
+        $readings = [];
+        foreach ($bench->circuit->tests as $test) {
+            $amps =
+                $test->probe->quantity === Quantity::Amps ? $machine->shows($test, $bench->hypotheses['none']) : 0.0;
+            if ($amps > 1.0 && is_finite($amps)) {
+                $readings = [new Reading('little', $test->key, 0.8 * $amps)];
+            }
+        }
+        $draws = static fn(array $told): array => array_filter(
+            array_map(static function (string $one): ?int {
+                return preg_match('/draws about ([\d.]+) A .*, ([\d.]+) A when sound/', $one, $found) === 1
+                    ? (float) $found[1] <=> (float) $found[2]
+                    : null;
+            }, $told),
+        );
+        $before = $draws(self::degrees($bench, new CaseFile([])));
+        $after = $draws(self::degrees($bench, new CaseFile($readings)));
+        $both = array_intersect_key($after, $before);
+        self::assertSame(array_intersect_key($before, $both), $both, $family);
+    }
+
+    public function testWhatLosesVoltsAndWhatLetsCurrentByIsToldWhereItIsAtWork(): void
+    {
+        $told = self::degrees(new Bench(), new CaseFile([]));
+        self::assertMatchesRegularExpression('/ V lost at full speed, /', $told['contact-4-resistive']);
+        // Open at full speed, and so nothing that could be told there.
+        self::assertMatchesRegularExpression(
+            '/^0\.0\d Ω to [\d.]+ Ω: [\d.]+ V lost in position 1, /u',
+            $told['contact-1-resistive'],
+        );
+        self::assertMatchesRegularExpression('/ A through it in position 1, /', $told['resistor-1-low']);
+        self::assertMatchesRegularExpression('/ V lost in position 1, /', $told['resistor-1-high']);
+    }
+
+    #[DataProviderExternal(Families::class, 'all')]
+    public function testNothingIsToldOfWhatStandsOpen(string $family): void
+    {
+        foreach (self::degrees(new Bench([], false, $family), new CaseFile([])) as $fault => $told) {
+            self::assertDoesNotMatchRegularExpression('/\d{3} MΩ/u', $told, "$family $fault");
+        }
+    }
+
+    public function testAHoseIsToldByItsVacuum(): void
+    {
+        $told = self::degrees(new Bench(['kind' => 'vacuum'], false, 'air-door'), new CaseFile([]));
+        self::assertNotSame([], $told);
+        foreach ($told as $fault => $one) {
+            self::assertMatchesRegularExpression(
+                '/^[\d.]+ kPa (left there|lost) (while the door is held|in position \w+)$/',
+                $one,
+                $fault,
+            );
+        }
     }
 
     public function testWhatNoListHoldsIsSaidWithWhatIsSoundAndWhatIsNot(): void
