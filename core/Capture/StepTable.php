@@ -58,7 +58,7 @@ final readonly class StepTable
         $findings = [];
         $still = array_keys(array_filter($this->steps, static fn(Pulses $p): bool => !$p->isPulsed()));
         if ($still !== []) {
-            $findings[] = Words::general('pulses.missing', ['positions' => self::listed($still)]);
+            $findings[] = Words::general('pulses.missing', ['positions' => Words::listed($still)]);
         }
         $duties = array_filter($this->duties(), static fn(?float $duty): bool => $duty !== null);
         $positions = array_map(strval(...), array_keys($duties));
@@ -135,11 +135,5 @@ final readonly class StepTable
             'step' => number_format($sizes[$most], 0),
             'mean' => number_format($mean, 0),
         ]);
-    }
-
-    /** @param list<array-key> $positions */
-    private static function listed(array $positions): string
-    {
-        return implode(', ', array_map(strval(...), $positions));
     }
 }

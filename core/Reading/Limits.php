@@ -61,6 +61,17 @@ final readonly class Limits
         };
     }
 
+    /** @return array{0: float, 1: float} what a meter shows of it: an alternating quantity has no sign */
+    public function shown(Quantity $quantity): array
+    {
+        [$least, $most] = $this->of($quantity);
+        $signless =
+            $quantity === Quantity::Ohms ||
+            ($this->circuit->netlist->alternates() && \in_array($quantity, [Quantity::Volts, Quantity::Amps], true));
+
+        return [$signless ? max(0.0, $least) : $least, $most];
+    }
+
     /** @return array{0: float, 1: float} of the supply as it is noted beside a reading */
     public function ofSupply(): array
     {

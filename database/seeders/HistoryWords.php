@@ -35,7 +35,7 @@ final class HistoryWords
         }
         $said = [];
         foreach (array_slice($wrong, 0, 2, true) as $state => $labels) {
-            $said[] = lcfirst($state) . ' on ' . implode(', ', array_slice($labels, 0, 4));
+            $said[] = lcfirst($state) . ' on ' . Words::listed(array_slice($labels, 0, 4));
         }
 
         return $said === [] ? 'Something about it is odd' : ucfirst(implode('; ', $said));

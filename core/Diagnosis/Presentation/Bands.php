@@ -73,7 +73,7 @@ final readonly class Bands
         $open = array_map(static fn(array $one): bool => is_infinite($one[0]), $predicted);
         $kept = [];
         // What no circuit of its kind can show is no range: a fault that nobody lists is spread over everything.
-        [$least, $most] = $this->limits->of($quantity);
+        [$least, $most] = $this->limits->shown($quantity);
         foreach (self::likeliest($this->normed($bands, $open)) as $band) {
             $from = max($least, ReadingScale::from($quantity, $band['from']));
             $to = min($most, ReadingScale::from($quantity, $band['to']));

@@ -86,7 +86,7 @@ final readonly class Reasons
                 $labels = array_unique($map[$side]);
                 $one = \count($labels) === 1;
                 $positions = Words::general($one ? 'reasons.one' : 'reasons.many', [
-                    'positions' => implode(', ', $labels),
+                    'positions' => Words::listed($labels),
                 ]);
                 $sentence = Words::general("reasons.map-$side" . ($one ? '-one' : ''), [
                     'positions' => $positions,

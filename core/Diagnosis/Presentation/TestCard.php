@@ -50,6 +50,9 @@ final readonly class TestCard
     /** Highest ohms of a range from which it is told in kilohms. */
     private const IN_THOUSANDS_FROM = 1e4;
 
+    /** Ohms of a sound circuit from which the low range of a meter is too low. */
+    private const IN_KILOHMS_FROM = 400.0;
+
     private Words $words;
 
     public function __construct(
@@ -64,10 +67,8 @@ final readonly class TestCard
     public function of(Test $test): CardShown
     {
         $texts = $this->circuit->texts;
-        $volts = $test->probe->quantity === Quantity::Volts;
         $gauge = $test->probe->quantity === Quantity::Vacuum;
         $leads = $test->probe->against !== '' && !$gauge;
-        $supply = $this->diagnosis->evidence->predictions->usualSupply();
         $outcomes = $test->probe->quantity->isNumber() ? $this->bands($test) : $this->outcomes($test);
 
         $why = new Why($this->diagnosis, $this->words);
@@ -85,14 +86,7 @@ final readonly class TestCard
             black: $leads ? $this->words->place($test->probe->against) : null,
             at: $test->probe->at,
             against: $leads ? $test->probe->against : '',
-            meter: Words::general(
-                'meter.' .
-                    $test->probe->quantity->value .
-                    ($this->circuit->netlist->alternates() && ($volts || $test->probe->quantity === Quantity::Amps)
-                        ? '-ac'
-                        : ''),
-                ['range' => $this->meterRange($test, $supply)],
-            ),
+            meter: $this->meter($test),
             danger: $this->words->danger($test),
             deadly: $this->words->isDeadly($test),
             cautions: $this->words->cautions($test),
@@ -139,9 +133,26 @@ final readonly class TestCard
         );
     }
 
-    /** Range in V of the meter: wide enough for all that the suspects predict. */
-    private function meterRange(Test $test, float $supply): string
+    private function meter(Test $test): string
     {
+        $quantity = $test->probe->quantity;
+        $sound = $this->diagnosis->evidence->hypotheses[HypothesisList::NOTHING_WRONG];
+        $kind = match (true) {
+            $this->circuit->netlist->alternates() && \in_array($quantity, [Quantity::Volts, Quantity::Amps], true)
+                => '-ac',
+            $quantity === Quantity::Ohms &&
+                $this->diagnosis->evidence->expected($sound, $test)[0] >= self::IN_KILOHMS_FROM
+                => '-high',
+            default => '',
+        };
+
+        return Words::general("meter.$quantity->value$kind", ['range' => $this->meterRange($test)]);
+    }
+
+    /** Range in V of the meter: wide enough for all that the suspects predict. */
+    private function meterRange(Test $test): string
+    {
+        $supply = $this->diagnosis->evidence->predictions->usualSupply();
         if ($supply <= self::LOW_VOLTAGE || $test->probe->quantity !== Quantity::Volts) {
             return $supply > 19.0 ? '60' : '20';
         }
@@ -234,9 +245,8 @@ final readonly class TestCard
     {
         return array_map(function (array $band) use ($test): OutcomeShown {
             $open = is_infinite($band['from']);
-            $from = $test->probe->quantity === Quantity::Ohms ? max(0.0, $band['from']) : $band['from'];
             $unit = $this->words->unit($test->probe->quantity);
-            [$from, $to] = [$unit->fromBase($from), $unit->fromBase($band['to'])];
+            [$from, $to] = [$unit->fromBase($band['from']), $unit->fromBase($band['to'])];
             $label = $open ? Words::general('over-range') : $this->range($from, $to, $test->probe->quantity);
 
             return new OutcomeShown(
@@ -331,6 +341,7 @@ final readonly class TestCard
             }
             [$least, $most] = $this->diagnosis->evidence->range($suspect->leading(), $test, 1.3);
             $open = is_infinite($least);
+            $least = max($least, (new Limits($this->circuit))->shown($test->probe->quantity)[0]);
             $unit = $this->words->unit($test->probe->quantity);
             $marks[] = new MarkShown(
                 remedy: $suspect->remedy,

@@ -34,6 +34,19 @@ final class Words
         return (self::$general ??= Texts::fromFile(__DIR__ . '/texts.en.json'))->get($key, $words);
     }
 
+    /**
+     * Several names in a row; where one of them has a comma itself, semicolons part them.
+     *
+     * @param array<array-key, string|int> $names
+     */
+    public static function listed(array $names): string
+    {
+        $names = array_map(strval(...), $names);
+        $own = array_filter($names, static fn(string $name): bool => str_contains($name, ','));
+
+        return implode($own === [] ? ', ' : '; ', $names);
+    }
+
     public function remedy(string $remedy): string
     {
         return !Hypothesis::isOfParts($remedy)

@@ -168,8 +168,14 @@ final class ForeignMachine
             $number += $this->mostPickedUp() * $this->chance->between(0.0, 1.0) ** 2;
         }
 
-        return $number * (1.0 + $this->off) +
+        $shown =
+            $number * (1.0 + $this->off) +
             self::METER_NOISE * $this->chance->normal() * MeterAccuracy::spread($quantity, $number);
+
+        // A meter on alternating current shows no sign.
+        return $this->alternates && \in_array($quantity, [Quantity::Volts, Quantity::Amps], true)
+            ? abs($shown)
+            : $shown;
     }
 
     private function mostPickedUp(): float

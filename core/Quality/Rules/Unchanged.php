@@ -52,7 +52,7 @@ final readonly class Unchanged implements QualityRule
             ? null
             : Words::general('doubts.unchanged', [
                 'reading' => $context->written(),
-                'positions' => implode(', ', array_map(strval(...), array_keys($positions))),
+                'positions' => Words::listed(array_keys($positions)),
                 'here' => array_values($positions)[0],
             ]);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Diagnosis;
 
 use Ispira\Core\Device\FamilyRegistry;
+use Ispira\Core\Device\Quantity;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\DecisionSettings;
 use Ispira\Core\Diagnosis\Decision\Engine;
@@ -44,9 +45,13 @@ final class BandsTest extends TestCase
             if ($n % $every !== 0) {
                 continue;
             }
-            [$least, $most] = $limits->of($test->probe->quantity);
+            [$least, $most] = $limits->shown($test->probe->quantity);
             $before = -\INF;
-            foreach ($cards->of($test)->outcomes as $band) {
+            $card = $cards->of($test);
+            foreach ($card->marks as $mark) {
+                self::assertGreaterThanOrEqual($least, $mark->from ?? $least, "$test->key: $mark->label");
+            }
+            foreach ($card->outcomes as $band) {
                 if ($band->from !== null) {
                     self::assertGreaterThanOrEqual($least, $band->from, "$test->key: $band->label");
                     self::assertLessThanOrEqual($most, $band->to, "$test->key: $band->label");
@@ -55,5 +60,30 @@ final class BandsTest extends TestCase
                 }
             }
         }
+    }
+
+    public function testAnAlternatingQuantityHasNoSignAndADirectOneHas(): void
+    {
+        $limits = static fn(string $family): Limits => new Limits((new Bench([], false, $family))->circuit);
+        self::assertSame(0.0, $limits('control-output')->shown(Quantity::Volts)[0]);
+        self::assertSame(0.0, $limits('tapped-blower')->shown(Quantity::Amps)[0]);
+        self::assertLessThan(0.0, $limits('air-door')->shown(Quantity::Volts)[0]);
+        // What is typed may still have one: nothing honest is refused.
+        self::assertLessThan(0.0, $limits('control-output')->of(Quantity::Volts)[0]);
+    }
+
+    public function testManyOhmsAreToldInKilohmsAndReadOnThatRange(): void
+    {
+        $bench = new Bench([], false, 'air-door');
+        $card = (new TestCard($bench->circuit, new CaseFile([]), $bench->diagnose(new CaseFile([]))))->of(
+            $bench->circuit->tests['track-ohms'],
+        );
+        self::assertSame('Meter on ohms, from the kilohm range downwards', $card->meter);
+        $labels = array_column($card->outcomes, 'label');
+        self::assertNotSame([], preg_grep('/^[\d.]+ to [\d.]+ kΩ$/u', $labels), implode('; ', $labels));
+        $card = (new TestCard($bench->circuit, new CaseFile([]), $bench->diagnose(new CaseFile([]))))->of(
+            $bench->circuit->tests['motor-ohms'],
+        );
+        self::assertSame('Meter on ohms, low range, leads zeroed', $card->meter);
     }
 }

@@ -139,7 +139,7 @@ final class DiagnosisFormatTest extends TestCase
         self::assertSame('pack-plug', $plug->remedy);
         $sentences = implode(' ', array_column($plug->reasons, 'sentence'));
         self::assertMatchesRegularExpression(
-            '/12\.6 V\. \d+\.\d V expected with no contact in the pack plug; [\d.]+ V with/',
+            '/12\.6 V\. \d+\.\d V expected with “no contact in the pack plug”; [\d.]+ V with “/u',
             $sentences,
         );
         self::assertStringContainsString('Positions 1, 2, 3 behave', $sentences);

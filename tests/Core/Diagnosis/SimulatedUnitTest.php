@@ -52,6 +52,17 @@ final class SimulatedUnitTest extends TestCase
         self::assertGreaterThan(0.6, $numbers[\count($numbers) - 1] - $numbers[0], 'supplies differ');
     }
 
+    public function testAMeterOnAlternatingCurrentShowsNoSign(): void
+    {
+        $bench = new Bench([], false, 'control-output');
+        foreach (range(1, 15) as $seed) {
+            $unit = $this->unit($bench, $bench->hypotheses['common-open#0'], $seed);
+            foreach (['coil-volts@call', 'contact-drop@call', 'coil-amps@call'] as $test) {
+                self::assertGreaterThanOrEqual(0.0, $unit->read('a', $bench->circuit->tests[$test], 0)->value, $test);
+            }
+        }
+    }
+
     public function testTheSameSeedIsTheSameUnit(): void
     {
         $bench = new Bench();

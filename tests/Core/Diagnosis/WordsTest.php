@@ -49,6 +49,12 @@ final class WordsTest extends TestCase
         self::assertSame('cuts in and out', $words->reading(new Reading('a', 'speed@2', 'cuts-out')));
     }
 
+    public function testNamesWithACommaArePartedBySemicolons(): void
+    {
+        self::assertSame('1, 2, 3', Words::listed([1, 2, 3]));
+        self::assertSame('call; call, all on', Words::listed(['call', 'call, all on']));
+    }
+
     public function testEveryHypothesisOfEveryVariantCanBeSaid(): void
     {
         foreach (
