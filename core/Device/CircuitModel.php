@@ -236,6 +236,12 @@ final readonly class CircuitModel
         return $this->texts->find('potential.unit') === Quantity::Vacuum->unit() ? Quantity::Vacuum : Quantity::Volts;
     }
 
+    /** Whether a meter reads a quantity of it as alternating, which has no sign. */
+    public function alternates(Quantity $quantity): bool
+    {
+        return $this->netlist->alternates() && \in_array($quantity, [Quantity::Volts, Quantity::Amps], true);
+    }
+
     /** The speed-map test of a position. */
     public function speedTest(string $position): Test
     {

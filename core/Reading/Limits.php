@@ -65,9 +65,7 @@ final readonly class Limits
     public function shown(Quantity $quantity): array
     {
         [$least, $most] = $this->of($quantity);
-        $signless =
-            $quantity === Quantity::Ohms ||
-            ($this->circuit->netlist->alternates() && \in_array($quantity, [Quantity::Volts, Quantity::Amps], true));
+        $signless = $quantity === Quantity::Ohms || $this->circuit->alternates($quantity);
 
         return [$signless ? max(0.0, $least) : $least, $most];
     }

@@ -74,9 +74,7 @@ final readonly class Learning
         );
     }
 
-    /**
-     * Size of what a sound machine shows, before anything was read, over the few draws.
-     */
+    /** Size of what a sound machine shows, before anything was read, over the few draws. */
     public function usual(Test $test): float
     {
         $numbers = $this->predictions->few($this->hypotheses[HypothesisList::NOTHING_WRONG], $test);

@@ -77,7 +77,7 @@ final readonly class Learned
         }, $this->circuit->learnables);
     }
 
-    /** How bad a fault is: what it measures, and what that does at full speed; null where it has no degree. */
+    /** How bad a fault is: what it measures, and what that does where it is at work; null where it has no degree. */
     public function degree(string $faultKey): ?string
     {
         $slices = array_filter(
@@ -91,27 +91,12 @@ final readonly class Learned
             return null;
         }
         [$element, $what] = explode('.', $graded->parameter, 2);
-        $quantity = match ($what) {
-            'ohms' => Quantity::Ohms,
-            'microfarads' => Quantity::Capacitance,
-            default => null,
-        };
-        if ($quantity === null) {
-            return $this->drawn($fault, $slices);
-        }
-        $setUp = $quantity === Quantity::Ohms ? $this->where($element) : $this->circuit->highest();
-        $value = $this->learning->degree($quantity, $graded->parameter, $setUp, $slices);
-        if ($value === null) {
-            return null;
-        }
-        $rose = $value->middle() > $this->learning->before($quantity, [$graded->parameter], $setUp)->middle();
-        $does = $quantity === Quantity::Ohms ? $this->does($element, $rose, $setUp, $slices) : null;
-        if ($this->potential === Quantity::Vacuum) {
-            // Nobody knows a hose by what it resists.
-            return $does;
-        }
 
-        return $this->about($value) . ($does === null ? '' : ": $does");
+        return match ($what) {
+            'ohms' => $this->resists($element, $graded->parameter, $slices),
+            'microfarads' => $this->holds($graded->parameter, $slices),
+            default => $this->drawn($fault, $slices),
+        };
     }
 
     private static function graded(Hypothesis $hypothesis): ?Adjustment
@@ -123,6 +108,36 @@ final readonly class Learned
         }
 
         return null;
+    }
+
+    /** @param array<string, Hypothesis> $slices */
+    private function holds(string $parameter, array $slices): ?string
+    {
+        $value = $this->learning->degree(Quantity::Capacitance, $parameter, $this->circuit->highest(), $slices);
+
+        return $value === null ? null : $this->about($value);
+    }
+
+    /**
+     * What a branch resists, and what that does.
+     *
+     * @param array<string, Hypothesis> $slices
+     */
+    private function resists(string $element, string $parameter, array $slices): ?string
+    {
+        $setUp = $this->where($element);
+        $value = $this->learning->degree(Quantity::Ohms, $parameter, $setUp, $slices);
+        if ($value === null) {
+            return null;
+        }
+        $rose = $value->middle() > $this->learning->before(Quantity::Ohms, [$parameter], $setUp)->middle();
+        $does = $this->does($element, $rose, $setUp, $slices);
+        if ($this->potential === Quantity::Vacuum) {
+            // Nobody knows a hose by what it resists.
+            return $does;
+        }
+
+        return $this->about($value) . ($does === null ? '' : ": $does");
     }
 
     /**

@@ -55,6 +55,8 @@ final readonly class TestCard
 
     private Words $words;
 
+    private Limits $limits;
+
     public function __construct(
         private CircuitModel $circuit,
         private CaseFile $case,
@@ -62,6 +64,7 @@ final readonly class TestCard
         DisplayUnits $units = new DisplayUnits(),
     ) {
         $this->words = new Words($circuit, $units);
+        $this->limits = new Limits($circuit);
     }
 
     public function of(Test $test): CardShown
@@ -138,8 +141,7 @@ final readonly class TestCard
         $quantity = $test->probe->quantity;
         $sound = $this->diagnosis->evidence->hypotheses[HypothesisList::NOTHING_WRONG];
         $kind = match (true) {
-            $this->circuit->netlist->alternates() && \in_array($quantity, [Quantity::Volts, Quantity::Amps], true)
-                => '-ac',
+            $this->circuit->alternates($quantity) => '-ac',
             $quantity === Quantity::Ohms &&
                 $this->diagnosis->evidence->expected($sound, $test)[0] >= self::IN_KILOHMS_FROM
                 => '-high',
@@ -257,9 +259,7 @@ final readonly class TestCard
                 probability: array_sum(array_column($band['shares'], 1)),
                 remedies: $this->meaning($band['shares']),
             );
-        }, (new Bands($this->diagnosis->evidence, $this->alive(self::COUNTED_FROM), new Limits($this->circuit)))->of(
-            $test,
-        ));
+        }, (new Bands($this->diagnosis->evidence, $this->alive(self::COUNTED_FROM), $this->limits))->of($test));
     }
 
     /** In thousands of ohms where a meter would show these. */
@@ -341,7 +341,7 @@ final readonly class TestCard
             }
             [$least, $most] = $this->diagnosis->evidence->range($suspect->leading(), $test, 1.3);
             $open = is_infinite($least);
-            $least = max($least, (new Limits($this->circuit))->shown($test->probe->quantity)[0]);
+            $least = max($least, $this->limits->shown($test->probe->quantity)[0]);
             $unit = $this->words->unit($test->probe->quantity);
             $marks[] = new MarkShown(
                 remedy: $suspect->remedy,

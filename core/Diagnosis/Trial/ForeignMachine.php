@@ -173,9 +173,7 @@ final class ForeignMachine
             self::METER_NOISE * $this->chance->normal() * MeterAccuracy::spread($quantity, $number);
 
         // A meter on alternating current shows no sign.
-        return $this->alternates && \in_array($quantity, [Quantity::Volts, Quantity::Amps], true)
-            ? abs($shown)
-            : $shown;
+        return $this->circuit->alternates($quantity) ? abs($shown) : $shown;
     }
 
     private function mostPickedUp(): float

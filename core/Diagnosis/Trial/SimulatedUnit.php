@@ -229,8 +229,7 @@ final class SimulatedUnit
             return match ($test->probe->quantity) {
                 Quantity::Ohms, Quantity::Frequency, Quantity::Capacitance => max(0.0, $shown),
                 Quantity::Duty => max(0.0, min(100.0, $shown)),
-                Quantity::Volts, Quantity::Amps => $this->circuit->netlist->alternates() ? abs($shown) : $shown,
-                default => $shown,
+                default => $this->circuit->alternates($test->probe->quantity) ? abs($shown) : $shown,
             };
         }
         $chances =

@@ -75,15 +75,12 @@ final class BandsTest extends TestCase
     public function testManyOhmsAreToldInKilohmsAndReadOnThatRange(): void
     {
         $bench = new Bench([], false, 'air-door');
-        $card = (new TestCard($bench->circuit, new CaseFile([]), $bench->diagnose(new CaseFile([]))))->of(
-            $bench->circuit->tests['track-ohms'],
-        );
+        $cards = new TestCard($bench->circuit, new CaseFile([]), $bench->diagnose(new CaseFile([])));
+        $card = $cards->of($bench->circuit->tests['track-ohms']);
         self::assertSame('Meter on ohms, from the kilohm range downwards', $card->meter);
         $labels = array_column($card->outcomes, 'label');
         self::assertNotSame([], preg_grep('/^[\d.]+ to [\d.]+ kΩ$/u', $labels), implode('; ', $labels));
-        $card = (new TestCard($bench->circuit, new CaseFile([]), $bench->diagnose(new CaseFile([]))))->of(
-            $bench->circuit->tests['motor-ohms'],
-        );
+        $card = $cards->of($bench->circuit->tests['motor-ohms']);
         self::assertSame('Meter on ohms, low range, leads zeroed', $card->meter);
     }
 }
