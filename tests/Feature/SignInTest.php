@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Illuminate\Testing\PendingCommand;
+use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia as Page;
+use Symfony\Component\HttpFoundation\Cookie;
 use Tests\TestCase;
 
 final class SignInTest extends TestCase
@@ -38,6 +40,27 @@ final class SignInTest extends TestCase
         $response->assertSessionHasErrors('email');
         self::assertStringContainsString('Too many tries', session('errors')->first('email'));
         $this->assertGuest();
+    }
+
+    public function testOnlyActsAndWholePagesGiveASession(): void
+    {
+        $given = static fn(TestResponse $response): array => array_map(
+            static fn(Cookie $cookie): string => $cookie->getName(),
+            $response->headers->getCookies(),
+        );
+        $both = [config()->string('session.cookie'), 'XSRF-TOKEN'];
+        $user = $this->person();
+        $job = $this->jobOnBench($user);
+        auth()->forgetUser();
+        self::assertEqualsCanonicalizing($both, $given($this->get('/sign-in', ['Accept' => 'text/html'])));
+        // A page that lost its session asks on, and sends on.
+        self::assertSame([], $given($this->getJson("/jobs/$job->id/pulse")->assertUnauthorized()));
+        $kept = $this->post("/jobs/$job->id/readings", [], ['X-Ispira-Person' => (string) $user->id]);
+        self::assertSame([], $given($kept->assertUnauthorized()));
+        $in = $this->post('/sign-in', ['email' => $user->email, 'password' => 'a long password']);
+        self::assertEqualsCanonicalizing($both, $given($in->assertRedirect('/')));
+        self::assertSame([], $given($this->getJson("/jobs/$job->id/pulse")->assertOk()));
+        self::assertEqualsCanonicalizing($both, $given($this->get('/', ['Accept' => 'text/html'])->assertOk()));
     }
 
     public function testPasswordsAreStoredHashed(): void
