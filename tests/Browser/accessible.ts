@@ -46,13 +46,6 @@ async function check(before: string[]): Promise<Checked> {
         }
         return parts.join(' ');
     };
-    const looks = new Map<Element, string>();
-    for (const element of document.body.querySelectorAll('*')) {
-        if (!hasLetters(element)) continue;
-        const look = lookOf(element);
-        if (!known.has(look) || /absolute|fixed|sticky/.test(look)) looks.set(element, look);
-    }
-    const include = [...looks.keys()] as HTMLElement[];
     // Only what is wrong is told: the rest took longer to write down than to find.
     const violations = wrong(
         await runner.run(document, {
@@ -62,6 +55,14 @@ async function check(before: string[]): Promise<Checked> {
             rules: { 'color-contrast': { enabled: false } },
         }),
     );
+    // Gathered only now: the page may have drawn itself anew meanwhile, and what is gone has no look.
+    const looks = new Map<Element, string>();
+    for (const element of document.body.querySelectorAll('*')) {
+        if (!hasLetters(element)) continue;
+        const look = lookOf(element);
+        if (!known.has(look) || /absolute|fixed|sticky/.test(look)) looks.set(element, look);
+    }
+    const include = [...looks.keys()] as HTMLElement[];
     const found = new Set<string>();
     if (include.length > 0) {
         const contrast = await runner.run(
