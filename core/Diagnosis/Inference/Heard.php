@@ -177,17 +177,20 @@ final class Heard
     public static function machines(array $ratios, bool $graded, bool $straight): array
     {
         $slopes = $graded && $straight ? self::slopes($ratios) : [0.0, 0.0, 0.0];
+        $rise = $straight ? self::largestRise($ratios) : 0.0;
         $machines = [];
         foreach ($slopes as $row => $slope) {
             [$one, $other] = [$ratios[2 * $row], $ratios[2 * $row + 1]];
-            $line = $straight && self::turns($one) === self::turns($other) && !is_nan($one) && !is_nan($other);
+            $known = $straight && !is_nan($one) && !is_nan($other);
+            $line = $known && self::turns($one) === self::turns($other);
             foreach ($graded ? self::WITHIN_A_THIRD : [0.0] as $worse) {
-                $more = self::turns($one) ? $worse * $slope : 0.0;
                 foreach (self::PLACES as $at) {
+                    $near = $at > 0.0 ? $one : $other;
+                    $more = $known && self::turns($near) ? $worse * $slope : 0.0;
                     $machines[] = match (true) {
                         $line => max(0.0, 0.5 * ($one + $other) + 0.5 * $at * ($one - $other) + $more),
-                        $at > 0.0 => $one,
-                        default => $other,
+                        $known && self::turns($near) => max(0.0, $near + (abs($at) - 1.0) * $rise + $more),
+                        default => $near,
                     };
                 }
             }
@@ -211,6 +214,25 @@ final class Heard
     private static function turns(float $ratio): bool
     {
         return !is_nan($ratio) && abs($ratio) >= self::STANDS_UNDER;
+    }
+
+    /**
+     * How fast the speed rises from one mirror image to the other, where both run: as fast at most as in another row.
+     *
+     * @param list<float> $ratios of each row and its mirror image
+     *
+     * @return float by half of what lies between the two
+     */
+    private static function largestRise(array $ratios): float
+    {
+        $largest = 0.0;
+        foreach (array_chunk($ratios, 2) as [$one, $other]) {
+            if (self::turns($one) && self::turns($other)) {
+                $largest = max($largest, 0.5 * abs($one - $other));
+            }
+        }
+
+        return $largest;
     }
 
     /**

@@ -355,15 +355,27 @@ final class ReferenceDiagnosisTest extends TestCase
         $runs = $bench->circuit->kindIn($test) === PositionKind::Runs;
         $heard = array_chunk(self::heard($bench, $simulator, $hypothesis, $test), DrawnValues::A_PAIR);
         $rises = self::rises($heard);
+        $halves = array_map(
+            static fn(array $pair): float => min(abs($pair[0]), abs($pair[1])) >= 0.07
+                ? abs($pair[0] - $pair[1]) / 2
+                : 0.0,
+            $heard,
+        );
+        $most = max($halves);
         $likelihoods = [];
         foreach ([0, 1, 2, 3] as $ear) {
             foreach ($heard as $row => [$one, $other]) {
-                $straight = $runs && !is_nan($one) && !is_nan($other) && abs($one) < 0.07 === abs($other) < 0.07;
+                $known = $runs && !is_nan($one) && !is_nan($other);
+                $straight = abs($one) < 0.07 === abs($other) < 0.07;
                 foreach (self::within($hypothesis) as $worse) {
-                    $more = $runs && abs($one) >= 0.07 ? $worse * $rises[$row] : 0.0;
                     foreach (self::ALONG as [$at, $_]) {
-                        $between = max(0.0, 0.5 * ($one + $other) + 0.5 * $at * ($one - $other) + $more);
-                        $ratio = $straight ? $between : ($at > 0 ? $one : $other);
+                        $near = $at > 0 ? $one : $other;
+                        $more = abs($near) >= 0.07 ? $worse * $rises[$row] : 0.0;
+                        // Where one of the two stands, the other rises as most others do.
+                        $along = $straight
+                            ? 0.5 * ($one + $other) + 0.5 * $at * ($one - $other)
+                            : $near + (abs($near) < 0.07 ? 0.0 : (abs($at) - 1.0) * $most);
+                        $ratio = $known ? max(0.0, $along + $more) : $near;
                         $chances = Judged::chances($bench->circuit, $test, $ratio, $ear);
                         $likelihoods[] = 0.98 * ($chances[$answer] ?? 0.0) + 0.02 / \count($chances);
                     }
