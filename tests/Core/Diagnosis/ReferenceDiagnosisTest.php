@@ -361,7 +361,7 @@ final class ReferenceDiagnosisTest extends TestCase
                 : 0.0,
             $heard,
         );
-        $most = max($halves);
+        $most = max(0.0, ...$halves);
         $likelihoods = [];
         foreach ([0, 1, 2, 3] as $ear) {
             foreach ($heard as $row => [$one, $other]) {
