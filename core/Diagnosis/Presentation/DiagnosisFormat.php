@@ -71,7 +71,7 @@ final readonly class DiagnosisFormat
             \ARRAY_FILTER_USE_BOTH,
         );
 
-        return new DiagnosisShown(
+        $told = new DiagnosisShown(
             suspects: array_map($this->suspect(...), array_values($suspects)),
             next: $d->next === null ? null : $this->choice($d->next),
             card: $shown === null ? null : $cards->of($shown),
@@ -115,6 +115,10 @@ final readonly class DiagnosisFormat
                 ? (new Elsewhere($this->circuit, $this->case, $d, $this->words->units))->shown()
                 : null,
         );
+        // What a fault does where it is at work was worked out only for telling it.
+        $d->evidence->predictions->keep();
+
+        return $told;
     }
 
     private function suspect(Suspect $suspect): SuspectShown
