@@ -96,7 +96,7 @@ final readonly class Engine
         return new Diagnosis(
             $stated,
             $next,
-            array_values(array_filter($choices, static fn(TestChoice $c): bool => $c !== $next)),
+            array_values(array_filter($choices, static fn(TestChoice $c): bool => $c->test !== $next?->test)),
             $verdict,
             $misfit,
             $guessing,
@@ -240,7 +240,7 @@ final readonly class Engine
         $all = array_fill_keys(array_keys($circuit->tests), true);
 
         return $values->separating($suspect->remedy, $opened, $all, $listen) ??
-            ($strongest === null ? null : $values->asked($circuit->tests[$strongest], $suspect->remedy, $opened));
+            ($strongest === null ? null : $values->makingSure($circuit->tests[$strongest], $opened));
     }
 
     /** The test that measures a part by itself, while it is not done. */
@@ -253,7 +253,7 @@ final readonly class Engine
         foreach (explode('+', $suspect->remedy) as $part) {
             $test = $circuit->tests[$circuit->parts[$part]->measuredBy ?? ''] ?? null;
             if ($test !== null && !isset($progress->done()[$test->key]) && $values->canDo($test)) {
-                return $values->asked($test, $suspect->remedy, $progress->opened());
+                return $values->makingSure($test, $progress->opened());
             }
         }
 

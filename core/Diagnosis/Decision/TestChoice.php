@@ -16,6 +16,7 @@ final readonly class TestChoice
      * @param float $cost        of doing it, access included
      * @param float $minutes     access included
      * @param float $information expected fall of the entropy over remedies, in bits
+     * @param bool  $makesSure   whether a verdict asks for it, whatever it is worth as the odds stand
      */
     public function __construct(
         public Test $test,
@@ -23,6 +24,7 @@ final readonly class TestChoice
         public float $cost,
         public float $minutes,
         public float $information,
+        public bool $makesSure = false,
     ) {}
 
     public function gain(): float

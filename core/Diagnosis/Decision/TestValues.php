@@ -116,19 +116,20 @@ final class TestValues
             }
         }
 
-        return $best;
+        return $best === null ? null : $this->makingSure($best->test, $opened);
     }
 
     /**
-     * A test that a verdict asks for, whatever it tells: a single reading on which it would rest, or a part by itself.
-     *
-     * What it tells is told as if the leading remedy had no more than even odds.
+     * A test that a verdict asks for, whatever it tells: one that might still show another part, a single reading on
+     * which it would rest, or a part by itself. What it is worth is told as the odds stand.
      *
      * @param list<string> $opened places already reached
      */
-    public function asked(Test $test, string $leading, array $opened): TestChoice
+    public function makingSure(Test $test, array $opened): TestChoice
     {
-        return $this->choice($test, $opened, $this->evenOdds($leading) ?: $this->chance, true);
+        $choice = $this->choice($test, $opened, $this->chance, false);
+
+        return new TestChoice($test, $choice->saves, $choice->cost, $choice->minutes, $choice->information, true);
     }
 
     /** @return array<string, float> by hypothesis: half for those of a remedy, half for the others, each as they stand */

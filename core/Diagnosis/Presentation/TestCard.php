@@ -99,7 +99,7 @@ final readonly class TestCard
             choices: $this->choices($test),
             onTheWay: $this->onTheWay($test),
             again: $this->again($test),
-            why: $why->sentence($outcomes),
+            why: $why->sentence($test, $outcomes, $this->again($test) !== null),
             settles: $why->settles($test),
             nextBest: $why->nextBest($test),
             outcomes: $outcomes,

@@ -7,6 +7,7 @@ namespace Ispira\Core\Diagnosis\Presentation;
 use Ispira\Core\Device\Test;
 use Ispira\Core\Diagnosis\Decision\Diagnosis;
 use Ispira\Core\Diagnosis\Decision\TestValues;
+use Ispira\Core\Diagnosis\Inference\HypothesisList;
 use Ispira\Core\Diagnosis\Presentation\Shown\OutcomeShown;
 
 /**
@@ -26,9 +27,15 @@ final readonly class Why
 
     public function __construct(private Diagnosis $diagnosis, private Words $words) {}
 
-    /** @param list<OutcomeShown> $outcomes of the test, with what each would mean */
-    public function sentence(array $outcomes): string
+    /**
+     * @param list<OutcomeShown> $outcomes of the test, with what each would mean
+     * @param bool               $again    whether it was read before
+     */
+    public function sentence(Test $test, array $outcomes, bool $again): string
     {
+        if ($this->diagnosis->choice($test)?->makesSure === true) {
+            return $this->makesSure($again);
+        }
         $leads = [];
         foreach ($outcomes as $outcome) {
             $first = $outcome->remedies[0] ?? null;
@@ -49,13 +56,28 @@ final readonly class Why
             );
     }
 
+    private function makesSure(bool $again): string
+    {
+        $leader = $this->diagnosis->suspects[0];
+        $of = match (true) {
+            $leader->remedy === HypothesisList::NOTHING_WRONG => 'why.not-nothing',
+            $again => 'why.once-more',
+            default => 'why.makes-sure',
+        };
+
+        return Words::general($of, [
+            'one' => lcfirst($this->words->remedy($leader->remedy)),
+            'a' => self::percent($leader->probability),
+        ]);
+    }
+
     /** How much of what is open a test settles on average, in a sentence; empty where it says nothing. */
     public function settles(Test $test): string
     {
         $choice = $this->diagnosis->choice($test);
         $open = TestValues::entropy(array_column($this->diagnosis->suspects, 'probability', 'remedy'));
 
-        return $choice === null || $open <= 0.0
+        return $choice === null || $choice->makesSure || $open <= 0.0
             ? ''
             : Words::general('why.settles', ['share' => self::percent(min(1.0, $choice->information / $open))]);
     }
@@ -70,7 +92,7 @@ final readonly class Why
                 $best = $choice;
             }
         }
-        if ($best === null || $own === null || $own->telling() <= 0.0 || $best->telling() <= 0.0) {
+        if ($best === null || $own === null || $own->makesSure || $own->telling() <= 0.0 || $best->telling() <= 0.0) {
             return '';
         }
         $times = $best->telling() / $own->telling();
@@ -86,8 +108,8 @@ final readonly class Why
     public function left(): int
     {
         $next = $this->diagnosis->next;
-        if ($next === null) {
-            return 0;
+        if ($next === null || $next->makesSure) {
+            return $next === null ? 0 : 1;
         }
         $open = TestValues::entropy(array_column($this->diagnosis->suspects, 'probability', 'remedy')) - self::SETTLED;
 

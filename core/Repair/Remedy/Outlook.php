@@ -52,6 +52,7 @@ final readonly class Outlook
                     title: (new Words($this->circuit))->test($diagnosis->next->test),
                     costs: $diagnosis->next->cost,
                     saves: max(0.0, $diagnosis->next->saves),
+                    makesSure: $diagnosis->next->makesSure,
                 ),
         );
     }

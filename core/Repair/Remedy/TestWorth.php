@@ -9,5 +9,10 @@ namespace Ispira\Core\Repair\Remedy;
  */
 final readonly class TestWorth
 {
-    public function __construct(public string $title, public float $costs, public float $saves) {}
+    public function __construct(
+        public string $title,
+        public float $costs,
+        public float $saves,
+        public bool $makesSure,
+    ) {}
 }

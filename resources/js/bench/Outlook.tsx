@@ -1,5 +1,5 @@
 import { inline, money, percent } from '@/lib/format';
-import type { OutlookShown } from '@/generated/props';
+import type { OutlookShown, TestWorth } from '@/generated/props';
 
 /** What repairing on these odds would cost, in the best order, and what one more test would save. */
 export default function Outlook({ outlook, currency }: { outlook: OutlookShown; currency: string }) {
@@ -27,9 +27,14 @@ export default function Outlook({ outlook, currency }: { outlook: OutlookShown; 
             <p className="border-t border-rule pt-1.5">
                 Expected: <strong className="figure font-semibold">{money(outlook.money, currency)}</strong> with parts,
                 labour and coming back.
-                {outlook.test &&
-                    ` One more test (${inline(outlook.test.title)}) costs ${money(outlook.test.costs, currency)} and saves ${money(outlook.test.saves, currency)} of it.`}
+                {outlook.test && ` ${oneMore(outlook.test, currency)}`}
             </p>
         </section>
     );
+}
+
+function oneMore(test: TestWorth, currency: string): string {
+    const costs = `One more test (${inline(test.title)}) costs ${money(test.costs, currency)}`;
+    if (test.saves < 0.5 && test.makesSure) return `${costs} and makes sure before anything is bought.`;
+    return `${costs} and saves ${money(test.saves, currency)} of it.`;
 }

@@ -2480,6 +2480,7 @@ export interface TestWorth {
     title: string;
     costs: number;
     saves: number;
+    makesSure: boolean;
 }
 
 /** Something that is done, by its key, and its title. */

@@ -125,6 +125,8 @@ final class LawsTest extends TestCase
                 }
                 $test = $diagnosis->next->test;
                 self::assertGreaterThan(0.0, $diagnosis->next->information, $test->key);
+                // Nothing saves more than guessing would waste as the odds stand.
+                self::assertLessThan($diagnosis->guessing + 1.0, $diagnosis->next->saves, $test->key);
                 $card = (new TestCard(self::machine($family)->circuit, $case, $diagnosis))->of($test);
                 foreach ($test->probe->quantity->isNumber() ? $card->outcomes : [] as $outcome) {
                     $rows += $this->leadsTo($family, $case, $test, $outcome);
