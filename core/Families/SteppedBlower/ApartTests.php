@@ -44,7 +44,7 @@ final readonly class ApartTests
             'taps-body-ohms',
             'taps-body-ohms',
             'taps-joined',
-            Probe::ohms('tap-1', '0'),
+            Probe::ohms('wire-1', '0'),
             1.5,
             ['pack-plug'],
             [],
@@ -100,6 +100,42 @@ final readonly class ApartTests
                 [],
                 ['meter'],
             );
+        }
+
+        return [...$tests, ...$this->neighbours()];
+    }
+
+    /** @return list<Test> whether a wire or an output touches the next one, each by itself */
+    private function neighbours(): array
+    {
+        $v = $this->variant;
+        $tests = [];
+        foreach ($v->lowPositions() as $k) {
+            $between = ['k' => (string) $k, 'next' => (string) ($k + 1)];
+            $tests[] = new Test(
+                "wires-ohms-$k",
+                'wires-ohms',
+                'wires-alone',
+                Probe::ohms("wire-$k", 'wire-' . ($k + 1)),
+                1.0,
+                ['pack-plug', 'selector', 'selector-unplugged'],
+                [],
+                ['meter'],
+                $between,
+            );
+            if (!$v->electronic) {
+                $tests[] = new Test(
+                    "contacts-ohms-$k",
+                    'contacts-ohms',
+                    'selector-out-off',
+                    Probe::ohms("tap-$k", 'tap-' . ($k + 1)),
+                    1.0,
+                    ['selector', 'selector-unplugged'],
+                    [],
+                    ['meter'],
+                    $between,
+                );
+            }
         }
 
         return $tests;

@@ -21,6 +21,7 @@ final readonly class Drawing
     private const BATTERY = 38.0;
     private const FED = 176.0;
     private const TAPS = 226.0;
+    private const WIRES = 238.0;
     private const PACK = 276.0;
     private const PACK_END = 340.0;
     private const COMMON = 398.0;
@@ -57,6 +58,7 @@ final readonly class Drawing
         }
         foreach (range(1, $v->top) as $k) {
             $nodes["tap-$k"] = [self::TAPS, $this->y($k)];
+            $nodes["wire-$k"] = [self::WIRES, $this->y($k)];
             if ($k < $v->top) {
                 $nodes["pack-$k"] = [self::PACK, $this->y($k)];
             }
@@ -93,6 +95,7 @@ final readonly class Drawing
         $elements = [];
         foreach (range(1, $v->top) as $k) {
             $elements["contact-$k"] = new SheetElement('contact', (string) $k, side: 'end');
+            $elements["pin-$k"] = new SheetElement('wire');
         }
         foreach ($v->lowPositions() as $k) {
             $elements["tap-$k"] = new SheetElement('plug');
@@ -194,7 +197,7 @@ final readonly class Drawing
         return [
             $nodes,
             $elements + [
-                'high-coil' => new SheetElement('coil', 'high relay', [[self::TAPS, self::TOP]], 1, 'right'),
+                'high-coil' => new SheetElement('coil', 'high relay', [[self::WIRES, self::TOP]], 1, 'right'),
                 'high-feed' => new SheetElement('wire', groundAt: [330.0, self::BOTTOM]),
                 'high-fuse' => new SheetElement('wire'),
                 'high-contact' => new SheetElement('relay', 'high'),
@@ -241,6 +244,7 @@ final readonly class Drawing
         ];
         foreach ($v->lowPositions() as $k) {
             $elements["bridge-$k"] = new SheetElement('jumper', '', with: "bridge-$k");
+            $elements["touch-$k"] = new SheetElement('jumper', '', with: "touch-$k");
         }
         if ($v->modeContact()) {
             $at = array_map(static fn(string $node): array => $nodes[$node], $v->modeNodes());

@@ -51,24 +51,25 @@ final readonly class SetUps
             PositionKind::Runs,
         );
         $taps = array_map(static fn(int $k): string => "tap-$k", $v->lowPositions());
-        // The highest speed goes round the pack: its wire comes off with the selector alone.
-        $selectorWires = $v->highRelay() ? ['high-coil'] : ["tap-$v->top"];
+        $selectorPins = array_map(static fn(int $k): string => "pin-$k", range(1, $v->top));
         $setUps[] = new SetUp('pack-out', 'key-off', $open('plug-pack', ...$taps), 'pack-out');
-        $bridges = array_map(
-            static fn(int $k): Adjustment => Adjustment::set("bridge-$k.ohms", 0.01),
-            $v->lowPositions(),
+        $joined = static fn(string $what, int $pairs): array => array_map(
+            static fn(int $k): Adjustment => Adjustment::set("$what-$k.ohms", 0.01),
+            range(1, $pairs),
         );
-        $selectorOut = $open('selector', ...$taps, ...$selectorWires);
+        $selectorOut = $open('selector', ...$selectorPins);
+        $bothOut = [...$open('plug-pack', ...$taps), ...$selectorOut];
         // The harness pins of the unplugged pack joined, so that one reading covers every wire.
         $setUps[] = new SetUp(
             'taps-joined',
             'key-off',
-            [...$open('plug-pack'), ...$selectorOut, ...\array_slice($bridges, 0, -1)],
+            [...$bothOut, ...$v->top > 2 ? $joined('touch', $v->top - 2) : []],
             'taps-joined',
         );
+        $setUps[] = new SetUp('wires-alone', 'key-off', $bothOut, 'wires-alone');
         if (!$v->electronic) {
             $keyOff = Adjustment::set('relay.ohms', Variant::OPEN);
-            foreach (range(1, $v->top) as $position) {
+            foreach (['off', ...range(1, $v->top)] as $position) {
                 $setUps[] = new SetUp(
                     "selector-out-$position",
                     (string) $position,
@@ -77,7 +78,12 @@ final readonly class SetUps
                 );
             }
             // Its contacts joined, so that one reading tells whether any of them is closed.
-            $setUps[] = new SetUp('selector-joined', 'off', [$keyOff, ...$selectorOut, ...$bridges], 'selector-joined');
+            $setUps[] = new SetUp(
+                'selector-joined',
+                'off',
+                [$keyOff, ...$selectorOut, ...$joined('bridge', $v->top - 1)],
+                'selector-joined',
+            );
         }
         if ($v->modeContact()) {
             $setUps[] = new SetUp(

@@ -98,7 +98,7 @@ final class SteppedBlowerFamily implements Family, Planned, Repairable
         $side = $variant->feedSide ? 'feed-side' : 'ground-side';
         $places = [];
         foreach ($nodes as $node) {
-            $numbered = preg_match('/^(tap|pack)-(\d+)$/', $node, $found) === 1;
+            $numbered = preg_match('/^(tap|wire|pack)-(\d+)$/', $node, $found) === 1;
             $words = ['k' => $numbered ? $found[2] : ''];
             $key = $numbered ? $found[1] : $node;
             $places[$node] =

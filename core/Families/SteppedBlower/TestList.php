@@ -319,7 +319,7 @@ final readonly class TestList
             return [];
         }
         $top = (string) $v->top;
-        $coil = $v->feedSide ? ["tap-$top", '0'] : ['fed', "tap-$top"];
+        $coil = $v->feedSide ? ["wire-$top", '0'] : ['fed', "wire-$top"];
         $tests = [
             $this->volts('high-coil-volts', $top, $coil[0], $coil[1], ['high-relay']),
             $this->volts('high-supply', $top, 'high-fused', '0', ['high-relay']),

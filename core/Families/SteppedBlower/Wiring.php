@@ -39,6 +39,9 @@ final readonly class Wiring
     public const JOINT = 0.004;
     private const WIRE = 0.012;
 
+    /** Where a wire leaves the selector: its resistance counts with the wire. */
+    private const PIN = 1e-4;
+
     public function __construct(private Variant $variant) {}
 
     public function netlist(): Netlist
@@ -276,10 +279,12 @@ final readonly class Wiring
         foreach ($v->lowPositions() as $k) {
             $next = $v->chain && $k < $v->top - 1 ? 'pack-' . ($k + 1) : 'pack-end';
             $elements[] = Element::resistor("contact-$k", 'wiper', "tap-$k", Variant::OPEN);
-            $elements[] = Element::resistor("tap-$k", "tap-$k", "pack-$k", $wire);
+            $elements[] = Element::resistor("pin-$k", "tap-$k", "wire-$k", self::PIN);
+            $elements[] = Element::resistor("tap-$k", "wire-$k", "pack-$k", $wire);
             $elements[] = Element::resistor("resistor-$k", "pack-$k", $next, $ohms[$k]);
-            $elements[] = Element::resistor("body-$k", "tap-$k", '0', Variant::OPEN);
+            $elements[] = Element::resistor("body-$k", "wire-$k", '0', Variant::OPEN);
             $elements[] = Element::resistor("bridge-$k", "tap-$k", 'tap-' . ($k + 1), Variant::OPEN);
+            $elements[] = Element::resistor("touch-$k", "wire-$k", 'wire-' . ($k + 1), Variant::OPEN);
         }
         $elements[] = Element::resistor('common', 'pack-end', 'pack-common', $joint);
         if ($v->high === 'changeover') {
@@ -300,13 +305,16 @@ final readonly class Wiring
     private function high(float $joint, float $wire): array
     {
         $v = $this->variant;
-        $elements = [Element::resistor("contact-$v->top", 'wiper', "tap-$v->top", Variant::OPEN)];
+        $elements = [
+            Element::resistor("contact-$v->top", 'wiper', "tap-$v->top", Variant::OPEN),
+            Element::resistor("pin-$v->top", "tap-$v->top", "wire-$v->top", self::PIN),
+        ];
         if (!$v->highRelay()) {
-            return [...$elements, Element::resistor("tap-$v->top", "tap-$v->top", 'drive', $wire)];
+            return [...$elements, Element::resistor("tap-$v->top", "wire-$v->top", 'drive', $wire)];
         }
         // On the feed side the relay has its own fused feed; on the ground side its own ground.
         $source = $v->feedSide ? 'battery' : '0';
-        $coilEnds = $v->feedSide ? ["tap-$v->top", '0'] : ['fed', "tap-$v->top"];
+        $coilEnds = $v->feedSide ? ["wire-$v->top", '0'] : ['fed', "wire-$v->top"];
 
         return [
             ...$elements,

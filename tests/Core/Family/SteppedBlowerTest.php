@@ -87,6 +87,7 @@ final class SteppedBlowerTest extends TestCase
             yield "$side: contact 2 open" => [$on, 'contact-2-open#0', $four('===0==')];
             yield "$side: contact 4 open" => [$on, 'contact-4-open#0', $four('=====0')];
             yield "$side: contacts 1 and 2 bridged" => [$on, 'contact-1-bridged#0', $four('==+===')];
+            yield "$side: wires 2 and 3 touch" => [$on, 'tap-2-touches#0', $four('==++==')];
             yield "$side: wire 3 open" => [$on, 'tap-3-open#0', $four('====0=')];
             yield "$side: selector common open" => [$on, 'selector-open#0', $four('==0000')];
             yield "$side: main fuse" => [$on, 'fuse-open#0', $four('==0000')];

@@ -46,6 +46,36 @@ final class StuckSelectorJobsTest extends WorkshopJobs
                 [],
             ),
         ];
+        yield 'on 1 as on 2: wires 1 and 2 touch, the selector by itself does not join them' => [
+            new WorkshopJob(
+                'right right fast right right right',
+                ['contacts-ohms-1' => null, 'wires-ohms-1' => 0.3],
+                'tap-wire',
+                0.9,
+                ['selector', 'pack', 'relay', 'motor', 'wheel'],
+                [],
+            ),
+        ];
+        yield 'on 1 as on 2: the selector by itself joins its outputs, the lifted wires do not touch' => [
+            new WorkshopJob(
+                'right right fast right right right',
+                ['wires-ohms-1' => null, 'contacts-ohms-1' => 0.2],
+                'selector',
+                0.9,
+                ['tap-wire', 'pack', 'relay', 'motor', 'wheel'],
+                [],
+            ),
+        ];
+        yield 'separate coils, electronic control, full on 3: wires 3 and 4 touch' => [
+            new WorkshopJob(
+                'right right right right fast right',
+                ['wires-ohms-3' => 0.2],
+                'tap-wire',
+                0.85,
+                ['head', 'pack', 'relay', 'motor', 'wheel'],
+                ['selector' => 'electronic', 'pack' => 'coils'],
+            ),
+        ];
         yield 'ground side: runs at 0, and its selector is closed there' => [
             new WorkshopJob(
                 'right runs right right right right',
