@@ -160,6 +160,19 @@ final readonly class FaultList
                 element: 'limit',
             ),
         ];
+        $neighbours = $this->wiring->neighbours();
+        foreach ($neighbours as [$call, $next]) {
+            $faults[] = new Fault(
+                "wires-$call-$next-touch",
+                'wires-touch',
+                'wires',
+                0.006 / \count($neighbours),
+                Severity::limiting("touch-$call-$next.ohms", 0.02, 5.0, 2),
+                Observation::changing('wiggle-wires', 0.6) + Mechanical::noise(['hum' => 0.5]),
+                words: ['call' => $call, 'next' => $next],
+                element: "wire-$call",
+            );
+        }
         foreach (array_keys($this->wiring->assignment()) as $call) {
             $words = ['call' => $call, 'terminal' => Wiring::terminal($call)];
             $brown = ['look-board' => self::BROWN];
@@ -315,6 +328,16 @@ final readonly class FaultList
                 'motor',
                 0.025,
                 Severity::only(Adjustment::opened('section-' . ($before + 1))),
+                words: ['tap' => $name],
+                element: 'section-' . ($before + 1),
+            );
+            $faults[] = new Fault(
+                "section-$name-shorted",
+                'section-shorted',
+                'motor',
+                0.012,
+                Severity::limiting('turns-' . ($before + 1) . '.ohms', 0.02, 5.0, 2),
+                Mechanical::noise(['hum' => 0.5]),
                 words: ['tap' => $name],
                 element: 'section-' . ($before + 1),
             );

@@ -200,6 +200,13 @@ final readonly class TestList
             ]);
         }
 
+        foreach ($this->wiring->neighbours() as [$call, $next]) {
+            $tests[] = self::ohms("wires-ohms@$call-$next", 'wires-ohms', $call, $next, [
+                'call' => $call,
+                'next' => $next,
+            ]);
+        }
+
         return [
             ...$tests,
             self::ohms('auxiliary-ohms', 'auxiliary-ohms', 'common', 'auxiliary-end'),

@@ -37,6 +37,12 @@ final readonly class Wiring
         return $this->fanTerminal ? ['heat' => $heat, 'cool' => 0, 'fan' => $slowest] : ['heat' => $heat, 'cool' => 0];
     }
 
+    /** @return list<array{0: string, 1: string}> calls whose wires to the motor may rub through against each other */
+    public function neighbours(): array
+    {
+        return $this->fanTerminal ? [['heat', 'cool'], ['cool', 'fan'], ['heat', 'fan']] : [['heat', 'cool']];
+    }
+
     public static function terminal(string $call): string
     {
         return self::TERMINALS[$call];
@@ -72,6 +78,10 @@ final readonly class Wiring
         }
         $elements[] = Element::resistor('wrong-heat', 'heat', $this->tapNode($this->wrongTap()), Element::OPEN_OHMS);
 
+        foreach ($this->neighbours() as [$call, $next]) {
+            $elements[] = Element::resistor("touch-$call-$next", $call, $next, Element::OPEN_OHMS);
+        }
+
         return new Netlist([...$elements, ...$this->windings()]);
     }
 
@@ -93,6 +103,12 @@ final readonly class Wiring
                 $turns * $m->mainReactance(),
                 $turns,
                 'main',
+            );
+            $elements[] = Element::resistor(
+                'turns-' . ($before + 1),
+                $this->tapNode($before + 1),
+                $this->tapNode($before),
+                Element::OPEN_OHMS,
             );
         }
 

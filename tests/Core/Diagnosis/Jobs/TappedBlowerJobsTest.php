@@ -98,6 +98,24 @@ final class TappedBlowerJobsTest extends WorkshopJobs
                 'motor',
             ]),
         ];
+        yield 'cuts out on both calls and draws twice its amps: the two wires to the motor touch' => [
+            new WorkshopJob(
+                'right cuts-out cuts-out',
+                ['amps@cool' => 6.3, 'spin' => 'free', 'wires-ohms@heat-cool' => 0.4],
+                'wires',
+                0.9,
+                ['board', 'motor', 'capacitor', 'breaker'],
+            ),
+        ];
+        yield 'cuts out on both calls and draws twice its amps: the lifted wires do not touch, its winding does' => [
+            new WorkshopJob(
+                'right cuts-out cuts-out',
+                ['amps@cool' => 6.3, 'spin' => 'free', 'wires-ohms@heat-cool' => null],
+                'motor',
+                0.9,
+                ['board', 'wires', 'capacitor', 'breaker'],
+            ),
+        ];
         yield 'locked, and it hums' => [
             new WorkshopJob(
                 'right dead dead',
