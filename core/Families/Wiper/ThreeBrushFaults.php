@@ -140,6 +140,15 @@ final readonly class ThreeBrushFaults
                 element: 'high-wire',
             ),
             new Fault(
+                'wires-touch',
+                'wires-touch',
+                'wire',
+                0.015,
+                Severity::limiting('touch.ohms', 0.02, 2.0, 2),
+                ['wiggle-plug' => ['steady' => 0.5, 'changes' => 0.5]],
+                element: 'low-wire',
+            ),
+            new Fault(
                 'park-wire-open',
                 'wire-open',
                 'wire',

@@ -99,6 +99,16 @@ final readonly class ThreeBrushTests
         $tests[] = TestList::volts('dash-park', 'dash-park', 'off', 'park-line', '0', ['dash'], []);
         $tests[] = TestList::volts('dash-feed', 'dash-in', 'low', 'dash', '0', ['dash'], []);
         $tests[] = new Test(
+            'wires-ohms',
+            'wires-ohms',
+            'wires-alone',
+            Probe::ohms('low-pin', 'high-pin'),
+            1.0,
+            ['motor-plug'],
+            [],
+            ['meter'],
+        );
+        $tests[] = new Test(
             'bench-park',
             'bench-park',
             'bench-park',

@@ -69,6 +69,7 @@ final readonly class ThreeBrushWiring
             $resistor('dash-park', 'low-out', 'park-line', self::OPEN),
             $resistor('low-wire', 'low-out', 'low-pin', 0.015 * $z),
             $resistor('high-wire', 'high-out', 'high-pin', 0.015 * $z),
+            $resistor('touch', 'low-pin', 'high-pin', self::OPEN),
             $resistor('park-wire', 'park-line', 'park-pin', 0.015 * $z),
             $resistor('park-feed', 'fed', 'park-feed-pin', 0.012 * $z),
             $resistor('plug-low', 'low-pin', 'L', $joint),
@@ -158,6 +159,7 @@ final readonly class ThreeBrushWiring
                 PositionKind::ParksFromAnywhere,
                 atRest: $rest,
             ),
+            SetUp::isolated('wires-alone', 'off', 'wires-alone', $out),
             new SetUp('unplugged', 'off', [...$out, Adjustment::opened('cam-run')], 'unplugged'),
             new SetUp(
                 'lamp-low',

@@ -196,6 +196,26 @@ final class WiperLoomJobsTest extends WorkshopJobs
                 ['motor' => 'three-brush'],
             ),
         ];
+        yield 'three brushes: high no faster than low, good alone: its two wires touch' => [
+            new WorkshopJob(
+                'right right slow',
+                ['bench-low' => 'right', 'bench-high' => 'right', 'high-pin@low' => 11.5, 'wires-ohms' => 0.3],
+                'wire',
+                0.9,
+                ['motor', 'dash-switch', 'plug', 'linkage'],
+                [],
+            ),
+        ];
+        yield 'three brushes: high no faster than low, the lifted wires do not touch' => [
+            new WorkshopJob(
+                'right right slow',
+                ['wires-ohms' => null, 'high-pin@high' => 9.1, 'dash-high' => 12.4],
+                'wire',
+                0.8,
+                ['motor', 'linkage'],
+                [],
+            ),
+        ];
         yield 'three brushes 24 V: dead in both though it parks, no feed at the switch' => [
             new WorkshopJob(
                 'right dead dead',
