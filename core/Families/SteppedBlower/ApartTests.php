@@ -112,17 +112,19 @@ final readonly class ApartTests
         $tests = [];
         foreach ($v->lowPositions() as $k) {
             $between = ['k' => (string) $k, 'next' => (string) ($k + 1)];
-            $tests[] = new Test(
-                "wires-ohms-$k",
-                'wires-ohms',
-                'wires-alone',
-                Probe::ohms("wire-$k", 'wire-' . ($k + 1)),
-                1.0,
-                ['pack-plug', 'selector', 'selector-unplugged'],
-                [],
-                ['meter'],
-                $between,
-            );
+            if (!$v->packInHead) {
+                $tests[] = new Test(
+                    "wires-ohms-$k",
+                    'wires-ohms',
+                    'wires-alone',
+                    Probe::ohms("wire-$k", 'wire-' . ($k + 1)),
+                    1.0,
+                    ['pack-plug', 'selector', 'selector-unplugged'],
+                    [],
+                    ['meter'],
+                    $between,
+                );
+            }
             if (!$v->electronic) {
                 $tests[] = new Test(
                     "contacts-ohms-$k",

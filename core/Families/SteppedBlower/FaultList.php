@@ -192,16 +192,19 @@ final readonly class FaultList
                 words: $words,
                 element: "tap-$k",
             );
-            $faults[] = new Fault(
-                "tap-$k-touches",
-                'tap-touches',
-                'tap-wire',
-                0.012 * $share,
-                Severity::limiting("touch-$k.ohms", 0.015, 3.0, 2),
-                Observation::changing('wiggle-wires', 0.6),
-                words: $words,
-                element: "tap-$k",
-            );
+            // Where the pack sits in the head there is no loom between them.
+            if (!$v->packInHead) {
+                $faults[] = new Fault(
+                    "tap-$k-touches",
+                    'tap-touches',
+                    'tap-wire',
+                    0.012 * $share,
+                    Severity::limiting("touch-$k.ohms", 0.015, 3.0, 2),
+                    Observation::changing('wiggle-wires', 0.6),
+                    words: $words,
+                    element: "tap-$k",
+                );
+            }
             $blown = $v->feedSide ? [self::broken('fuse')] : [];
             $faults[] = new Fault(
                 "tap-$k-to-body",
