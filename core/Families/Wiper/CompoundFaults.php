@@ -72,6 +72,15 @@ final class CompoundFaults
                 element: 'run-wire',
             ),
             new Fault(
+                'wires-touch',
+                'compound-wires-touch',
+                'wire',
+                0.015,
+                Severity::limiting('touch.ohms', 0.02, 3.0, 2),
+                ['wiggle-plug' => ['steady' => 0.5, 'changes' => 0.5]],
+                element: 'run-wire',
+            ),
+            new Fault(
                 'field-open',
                 'field-open',
                 'wire',

@@ -131,6 +131,16 @@ final readonly class CompoundTests
             ['meter'],
         );
         $tests[] = new Test(
+            'wires-ohms',
+            'compound-wires-ohms',
+            'wires-alone',
+            Probe::ohms('run-pin', 'field-pin'),
+            1.5,
+            ['motor-plug', 'dash'],
+            [],
+            ['meter'],
+        );
+        $tests[] = new Test(
             'bench-feed-volts',
             'bench-feed-volts',
             'bench-high',

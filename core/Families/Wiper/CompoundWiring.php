@@ -84,6 +84,7 @@ final readonly class CompoundWiring
             $resistor('dash-run', 'run-end', 'dash-ground', self::OPEN),
             $resistor('dash-field', 'field-end', 'dash-ground', self::OPEN),
             $resistor('dash-return', 'dash-ground', '0', $joint),
+            $resistor('touch', 'run-pin', 'field-pin', self::OPEN),
             $resistor('run-short', 'run-pin', '0', self::OPEN),
             $resistor('field-short', 'field-pin', '0', self::OPEN),
             $resistor('cam', 'run-in', 'body', 0.01 * $z),
@@ -179,6 +180,10 @@ final readonly class CompoundWiring
                 atRest: $rest,
             ),
             new SetUp('bench-none', 'off', $bench, 'bench-none', PositionKind::Parks, atRest: $rest),
+            SetUp::isolated('wires-alone', 'off', 'wires-alone-both', [
+                ...self::unplugged(),
+                ...array_map(Adjustment::opened(...), ['run-wire', 'field-wire']),
+            ]),
             new SetUp('unplugged', 'off', [...self::unplugged(), Adjustment::opened('cam')], 'unplugged'),
             new SetUp(
                 'unplugged-away',

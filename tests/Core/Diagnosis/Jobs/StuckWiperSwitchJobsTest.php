@@ -56,6 +56,16 @@ final class StuckWiperSwitchJobsTest extends WorkshopJobs
                 ['motor' => 'compound'],
             ),
         ];
+        yield 'never stops, and high as slow as low: RUN and FIELD wires touch in the loom' => [
+            new WorkshopJob(
+                'runs right slow',
+                ['wires-ohms' => 0.3],
+                'wire',
+                0.9,
+                ['dash-switch', 'strap', 'linkage', 'motor'],
+                ['motor' => 'compound'],
+            ),
+        ];
         yield '24 V: never stops, RUN grounded in the switch' => [
             new WorkshopJob(
                 'runs right right',
