@@ -60,12 +60,7 @@ final readonly class SetUps
         $selectorOut = $open('selector', ...$selectorPins);
         $bothOut = [...$open('plug-pack', ...$taps), ...$selectorOut];
         // The harness pins of the unplugged pack joined, so that one reading covers every wire.
-        $setUps[] = new SetUp(
-            'taps-joined',
-            'key-off',
-            [...$bothOut, ...$v->top > 2 ? $joined('touch', $v->top - 2) : []],
-            'taps-joined',
-        );
+        $setUps[] = new SetUp('taps-joined', 'key-off', [...$bothOut, ...$joined('touch', $v->top - 2)], 'taps-joined');
         $setUps[] = new SetUp('wires-alone', 'key-off', $bothOut, 'wires-alone');
         if (!$v->electronic) {
             $keyOff = Adjustment::set('relay.ohms', Variant::OPEN);
